@@ -1,0 +1,15 @@
+// shared.h: what several adjustments do the same way.
+#pragma once
+#include "core/alter/garment.h"
+
+namespace sartorum {
+
+// Fills in what `after` has more and less than `before`.
+void show_change(Step&, const Piece& before, const Piece& after);
+// Front and back side seams equally long again; leaves a step where the side waist moved by more than 0.5 mm.
+[[nodiscard]] Outcome<bool> match_sides(Applied&);
+// The waistband cut at its side notch and spread or overlapped so that it is longer by `change`.
+[[nodiscard]] Outcome<bool> fit_band(Applied&, Length change);
+[[nodiscard]] Length sewn_waist(const Garment&);  // half: front and back piece
+
+}  // namespace sartorum

@@ -1,0 +1,46 @@
+#include "core/alter/size_blend.h"
+
+#include "core/alter/shared.h"
+#include "core/paper/area.h"
+#include "core/pattern/blend.h"
+
+namespace sartorum {
+namespace {
+
+Step trace_step(const Piece& piece, const std::string& size)
+{
+    return {StepKind::TraceSize, piece.id, {}, {}, size, size, {{piece}, {}, {}, {}, {}}};
+}
+
+}  // namespace
+
+Outcome<Applied> trace_sizes(const Pattern& pattern, const std::string& waist_size, const std::string& hip_size)
+{
+    const auto* waist = pattern.find(waist_size);
+    const auto* hip = pattern.find(hip_size);
+    if (!waist) return refuse(Why::SizeUnknown, waist_size);
+    if (!hip) return refuse(Why::SizeUnknown, hip_size);
+    Applied out{{hip->pieces, pattern.seams}, {}};
+    if (waist == hip) {
+        for (const auto& piece : hip->pieces) out.steps.push_back(trace_step(piece, hip_size));
+        return out;
+    }
+    for (std::size_t i = 0; i < hip->pieces.size(); ++i) {
+        auto blend = blended(waist->pieces[i], hip->pieces[i]);
+        if (!blend) return tl::make_unexpected(blend.error());
+        const bool band = !guide(hip->pieces[i], GuideKind::Hip);
+        out.steps.push_back(trace_step(band ? *blend : hip->pieces[i], band ? waist_size : hip_size));
+        if (!band) {
+            Step step{StepKind::DrawBlend, blend->id, {}, {}, waist_size, hip_size, {{*blend}, {}, {}, {}, {}}};
+            const Point onto = edge(*blend, EdgeRole::Centre).curve.finalPoint() -
+                               edge(hip->pieces[i], EdgeRole::Centre).curve.finalPoint();
+            show_change(step, moved(hip->pieces[i], Geom::Translate(onto)), *blend);
+            out.steps.push_back(std::move(step));
+        }
+        out.garment.pieces[i] = std::move(*blend);
+    }
+    if (auto ok = match_sides(out); !ok) return tl::make_unexpected(ok.error());
+    return out;
+}
+
+}  // namespace sartorum

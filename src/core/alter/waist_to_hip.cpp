@@ -1,0 +1,87 @@
+#include "core/alter/waist_to_hip.h"
+
+#include <functional>
+
+#include "core/alter/shared.h"
+#include "core/paper/panels.h"
+#include "core/paper/redraw.h"
+
+namespace sartorum {
+namespace {
+
+using MakeStep = std::function<Step(StepKind)>;
+const Point across{1, 0};
+
+// Both leave the paper joined again, the side seam not yet trued.
+Outcome<Piece> spread_steps(Applied& out, const Piece& piece, Point at, Point down, const MakeStep& step)
+{
+    auto spread = spread_across(piece, at, across, down);
+    if (!spread) return tl::make_unexpected(spread.error());
+    const Point a = spread->cut.enters;
+    const Stroke line{a, spread->cut.leaves};
+    Step draw = step(StepKind::DrawLine);
+    draw.picture = {{piece}, {line}, {}, {}, {}};
+    Step cut = step(StepKind::CutAcross);
+    cut.picture = {{spread->cut.first, spread->cut.second}, {line}, {}, {}, {}};
+    Step apart = step(StepKind::Spread);
+    apart.picture = {{spread->cut.first, spread->second}, {}, {spread->strip}, {}, {{a, a + down, apart.amount}}};
+    out.steps.insert(out.steps.end(), {draw, cut, apart});
+    return spread->whole;
+}
+
+Outcome<Piece> fold_steps(Applied& out, const Piece& piece, Point at, Point up, const MakeStep& step)
+{
+    auto fold = folded_out(piece, at, across, -up);
+    if (!fold) return tl::make_unexpected(fold.error());
+    const Point a = fold->cut.enters;
+    const Point b = fold->cut.leaves;
+    Step draw = step(StepKind::DrawFoldLines);
+    draw.picture = {{piece}, {{a, b}, {fold->band[3], fold->band[2]}}, {}, {fold->band}, {{a, a - up, draw.amount}}};
+    Step done = step(StepKind::FoldOut);
+    done.picture = {{fold->whole}, {{a, b}}, {}, {}, {}};
+    out.steps.insert(out.steps.end(), {draw, done});
+    return fold->whole;
+}
+
+Outcome<bool> alter_piece(Applied& out, Piece& piece, Length amount)
+{
+    const auto line = *guide(piece, GuideKind::LengthenShorten);
+    const double hip = guide(piece, GuideKind::Hip)->a[Geom::Y];
+    const Length room = Length::mm(line.a[Geom::Y] - hip - 5);
+    if (-amount > room) return refuse_amount(Why::AmountTooLarge, piece.id, amount, -room, waist_to_hip_limit);
+
+    const double waist_level = edge(piece, EdgeRole::Centre).curve.finalPoint()[Geom::Y];
+    const Length place = Length::mm(waist_level - line.a[Geom::Y]);
+    const auto step = [&](StepKind kind) { return Step{kind, piece.id, abs(amount), place, {}, {}, {}}; };
+    const Point by{0, -amount.in_mm()};  // where everything below goes
+    auto joined_paper = amount > Length{} ? spread_steps(out, piece, line.a, by, step) : fold_steps(out, piece, line.a, by, step);
+    if (!joined_paper) return tl::make_unexpected(joined_paper.error());
+    auto trued = side_trued(piece, *joined_paper, by);
+    if (!trued) return tl::make_unexpected(trued.error());
+    Step true_side = step(StepKind::TrueSide);
+    true_side.picture.panels = {*trued};
+    show_change(true_side, *joined_paper, *trued);
+    out.steps.push_back(std::move(true_side));
+    piece = std::move(*trued);
+    return true;
+}
+
+}  // namespace
+
+Outcome<Applied> alter_waist_to_hip(const Garment& garment, Length amount)
+{
+    if (amount == Length{}) return refuse(Why::AmountZero, "waist_to_hip");
+    if (abs(amount) > waist_to_hip_limit) {
+        return refuse_amount(Why::AmountTooLarge, "waist_to_hip", amount, -waist_to_hip_limit, waist_to_hip_limit);
+    }
+    Applied out{garment, {}};
+    for (const auto role : {PieceRole::Front, PieceRole::Back}) {
+        if (auto ok = alter_piece(out, *find_piece(out.garment.pieces, role), amount); !ok) {
+            return tl::make_unexpected(ok.error());
+        }
+    }
+    if (auto ok = match_sides(out); !ok) return tl::make_unexpected(ok.error());
+    return out;
+}
+
+}  // namespace sartorum

@@ -1,0 +1,53 @@
+#include "core/alter/width.h"
+
+#include "core/alter/shared.h"
+#include "core/paper/redraw.h"
+
+namespace sartorum {
+namespace {
+
+enum class Level { Waist, Hip };
+
+// Where the side seam stands at the level: the place the sewist marks from.
+Point side_at(const Piece& piece, Level level)
+{
+    const Curve& side = edge(piece, EdgeRole::Side).curve;
+    if (level == Level::Waist) return side.initialPoint();
+    const auto hip = *guide(piece, GuideKind::Hip);
+    return {hip.a[Geom::X] + width_at(piece, hip.a[Geom::Y]).value_or(Length{}).in_mm(), hip.a[Geom::Y]};
+}
+
+Outcome<Applied> alter_width(const Garment& garment, Length girth, Level level)
+{
+    const std::string field = level == Level::Waist ? "width_at_waist" : "width_at_hip";
+    if (girth == Length{}) return refuse(Why::AmountZero, field);
+    if (abs(girth) > width_limit) return refuse_amount(Why::AmountTooLarge, field, girth, -width_limit, width_limit);
+    const Length quarter = girth / 4.0;
+    Applied out{garment, {}};
+    const Length waist_before = sewn_waist(garment);
+    for (const auto role : {PieceRole::Front, PieceRole::Back}) {
+        Piece& piece = *find_piece(out.garment.pieces, role);
+        auto after = level == Level::Waist ? side_moved(piece, quarter, {}) : side_moved(piece, {}, quarter);
+        if (!after) return tl::make_unexpected(after.error());
+        const Point from = side_at(piece, level);
+        const Point to = from + Point{quarter.in_mm(), 0};
+        Step mark{level == Level::Waist ? StepKind::MarkWaist : StepKind::MarkHip, piece.id, quarter, {}, {}, {}, {}};
+        mark.picture = {{piece}, {{from, to}}, {}, {}, {{from, to, abs(quarter)}}};
+        Step redraw{level == Level::Waist ? StepKind::RedrawWaist : StepKind::RedrawHip, piece.id, quarter, {}, {}, {}, {}};
+        redraw.picture = {{*after}, {}, {}, {}, {{from, to, abs(quarter)}}};
+        show_change(redraw, piece, *after);
+        out.steps.push_back(std::move(mark));
+        out.steps.push_back(std::move(redraw));
+        piece = std::move(*after);
+    }
+    if (auto ok = match_sides(out); !ok) return tl::make_unexpected(ok.error());
+    if (auto ok = fit_band(out, sewn_waist(out.garment) - waist_before); !ok) return tl::make_unexpected(ok.error());
+    return out;
+}
+
+}  // namespace
+
+Outcome<Applied> alter_width_at_waist(const Garment& g, Length girth) { return alter_width(g, girth, Level::Waist); }
+Outcome<Applied> alter_width_at_hip(const Garment& g, Length girth) { return alter_width(g, girth, Level::Hip); }
+
+}  // namespace sartorum

@@ -1,0 +1,18 @@
+// width.h: width at the waist or at the hip, at the side seams, a quarter of the girth each.
+//
+// Changes  side seam of front and back: out (+) or in (−) by a quarter of the girth change at its level, nothing at
+//          the other level; below the hip line as much as there
+// Keeps    darts, centre lines, the direction of every edge where it meets the next
+// Also     width at the waist: the waistband is cut at its side notch and made longer by what the waist gained
+// Limits   120 mm of girth (30 mm a seam): beyond, take another size. Common practice: a quarter each.
+#pragma once
+#include "core/alter/garment.h"
+
+namespace sartorum {
+
+inline constexpr Length width_limit = Length::mm(120);
+
+[[nodiscard]] Outcome<Applied> alter_width_at_waist(const Garment&, Length girth);
+[[nodiscard]] Outcome<Applied> alter_width_at_hip(const Garment&, Length girth);
+
+}  // namespace sartorum

@@ -1,0 +1,147 @@
+#include "core/paper/redraw.h"
+
+#include <cmath>
+
+#include "core/pattern/blend.h"
+
+namespace sartorum {
+namespace {
+
+const Point none{0, 0};
+
+Edge& edge_with(Piece& piece, EdgeRole role, bool last = false) { return piece.edges[*edge_index(piece, role, last)]; }
+
+// A curve carried on straight at its end, or cut back, by a length along it.
+Curve end_moved(const Curve& c, Length by)
+{
+    if (by < Length{}) return split(c, time_at(c, length(c) + by)).before;
+    if (by == Length{}) return c;
+    const Point end = c.finalPoint();
+    const Point on = end + end_direction(c) * by.in_mm();
+    const std::size_t last = c.size_default() - 1;
+    if (!is_straight(c, last)) return joined(c, straight(end, on));
+    const Point start = c[last].initialPoint();
+    if (last == 0) return straight(start, on);
+    return joined(split(c, static_cast<double>(last)).before, straight(start, on));
+}
+
+Guide guide_carried(Guide g, double level, Point by)
+{
+    if (g.a[Geom::Y] < level) g.a += by;
+    if (g.b[Geom::Y] < level) g.b += by;
+    return g;
+}
+
+// The hip guide reaches from the centre to the side seam, and the printed line with it.
+void settle_guides(Piece& piece)
+{
+    for (auto& g : piece.guides) {
+        if (g.kind == GuideKind::Grain) continue;
+        if (const auto w = width_at(piece, g.a[Geom::Y])) g.b = {g.a[Geom::X] + w->in_mm(), g.a[Geom::Y]};
+    }
+}
+
+}  // namespace
+
+Outcome<Piece> side_moved(const Piece& piece, Length at_waist, Length at_hip)
+{
+    const auto parts = side_parts(piece);
+    if (!parts) return tl::make_unexpected(parts.error());
+    const Point waist{at_waist.in_mm(), 0};
+    const Point hip{at_hip.in_mm(), 0};
+    Piece out = piece;
+    out.edges[parts->edge].curve = joined(eased(parts->waist_to_hip, waist, hip), moved(parts->below, hip));
+    auto& waist_edge = edge_with(out, EdgeRole::Waist, true);
+    waist_edge.curve = eased(waist_edge.curve, none, waist);
+    auto& hem = edge_with(out, EdgeRole::Hem);
+    hem.curve = eased(hem.curve, hip, none);
+    const auto& side = edge(out, EdgeRole::Side).curve;
+    const double least = waist_edge.curve.initialPoint()[Geom::X];
+    if (side.initialPoint()[Geom::X] <= least + 10.0) {
+        return refuse_amount(Why::AmountTooLarge, piece.id, at_waist, -(length(waist_edge.curve)), Length::mm(200));
+    }
+    for (auto& n : out.notches) {
+        if (n.on == EdgeRole::Side) n.at += hip;
+    }
+    settle_notches(out);
+    settle_guides(out);
+    return out;
+}
+
+Outcome<Piece> side_trued(const Piece& before, const Piece& after, Point by)
+{
+    const auto parts = side_parts(before);
+    if (!parts) return tl::make_unexpected(parts.error());
+    Piece out = after;
+    edge_with(out, EdgeRole::Side).curve = joined(eased(parts->waist_to_hip, none, by), moved(parts->below, by));
+    // The centre is straight through the cut: one line again, not two with a joint.
+    auto& centre = edge_with(out, EdgeRole::Centre);
+    const auto& old = edge(before, EdgeRole::Centre).curve;
+    centre.curve = eased(old, by, none);
+    for (std::size_t i = 0; i < out.guides.size(); ++i) {
+        if (out.guides[i].kind == GuideKind::Grain) {
+            const auto cut_level = guide(before, GuideKind::LengthenShorten)->a[Geom::Y];
+            const auto grain = guide(before, GuideKind::Grain);
+            out.guides[i] = guide_carried(*grain, cut_level, by);
+        }
+    }
+    settle_notches(out);
+    settle_guides(out);
+    return out;
+}
+
+Outcome<Piece> hem_moved(const Piece& piece, Length amount)
+{
+    const auto parts = side_parts(piece);
+    if (!parts) return tl::make_unexpected(parts.error());
+    const Length room = length(parts->below) - Length::mm(20);
+    if (-amount > room) return refuse_amount(Why::AmountTooLarge, piece.id, amount, -room, Length::mm(800));
+    Piece out = piece;
+    auto& side = edge_with(out, EdgeRole::Side);
+    auto& centre = edge_with(out, EdgeRole::Centre);
+    auto& hem = edge_with(out, EdgeRole::Hem);
+    side.curve = end_moved(side.curve, amount);
+    centre.curve = reversed(end_moved(reversed(centre.curve), amount));
+    hem.curve = eased(hem.curve, side.curve.finalPoint() - hem.curve.initialPoint(),
+                      centre.curve.initialPoint() - hem.curve.finalPoint());
+    for (auto& g : out.guides) {
+        const double bottom = centre.curve.initialPoint()[Geom::Y] + 20.0;
+        if (g.kind == GuideKind::Grain) {
+            g.a[Geom::Y] = std::max(g.a[Geom::Y], bottom);
+            g.b[Geom::Y] = std::max(g.b[Geom::Y], bottom);
+        }
+    }
+    settle_notches(out);
+    return out;
+}
+
+Outcome<Piece> side_waist_raised(const Piece& piece, Length amount)
+{
+    const auto parts = side_parts(piece);
+    if (!parts) return tl::make_unexpected(parts.error());
+    const Point up{0, amount.in_mm()};
+    Piece out = piece;
+    out.edges[parts->edge].curve = joined(eased(parts->waist_to_hip, up, none), parts->below);
+    auto& waist_edge = edge_with(out, EdgeRole::Waist, true);
+    waist_edge.curve = eased(waist_edge.curve, none, up);
+    return out;
+}
+
+Outcome<Matched> sides_matched(const Piece& front, const Piece& back)
+{
+    Matched out{front, back, {}};
+    for (int i = 0; i < 12; ++i) {
+        const Length apart = sewn_length(out.front, EdgeRole::Side) - sewn_length(out.back, EdgeRole::Side);
+        if (abs(apart) < Length::mm(0.01)) break;
+        out.raised += -apart / 2.0;
+        auto f = side_waist_raised(front, out.raised);
+        auto b = side_waist_raised(back, -out.raised);
+        if (!f) return tl::make_unexpected(f.error());
+        if (!b) return tl::make_unexpected(b.error());
+        out.front = std::move(*f);
+        out.back = std::move(*b);
+    }
+    return out;
+}
+
+}  // namespace sartorum

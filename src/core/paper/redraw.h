@@ -1,0 +1,30 @@
+// redraw.h: redrawing edges: the side seam moved or trued, the hem moved, front and back side seams matched.
+#pragma once
+#include "core/paper/step.h"
+
+namespace sartorum {
+
+// Moves the side seam out (+) or in (−) by `at_waist` at the waist end and `at_hip` from the hip line down, eased
+// between; the waist edge and the hem run to their new ends. Directions at the ends of every edge stay.
+[[nodiscard]] Outcome<Piece> side_moved(const Piece&, Length at_waist, Length at_hip);
+
+// The side seam of `before`, with everything from the hip line down carried by `by` and eased in above it.
+// Puts that line on `after`, whose lower part has already been carried.
+[[nodiscard]] Outcome<Piece> side_trued(const Piece& before, const Piece& after, Point by);
+
+// Hem moved by `amount` along the centre and along the side seam (+ longer): the lines are carried on, or cut back.
+// Refuses to cut back above the hip line.
+[[nodiscard]] Outcome<Piece> hem_moved(const Piece&, Length amount);
+
+// Raises the side waist point (down for negative), easing the side seam to the hip and the waist edge to its middle.
+[[nodiscard]] Outcome<Piece> side_waist_raised(const Piece&, Length amount);
+
+struct Matched {
+    Piece front;
+    Piece back;
+    Length raised;  // the front's side waist went up by this, the back's down by about as much
+};
+// Shares the difference of the side seams between the two side waist points, so that both are equal within 0.01 mm.
+[[nodiscard]] Outcome<Matched> sides_matched(const Piece& front, const Piece& back);
+
+}  // namespace sartorum

@@ -1,0 +1,215 @@
+#include "core/pattern/curve.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace sartorum {
+namespace {
+
+double blossom(double a, double b, double c) { return a * b + a * c + b * c - 2.0 * a * b * c; }
+
+// Weights of w(t) = 3t² − 2t³ on the control points of a curve of n cubics of equal parameter length.
+std::vector<double> ease_weights(std::size_t n)
+{
+    std::vector<double> out;
+    const auto count = static_cast<double>(n);
+    for (std::size_t i = 0; i < n; ++i) {
+        const double u = static_cast<double>(i) / count;
+        const double v = static_cast<double>(i + 1) / count;
+        if (i == 0) out.push_back(blossom(u, u, u));
+        out.push_back(blossom(u, u, v));
+        out.push_back(blossom(u, v, v));
+        out.push_back(blossom(v, v, v));
+    }
+    return out;
+}
+
+const Geom::CubicBezier& segment_of(const Curve& c, std::size_t i)
+{
+    const auto* s = dynamic_cast<const Geom::CubicBezier*>(&c[i]);
+    assert(s);
+    return *s;
+}
+
+void flatten_into(std::vector<Point>& out, const Geom::CubicBezier& c, double tolerance)
+{
+    // Chord error of a cubic cut in n equal parts is at most √3/18 · |second differences| / n² (bounded by 0.75).
+    const double d = std::max(Geom::L2(c[0] - 2.0 * c[1] + c[2]), Geom::L2(c[1] - 2.0 * c[2] + c[3]));
+    const int n = std::clamp(static_cast<int>(std::ceil(std::sqrt(0.75 * d / tolerance))), 1, 400);
+    for (int i = 1; i < n; ++i) out.push_back(c.pointAt(static_cast<double>(i) / n));
+    out.push_back(c[3]);
+}
+
+}  // namespace
+
+Curve straight(Point from, Point to) { return cubic(from, from + (to - from) / 3.0, to - (to - from) / 3.0, to); }
+
+Curve cubic(Point p0, Point p1, Point p2, Point p3)
+{
+    Curve c{p0};
+    c.append(Geom::CubicBezier{p0, p1, p2, p3});
+    return c;
+}
+
+Curve as_cubics(const Geom::Path& path)
+{
+    Curve out{path.initialPoint()};
+    for (const auto& segment : path) {
+        if (segment.isDegenerate()) continue;
+        const auto* bezier = dynamic_cast<const Geom::BezierCurve*>(&segment);
+        if (bezier && bezier->order() <= 3) {
+            auto p = bezier->controlPoints();
+            if (p.size() == 2) {
+                out.append(straight(p[0], p[1]));
+            } else if (p.size() == 3) {
+                out.append(Geom::CubicBezier{p[0], p[0] + (p[1] - p[0]) * (2.0 / 3.0),
+                                             p[2] + (p[1] - p[2]) * (2.0 / 3.0), p[2]});
+            } else {
+                out.append(Geom::CubicBezier{p[0], p[1], p[2], p[3]});
+            }
+        }
+    }
+    return out;
+}
+
+std::vector<Point> controls(const Curve& c, std::size_t i)
+{
+    const auto& s = segment_of(c, i);
+    return {s[0], s[1], s[2], s[3]};
+}
+
+std::vector<Point> all_controls(const Curve& c)
+{
+    std::vector<Point> out{c.initialPoint()};
+    for (std::size_t i = 0; i < c.size_default(); ++i) {
+        const auto& s = segment_of(c, i);
+        out.insert(out.end(), {s[1], s[2], s[3]});
+    }
+    return out;
+}
+
+Curve from_controls(const std::vector<Point>& p)
+{
+    assert(p.size() >= 4 && p.size() % 3 == 1);
+    Curve c{p[0]};
+    for (std::size_t i = 0; i + 3 < p.size(); i += 3) c.append(Geom::CubicBezier{p[i], p[i + 1], p[i + 2], p[i + 3]});
+    return c;
+}
+
+Length length(const Curve& c)
+{
+    double sum = 0;
+    for (std::size_t i = 0; i < c.size_default(); ++i) {
+        sum += is_straight(c, i) ? Geom::distance(c[i].initialPoint(), c[i].finalPoint())
+                                 : c[i].length(curve_tolerance.in_mm());
+    }
+    return Length::mm(sum);
+}
+
+Curve reversed(const Curve& c)
+{
+    auto p = all_controls(c);
+    std::reverse(p.begin(), p.end());
+    return from_controls(p);
+}
+
+Curve moved(const Curve& c, Point by) { return c * Geom::Translate(by); }
+
+bool is_straight(const Curve& c, std::size_t i)
+{
+    const auto& s = segment_of(c, i);
+    const Point chord = s[3] - s[0];
+    const double len = Geom::L2(chord);
+    if (len == 0) return true;
+    constexpr double off = 1e-7;
+    return std::abs(Geom::cross(chord, s[1] - s[0])) / len < off && std::abs(Geom::cross(chord, s[2] - s[0])) / len < off &&
+           Geom::dot(chord, s[1] - s[0]) >= 0 && Geom::dot(chord, s[3] - s[2]) >= 0;
+}
+
+Point start_direction(const Curve& c)
+{
+    const auto p = controls(c, 0);
+    for (std::size_t i = 1; i < 4; ++i) {
+        if (Geom::distance(p[i], p[0]) > 1e-9) return Geom::unit_vector(p[i] - p[0]);
+    }
+    return {0, 0};
+}
+
+Point end_direction(const Curve& c) { return -start_direction(reversed(c)); }
+
+Halves split(const Curve& c, double time)
+{
+    const double node = std::round(time);
+    if (std::abs(time - node) < 1e-7) time = node;
+    const auto n = static_cast<double>(c.size_default());
+    assert(time > 0 && time < n);
+    return {as_cubics(c.portion(0.0, time)), as_cubics(c.portion(time, n))};
+}
+
+double time_at(const Curve& c, Length along)
+{
+    double before = 0;
+    for (std::size_t i = 0; i < c.size_default(); ++i) {
+        const double here = c[i].length(curve_tolerance.in_mm());
+        if (before + here >= along.in_mm() || i + 1 == c.size_default()) {
+            const double want = std::clamp(along.in_mm() - before, 0.0, here);
+            if (is_straight(c, i) && here > 0) return static_cast<double>(i) + want / here;
+            double low = 0;
+            double high = 1;
+            for (int k = 0; k < 40; ++k) {
+                const double mid = (low + high) / 2;
+                const std::unique_ptr<Geom::Curve> part{c[i].portion(0, mid)};
+                (part->length(curve_tolerance.in_mm()) < want ? low : high) = mid;
+            }
+            return static_cast<double>(i) + (low + high) / 2;
+        }
+        before += here;
+    }
+    return 0;
+}
+
+Curve joined(const Curve& first, const Curve& second)
+{
+    auto p = all_controls(first);
+    auto q = all_controls(second);
+    if (Geom::distance(p.back(), q.front()) > 1e-9) {
+        const Point from = p.back();
+        const Point by = (q.front() - from) / 3.0;
+        p.insert(p.end(), {from + by, from + by * 2.0, q.front()});
+    }
+    p.insert(p.end(), q.begin() + 1, q.end());
+    return from_controls(p);
+}
+
+Curve eased(const Curve& c, Point at_start, Point at_end)
+{
+    auto p = all_controls(c);
+    const auto w = ease_weights(c.size_default());
+    for (std::size_t i = 0; i < p.size(); ++i) p[i] += at_start * (1.0 - w[i]) + at_end * w[i];
+    return from_controls(p);
+}
+
+Curve eased_between(const Curve& a, const Curve& b)
+{
+    assert(a.size_default() == b.size_default());
+    auto p = all_controls(a);
+    const auto q = all_controls(b);
+    const auto w = ease_weights(a.size_default());
+    for (std::size_t i = 0; i < p.size(); ++i) p[i] = p[i] * (1.0 - w[i]) + q[i] * w[i];
+    return from_controls(p);
+}
+
+std::vector<Point> flattened(const Curve& c, Length tolerance)
+{
+    std::vector<Point> out{c.initialPoint()};
+    for (std::size_t i = 0; i < c.size_default(); ++i) {
+        if (is_straight(c, i)) {
+            out.push_back(c[i].finalPoint());
+        } else {
+            flatten_into(out, segment_of(c, i), tolerance.in_mm());
+        }
+    }
+    return out;
+}
+
+}  // namespace sartorum

@@ -1,0 +1,59 @@
+// curve.h: an edge's line: a lib2geom path of cubic Béziers, and the few things patterns need of it.
+//
+// Frame      millimetres on the flat piece; x along the cross grain, y up the grain.
+// Invariant  open, at least one segment, every segment a Geom::CubicBezier (a straight line is a cubic with its
+//            handles at the thirds), so that two sizes of an edge have the same control points in number.
+// Accuracy   lengths within curve_tolerance.
+#pragma once
+#include <2geom/bezier-curve.h>
+#include <2geom/path.h>
+
+#include <vector>
+
+#include "core/units/length.h"
+
+namespace sartorum {
+
+using Point = Geom::Point;
+using Curve = Geom::Path;
+
+inline constexpr Length curve_tolerance = Length::mm(1e-4);
+
+[[nodiscard]] Curve straight(Point from, Point to);
+[[nodiscard]] Curve cubic(Point p0, Point p1, Point p2, Point p3);
+// Any open lib2geom path, its segments raised to cubics.
+[[nodiscard]] Curve as_cubics(const Geom::Path&);
+
+[[nodiscard]] std::vector<Point> controls(const Curve&, std::size_t segment);
+[[nodiscard]] Curve from_controls(const std::vector<Point>&);  // 3n + 1 points
+[[nodiscard]] std::vector<Point> all_controls(const Curve&);
+
+[[nodiscard]] Length length(const Curve&);
+[[nodiscard]] Curve reversed(const Curve&);
+[[nodiscard]] Curve moved(const Curve&, Point by);
+[[nodiscard]] bool is_straight(const Curve&, std::size_t segment);
+// Unit tangents, in the direction of travel.
+[[nodiscard]] Point start_direction(const Curve&);
+[[nodiscard]] Point end_direction(const Curve&);
+
+struct Halves {
+    Curve before;
+    Curve after;
+};
+// At a path time; a time within 1e-7 of a node takes the node. Both halves must not be empty.
+[[nodiscard]] Halves split(const Curve&, double time);
+// The time at which the curve is `along` from its start, by bisection to curve_tolerance.
+[[nodiscard]] double time_at(const Curve&, Length along);
+[[nodiscard]] Curve joined(const Curve& first, const Curve& second);  // a gap between them is closed straight
+
+// Shifts the start by `at_start` and the end by `at_end`, easing between with w(t) = 3t² − 2t³ over the whole
+// curve. The sum of a cubic and w is a cubic again, so nothing is approximated: the control points move by
+// the blossom of w. Directions at both ends stay, so smooth joins stay smooth, and shifting back restores.
+[[nodiscard]] Curve eased(const Curve&, Point at_start, Point at_end);
+// From `a` at its start to `b` at its end with the same weight; both with the same number of segments.
+[[nodiscard]] Curve eased_between(const Curve& a, const Curve& b);
+
+// Points along the curve, the first and the last included, off it by at most `tolerance`.
+[[nodiscard]] std::vector<Point> flattened(const Curve&, Length tolerance);
+
+}  // namespace sartorum

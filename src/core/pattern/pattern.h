@@ -1,0 +1,56 @@
+// pattern.h: a pattern as bought: every size of every piece on one skeleton, and what is sewn to what.
+//
+// One skeleton: each size has the same pieces, and each piece the same edges (roles, segments) and marks in the same
+// order, so that two sizes can be blended point by point.
+#pragma once
+#include <string>
+#include <vector>
+
+#include "core/pattern/piece.h"
+
+namespace sartorum {
+
+struct SizedPieces {
+    std::string size;
+    std::vector<Piece> pieces;
+};
+
+struct SeamSide {
+    std::string piece;
+    EdgeRole role = EdgeRole::Side;
+};
+
+struct Seam {
+    std::string id;  // "side", "waist"
+    std::vector<SeamSide> a;
+    std::vector<SeamSide> b;
+    Length ease;  // how much longer b is meant to be
+};
+
+struct Pattern {
+    std::string name;
+    std::string maker;
+    std::vector<SizedPieces> sizes;
+    std::vector<Seam> seams;
+
+    [[nodiscard]] const SizedPieces* find(const std::string& size) const;
+};
+
+[[nodiscard]] const Piece* find_piece(const std::vector<Piece>&, PieceRole);
+[[nodiscard]] Piece* find_piece(std::vector<Piece>&, PieceRole);
+[[nodiscard]] const Piece* find_piece(const std::vector<Piece>&, const std::string& id);
+
+// A front and a back, marks in place, sizes on one skeleton, seams naming pieces that exist.
+[[nodiscard]] Outcome<Pattern> check_pattern(Pattern);
+
+// Widths and lengths a skirt is known by, on the stitching lines, darts closed, all round.
+struct FlatMeasures {
+    Length waist;
+    Length hip;
+    Length hem;           // sweep
+    Length waist_to_hip;  // side waist point down to the hip line
+    Length side;          // along the side seam, waist to hem
+};
+[[nodiscard]] FlatMeasures measure_flat(const std::vector<Piece>&);
+
+}  // namespace sartorum

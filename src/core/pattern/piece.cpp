@@ -1,0 +1,246 @@
+#include "core/pattern/piece.h"
+
+#include <2geom/sbasis-geometric.h>
+
+#include <algorithm>
+#include <array>
+#include <cmath>
+#include <limits>
+#include <utility>
+
+namespace sartorum {
+namespace {
+
+template <class Role, std::size_t N>
+using Keys = std::array<std::pair<Role, std::string_view>, N>;
+
+constexpr Keys<PieceRole, 3> piece_keys{
+    {{PieceRole::Front, "front"}, {PieceRole::Back, "back"}, {PieceRole::Waistband, "waistband"}}};
+constexpr Keys<EdgeRole, 9> edge_keys{{{EdgeRole::Centre, "centre"},
+                                       {EdgeRole::Waist, "waist"},
+                                       {EdgeRole::DartMouth, "dart-mouth"},
+                                       {EdgeRole::Side, "side"},
+                                       {EdgeRole::Hem, "hem"},
+                                       {EdgeRole::BandTop, "band-top"},
+                                       {EdgeRole::BandEnd, "band-end"},
+                                       {EdgeRole::Underlap, "underlap"},
+                                       {EdgeRole::Cut, "cut"}}};
+constexpr Keys<GuideKind, 3> guide_keys{
+    {{GuideKind::Grain, "grain"}, {GuideKind::LengthenShorten, "lengthen-shorten"}, {GuideKind::Hip, "hip"}}};
+
+template <class K, std::size_t N>
+std::string_view find_key(const Keys<K, N>& keys, K wanted)
+{
+    return std::find_if(keys.begin(), keys.end(), [&](const auto& k) { return k.first == wanted; })->second;
+}
+
+template <class K, std::size_t N>
+std::optional<K> find_role(const Keys<K, N>& keys, std::string_view text)
+{
+    const auto it = std::find_if(keys.begin(), keys.end(), [&](const auto& k) { return k.second == text; });
+    return it == keys.end() ? std::nullopt : std::optional{it->first};
+}
+
+// ∫ x dy − y dx over one cubic, halved: the signed area it sweeps from the origin.
+double swept_area(const std::vector<Point>& p)
+{
+    const auto cross = [](Point a, Point b) { return Geom::cross(a, b); };
+    return (6 * cross(p[0], p[1]) + 3 * cross(p[0], p[2]) + cross(p[0], p[3]) + 3 * cross(p[1], p[2]) +
+            3 * cross(p[1], p[3]) + 6 * cross(p[2], p[3])) /
+           20.0;
+}
+
+// Waist and dart mouths from the centre to the side, then one side, one hem, one centre; rotated to start at the waist.
+bool in_order(Piece& piece)
+{
+    const auto is_waist = [](const Edge& e) { return e.role == EdgeRole::Waist || e.role == EdgeRole::DartMouth; };
+    const auto centre = std::find_if(piece.edges.begin(), piece.edges.end(),
+                                     [](const Edge& e) { return e.role == EdgeRole::Centre; });
+    std::rotate(piece.edges.begin(), centre + 1, piece.edges.end());
+    const std::size_t n = piece.edges.size();
+    return n >= 4 && std::all_of(piece.edges.begin(), piece.edges.end() - 3, is_waist) &&
+           piece.edges[n - 4].role == EdgeRole::Waist && piece.edges[n - 3].role == EdgeRole::Side &&
+           piece.edges[n - 2].role == EdgeRole::Hem && piece.edges[n - 1].role == EdgeRole::Centre;
+}
+
+}  // namespace
+
+std::string_view key(PieceRole r) { return find_key(piece_keys, r); }
+std::string_view key(EdgeRole r) { return find_key(edge_keys, r); }
+std::string_view key(GuideKind k) { return find_key(guide_keys, k); }
+std::optional<PieceRole> piece_role_of(std::string_view text) { return find_role(piece_keys, text); }
+std::optional<EdgeRole> edge_role_of(std::string_view text) { return find_role(edge_keys, text); }
+std::optional<GuideKind> guide_kind_of(std::string_view text) { return find_role(guide_keys, text); }
+
+std::optional<Guide> guide(const Piece& piece, GuideKind kind)
+{
+    for (const auto& g : piece.guides) {
+        if (g.kind == kind) return g;
+    }
+    return std::nullopt;
+}
+
+std::optional<std::size_t> edge_index(const Piece& piece, EdgeRole role, bool last)
+{
+    std::optional<std::size_t> found;
+    for (std::size_t i = 0; i < piece.edges.size(); ++i) {
+        if (piece.edges[i].role != role) continue;
+        found = i;
+        if (!last) break;
+    }
+    return found;
+}
+
+const Edge& edge(const Piece& piece, EdgeRole role)
+{
+    const auto i = edge_index(piece, role);
+    assert(i);
+    return piece.edges[*i];
+}
+
+bool on_fold(const Piece& piece)
+{
+    return std::any_of(piece.edges.begin(), piece.edges.end(), [](const Edge& e) { return e.on_fold; });
+}
+
+Length sewn_length(const Piece& piece, EdgeRole role)
+{
+    Length sum;
+    for (const auto& e : piece.edges) {
+        if (e.role == role) sum += length(e.curve);
+    }
+    return sum;
+}
+
+Geom::Path outline(const Piece& piece)
+{
+    Geom::Path path{piece.edges.front().curve.initialPoint()};
+    path.setStitching(true);
+    for (const auto& e : piece.edges) path.append(e.curve);
+    path.close();
+    return path;
+}
+
+std::vector<Point> outline_points(const Piece& piece, Length tolerance)
+{
+    std::vector<Point> out;
+    for (const auto& e : piece.edges) {
+        const auto points = flattened(e.curve, tolerance);
+        out.insert(out.end(), points.begin(), points.end() - 1);
+    }
+    return out;
+}
+
+double area_mm2(const Piece& piece)
+{
+    double sum = 0;
+    for (const auto& e : piece.edges) {
+        for (std::size_t i = 0; i < e.curve.size_default(); ++i) sum += swept_area(controls(e.curve, i));
+    }
+    return std::abs(sum);
+}
+
+Geom::Rect bounds(const Piece& piece)
+{
+    Geom::OptRect box;
+    for (const auto& e : piece.edges) box.unionWith(e.curve.boundsExact());
+    return *box;
+}
+
+std::optional<Length> width_at(const Piece& piece, double level)
+{
+    double least = std::numeric_limits<double>::max();
+    double most = std::numeric_limits<double>::lowest();
+    for (const auto& e : piece.edges) {
+        if (e.role != EdgeRole::Side && e.role != EdgeRole::Centre) continue;
+        for (std::size_t i = 0; i < e.curve.size_default(); ++i) {
+            for (const double t : e.curve[i].roots(level, Geom::Y)) {
+                const double x = e.curve[i].valueAt(t, Geom::X);
+                least = std::min(least, x);
+                most = std::max(most, x);
+            }
+        }
+    }
+    return most > least ? std::optional{Length::mm(most - least)} : std::nullopt;
+}
+
+Piece moved(const Piece& piece, const Geom::Affine& by)
+{
+    Piece out = piece;
+    for (auto& e : out.edges) e.curve *= by;
+    for (auto& d : out.darts) {
+        d.leg_a *= by;
+        d.leg_b *= by;
+        d.tip *= by;
+    }
+    for (auto& n : out.notches) n.at *= by;
+    for (auto& g : out.guides) {
+        g.a *= by;
+        g.b *= by;
+    }
+    return out;
+}
+
+void settle_notches(Piece& piece)
+{
+    for (auto& notch : piece.notches) {
+        double best = std::numeric_limits<double>::max();
+        Point at = notch.at;
+        for (const auto& e : piece.edges) {
+            if (e.role != notch.on) continue;
+            Geom::Coord distance = 0;
+            const auto time = e.curve.nearestTime(notch.at, &distance);
+            if (distance < best) {
+                best = distance;
+                at = e.curve.pointAt(time);
+            }
+        }
+        notch.at = at;
+    }
+}
+
+void settle_darts(Piece& piece)
+{
+    std::size_t dart = 0;
+    for (const auto& e : piece.edges) {
+        if (e.role != EdgeRole::DartMouth || dart >= piece.darts.size()) continue;
+        piece.darts[dart].leg_a = e.curve.initialPoint();
+        piece.darts[dart].leg_b = e.curve.finalPoint();
+        ++dart;
+    }
+}
+
+Outcome<Piece> check_piece(Piece piece)
+{
+    if (piece.edges.size() < 3) return refuse(Why::OutlineEmpty, piece.id);
+    for (std::size_t i = 0; i < piece.edges.size(); ++i) {
+        const auto& here = piece.edges[i];
+        auto& next = piece.edges[(i + 1) % piece.edges.size()];
+        if (here.curve.size_default() == 0) return refuse(Why::OutlineEmpty, piece.id);
+        const double gap = Geom::distance(here.curve.finalPoint(), next.curve.initialPoint());
+        if (gap > closed_within.in_mm()) return refuse(Why::OutlineNotClosed, piece.id);
+        if (gap > 0) {  // a drawing program's rounding: the next edge starts where this one ends
+            auto p = all_controls(next.curve);
+            p[0] = here.curve.finalPoint();
+            next.curve = from_controls(p);
+        }
+    }
+    if (area_mm2(piece) < 1.0) return refuse(Why::OutlineEmpty, piece.id);
+    std::vector<EdgeRole> needed{EdgeRole::Waist};
+    if (piece.role != PieceRole::Waistband) needed.insert(needed.end(), {EdgeRole::Side, EdgeRole::Hem, EdgeRole::Centre});
+    for (const auto role : needed) {
+        if (!edge_index(piece, role)) return refuse(Why::EdgeMissing, piece.id + ": " + std::string{key(role)});
+    }
+    if (piece.role != PieceRole::Waistband) {
+        for (const auto kind : {GuideKind::LengthenShorten, GuideKind::Hip}) {
+            if (!guide(piece, kind)) return refuse(Why::MarkMissing, piece.id + ": " + std::string{key(kind)});
+        }
+    }
+    if (piece.role != PieceRole::Waistband && !in_order(piece)) return refuse(Why::EdgeMissing, piece.id + ": order");
+    const auto mouths = std::count_if(piece.edges.begin(), piece.edges.end(),
+                                      [](const Edge& e) { return e.role == EdgeRole::DartMouth; });
+    if (static_cast<std::size_t>(mouths) != piece.darts.size()) return refuse(Why::MarkMissing, piece.id + ": dart");
+    return piece;
+}
+
+}  // namespace sartorum

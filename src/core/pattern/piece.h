@@ -1,0 +1,95 @@
+// piece.h: one pattern piece: a closed run of named edges, and the marks that ride on it.
+//
+// Frame      millimetres on the flat piece; x along the cross grain away from the centre line, y up the grain.
+// Edges      run clockwise (y up): each starts where the one before ends, within closed_within; the last ends
+//            where the first starts. They are stitching lines: allowances lie outside them. A dart's mouth is an
+//            edge of its own, so the sewn length of a seam is the sum of its edges with darts closed.
+#pragma once
+#include <optional>
+#include <string>
+#include <string_view>
+#include <vector>
+
+#include "core/pattern/curve.h"
+#include "core/units/refusal.h"
+
+namespace sartorum {
+
+enum class PieceRole { Front, Back, Waistband };
+enum class EdgeRole { Centre, Waist, DartMouth, Side, Hem, BandTop, BandEnd, Underlap, Cut };
+enum class GuideKind { Grain, LengthenShorten, Hip };
+
+[[nodiscard]] std::string_view key(PieceRole);
+[[nodiscard]] std::string_view key(EdgeRole);
+[[nodiscard]] std::string_view key(GuideKind);
+[[nodiscard]] std::optional<PieceRole> piece_role_of(std::string_view);
+[[nodiscard]] std::optional<EdgeRole> edge_role_of(std::string_view);
+[[nodiscard]] std::optional<GuideKind> guide_kind_of(std::string_view);
+
+inline constexpr Length closed_within = Length::mm(0.05);
+
+struct Edge {
+    EdgeRole role = EdgeRole::Centre;
+    Curve curve;
+    Length allowance;
+    bool on_fold = false;
+    // Where a cut piece remembers its old order: the edge it came from, and which part of it.
+    int run = 0;
+    int part = 0;
+};
+
+struct Dart {
+    Point leg_a;  // on the edge, first in travel
+    Point leg_b;
+    Point tip;
+};
+
+struct Notch {
+    Point at;
+    EdgeRole on = EdgeRole::Side;
+    int count = 1;  // single or double
+};
+
+struct Guide {
+    GuideKind kind = GuideKind::Grain;
+    Point a;
+    Point b;
+};
+
+struct Piece {
+    std::string id;
+    std::string name;
+    PieceRole role = PieceRole::Front;
+    int cut = 1;
+    std::vector<Edge> edges;
+    std::vector<Dart> darts;
+    std::vector<Notch> notches;
+    std::vector<Guide> guides;
+};
+
+[[nodiscard]] std::optional<Guide> guide(const Piece&, GuideKind);
+// The first edge with that role; the piece must have one.
+[[nodiscard]] const Edge& edge(const Piece&, EdgeRole);
+[[nodiscard]] std::optional<std::size_t> edge_index(const Piece&, EdgeRole, bool last = false);
+[[nodiscard]] bool on_fold(const Piece&);
+
+// Sum of the lengths of all edges with that role: darts count as closed.
+[[nodiscard]] Length sewn_length(const Piece&, EdgeRole);
+[[nodiscard]] Geom::Path outline(const Piece&);  // closed
+[[nodiscard]] std::vector<Point> outline_points(const Piece&, Length tolerance);
+// Enclosed area in mm², exact for the cubics.
+[[nodiscard]] double area_mm2(const Piece&);
+[[nodiscard]] Geom::Rect bounds(const Piece&);
+// Width from the centre line to the side seam at a level, on the stitching line; none if the level misses.
+[[nodiscard]] std::optional<Length> width_at(const Piece&, double level_mm);
+
+// Moves everything, as a rigid body.
+[[nodiscard]] Piece moved(const Piece&, const Geom::Affine&);
+// Each notch back onto its edge, at the nearest place.
+void settle_notches(Piece&);
+// Where the dart legs meet their mouth, after the waist edge moved.
+void settle_darts(Piece&);
+
+[[nodiscard]] Outcome<Piece> check_piece(Piece);
+
+}  // namespace sartorum

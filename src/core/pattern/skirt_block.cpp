@@ -1,0 +1,217 @@
+#include "core/pattern/skirt_block.h"
+
+#include <cmath>
+
+namespace sartorum {
+namespace {
+
+constexpr Length underlap = Length::mm(30);
+constexpr Length least_intake = Length{};
+
+Point along(Point from, Point direction, double distance) { return from + Geom::unit_vector(direction) * distance; }
+
+struct Corners {
+    Point centre_waist;
+    Point side_waist;
+    Point side_hip;
+    Point side_hem;
+    Point centre_hem;
+};
+
+Corners corners(const SkirtFlat& f, double waist_width)
+{
+    const double rise = f.side_rise.in_mm();
+    const double hip = f.hip.in_mm() / 4;
+    const double hip_level = rise - f.waist_to_hip.in_mm();
+    const Point side_hip{hip, hip_level};
+    // An arc square to the centre and to the side seam rises by width · tan(lean / 2): the side is cut that much shorter.
+    const double below = f.length.in_mm() + hip_level;
+    const Point lean{f.flare.in_mm(), -below};
+    const double side_below = below - hip * std::tan(std::atan2(f.flare.in_mm(), below) / 2);
+    return {{0, 0}, {waist_width, rise}, side_hip, along(side_hip, lean, side_below), {0, -f.length.in_mm()}};
+}
+
+// The way the side seam leaves the waist: more outwards than straight to the hip.
+Point leaving(const Corners& c)
+{
+    const Point chord = c.side_hip - c.side_waist;
+    return Geom::unit_vector(Point{chord[Geom::X] * 1.6, chord[Geom::Y]});
+}
+
+Curve side_seam(const Corners& c)
+{
+    const Point down = Geom::unit_vector(c.side_hem - c.side_hip);
+    const double third = Geom::distance(c.side_waist, c.side_hip) / 3;
+    const Point out = along(c.side_waist, leaving(c), third);
+    return joined(cubic(c.side_waist, out, c.side_hip - down * third, c.side_hip), straight(c.side_hip, c.side_hem));
+}
+
+// Square to the centre at one end and to the side seam at the other.
+Curve hem(const Corners& c)
+{
+    const Point down = Geom::unit_vector(c.side_hem - c.side_hip);
+    const double third = Geom::distance(c.side_hem, c.centre_hem) / 3;
+    const Point square_in = Geom::rot90(down);  // towards the centre
+    const double sign = square_in[Geom::X] < 0 ? 1 : -1;
+    return cubic(c.side_hem, c.side_hem + square_in * (sign * third), c.centre_hem + Point{third, 0}, c.centre_hem);
+}
+
+// The waist as drawn before darts: square to the centre, rising to the side.
+Curve waist_line(const Corners& c)
+{
+    const double third = c.side_waist[Geom::X] / 3;
+    const Point in = leaving(c);
+    const Point square = Geom::rot90(in)[Geom::X] < 0 ? Geom::rot90(in) : -Geom::rot90(in);
+    return cubic(c.centre_waist, {third, 0}, c.side_waist + square * third, c.side_waist);
+}
+
+void add_waist(Piece& p, const Corners& c, const SkirtFlat& f, Length mouth, Length dart_length)
+{
+    const Curve line = waist_line(c);
+    if (mouth <= Length{}) {
+        p.edges.push_back({EdgeRole::Waist, line, f.allowance});
+        return;
+    }
+    const Length whole = length(line);
+    const Length middle = whole * 0.55;
+    const double t_a = time_at(line, middle - mouth / 2.0);
+    const double t_b = time_at(line, middle + mouth / 2.0);
+    const auto [before, rest] = split(line, t_a);
+    const Curve after = split(line, t_b).after;
+    const Point a = before.finalPoint();
+    const Point b = after.initialPoint();
+    const Point square = -Geom::rot90(Geom::unit_vector(b - a));
+    const Point down = square[Geom::Y] < 0 ? square : -square;
+    const Point tip = (a + b) / 2 + down * dart_length.in_mm();
+    // Folded towards the centre the dart's cloth must reach the seam: the mouth rises to a small peak.
+    const double peak = std::tan(std::asin(mouth.in_mm() / 2 / Geom::distance(tip, a))) * mouth.in_mm() / 2;
+    const Point top = (a + b) / 2 - down * peak;
+    p.edges.push_back({EdgeRole::Waist, before, f.allowance});
+    p.edges.push_back({EdgeRole::DartMouth, joined(straight(a, top), straight(top, b)), f.allowance});
+    p.edges.push_back({EdgeRole::Waist, after, f.allowance});
+    p.darts.push_back({a, b, tip});
+}
+
+Piece panel(const SkirtFlat& f, PieceRole role, double waist_width, Length mouth, Length dart_length, bool fold)
+{
+    const Corners c = corners(f, waist_width);
+    Piece p;
+    p.id = std::string{key(role)};
+    p.role = role;
+    p.name = role == PieceRole::Front ? "Skirt front" : "Skirt back";
+    p.cut = fold ? 1 : 2;
+    add_waist(p, c, f, mouth, dart_length);
+    p.edges.push_back({EdgeRole::Side, side_seam(c), f.allowance});
+    p.edges.push_back({EdgeRole::Hem, hem(c), f.hem_allowance});
+    p.edges.push_back({EdgeRole::Centre, straight(c.centre_hem, c.centre_waist), fold ? Length{} : f.allowance, fold});
+    const double hip_level = c.side_hip[Geom::Y];
+    // The printed line lies beneath the darts, so that cutting there leaves them whole.
+    const double line = std::max(std::min(hip_level * 0.68, -dart_length.in_mm() - 8), hip_level * 0.9);
+    const double grain = c.side_hip[Geom::X] * 0.45;
+    p.guides = {{GuideKind::Grain, {grain, hip_level - 60}, {grain, c.centre_hem[Geom::Y] + 80}},
+                {GuideKind::LengthenShorten, {0, line}, {width_at(p, line)->in_mm(), line}},
+                {GuideKind::Hip, {0, hip_level}, c.side_hip}};
+    p.notches = {{c.side_hip, EdgeRole::Side, role == PieceRole::Front ? 1 : 2}};
+    if (!fold) p.notches.push_back({{0, hip_level}, EdgeRole::Centre, 2});
+    return p;
+}
+
+Piece waistband(const SkirtFlat& f, Length front, Length back)
+{
+    Piece p;
+    p.id = std::string{key(PieceRole::Waistband)};
+    p.role = PieceRole::Waistband;
+    p.name = "Waistband";
+    p.cut = 1;
+    const double d = f.band_depth.in_mm() * 2;  // folded in half along its length when sewn
+    const double len = (front + back).in_mm();
+    const double end = len + underlap.in_mm();
+    // Clockwise: along the top, down the end, back along the waist seam, up the fold.
+    p.edges = {{EdgeRole::BandTop, straight({0, d}, {end, d}), f.allowance},
+               {EdgeRole::BandEnd, straight({end, d}, {end, 0}), f.allowance},
+               {EdgeRole::Underlap, straight({end, 0}, {len, 0}), f.allowance},
+               {EdgeRole::Waist, straight({len, 0}, {0, 0}), f.allowance},
+               {EdgeRole::Centre, straight({0, 0}, {0, d}), Length{}, true}};
+    p.notches = {{{front.in_mm(), 0}, EdgeRole::Waist, 1}, {{len, 0}, EdgeRole::Waist, 2}};
+    p.guides = {{GuideKind::Grain, {len * 0.2, d / 2}, {len * 0.8, d / 2}}};
+    return p;
+}
+
+Outcome<bool> drawable(const SkirtFlat& f)
+{
+    struct Range {
+        const char* field;
+        Length value;
+        Length low;
+        Length high;
+    };
+    const Range ranges[] = {{"waist", f.waist, Length::mm(300), Length::mm(2500)},
+                            {"hip", f.hip, Length::mm(400), Length::mm(2800)},
+                            {"waist_to_hip", f.waist_to_hip, Length::mm(100), Length::mm(450)},
+                            {"length", f.length, f.waist_to_hip + Length::mm(100), Length::mm(1600)},
+                            {"front_dart", f.front_dart, Length{}, Length::mm(60)},
+                            {"front_dart_length", f.front_dart_length, Length::mm(30), f.waist_to_hip},
+                            {"back_dart", f.back_dart, Length{}, Length::mm(60)},
+                            {"back_dart_length", f.back_dart_length, Length::mm(30), f.waist_to_hip},
+                            {"flare", f.flare, Length{}, Length::mm(400)},
+                            {"allowance", f.allowance, Length{}, Length::mm(50)},
+                            {"hem_allowance", f.hem_allowance, Length{}, Length::mm(120)},
+                            {"band_depth", f.band_depth, Length{}, Length::mm(150)}};
+    for (const auto& r : ranges) {
+        if (r.value < r.low || r.value > r.high) {
+            return refuse_amount(Why::OutOfRange, r.field, r.value, r.low, r.high);
+        }
+    }
+    return true;
+}
+
+}  // namespace
+
+std::vector<Seam> skirt_seams(bool with_band)
+{
+    std::vector<Seam> out{{"side", {{"front", EdgeRole::Side}}, {{"back", EdgeRole::Side}}, {}}};
+    if (with_band) {
+        out.push_back({"waist",
+                       {{"front", EdgeRole::Waist}, {"back", EdgeRole::Waist}},
+                       {{"waistband", EdgeRole::Waist}},
+                       {}});
+    }
+    return out;
+}
+
+Outcome<SizedPieces> draw_skirt(const SkirtFlat& f)
+{
+    if (const auto ok = drawable(f); !ok) return tl::make_unexpected(ok.error());
+    const Length intake = (f.hip - f.waist) / 4.0 - (f.front_dart + f.back_dart) / 2.0;
+    if (intake < least_intake || intake > f.waist_to_hip * 0.6) {
+        return refuse_amount(Why::BlockImpossible, "front_dart", f.front_dart + f.back_dart,
+                             (f.hip - f.waist) / 2.0 - f.waist_to_hip * 1.2, (f.hip - f.waist) / 2.0);
+    }
+    // The drawn waist is curved, so a little longer than it is wide: settle the width until the sewn waist is right.
+    SizedPieces out{f.size, {}};
+    double width = (f.hip / 4.0 - intake).in_mm();
+    for (int i = 0; i < 20; ++i) {
+        out.pieces = {panel(f, PieceRole::Front, width, f.front_dart, f.front_dart_length, true),
+                      panel(f, PieceRole::Back, width, f.back_dart, f.back_dart_length, !f.back_seam)};
+        const Length sewn = (sewn_length(out.pieces[0], EdgeRole::Waist) + sewn_length(out.pieces[1], EdgeRole::Waist));
+        const Length off = sewn - f.waist / 2.0;
+        if (abs(off) < Length::mm(1e-5)) break;
+        width -= off.in_mm() / 2;
+    }
+    if (f.band_depth > Length{}) {
+        out.pieces.push_back(waistband(f, sewn_length(out.pieces[0], EdgeRole::Waist),
+                                       sewn_length(out.pieces[1], EdgeRole::Waist)));
+    }
+    return out;
+}
+
+Outcome<Pattern> skirt_pattern(const SkirtFlat& f)
+{
+    auto sized = draw_skirt(f);
+    if (!sized) return tl::make_unexpected(sized.error());
+    Pattern p{f.name, f.maker, {}, skirt_seams(f.band_depth > Length{})};
+    p.sizes.push_back(std::move(*sized));
+    return check_pattern(std::move(p));
+}
+
+}  // namespace sartorum

@@ -1,0 +1,97 @@
+#include "core/plan/plan.h"
+
+#include <algorithm>
+
+#include "core/alter/size_blend.h"
+
+namespace sartorum {
+namespace {
+
+Length band_length(const Garment& g)
+{
+    const Piece* band = find_piece(g.pieces, PieceRole::Waistband);
+    return band ? sewn_length(*band, EdgeRole::Waist) * 2.0 : Length{};
+}
+
+Consequences consequences(const Garment& before, const Garment& after)
+{
+    const auto a = measure_flat(before.pieces);
+    const auto b = measure_flat(after.pieces);
+    return {b.waist - a.waist, b.hip - a.hip, b.hem - a.hem, b.side - a.side, band_length(after) - band_length(before)};
+}
+
+LineState state_of(const PlanLine& line, const Decision* decision)
+{
+    if (decision) return decision->answer == Answer::Accepted ? LineState::Accepted : LineState::Declined;
+    if (!line.proposal) return LineState::NothingKnown;
+    return line.proposal->inside_noise() ? LineState::LeaveIt : LineState::Proposed;
+}
+
+}  // namespace
+
+const Decision* Plan::decision(AdjustmentKind kind) const
+{
+    const auto it = std::find_if(decisions.begin(), decisions.end(), [&](const Decision& d) { return d.kind == kind; });
+    return it == decisions.end() ? nullptr : &*it;
+}
+
+void Plan::decide(Decision decision)
+{
+    forget(decision.kind);
+    decisions.push_back(decision);
+}
+
+void Plan::forget(AdjustmentKind kind)
+{
+    std::erase_if(decisions, [&](const Decision& d) { return d.kind == kind; });
+}
+
+Outcome<Computed> compute(const Pattern& pattern, const SizeChart& chart, const BodySet& body, const Plan& plan)
+{
+    const auto waist_size = chart.index_of(plan.waist_size);
+    const auto hip_size = chart.index_of(plan.hip_size);
+    if (!waist_size) return refuse(Why::SizeUnknown, plan.waist_size);
+    if (!hip_size) return refuse(Why::SizeUnknown, plan.hip_size);
+    auto traced = trace_sizes(pattern, plan.waist_size, plan.hip_size);
+    if (!traced) return tl::make_unexpected(traced.error());
+
+    Computed out;
+    out.bought = {pattern.find(plan.hip_size)->pieces, pattern.seams};
+    out.traced = std::move(traced->garment);
+    out.steps = std::move(traced->steps);
+    out.trace_steps = out.steps.size();
+    Garment now = out.traced;
+    for (const auto& entry : catalogue()) {
+        PlanLine line;
+        line.kind = entry.kind;
+        line.proposal = entry.propose({out.traced, now, body, chart, *waist_size, *hip_size});
+        const Decision* decision = plan.decision(entry.kind);
+        line.state = state_of(line, decision);
+        line.own_amount = decision && decision->amount;
+        line.amount = line.own_amount ? *decision->amount : line.proposal ? line.proposal->amount : Length{};
+        line.first_step = out.steps.size();
+        // Accepted with nothing left to do (the measure was corrected since) changes no paper.
+        const bool nothing = line.amount == Length{} && !line.own_amount;
+        if (nothing && line.state == LineState::Accepted) line.state = LineState::NothingKnown;
+        if (line.state == LineState::Accepted) {
+            auto applied = entry.apply(now, line.amount);
+            if (applied) {
+                line.changed = consequences(now, applied->garment);
+                line.steps = applied->steps.size();
+                now = std::move(applied->garment);
+                std::move(applied->steps.begin(), applied->steps.end(), std::back_inserter(out.steps));
+            } else {
+                line.state = LineState::Refused;
+                line.refusal = applied.error();
+            }
+        }
+        out.lines.push_back(std::move(line));
+    }
+    out.altered = std::move(now);
+    out.traced_flat = measure_flat(out.traced.pieces);
+    out.altered_flat = measure_flat(out.altered.pieces);
+    out.checks = check(out.altered, body);
+    return out;
+}
+
+}  // namespace sartorum

@@ -1,0 +1,41 @@
+// length_text.h: lengths as people type and read them. The only place that does either.
+//
+// Reading    "39 1/2"  "39½"  "39.5 in"  "5/8\""  "100,5 cm"  "1005 mm"  "-1 1/4 in"  "+0.6"
+//            No unit: the unit the field shows; but a fraction without a unit is always inches,
+//            because no centimetre tape is marked in fractions.
+//            "1,000 mm" is refused: a comma before exactly three digits may be either mark. "0,125" is
+//            not, since no thousands group starts with a lone zero.
+// Writing    cm with one decimal, mm whole, inches to the nearest eighth; a tie goes to the even eighth.
+//            The minus is U+2212. Independent of any locale.
+#pragma once
+#include <string>
+#include <string_view>
+
+#include "core/units/length.h"
+#include "core/units/refusal.h"
+
+namespace sartorum {
+
+enum class Unit { Centimetre, Inch, Millimetre };
+
+// whole + numerator/denominator, the fraction in lowest terms; numerator 0 when there is none.
+struct Fraction {
+    bool negative = false;
+    long whole = 0;
+    int numerator = 0;
+    int denominator = 1;
+    friend bool operator==(const Fraction&, const Fraction&) = default;
+};
+
+// Nearest fraction of an inch with the given denominator (8 or 16); ties to the even numerator.
+[[nodiscard]] Fraction nearest_fraction(Length, int denominator = 8);
+
+[[nodiscard]] Outcome<Length> parse_length(std::string_view text, Unit if_none);
+
+// The number alone, without its unit. `signed_change` writes + or − (a difference); else only −.
+[[nodiscard]] std::string number_text(Length, Unit, bool signed_change = false);
+// With the unit: "100.3 cm", "39½ in", "12 mm".
+[[nodiscard]] std::string length_text(Length, Unit, bool signed_change = false);
+[[nodiscard]] std::string_view unit_text(Unit);
+
+}  // namespace sartorum

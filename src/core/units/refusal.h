@@ -1,0 +1,88 @@
+// refusal.h: why something a user gave cannot be taken, with the numbers a sentence needs.
+//
+// The core gives reasons; src/words turns each into a sentence that names the field and the remedy.
+#pragma once
+#include <string>
+#include <tl/expected.hpp>
+
+#include "core/units/length.h"
+
+namespace sartorum {
+
+enum class Why {
+    // text
+    TextEmpty,
+    TextNotALength,
+    TextUnitUnknown,
+    TextCommaAmbiguous,
+    TextTooLong,
+    FractionBroken,
+    // values
+    OutOfRange,
+    NotPositive,
+    // charts
+    ChartEmpty,
+    ChartRagged,
+    ChartTooLarge,
+    ChartNoMeasure,
+    ChartColumnUnknown,
+    ChartColumnTwice,
+    ChartCellNotALength,
+    ChartUnitUnknown,
+    ChartSizesUnnamed,
+    ChartSizeTwice,
+    ChartSizesOutOfOrder,
+    ChartTooFewSizes,
+    SizeUnknown,
+    // patterns
+    FileUnreadable,
+    FileTooLarge,
+    FileBroken,
+    FileTooDeep,
+    FileNotAPattern,
+    FileNoScale,
+    FileActiveContent,
+    OutlineNotClosed,
+    OutlineEmpty,
+    PathNotUnderstood,
+    MarkMissing,
+    PieceMissing,
+    EdgeMissing,
+    SkeletonDiffers,
+    SeamUnknownPiece,
+    LineMissesPiece,
+    BlockImpossible,
+    // amounts
+    AmountZero,
+    AmountTooLarge,
+    // bodies
+    BodyIncomplete,
+    KeyMissing,
+    // writing
+    FileNotWritable,
+};
+
+struct Refusal {
+    Why why{};
+    std::string field;  // what it is about: a column, a piece, a key, or the text as typed
+    Length given{};
+    Length low{};
+    Length high{};
+    int line = 0;  // 1-based line of a file, 0 where there is none
+};
+
+template <class T>
+using Outcome = tl::expected<T, Refusal>;
+
+[[nodiscard]] inline tl::unexpected<Refusal> refuse(Why why, std::string field = {}, int line = 0)
+{
+    return tl::make_unexpected(Refusal{why, std::move(field), {}, {}, {}, line});
+}
+
+[[nodiscard]] inline tl::unexpected<Refusal> refuse_amount(Why why, std::string field, Length given, Length low,
+                                                           Length high)
+{
+    return tl::make_unexpected(Refusal{why, std::move(field), given, low, high, 0});
+}
+
+}  // namespace sartorum

@@ -1,0 +1,127 @@
+#include <QTest>
+#include <concepts>
+#include <random>
+
+#include "core/units/length_text.h"
+
+using namespace sartorum;
+
+// What must not compile.
+static_assert(!std::is_convertible_v<double, Length> && !std::is_convertible_v<Length, double>);
+template <class A, class B>
+concept Addable = requires(A a, B b) { a + b; };
+static_assert(Addable<Length, Length> && !Addable<Length, double>);
+// International yard and pound agreement, 1959: 1 in = 25.4 mm exactly.
+static_assert(Length::inches(1) == Length::mm(25.4));
+static_assert(is_near(Length::inches(0.625), Length::mm(15.875), Length::mm(1e-9)));
+
+class TestLengthText : public QObject {
+    Q_OBJECT
+private slots:
+    void every_way_of_writing_a_length_is_read_data()
+    {
+        QTest::addColumn<QString>("text");
+        QTest::addColumn<bool>("inches");
+        QTest::addColumn<double>("mm");
+        const auto row = [](const char* text, bool inches, double mm) {
+            QTest::newRow(text) << QString::fromUtf8(text) << inches << mm;
+        };
+        row("39 1/2", true, 1003.3);
+        row("39 1/2", false, 1003.3);  // a fraction is inches on any field
+        row("39½", false, 1003.3);
+        row("39 ½ in", false, 1003.3);
+        row("39-1/2", true, 1003.3);
+        row("39.5 in", false, 1003.3);
+        row("5/8\"", false, 15.875);
+        row("5/8", false, 15.875);
+        row("⅝″", false, 15.875);
+        row("100,5 cm", true, 1005.0);
+        row("1005 mm", true, 1005.0);
+        row("  98.4 ", false, 984.0);
+        row("98.4", true, 98.4 * 25.4);
+        row("0,125 in", false, 3.175);
+        row("-1 1/4 in", false, -31.75);
+        row("\u22121.5 cm", false, -15.0);
+        row("+0.6", false, 6.0);
+        row("12\u00a0cm", true, 120.0);
+        row("9/16 in", false, 14.2875);
+        row(".5 in", false, 12.7);
+    }
+    void every_way_of_writing_a_length_is_read()
+    {
+        QFETCH(QString, text);
+        QFETCH(bool, inches);
+        QFETCH(double, mm);
+        const auto got = parse_length(text.toStdString(), inches ? Unit::Inch : Unit::Centimetre);
+        QVERIFY(got.has_value());
+        QVERIFY2(std::abs(got->in_mm() - mm) < 1e-9, qPrintable(QString::number(got->in_mm(), 'g', 17)));
+    }
+    void nonsense_is_refused_with_its_reason_data()
+    {
+        QTest::addColumn<QString>("text");
+        QTest::addColumn<int>("why");
+        const auto row = [](const char* text, Why why) { QTest::newRow(text) << QString::fromUtf8(text) << int(why); };
+        row("", Why::TextEmpty);
+        row("   ", Why::TextEmpty);
+        row("abc", Why::TextNotALength);
+        row("1,000 mm", Why::TextCommaAmbiguous);
+        row("12,500", Why::TextCommaAmbiguous);
+        row("39 feet", Why::TextUnitUnknown);
+        row("5/0", Why::FractionBroken);
+        row("9/8", Why::FractionBroken);
+        row("1/", Why::FractionBroken);
+        row("39 1", Why::TextNotALength);
+        row("1.2.3", Why::TextUnitUnknown);
+        row("--5", Why::TextNotALength);
+        row("nan", Why::TextNotALength);
+        row("1e400", Why::TextUnitUnknown);
+        row("99999999999999999999999", Why::TextNotALength);
+        row("0000000000000000000000000000000000000000000000000000000000000000000001", Why::TextTooLong);
+    }
+    void nonsense_is_refused_with_its_reason()
+    {
+        QFETCH(QString, text);
+        QFETCH(int, why);
+        const auto got = parse_length(text.toStdString(), Unit::Centimetre);
+        QVERIFY(!got.has_value());
+        QCOMPARE(int(got.error().why), why);
+    }
+    void lengths_are_written_as_a_tape_shows_them()
+    {
+        const auto text = [](Length l, Unit u, bool change = false) {
+            return QString::fromStdString(length_text(l, u, change));
+        };
+        QCOMPARE(text(Length::mm(1003.3), Unit::Centimetre), "100.3 cm");
+        QCOMPARE(text(Length::mm(1003.3), Unit::Inch), "39½ in");
+        QCOMPARE(text(Length::mm(12), Unit::Millimetre, true), "+12 mm");
+        QCOMPARE(text(Length::mm(-15.875), Unit::Inch, true), "\u2212⅝ in");
+        QCOMPARE(text(Length::mm(0.2), Unit::Centimetre, true), "0.0 cm");
+        QCOMPARE(text(Length::mm(-0.2), Unit::Millimetre, true), "0 mm");
+    }
+    void a_tie_between_two_eighths_goes_to_the_even_one()
+    {
+        QCOMPARE(nearest_fraction(Length::inches(2.5 / 8)).numerator, 1);  // 2/8 = 1/4
+        QCOMPARE(nearest_fraction(Length::inches(2.5 / 8)).denominator, 4);
+        QCOMPARE(nearest_fraction(Length::inches(3.5 / 8)).numerator, 1);  // 4/8 = 1/2
+        QCOMPARE(nearest_fraction(Length::inches(3.5 / 8)).denominator, 2);
+        QCOMPARE(nearest_fraction(Length::inches(11.0 / 16), 16).numerator, 11);
+    }
+    void text_to_length_to_text_is_stable()
+    {
+        std::mt19937 rng{1};
+        std::uniform_real_distribution<double> any{-2000, 2000};
+        for (int i = 0; i < 5000; ++i) {
+            const Length l = Length::mm(any(rng));
+            for (const auto unit : {Unit::Centimetre, Unit::Inch, Unit::Millimetre}) {
+                const auto once = length_text(l, unit);
+                const auto read = parse_length(once, Unit::Millimetre);
+                QVERIFY2(read.has_value(), once.c_str());
+                QCOMPARE(length_text(*read, unit), once);
+                const double grain = unit == Unit::Centimetre ? 0.5 : unit == Unit::Millimetre ? 0.5 : 25.4 / 16;
+                QVERIFY(std::abs(read->in_mm() - l.in_mm()) <= grain + 1e-9);
+            }
+        }
+    }
+};
+QTEST_APPLESS_MAIN(TestLengthText)
+#include "test_length_text.moc"

@@ -1,0 +1,117 @@
+#include <QTest>
+
+#include "core/plan/plan.h"
+#include "skirts.h"
+
+using namespace sartorum;
+using namespace sartorum::test;
+
+namespace {
+
+SizeChart chart_of(const Pattern& p)
+{
+    SizeChart c{"Skirts", "Nobody", {}};
+    for (std::size_t i = 0; i < p.sizes.size(); ++i) {
+        const double step = 40.0 * double(i);
+        c.sizes.push_back({p.sizes[i].size,
+                           {{Measure::Waist, Length::mm(640 + step)},
+                            {Measure::Hip, Length::mm(880 + step)},
+                            {Measure::WaistToHip, Length::mm(203.2)}},
+                           0});
+    }
+    return c;
+}
+
+BodySet body(double waist, double hip, double depth, double wish)
+{
+    BodySet b{"2026-01-01", {}};
+    const auto twice = [&](Measure m, double v) { b.readings[m] = {Length::mm(v), Length::mm(v)}; };
+    twice(Measure::Waist, waist);
+    twice(Measure::Hip, hip);
+    twice(Measure::WaistToHip, depth);
+    twice(Measure::SkirtLength, wish);
+    return b;
+}
+
+const PlanLine& line(const Computed& c, AdjustmentKind kind) { return c.lines[static_cast<std::size_t>(kind)]; }
+
+}  // namespace
+
+class TestPlan : public QObject {
+    Q_OBJECT
+private slots:
+    void differences_outside_the_noise_are_proposed_and_those_inside_are_left()
+    {
+        const auto p = graded_skirt();
+        const auto c = *compute(p, chart_of(p), body(732, 961, 228.6, 600), {"12", "12", {}});
+        QCOMPARE(line(c, AdjustmentKind::WaistToHip).state, LineState::Proposed);
+        QVERIFY(is_near(line(c, AdjustmentKind::WaistToHip).amount, Length::inches(1), Length::mm(1e-9)));
+        QCOMPARE(line(c, AdjustmentKind::WidthAtWaist).state, LineState::Proposed);
+        QVERIFY(is_near(line(c, AdjustmentKind::WidthAtWaist).amount, Length::mm(12), Length::mm(1e-9)));
+        QCOMPARE(line(c, AdjustmentKind::WidthAtHip).state, LineState::LeaveIt);
+        QCOMPARE(line(c, AdjustmentKind::HemGivenBack).state, LineState::NothingKnown);
+        QVERIFY(c.steps.size() == c.trace_steps);  // nothing is done before it is accepted
+    }
+    void the_hem_gives_back_what_the_depth_took_so_the_length_stays()
+    {
+        const auto p = graded_skirt();
+        Plan plan{"12", "12", {}};
+        plan.decide({AdjustmentKind::WaistToHip, Answer::Accepted, {}});
+        auto c = *compute(p, chart_of(p), body(720, 960, 228.6, 600), plan);
+        QCOMPARE(line(c, AdjustmentKind::HemGivenBack).state, LineState::Proposed);
+        plan.decide({AdjustmentKind::HemGivenBack, Answer::Accepted, {}});
+        c = *compute(p, chart_of(p), body(720, 960, 228.6, 600), plan);
+        QVERIFY(is_near(c.altered_flat.side, c.traced_flat.side, Length::mm(0.01)));
+        plan.decide({AdjustmentKind::FinishedLength, Answer::Accepted, {}});
+        c = *compute(p, chart_of(p), body(720, 960, 228.6, 655), plan);
+        QVERIFY(is_near(c.altered_flat.side, Length::mm(655), Length::mm(0.02)));
+    }
+    void her_own_amount_wins_and_a_declined_one_is_left_out()
+    {
+        const auto p = graded_skirt();
+        Plan plan{"12", "12", {}};
+        plan.decide({AdjustmentKind::WidthAtHip, Answer::Accepted, Length::mm(30)});
+        plan.decide({AdjustmentKind::WaistToHip, Answer::Declined, {}});
+        const auto c = *compute(p, chart_of(p), body(720, 960, 228.6, 600), plan);
+        QVERIFY(is_near(line(c, AdjustmentKind::WidthAtHip).changed.hip, Length::mm(30), Length::mm(0.01)));
+        QCOMPARE(line(c, AdjustmentKind::WaistToHip).state, LineState::Declined);
+        QCOMPARE(line(c, AdjustmentKind::WaistToHip).steps, std::size_t{0});
+    }
+    void an_amount_the_paper_cannot_carry_leaves_the_rest_of_the_plan_standing()
+    {
+        const auto p = graded_skirt();
+        Plan plan{"12", "14", {}};
+        plan.decide({AdjustmentKind::WaistToHip, Answer::Accepted, Length::mm(80)});
+        plan.decide({AdjustmentKind::WidthAtHip, Answer::Accepted, Length::mm(12)});
+        const auto c = *compute(p, chart_of(p), body(720, 960, 228.6, 600), plan);
+        QCOMPARE(line(c, AdjustmentKind::WaistToHip).state, LineState::Refused);
+        QCOMPARE(line(c, AdjustmentKind::WidthAtHip).state, LineState::Accepted);
+    }
+    void any_accepted_plan_leaves_every_walked_pair_within_tolerance()
+    {
+        const auto p = graded_skirt();
+        const auto chart = chart_of(p);
+        std::mt19937 rng{99};
+        int applied = 0;
+        for (int i = 0; i < 300; ++i) {
+            const auto w = std::uniform_int_distribution<std::size_t>{0, 7}(rng);
+            const auto h = std::min<std::size_t>(7, w + std::uniform_int_distribution<std::size_t>{0, 2}(rng));
+            Plan plan{p.sizes[w].size, p.sizes[h].size, {}};
+            const auto amount = [&](double most) { return Length::mm(std::round(between(rng, -most, most)) + 0.5); };
+            plan.decide({AdjustmentKind::WaistToHip, Answer::Accepted, amount(45)});
+            plan.decide({AdjustmentKind::WidthAtWaist, Answer::Accepted, amount(80)});
+            plan.decide({AdjustmentKind::WidthAtHip, Answer::Accepted, amount(80)});
+            plan.decide({AdjustmentKind::HemGivenBack, Answer::Accepted, {}});
+            plan.decide({AdjustmentKind::FinishedLength, Answer::Accepted, amount(150)});
+            const auto c = *compute(p, chart, body(720, 960, 203, 600), plan);
+            for (const auto& l : c.lines) applied += l.state == LineState::Accepted;
+            for (const auto& walk : c.checks.walks) {
+                QVERIFY2(walk.holds, qPrintable(QString("%1: %2 off %3").arg(i).arg(walk.seam.c_str()).arg(walk.difference.in_mm())));
+            }
+            for (const auto& piece : c.altered.pieces) QVERIFY(check_piece(piece).has_value());
+        }
+        QVERIFY(applied > 1200);
+    }
+};
+QTEST_APPLESS_MAIN(TestPlan)
+#include "test_plan.moc"

@@ -1,0 +1,127 @@
+// Lengths, areas and offsets against GEOS, an independent geometry library, through its C interface.
+#include <geos_c.h>
+
+#include <QTest>
+#include <cstdarg>
+#include <memory>
+
+#include "core/alter/catalogue.h"
+#include "core/paper/area.h"
+#include "skirts.h"
+
+using namespace sartorum;
+using namespace sartorum::test;
+
+namespace {
+
+using Geometry = std::unique_ptr<GEOSGeometry, void (*)(GEOSGeometry*)>;
+Geometry own(GEOSGeometry* g) { return {g, GEOSGeom_destroy}; }
+void quiet(const char*, ...) {}
+
+GEOSCoordSequence* sequence(const std::vector<Point>& points, bool close)
+{
+    const auto n = static_cast<unsigned>(points.size());
+    auto* seq = GEOSCoordSeq_create(n + (close ? 1 : 0), 2);
+    for (unsigned i = 0; i < n; ++i) GEOSCoordSeq_setXY(seq, i, points[i][Geom::X], points[i][Geom::Y]);
+    if (close) GEOSCoordSeq_setXY(seq, n, points[0][Geom::X], points[0][Geom::Y]);
+    return seq;
+}
+Geometry polygon(const std::vector<Point>& p) { return own(GEOSGeom_createPolygon(GEOSGeom_createLinearRing(sequence(p, true)), nullptr, 0)); }
+Geometry line(const std::vector<Point>& p) { return own(GEOSGeom_createLineString(sequence(p, false))); }
+double area_of(const Geometry& g) { double a = 0; GEOSArea(g.get(), &a); return a; }
+double length_of(const Geometry& g) { double l = 0; GEOSLength(g.get(), &l); return l; }
+
+// The curve sampled by its Bernstein formula, not by the core's own flattening.
+std::vector<Point> sampled(const Curve& c)
+{
+    std::vector<Point> out;
+    for (std::size_t i = 0; i < c.size_default(); ++i) {
+        const auto p = controls(c, i);
+        for (int k = i == 0 ? 0 : 1; k <= 2000; ++k) {
+            const double t = k / 2000.0;
+            const double s = 1 - t;
+            out.push_back(p[0] * (s * s * s) + p[1] * (3 * s * s * t) + p[2] * (3 * s * t * t) + p[3] * (t * t * t));
+        }
+    }
+    return out;
+}
+std::vector<Point> sampled(const Piece& piece)
+{
+    std::vector<Point> out;
+    for (const auto& e : piece.edges) {
+        const auto p = sampled(e.curve);
+        out.insert(out.end(), p.begin(), p.end() - 1);
+    }
+    return out;
+}
+
+}  // namespace
+
+class TestAgainstGeos : public QObject {
+    Q_OBJECT
+private slots:
+    void initTestCase() { initGEOS(quiet, quiet); }
+    void cleanupTestCase() { finishGEOS(); }
+    void seam_lengths_agree()
+    {
+        std::mt19937 rng{21};
+        for (int i = 0; i < 30; ++i) {
+            const auto drawn = draw_skirt(random_skirt(rng));
+            for (const auto& piece : drawn->pieces) {
+                for (const auto& e : piece.edges) {
+                    QVERIFY(std::abs(length(e.curve).in_mm() - length_of(line(sampled(e.curve)))) < 1e-3);
+                }
+            }
+        }
+    }
+    void piece_areas_agree()
+    {
+        std::mt19937 rng{22};
+        for (int i = 0; i < 30; ++i) {
+            const auto drawn = draw_skirt(random_skirt(rng));
+            for (const auto& piece : drawn->pieces) {
+                const double theirs = area_of(polygon(sampled(piece)));
+                QVERIFY(std::abs(area_mm2(piece) - theirs) / theirs < 1e-7);
+            }
+        }
+    }
+    void paper_added_and_removed_agrees()
+    {
+        const auto p = *skirt_pattern(plain_skirt());
+        const Garment before{p.sizes[0].pieces, p.seams};
+        for (const double mm : {22.0, -22.0}) {
+            const auto after = adjustment(AdjustmentKind::WidthAtHip).apply(before, Length::mm(mm));
+            const Piece& was = before.pieces[0];
+            const Piece& is = after->garment.pieces[0];
+            const auto a = polygon(sampled(was));
+            const auto b = polygon(sampled(is));
+            double more = 0;
+            double less = 0;
+            for (const auto& shape : difference(is, was)) more += area_mm2(shape);
+            for (const auto& shape : difference(was, is)) less += area_mm2(shape);
+            // Slivers under 0.05 mm wide are left out of the picture: at most that along the outline.
+            const double slack = 0.05 * outline(was).boundsFast()->height();
+            QVERIFY(std::abs(more - area_of(own(GEOSDifference(b.get(), a.get())))) < slack);
+            QVERIFY(std::abs(less - area_of(own(GEOSDifference(a.get(), b.get())))) < slack);
+        }
+    }
+    void the_cutting_line_agrees_with_a_mitred_buffer()
+    {
+        // A piece with one allowance all round and no fold can be compared whole.
+        auto f = plain_skirt();
+        f.hem_allowance = f.allowance;
+        Piece back = draw_skirt(f)->pieces[1];
+        const auto ours = cutting_outline(back);
+        QCOMPARE(ours.size(), std::size_t{1});
+        auto* params = GEOSBufferParams_create();
+        GEOSBufferParams_setJoinStyle(params, GEOSBUF_JOIN_MITRE);
+        GEOSBufferParams_setMitreLimit(params, 5.0);
+        const auto theirs = own(GEOSBufferWithParams(polygon(sampled(back)).get(), params, 15.0));
+        GEOSBufferParams_destroy(params);
+        const auto mine = polygon(ours[0]);
+        const double apart = area_of(own(GEOSSymDifference(mine.get(), theirs.get())));
+        QVERIFY2(apart < 60.0, qPrintable(QString::number(apart)));  // mm², on a piece of over 150,000
+    }
+};
+QTEST_APPLESS_MAIN(TestAgainstGeos)
+#include "test_against_geos.moc"
