@@ -1,0 +1,28 @@
+// json.h: bodies, plans and results as JSON. Keys are stable; docs/cli.md has an example of each.
+#pragma once
+#include <nlohmann/json.hpp>
+#include <string>
+
+#include "core/chart/size_choice.h"
+#include "core/plan/plan.h"
+
+namespace sartorum::formats {
+
+struct NamedBody {
+    std::string name;
+    BodySet set;
+};
+
+// {"name": "…", "date": "2026-11-03", "readings": {"waist": [842, "33 1/4 in"], …}}; numbers are mm.
+[[nodiscard]] Outcome<NamedBody> read_body(const std::string& text);
+[[nodiscard]] nlohmann::ordered_json body_json(const NamedBody&);
+// {"waist_size": "12", "hip_size": "14", "adjustments": {"waist_to_hip": {"answer": "accepted", "amount_mm": 25.4}}}
+[[nodiscard]] Outcome<Plan> read_plan(const std::string& text);
+[[nodiscard]] nlohmann::ordered_json plan_json(const Plan&);
+
+[[nodiscard]] nlohmann::ordered_json compare_json(const SizeChart&, const Advice&, const BodySet&);
+[[nodiscard]] nlohmann::ordered_json lines_json(const Computed&);
+[[nodiscard]] nlohmann::ordered_json pieces_json(const std::vector<Piece>&);
+[[nodiscard]] nlohmann::ordered_json checks_json(const Checks&);
+
+}  // namespace sartorum::formats

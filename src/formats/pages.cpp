@@ -1,0 +1,341 @@
+#include "formats/pages.h"
+
+#include <QBuffer>
+#include <QPageLayout>
+#include <QPainter>
+#include <QPdfWriter>
+#include <QTextDocument>
+#include <cmath>
+
+#include "core/paper/area.h"
+#include "formats/painter_paths.h"
+#include "formats/pattern_svg.h"
+#include "formats/text_file.h"
+#include "words/words.h"
+
+namespace sartorum::formats {
+namespace {
+
+constexpr double points_per_mm = 72.0 / 25.4;
+constexpr int resolution = 1200;
+
+QString tr_(const char* text) { return QCoreApplication::translate("pages", text); }
+
+QPageSize page_size(PaperSize p) { return QPageSize{p == PaperSize::A4 ? QPageSize::A4 : QPageSize::Letter}; }
+
+QPen pen(double mm, Qt::PenStyle style = Qt::SolidLine)
+{
+    QPen p{Qt::black, mm, style};
+    p.setJoinStyle(Qt::RoundJoin);
+    return p;
+}
+
+QFont font(bool bold)
+{
+    QFont f{"Lato"};
+    f.setPixelSize(100);  // drawn through a scale, so that millimetres need no rounding
+    f.setBold(bold);
+    return f;
+}
+
+void text_at(QPainter& p, QPointF at, double height_mm, const QString& text, bool bold = false, bool centred = false)
+{
+    p.save();
+    p.translate(at);
+    p.scale(height_mm / 100.0, height_mm / 100.0);
+    p.setFont(font(bold));
+    const double w = p.fontMetrics().horizontalAdvance(text);
+    p.drawText(QPointF{centred ? -w / 2 : 0, 0}, text);
+    p.restore();
+}
+
+QRectF bounds_of(const Piece& piece)
+{
+    QRectF box;
+    for (const auto& polygon : cutting_outline(piece)) {
+        for (const auto& q : polygon) box |= QRectF{on_paper(q) - QPointF{0.01, 0.01}, QSizeF{0.02, 0.02}};
+    }
+    return box;
+}
+
+void paint_piece(QPainter& p, const PrintJob& job, const Piece& piece)
+{
+    p.setBrush(Qt::NoBrush);
+    p.setPen(pen(0.6));
+    p.drawPath(painter_path(cutting_outline(piece)));
+    p.setPen(pen(0.35, Qt::DashLine));
+    p.drawPath(painter_path(piece));
+    p.setPen(pen(0.35));
+    for (const auto& d : piece.darts) p.drawPath(dart_path(d));
+    for (const auto& g : piece.guides) {
+        if (g.kind == GuideKind::Grain) {
+            p.drawPath(grain_path(g, 8.0 / job.divide));
+        } else {
+            p.setPen(pen(0.25, Qt::DotLine));
+            p.drawLine(on_paper(g.a), on_paper(g.b));
+            p.setPen(pen(0.35));
+        }
+    }
+    p.setBrush(Qt::black);
+    for (const auto& n : piece.notches) p.drawPath(notch_path(piece, n, 5.0 / job.divide));
+    p.setBrush(Qt::NoBrush);
+    for (const auto& e : piece.edges) {
+        if (!e.on_fold) continue;
+        const QPointF middle = painter_path(e.curve).pointAtPercent(0.5);
+        p.save();
+        p.translate(middle + QPointF{5.0 / job.divide, 0});
+        p.rotate(-90);
+        text_at(p, {0, 0}, 5.0 / job.divide, tr_("place on fold"), false, true);
+        p.restore();
+    }
+}
+
+void paint_piece_label(QPainter& p, const PrintJob& job, const Piece& piece)
+{
+    const auto box = bounds(piece);
+    const bool band = piece.role == PieceRole::Waistband;
+    const double u = 1.0 / job.divide;
+    const QPointF at{box.left() + box.width() * (band ? 0.25 : 0.5), -box.top() + box.height() * (band ? 0.35 : 0.45)};
+    const auto& label = job.label;
+    const double line = (band ? 4.5 : 8.0) * u;
+    QStringList rows{words::piece_name(piece),
+                     label.wearer + " · " + label.pattern,
+                     label.sizes + " · " + label.version + " · " + label.date,
+                     tr_("cut %1%2, seam allowances included").arg(piece.cut).arg(on_fold(piece) ? tr_(" on the fold") : QString{})};
+    if (job.divide > 1) rows << tr_("practice sheet, 1 : %1").arg(job.divide);
+    for (int i = 0; i < rows.size(); ++i) text_at(p, at + QPointF{0, line * 1.35 * i}, i == 0 ? line : line * 0.72, rows[i], i == 0, true);
+}
+
+void paint_test_square(QPainter& p, const PrintJob& job, const Layout& layout)
+{
+    p.setPen(pen(0.3));
+    p.setBrush(Qt::NoBrush);
+    p.drawRect(layout.test_square);
+    const QString size = job.unit == Unit::Inch ? tr_("2 in") : tr_("5 cm");
+    const QPointF c = layout.test_square.center();
+    text_at(p, c + QPointF{0, -4}, 4.2, tr_("test square"), true, true);
+    text_at(p, c + QPointF{0, 2}, 4.2, size + " × " + size, false, true);
+    text_at(p, c + QPointF{0, 8}, 3, tr_("measure before taping"), false, true);
+    text_at(p, layout.test_square.topRight() + QPointF{6, 8}, 6, job.label.wearer + " · " + job.label.pattern, true);
+    text_at(p, layout.test_square.topRight() + QPointF{6, 16}, 4, job.label.sizes + " · " + job.label.version + " · " + job.label.date);
+    text_at(p, layout.test_square.topRight() + QPointF{6, 23}, 4, tr_("solid: cutting line; dashed: stitching line; print at 100 %"));
+}
+
+// Border where the next page is laid, half diamonds that meet, and the page's name.
+void paint_tile_marks(QPainter& p, const Layout& layout, const Tile& tile, const QRectF& area)
+{
+    p.setPen(pen(0.15, Qt::DotLine));
+    p.setBrush(Qt::NoBrush);
+    const double o = tile_overlap_mm;
+    p.drawRect(area.adjusted(o / 2, o / 2, -o / 2, -o / 2));
+    p.setPen(pen(0.3));
+    const auto diamond = [&](QPointF c, const QString& name) {
+        QPolygonF d;
+        d << c + QPointF{0, -4} << c + QPointF{4, 0} << c + QPointF{0, 4} << c + QPointF{-4, 0};
+        p.drawPolygon(d);
+        text_at(p, c + QPointF{0, 1.2}, 3, name, false, true);
+    };
+    const QRectF inner = area.adjusted(o / 2, o / 2, -o / 2, -o / 2);
+    if (tile.column + 1 < layout.columns) diamond({inner.right(), inner.center().y()}, QString::number(tile.row * layout.columns + tile.column + 1));
+    if (tile.column > 0) diamond({inner.left(), inner.center().y()}, QString::number(tile.row * layout.columns + tile.column));
+    const QString letter{QChar('a' + tile.column % 26)};
+    if (tile.row + 1 < layout.rows) diamond({inner.center().x(), inner.bottom()}, letter + QString::number(tile.row + 1));
+    if (tile.row > 0) diamond({inner.center().x(), inner.top()}, letter + QString::number(tile.row));
+    text_at(p, inner.bottomLeft() + QPointF{3, -3}, 7, tile.name(), true);
+}
+
+QString html_escaped(const QString& s) { return s.toHtmlEscaped(); }
+
+QString card_html(const Computed& c, const PrintLabel& label, Unit u)
+{
+    QString html = "<h2>" + html_escaped(label.wearer + " · " + label.pattern) + "</h2><p>" +
+                   html_escaped(label.sizes + " · " + label.version + " · " + label.date) + "</p>";
+    html += "<h3>" + tr_("Plan") + "</h3><table cellpadding='2'>";
+    for (const auto& line : c.lines) {
+        if (line.state != LineState::Accepted) continue;
+        html += "<tr><td>" + html_escaped(words::adjustment_name(line.kind)) + "</td><td align='right'><b>" +
+                words::amount(line.amount, u, true) + "</b></td><td>" + html_escaped(words::amount_meaning(line.kind)) + "; " +
+                html_escaped(line.own_amount ? tr_("own amount") : words::why(line, u)) + "</td></tr>";
+    }
+    html += "</table><h3>" + tr_("Steps") + "</h3><table cellpadding='1'>";
+    for (std::size_t i = 0; i < c.steps.size(); ++i) {
+        const auto& s = c.steps[i];
+        const Piece* piece = find_piece(c.bought.pieces, s.piece);
+        html += "<tr><td>☐</td><td>" + QString::number(i + 1) + "</td><td>" + html_escaped(piece ? words::piece_name(*piece) : QString{}) +
+                "</td><td><b>" + html_escaped(words::step_title(s, u)) + ".</b> " + html_escaped(words::step_detail(s, u)) + "</td></tr>";
+    }
+    html += "</table><h3>" + tr_("Walk the seams") + "</h3><table cellpadding='2'>";
+    for (const auto& w : c.checks.walks) {
+        html += "<tr><td>" + html_escaped(words::seam_name(w.seam)) + "</td><td>" + html_escaped(words::seam_sides(w.seam, false)) + " " +
+                words::amount(w.a, u) + "</td><td>" + html_escaped(words::seam_sides(w.seam, true)) + " " + words::amount(w.b, u) +
+                "</td><td>" + (w.holds ? tr_("holds") : tr_("true again")) + "</td></tr>";
+    }
+    html += "</table><p>" + tr_("Pins along the body, not at it. Close the rotary cutter when you put it down.") + "</p>";
+    return html;
+}
+
+}  // namespace
+
+QString Tile::name() const
+{
+    QString letters;
+    for (int r = row;; r = r / 26 - 1) {
+        letters.prepend(QChar('A' + r % 26));
+        if (r < 26) break;
+    }
+    return letters + QString::number(column + 1);
+}
+
+int Layout::printed() const
+{
+    int n = 0;
+    for (const auto& t : tiles) n += t.blank ? 0 : 1;
+    return n;
+}
+
+Layout lay_out(const PrintJob& job)
+{
+    Layout out;
+    const double scale = 1.0 / job.divide;
+    out.page = page_size(job.paper).size(QPageSize::Millimeter);
+    const QSizeF area = out.page - QSizeF{2 * page_margin_mm, 2 * page_margin_mm};
+    const QSizeF pitch = area - QSizeF{tile_overlap_mm, tile_overlap_mm};
+    const double side = job.unit == Unit::Inch ? 50.8 : 50.0;
+    out.test_square = {12, 12, side, side};
+    double x = 12;
+    double y = 12 + side + 14;
+    double row_height = 0;
+    double right = area.width();
+    // Pieces side by side while they fit on four pages' width, widest practice for a table; then a new row.
+    const double widest = std::max(4.0 * pitch.width(), 500.0) * (job.divide == 1 ? 1.0 : 0.5);
+    for (const auto& piece : job.pieces) {
+        const Piece scaled = moved(piece, Geom::Scale(scale));
+        Piece p = scaled;
+        for (auto& e : p.edges) e.allowance = e.allowance * scale;
+        const QRectF box = bounds_of(p);
+        if (x > 12 && x + box.width() > widest) {
+            x = 12;
+            y += row_height + 10;
+            row_height = 0;
+        }
+        out.pieces.push_back(p);
+        out.places.push_back(QPointF{x, y} - box.topLeft());
+        x += box.width() + 10;
+        row_height = std::max(row_height, box.height());
+        right = std::max(right, x);
+    }
+    out.sheet = {right + 2, y + row_height + 12};
+    out.columns = std::max(1, static_cast<int>(std::ceil((out.sheet.width() - tile_overlap_mm) / pitch.width())));
+    out.rows = std::max(1, static_cast<int>(std::ceil((out.sheet.height() - tile_overlap_mm) / pitch.height())));
+    std::vector<QPainterPath> shapes;
+    for (std::size_t i = 0; i < out.pieces.size(); ++i) {
+        shapes.push_back(painter_path(cutting_outline(out.pieces[i])).translated(out.places[i]));
+    }
+    for (int r = 0; r < out.rows; ++r) {
+        for (int c = 0; c < out.columns; ++c) {
+            Tile t{r, c, QRectF{QPointF{c * pitch.width(), r * pitch.height()}, area}, true};
+            if (r == 0 && c == 0) t.blank = false;
+            for (const auto& s : shapes) t.blank = t.blank && !s.intersects(t.part);
+            out.tiles.push_back(t);
+        }
+    }
+    return out;
+}
+
+void paint_sheet(QPainter& p, const PrintJob& job, const Layout& layout)
+{
+    paint_test_square(p, job, layout);
+    for (std::size_t i = 0; i < layout.pieces.size(); ++i) {
+        p.save();
+        p.translate(layout.places[i]);
+        p.setPen(pen(0.35));
+        paint_piece(p, job, layout.pieces[i]);
+        p.setPen(pen(0.35));
+        paint_piece_label(p, job, layout.pieces[i]);
+        p.restore();
+    }
+}
+
+Outcome<int> write_pages(const QString& path, const PrintJob& job, const Progress& progress)
+{
+    const Layout layout = lay_out(job);
+    const int all = layout.printed();
+    QBuffer buffer;
+    buffer.open(QIODevice::WriteOnly);
+    int done = 0;
+    {
+        QPdfWriter pdf{&buffer};
+        pdf.setTitle(job.label.wearer + ", " + job.label.pattern);
+        pdf.setCreator("Sartorum");
+        pdf.setResolution(resolution);
+        pdf.setPageSize(page_size(job.paper));
+        pdf.setPageMargins({0, 0, 0, 0});
+        QPainter p{&pdf};
+        const double per_mm = resolution / 25.4;
+        for (const auto& tile : layout.tiles) {
+            if (tile.blank) continue;
+            if (done > 0) pdf.newPage();
+            p.save();
+            p.scale(per_mm, per_mm);
+            p.translate(page_margin_mm, page_margin_mm);
+            const QRectF area{QPointF{0, 0}, tile.part.size()};
+            p.save();
+            p.setClipRect(area);
+            p.translate(-tile.part.topLeft());
+            paint_sheet(p, job, layout);
+            p.restore();
+            paint_tile_marks(p, layout, tile, area);
+            p.restore();
+            ++done;
+            if (progress && !progress(done, all)) return 0;
+        }
+    }
+    if (auto ok = write_file(path, buffer.data()); !ok) return tl::make_unexpected(ok.error());
+    return done;
+}
+
+Outcome<int> write_work_card(const QString& path, const Computed& computed, const PrintLabel& label, PaperSize paper, Unit u)
+{
+    QBuffer buffer;
+    buffer.open(QIODevice::WriteOnly);
+    {
+        QPdfWriter pdf{&buffer};
+        pdf.setTitle(label.wearer + ", " + label.pattern);
+        pdf.setCreator("Sartorum");
+        pdf.setResolution(72);
+        pdf.setPageSize(page_size(paper));
+        pdf.setPageMargins({0, 0, 0, 0});
+        QPainter p{&pdf};
+        const QSizeF page = page_size(paper).size(QPageSize::Point);
+        const double margin = 15 * points_per_mm;
+        const double width = page.width() - 2 * margin;
+        const double height = page.height() - 2 * margin;
+        QTextDocument document;
+        document.setDocumentMargin(0);
+        document.setHtml(card_html(computed, label, u));
+        // The largest type that fits one page.
+        double scale = 1.0;
+        for (; scale > 0.3; scale -= 0.03) {
+            document.setDefaultFont([&] { QFont f{"Lato"}; f.setPixelSize(11); return f; }());
+            document.setTextWidth(width / scale);
+            if (document.size().height() * scale <= height) break;
+        }
+        p.translate(margin, margin);
+        p.scale(scale, scale);
+        document.drawContents(&p);
+    }
+    if (auto ok = write_file(path, buffer.data()); !ok) return tl::make_unexpected(ok.error());
+    return 1;
+}
+
+QByteArray altered_svg(const Computed& computed, const PrintLabel& label)
+{
+    Pattern p;
+    p.name = (label.pattern + ", " + label.wearer).toStdString();
+    p.maker = "";
+    p.sizes.push_back({label.wearer.toStdString(), computed.altered.pieces});
+    p.seams = computed.altered.seams;
+    return write_pattern_svg(p);
+}
+
+}  // namespace sartorum::formats

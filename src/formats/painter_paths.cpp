@@ -1,0 +1,98 @@
+#include "formats/painter_paths.h"
+
+#include <limits>
+
+namespace sartorum::formats {
+namespace {
+
+void append(QPainterPath& path, const Curve& c)
+{
+    for (std::size_t i = 0; i < c.size_default(); ++i) {
+        const auto p = controls(c, i);
+        if (is_straight(c, i)) {
+            path.lineTo(on_paper(p[3]));
+        } else {
+            path.cubicTo(on_paper(p[1]), on_paper(p[2]), on_paper(p[3]));
+        }
+    }
+}
+
+}  // namespace
+
+QPainterPath painter_path(const Curve& c)
+{
+    QPainterPath path{on_paper(c.initialPoint())};
+    append(path, c);
+    return path;
+}
+
+QPainterPath painter_path(const Piece& piece)
+{
+    QPainterPath path{on_paper(piece.edges.front().curve.initialPoint())};
+    for (const auto& e : piece.edges) append(path, e.curve);
+    path.closeSubpath();
+    return path;
+}
+
+QPainterPath painter_path(const std::vector<Polygon>& polygons)
+{
+    QPainterPath path;
+    for (const auto& polygon : polygons) {
+        QPolygonF shape;
+        for (const auto& p : polygon) shape << on_paper(p);
+        path.addPolygon(shape);
+        path.closeSubpath();
+    }
+    return path;
+}
+
+QPainterPath dart_path(const Dart& d)
+{
+    QPainterPath path{on_paper(d.leg_a)};
+    path.lineTo(on_paper(d.tip));
+    path.lineTo(on_paper(d.leg_b));
+    return path;
+}
+
+QPainterPath notch_path(const Piece& piece, const Notch& n, double size)
+{
+    // Inwards is to the right of the direction of travel.
+    Point inward{0, -1};
+    double best = std::numeric_limits<double>::max();
+    for (const auto& e : piece.edges) {
+        if (e.role != n.on) continue;
+        Geom::Coord off = 0;
+        const auto time = e.curve.nearestTime(n.at, &off);
+        if (off < best) {
+            best = off;
+            const Point d = e.curve.curveAt(time.curve_index + time.t * 0.999).unitTangentAt(0.5);
+            inward = {d[Geom::Y], -d[Geom::X]};
+        }
+    }
+    const Point along{-inward[Geom::Y], inward[Geom::X]};
+    QPainterPath path;
+    for (int i = 0; i < n.count; ++i) {
+        const Point at = n.at + along * (size * 1.1 * (i - (n.count - 1) / 2.0));
+        QPolygonF t;
+        t << on_paper(at + along * (size / 2)) << on_paper(at - along * (size / 2)) << on_paper(at + inward * size);
+        path.addPolygon(t);
+        path.closeSubpath();
+    }
+    return path;
+}
+
+QPainterPath grain_path(const Guide& g, double head)
+{
+    QPainterPath path{on_paper(g.a)};
+    path.lineTo(on_paper(g.b));
+    const Point d = Geom::unit_vector(g.b - g.a);
+    for (const auto& [end, way] : {std::pair{g.a, d}, std::pair{g.b, -d}}) {
+        const Point side{-way[Geom::Y], way[Geom::X]};
+        path.moveTo(on_paper(end + way * head + side * (head / 2)));
+        path.lineTo(on_paper(end));
+        path.lineTo(on_paper(end + way * head - side * (head / 2)));
+    }
+    return path;
+}
+
+}  // namespace sartorum::formats

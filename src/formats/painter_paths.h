@@ -1,0 +1,18 @@
+// painter_paths.h: core geometry as QPainter shapes, y down. Shared by the pages and the desk.
+#pragma once
+#include <QPainterPath>
+
+#include "core/paper/step.h"
+
+namespace sartorum::formats {
+
+[[nodiscard]] inline QPointF on_paper(Point p) { return {p[Geom::X], -p[Geom::Y]}; }
+[[nodiscard]] QPainterPath painter_path(const Curve&);
+[[nodiscard]] QPainterPath painter_path(const Piece&);  // the closed outline
+[[nodiscard]] QPainterPath painter_path(const std::vector<Polygon>&);
+[[nodiscard]] QPainterPath dart_path(const Dart&);
+// The triangle of a notch, standing on the seam line and pointing into the piece, `size` high.
+[[nodiscard]] QPainterPath notch_path(const Piece&, const Notch&, double size);
+[[nodiscard]] QPainterPath grain_path(const Guide&, double head);
+
+}  // namespace sartorum::formats

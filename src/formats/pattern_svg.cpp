@@ -1,0 +1,375 @@
+#include "formats/pattern_svg.h"
+
+#include <2geom/pathvector.h>
+#include <2geom/svg-path-parser.h>
+
+#include <QRegularExpression>
+#include <QXmlStreamReader>
+#include <QXmlStreamWriter>
+#include <cmath>
+
+#include "formats/text_file.h"
+
+namespace sartorum::formats {
+namespace {
+
+constexpr int most_depth = 24;
+constexpr int most_elements = 50000;
+
+std::string decimal(double v)
+{
+    std::string s = QString::number(v, 'f', 6).toStdString();
+    while (s.ends_with('0')) s.pop_back();
+    if (s.ends_with('.')) s.pop_back();
+    return s == "-0" ? "0" : s;
+}
+
+std::string xy(Point p) { return decimal(p[Geom::X]) + "," + decimal(-p[Geom::Y]); }
+
+// "210mm" in millimetres; nothing for px, % or no unit at all: those say nothing about the paper.
+std::optional<double> size_mm(const QString& text)
+{
+    static const QRegularExpression form{R"(^\s*([0-9]*\.?[0-9]+)\s*(mm|cm|in)\s*$)"};
+    const auto m = form.match(text);
+    if (!m.hasMatch()) return std::nullopt;
+    const double v = m.captured(1).toDouble();
+    return m.captured(2) == "mm" ? v : m.captured(2) == "cm" ? v * 10 : v * 25.4;
+}
+
+std::optional<std::vector<double>> numbers(const QString& text)
+{
+    std::vector<double> out;
+    for (const auto& part : text.split(QRegularExpression{R"([\s,]+)"}, Qt::SkipEmptyParts)) {
+        bool ok = false;
+        out.push_back(part.toDouble(&ok));
+        if (!ok || !std::isfinite(out.back())) return std::nullopt;
+    }
+    return out;
+}
+
+std::optional<Geom::Affine> transform_of(const QString& text)
+{
+    Geom::Affine all = Geom::identity();
+    if (text.trimmed().isEmpty()) return all;
+    static const QRegularExpression form{R"((matrix|translate|scale|rotate)\s*\(([^)]*)\))"};
+    auto it = form.globalMatch(text);
+    bool any = false;
+    while (it.hasNext()) {
+        const auto m = it.next();
+        const auto v = numbers(m.captured(2));
+        if (!v || v->empty()) return std::nullopt;
+        Geom::Affine one = Geom::identity();
+        const QString kind = m.captured(1);
+        if (kind == "matrix" && v->size() == 6) {
+            one = Geom::Affine{(*v)[0], (*v)[1], (*v)[2], (*v)[3], (*v)[4], (*v)[5]};
+        } else if (kind == "translate") {
+            one = Geom::Translate((*v)[0], v->size() > 1 ? (*v)[1] : 0);
+        } else if (kind == "scale") {
+            one = Geom::Scale((*v)[0], v->size() > 1 ? (*v)[1] : (*v)[0]);
+        } else if (kind == "rotate" && v->size() == 1) {
+            one = Geom::Rotate::from_degrees((*v)[0]);
+        } else {
+            return std::nullopt;
+        }
+        all = one * all;
+        any = true;
+    }
+    return any ? std::optional{all} : std::nullopt;
+}
+
+class Reader {
+public:
+    explicit Reader(const std::string& bytes) : xml_{QByteArray::fromRawData(bytes.data(), static_cast<int>(bytes.size()))} {}
+
+    Outcome<Pattern> read()
+    {
+        bool root_seen = false;
+        while (!xml_.atEnd()) {
+            const auto token = xml_.readNext();
+            if (token == QXmlStreamReader::DTD) {
+                // Drawing programs write a bare DOCTYPE; anything declared inside one is refused.
+                if (!xml_.entityDeclarations().isEmpty()) return refuse(Why::FileActiveContent, "ENTITY");
+            } else if (token == QXmlStreamReader::StartElement) {
+                if (++elements_ > most_elements || stack_.size() >= most_depth) return refuse(Why::FileTooDeep, {}, line());
+                auto ok = root_seen ? start() : start_root();
+                root_seen = true;
+                if (!ok) return tl::make_unexpected(ok.error());
+            } else if (token == QXmlStreamReader::EndElement) {
+                stack_.pop_back();
+                if (piece_depth_ > static_cast<int>(stack_.size())) finish_piece();
+            }
+        }
+        if (xml_.hasError()) return refuse(Why::FileBroken, {}, line());
+        if (!root_seen || pattern_.sizes.empty()) return refuse(Why::FileNotAPattern, "data-size");
+        return check_pattern(std::move(pattern_));
+    }
+
+private:
+    int line() const { return static_cast<int>(xml_.lineNumber()); }
+    QString attribute(const char* name) const { return xml_.attributes().value(QLatin1String{name}).toString(); }
+
+    Outcome<bool> start_root()
+    {
+        if (xml_.name() != QLatin1String{"svg"}) return refuse(Why::FileNotAPattern, "svg");
+        const auto width = size_mm(attribute("width"));
+        const auto height = size_mm(attribute("height"));
+        const auto box = numbers(attribute("viewBox"));
+        if (!width || !height || !box || box->size() != 4 || (*box)[2] <= 0 || (*box)[3] <= 0) return refuse(Why::FileNoScale);
+        const double sx = *width / (*box)[2];
+        const double sy = *height / (*box)[3];
+        if (sx <= 0 || std::abs(sx - sy) > 1e-3 * sx) return refuse(Why::FileNoScale);
+        if (attribute("data-sartorum") != "pattern 1") return refuse(Why::FileNotAPattern, "data-sartorum=\"pattern 1\"");
+        pattern_.name = attribute("data-name").left(120).toStdString();
+        pattern_.maker = attribute("data-maker").left(120).toStdString();
+        stack_.push_back(Geom::Translate(-(*box)[0], -(*box)[1]) * Geom::Scale(sx, -sx));  // y up from here
+        return true;
+    }
+
+    Outcome<bool> start()
+    {
+        const auto name = xml_.name();
+        for (const char* active : {"script", "foreignObject", "image", "use", "iframe", "animate", "set"}) {
+            if (name == QLatin1String{active}) return refuse(Why::FileActiveContent, active, line());
+        }
+        for (const auto& a : xml_.attributes()) {
+            if (a.name() == QLatin1String{"href"} && !a.value().startsWith('#')) return refuse(Why::FileActiveContent, "href", line());
+            if (a.name().startsWith(QLatin1String{"on"})) return refuse(Why::FileActiveContent, a.name().toString().toStdString(), line());
+        }
+        const auto transform = transform_of(attribute("transform"));
+        if (!transform) return refuse(Why::PathNotUnderstood, "transform", line());
+        stack_.push_back(*transform * stack_.back());
+        if (!attribute("data-size").isEmpty()) {
+            if (pattern_.sizes.size() >= 60) return refuse(Why::FileTooDeep, {}, line());
+            pattern_.sizes.push_back({attribute("data-size").left(40).toStdString(), {}});
+        }
+        if (!attribute("data-piece").isEmpty()) return start_piece();
+        if (!attribute("data-seam").isEmpty()) return add_seam();
+        if (in_piece()) return add_mark();
+        return true;
+    }
+
+    bool in_piece() const { return piece_depth_ > 0; }
+    Piece& piece() { return pattern_.sizes.back().pieces.back(); }
+
+    Outcome<bool> start_piece()
+    {
+        const auto role = piece_role_of(attribute("data-role").toStdString());
+        if (pattern_.sizes.empty()) return refuse(Why::FileNotAPattern, "data-size", line());
+        if (!role) return refuse(Why::FileNotAPattern, "data-role", line());
+        Piece p;
+        p.id = attribute("data-piece").left(40).toStdString();
+        p.name = attribute("data-name").left(80).toStdString();
+        p.role = *role;
+        p.cut = std::clamp(attribute("data-cut").toInt(), 1, 20);
+        pattern_.sizes.back().pieces.push_back(std::move(p));
+        piece_depth_ = static_cast<int>(stack_.size());
+        return true;
+    }
+
+    void finish_piece() { piece_depth_ = 0; }
+
+    Outcome<Geom::Path> path_here()
+    {
+        const auto where = piece().id;
+        try {
+            const auto parsed = Geom::parse_svg_path(attribute("d").toUtf8().constData());
+            if (parsed.size() != 1 || parsed[0].empty()) return refuse(Why::PathNotUnderstood, where, line());
+            for (const auto& curve : parsed[0]) {
+                const auto* b = dynamic_cast<const Geom::BezierCurve*>(&curve);
+                if (!b || b->order() > 3) return refuse(Why::PathNotUnderstood, where, line());
+                for (const auto& p : b->controlPoints()) {
+                    if (!p.isFinite() || Geom::L2(p) > 1e5) return refuse(Why::PathNotUnderstood, where, line());
+                }
+            }
+            return parsed[0] * stack_.back();
+        } catch (const std::exception&) {
+            return refuse(Why::PathNotUnderstood, where, line());
+        }
+    }
+
+    Outcome<bool> add_mark()
+    {
+        const QString edge_name = attribute("data-edge");
+        const QString guide_name = attribute("data-guide");
+        const QString notch_on = attribute("data-notch");
+        const bool is_dart = !attribute("data-dart").isEmpty();
+        if (edge_name.isEmpty() && guide_name.isEmpty() && notch_on.isEmpty() && !is_dart) return true;
+        if (!notch_on.isEmpty()) return add_notch(notch_on);
+        const auto path = path_here();
+        if (!path) return tl::make_unexpected(path.error());
+        const Curve curve = as_cubics(*path);
+        if (curve.size_default() == 0) return refuse(Why::OutlineEmpty, piece().id, line());
+        if (!edge_name.isEmpty()) {
+            const auto role = edge_role_of(edge_name.toStdString());
+            if (!role || *role == EdgeRole::Cut) return refuse(Why::EdgeMissing, edge_name.toStdString(), line());
+            const bool fold = attribute("data-fold") == "true";
+            const auto allowance = attribute("data-allowance").toDouble();
+            if (!(allowance >= 0 && allowance <= 200)) return refuse(Why::PathNotUnderstood, "data-allowance", line());
+            piece().edges.push_back({*role, curve, fold ? Length{} : Length::mm(allowance), fold});
+        } else if (!guide_name.isEmpty()) {
+            const auto kind = guide_kind_of(guide_name.toStdString());
+            if (!kind) return refuse(Why::FileNotAPattern, "data-guide", line());
+            piece().guides.push_back({*kind, curve.initialPoint(), curve.finalPoint()});
+        } else {
+            if (curve.size_default() != 2) return refuse(Why::PathNotUnderstood, "data-dart", line());
+            piece().darts.push_back({curve.initialPoint(), curve.finalPoint(), curve[0].finalPoint()});
+        }
+        return true;
+    }
+
+    Outcome<bool> add_notch(const QString& on)
+    {
+        const auto role = edge_role_of(on.toStdString());
+        const auto at = numbers(attribute("cx") + " " + attribute("cy"));
+        if (!role || !at || at->size() != 2) return refuse(Why::PathNotUnderstood, "data-notch", line());
+        piece().notches.push_back({Point{(*at)[0], (*at)[1]} * stack_.back(), *role, std::clamp(attribute("data-count").toInt(), 1, 3)});
+        return true;
+    }
+
+    Outcome<bool> add_seam()
+    {
+        Seam seam{attribute("data-seam").left(40).toStdString(), {}, {}, Length::mm(attribute("data-ease").toDouble())};
+        for (auto [name, sides] : {std::pair{"data-a", &seam.a}, std::pair{"data-b", &seam.b}}) {
+            for (const auto& part : attribute(name).split(' ', Qt::SkipEmptyParts)) {
+                const auto halves = part.split(':');
+                const auto role = halves.size() == 2 ? edge_role_of(halves[1].toStdString()) : std::nullopt;
+                if (!role) return refuse(Why::SeamUnknownPiece, seam.id, line());
+                sides->push_back({halves[0].toStdString(), *role});
+            }
+        }
+        pattern_.seams.push_back(std::move(seam));
+        return true;
+    }
+
+    QXmlStreamReader xml_;
+    Pattern pattern_;
+    std::vector<Geom::Affine> stack_;
+    int piece_depth_ = 0;
+    int elements_ = 0;
+};
+
+QString role_text(std::string_view v) { return QString::fromLatin1(v.data(), static_cast<int>(v.size())); }
+
+void write_piece(QXmlStreamWriter& xml, const Piece& p, Point at)
+{
+    xml.writeStartElement("g");
+    xml.writeAttribute("data-piece", QString::fromStdString(p.id));
+    xml.writeAttribute("data-name", QString::fromStdString(p.name));
+    xml.writeAttribute("data-role", role_text(key(p.role)));
+    xml.writeAttribute("data-cut", QString::number(p.cut));
+    xml.writeAttribute("transform", QString::fromStdString("translate(" + decimal(at[Geom::X]) + " " + decimal(at[Geom::Y]) + ")"));
+    for (const auto& e : p.edges) {
+        xml.writeEmptyElement("path");
+        xml.writeAttribute("data-edge", role_text(key(e.role)));
+        if (e.on_fold) xml.writeAttribute("data-fold", "true");
+        xml.writeAttribute("data-allowance", QString::fromStdString(decimal(e.allowance.in_mm())));
+        xml.writeAttribute("d", QString::fromStdString(path_data(e.curve)));
+    }
+    for (const auto& d : p.darts) {
+        xml.writeEmptyElement("path");
+        xml.writeAttribute("data-dart", "1");
+        xml.writeAttribute("d", QString::fromStdString("M" + xy(d.leg_a) + " L" + xy(d.tip) + " L" + xy(d.leg_b)));
+    }
+    for (const auto& g : p.guides) {
+        xml.writeEmptyElement("path");
+        xml.writeAttribute("data-guide", role_text(key(g.kind)));
+        xml.writeAttribute("d", QString::fromStdString("M" + xy(g.a) + " L" + xy(g.b)));
+    }
+    for (const auto& n : p.notches) {
+        xml.writeEmptyElement("circle");
+        xml.writeAttribute("data-notch", role_text(key(n.on)));
+        xml.writeAttribute("data-count", QString::number(n.count));
+        xml.writeAttribute("cx", QString::fromStdString(decimal(n.at[Geom::X])));
+        xml.writeAttribute("cy", QString::fromStdString(decimal(-n.at[Geom::Y])));
+        xml.writeAttribute("r", "2");
+    }
+    xml.writeEndElement();
+}
+
+QString sides_text(const std::vector<SeamSide>& sides)
+{
+    QStringList out;
+    for (const auto& s : sides) out << QString::fromStdString(s.piece) + ":" + role_text(key(s.role));
+    return out.join(' ');
+}
+
+}  // namespace
+
+std::string path_data(const Curve& c, bool with_move)
+{
+    std::string out = with_move ? "M" + xy(c.initialPoint()) : "";
+    for (std::size_t i = 0; i < c.size_default(); ++i) {
+        const auto p = controls(c, i);
+        out += is_straight(c, i) ? " L" + xy(p[3]) : " C" + xy(p[1]) + " " + xy(p[2]) + " " + xy(p[3]);
+    }
+    return out;
+}
+
+std::string outline_data(const Piece& piece)
+{
+    std::string out;
+    for (const auto& e : piece.edges) out += path_data(e.curve, out.empty());
+    return out + " Z";
+}
+
+Outcome<Pattern> read_pattern_svg(const std::string& bytes)
+{
+    if (static_cast<qint64>(bytes.size()) > most_file_bytes) return refuse(Why::FileTooLarge);
+    return Reader{bytes}.read();
+}
+
+QByteArray write_pattern_svg(const Pattern& pattern)
+{
+    // Pieces of a size lie side by side; sizes lie over each other, as on a printed sheet.
+    constexpr double gap = 60;
+    double width = 100;
+    double height = 100;
+    std::vector<std::vector<Point>> places;
+    for (const auto& sized : pattern.sizes) {
+        double x = gap;
+        places.emplace_back();
+        for (const auto& p : sized.pieces) {
+            const auto box = bounds(p);
+            const Point at{x - box.left(), gap + box.bottom()};  // y down in the drawing
+            places.back().push_back(at);
+            x += box.width() + gap;
+            width = std::max(width, x);
+            height = std::max(height, 2 * gap + box.height());
+        }
+    }
+    QByteArray bytes;
+    QXmlStreamWriter xml{&bytes};
+    xml.setAutoFormatting(true);
+    xml.writeStartDocument();
+    xml.writeStartElement("svg");
+    xml.writeDefaultNamespace("http://www.w3.org/2000/svg");
+    const QString w = QString::number(std::ceil(width));
+    const QString h = QString::number(std::ceil(height));
+    xml.writeAttribute("width", w + "mm");
+    xml.writeAttribute("height", h + "mm");
+    xml.writeAttribute("viewBox", "0 0 " + w + " " + h);
+    xml.writeAttribute("data-sartorum", "pattern 1");
+    xml.writeAttribute("data-name", QString::fromStdString(pattern.name));
+    xml.writeAttribute("data-maker", QString::fromStdString(pattern.maker));
+    xml.writeAttribute("fill", "none");
+    xml.writeAttribute("stroke", "#26262b");
+    xml.writeAttribute("stroke-width", "0.5");
+    for (std::size_t s = 0; s < pattern.sizes.size(); ++s) {
+        xml.writeStartElement("g");
+        xml.writeAttribute("data-size", QString::fromStdString(pattern.sizes[s].size));
+        for (std::size_t i = 0; i < pattern.sizes[s].pieces.size(); ++i) write_piece(xml, pattern.sizes[s].pieces[i], places[s][i]);
+        xml.writeEndElement();
+    }
+    for (const auto& seam : pattern.seams) {
+        xml.writeEmptyElement("g");
+        xml.writeAttribute("data-seam", QString::fromStdString(seam.id));
+        xml.writeAttribute("data-a", sides_text(seam.a));
+        xml.writeAttribute("data-b", sides_text(seam.b));
+        if (seam.ease != Length{}) xml.writeAttribute("data-ease", QString::fromStdString(decimal(seam.ease.in_mm())));
+    }
+    xml.writeEndElement();
+    xml.writeEndDocument();
+    return bytes;
+}
+
+}  // namespace sartorum::formats

@@ -1,0 +1,39 @@
+// words.h: every sentence made from the core's data: translatable, shared by the desk, the printed pages and the
+// command line. Amounts are written in the given unit; on paper, centimetres become millimetres.
+#pragma once
+#include <QCoreApplication>
+#include <QString>
+
+#include "core/chart/size_choice.h"
+#include "core/plan/plan.h"
+#include "core/units/length_text.h"
+
+namespace sartorum::words {
+
+[[nodiscard]] Unit paper_unit(Unit);  // mm for cm, inches stay
+[[nodiscard]] QString number(Length, Unit, bool change = false);
+[[nodiscard]] QString amount(Length, Unit, bool change = false);
+
+[[nodiscard]] QString measure_name(Measure);
+[[nodiscard]] QString measure_term(Measure);  // ISO 8559-1 term, or what it is
+[[nodiscard]] QString measure_how(Measure);
+[[nodiscard]] QString piece_name(const Piece&);
+[[nodiscard]] QString piece_names(AdjustmentKind);
+[[nodiscard]] QString seam_name(const std::string& id);
+[[nodiscard]] QString seam_sides(const std::string& id, bool second);
+[[nodiscard]] QString zone_name(Zone);
+[[nodiscard]] QString adjustment_name(AdjustmentKind);
+[[nodiscard]] QString amount_meaning(AdjustmentKind);  // "all round, a quarter at each side seam"
+
+[[nodiscard]] QString refusal(const Refusal&, Unit);
+[[nodiscard]] QString advice_title(const SizeChart&, const SizeChoice&);
+[[nodiscard]] QString advice_reason(const SizeChart&, const Advice&, const BodySet&, Unit);
+[[nodiscard]] QString cost_text(const SizeChart&, const SizeCost&, Unit);
+[[nodiscard]] QString why(const PlanLine&, Unit);
+
+[[nodiscard]] QString step_title(const Step&, Unit);
+[[nodiscard]] QString step_detail(const Step&, Unit);
+[[nodiscard]] QString before_going_on(const Step&);  // what to look at, may be empty
+[[nodiscard]] QString reading_state(const Taken&, Measure, Unit);
+
+}  // namespace sartorum::words
