@@ -95,7 +95,7 @@ void paint_piece_label(QPainter& p, const PrintJob& job, const Piece& piece)
     const auto box = bounds(piece);
     const bool band = piece.role == PieceRole::Waistband;
     const double u = 1.0 / job.divide;
-    const QPointF at{box.left() + box.width() * (band ? 0.25 : 0.5), -box.top() + box.height() * (band ? 0.35 : 0.45)};
+    const QPointF at{box.left() + box.width() * (band ? 0.25 : 0.5), -box.bottom() + box.height() * (band ? 0.3 : 0.42)};
     const auto& label = job.label;
     const double line = (band ? 4.5 : 8.0) * u;
     QStringList rows{words::piece_name(piece),
@@ -193,7 +193,9 @@ int Layout::printed() const
     return n;
 }
 
-Layout lay_out(const PrintJob& job)
+namespace {
+
+Layout lay_out_within(const PrintJob& job, double widest)
 {
     Layout out;
     const double scale = 1.0 / job.divide;
@@ -206,8 +208,6 @@ Layout lay_out(const PrintJob& job)
     double y = 12 + side + 14;
     double row_height = 0;
     double right = area.width();
-    // Pieces side by side while they fit on four pages' width, widest practice for a table; then a new row.
-    const double widest = std::max(4.0 * pitch.width(), 500.0) * (job.divide == 1 ? 1.0 : 0.5);
     for (const auto& piece : job.pieces) {
         const Piece scaled = moved(piece, Geom::Scale(scale));
         Piece p = scaled;
@@ -240,6 +240,20 @@ Layout lay_out(const PrintJob& job)
         }
     }
     return out;
+}
+
+}  // namespace
+
+Layout lay_out(const PrintJob& job)
+{
+    // Rows of pieces as wide as two to seven pages: the one that needs the fewest.
+    const double page = page_size(job.paper).size(QPageSize::Millimeter).width();
+    Layout best = lay_out_within(job, 2 * page);
+    for (int pages = 3; pages <= 7; ++pages) {
+        auto next = lay_out_within(job, pages * page);
+        if (next.printed() < best.printed()) best = std::move(next);
+    }
+    return best;
 }
 
 void paint_sheet(QPainter& p, const PrintJob& job, const Layout& layout)

@@ -60,7 +60,8 @@ const std::array<Adjustment, 5>& catalogue()
          alter_width_at_waist},
         {AdjustmentKind::WidthAtHip, "width_at_hip", Zone::Widths, width_limit, propose_width_at_hip,
          alter_width_at_hip},
-        {AdjustmentKind::HemGivenBack, "hem_given_back", Zone::Hem, hem_limit, propose_hem_given_back, alter_hem},
+        {AdjustmentKind::HemGivenBack, "hem_given_back", Zone::Hem, hem_limit, propose_hem_given_back, alter_hem,
+         true},
         {AdjustmentKind::FinishedLength, "finished_length", Zone::Hem, hem_limit, propose_finished_length, alter_hem},
     }};
     return all;

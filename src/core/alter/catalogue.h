@@ -44,6 +44,8 @@ struct Adjustment {
     // None when nothing is known to propose from, or there is nothing to do.
     std::optional<Proposal> (*propose)(const FittingState&);
     Outcome<Applied> (*apply)(const Garment&, Length amount);
+    // Done in one go with the next entry when both are accepted: nobody trims a hem to add to it.
+    bool joins_next = false;
 };
 
 [[nodiscard]] const std::array<Adjustment, 5>& catalogue();

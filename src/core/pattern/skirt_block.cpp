@@ -35,7 +35,7 @@ Corners corners(const SkirtFlat& f, double waist_width)
 Point leaving(const Corners& c)
 {
     const Point chord = c.side_hip - c.side_waist;
-    return Geom::unit_vector(Point{chord[Geom::X] * 1.6, chord[Geom::Y]});
+    return Geom::unit_vector(Point{chord[Geom::X] * 1.4, chord[Geom::Y]});
 }
 
 Curve side_seam(const Corners& c)
@@ -62,7 +62,9 @@ Curve waist_line(const Corners& c)
     const double third = c.side_waist[Geom::X] / 3;
     const Point in = leaving(c);
     const Point square = Geom::rot90(in)[Geom::X] < 0 ? Geom::rot90(in) : -Geom::rot90(in);
-    return cubic(c.centre_waist, {third, 0}, c.side_waist + square * third, c.side_waist);
+    // As long a handle as the rise allows: a longer one would let the waist sag before it rises.
+    const double handle = std::clamp(c.side_waist[Geom::Y] / std::max(0.05, -square[Geom::Y]), 15.0, third);
+    return cubic(c.centre_waist, {third, 0}, c.side_waist + square * handle, c.side_waist);
 }
 
 void add_waist(Piece& p, const Corners& c, const SkirtFlat& f, Length mouth, Length dart_length)

@@ -20,6 +20,12 @@ Consequences consequences(const Garment& before, const Garment& after)
     return {b.waist - a.waist, b.hip - a.hip, b.hem - a.hem, b.side - a.side, band_length(after) - band_length(before)};
 }
 
+bool accepted(const Plan& plan, AdjustmentKind kind)
+{
+    const Decision* d = plan.decision(kind);
+    return d && d->answer == Answer::Accepted;
+}
+
 LineState state_of(const PlanLine& line, const Decision* decision)
 {
     if (decision) return decision->answer == Answer::Accepted ? LineState::Accepted : LineState::Declined;
@@ -61,7 +67,9 @@ Outcome<Computed> compute(const Pattern& pattern, const SizeChart& chart, const 
     out.steps = std::move(traced->steps);
     out.trace_steps = out.steps.size();
     Garment now = out.traced;
-    for (const auto& entry : catalogue()) {
+    Length carried;  // what an earlier entry left to be done together with this one
+    for (std::size_t i = 0; i < catalogue().size(); ++i) {
+        const auto& entry = catalogue()[i];
         PlanLine line;
         line.kind = entry.kind;
         line.proposal = entry.propose({out.traced, now, body, chart, *waist_size, *hip_size});
@@ -73,8 +81,16 @@ Outcome<Computed> compute(const Pattern& pattern, const SizeChart& chart, const 
         // Accepted with nothing left to do (the measure was corrected since) changes no paper.
         const bool nothing = line.amount == Length{} && !line.own_amount;
         if (nothing && line.state == LineState::Accepted) line.state = LineState::NothingKnown;
-        if (line.state == LineState::Accepted) {
-            auto applied = entry.apply(now, line.amount);
+        if (line.state == LineState::Accepted && entry.joins_next && accepted(plan, catalogue()[i + 1].kind)) {
+            carried = line.amount;
+        } else if (line.state == LineState::Accepted || carried != Length{}) {
+            const Length whole = (line.state == LineState::Accepted ? line.amount : Length{}) + carried;
+            carried = {};
+            if (whole == Length{}) {
+                out.lines.push_back(std::move(line));
+                continue;
+            }
+            auto applied = entry.apply(now, whole);
             if (applied) {
                 line.changed = consequences(now, applied->garment);
                 line.steps = applied->steps.size();
