@@ -1,0 +1,280 @@
+#include "desk/paper/canvas.h"
+
+#include <QMouseEvent>
+#include <QPainterPath>
+#include <QWheelEvent>
+#include <algorithm>
+#include <cmath>
+
+#include "desk/shared/piece_painter.h"
+#include "formats/painter_paths.h"
+#include "words/words.h"
+
+namespace sartorum::desk {
+namespace {
+
+constexpr double gap = 70;  // mm between pieces
+
+QRectF box_of(const Piece& p)
+{
+    const auto b = bounds(p);
+    return {b.left(), -b.bottom(), b.width(), b.height()};
+}
+
+// The last state of a piece at a step: its panels after the newest step that touched it.
+std::vector<Piece> state_at(const Computed& c, const std::string& piece, int step)
+{
+    for (int i = step; i >= 0; --i) {
+        if (c.steps[std::size_t(i)].piece == piece) return c.steps[std::size_t(i)].picture.panels;
+    }
+    return {*find_piece(c.bought.pieces, piece)};
+}
+
+}  // namespace
+
+Canvas::Canvas(Look& look, Room& room, QWidget* parent) : QWidget{parent}, look_{look}, room_{room}
+{
+    setFocusPolicy(Qt::StrongFocus);
+    setMinimumSize(480, 300);
+    setAccessibleName(tr("Pattern pieces on squared paper"));
+    setCursor(Qt::OpenHandCursor);
+    connect(&room, &Room::changed, this, qOverload<>(&QWidget::update));
+    connect(&room, &Room::stepped, this, qOverload<>(&QWidget::update));
+    connect(&look, &Look::changed, this, qOverload<>(&QWidget::update));
+}
+
+void Canvas::set_view(PaperView v)
+{
+    view_ = v;
+    update();
+}
+
+void Canvas::set_measures(bool on)
+{
+    measures_ = on;
+    update();
+}
+
+// Front with its side seam to the right, back mirrored with its side seam to the left; the band beneath both.
+std::map<std::string, Canvas::Placed> Canvas::places() const
+{
+    std::map<std::string, Placed> out;
+    const auto& c = *room_.computed();
+    const Piece& front = *find_piece(c.bought.pieces, PieceRole::Front);
+    const Piece& back = *find_piece(c.bought.pieces, PieceRole::Back);
+    const auto hull = [&](const std::string& id) { return box_of(*find_piece(c.bought.pieces, id)) | box_of(*find_piece(c.altered.pieces, id)); };
+    const QRectF f = hull(front.id);
+    const QRectF b = hull(back.id);
+    QTransform tf = QTransform::fromTranslate(-f.left(), -f.top());
+    out[front.id] = {tf, tf.mapRect(f)};
+    QTransform tb;
+    tb.translate(f.width() + gap + b.right(), -b.top());
+    tb.scale(-1, 1);
+    out[back.id] = {tb, tb.mapRect(b)};
+    double y = std::max(f.height(), b.height()) + gap * 0.6;
+    for (const auto& p : c.bought.pieces) {
+        if (out.contains(p.id)) continue;
+        const QRectF r = hull(p.id);
+        const double x = (f.width() + gap + b.width() - r.width()) / 2;
+        const auto t = QTransform::fromTranslate(x - r.left(), y - r.top());
+        out[p.id] = {t, t.mapRect(r)};
+        y += r.height() + gap * 0.5;
+    }
+    return out;
+}
+
+QRectF Canvas::sheet() const
+{
+    QRectF all;
+    for (const auto& [id, placed] : places()) all |= placed.box;
+    return all.adjusted(-70, -34, 70, 24);
+}
+
+QTransform Canvas::sheet_to_screen() const
+{
+    const QRectF s = sheet();
+    const double fit = std::min(width() / s.width(), height() / s.height()) * zoom_;
+    QTransform t;
+    t.translate(width() / 2.0 + shift_.x(), height() / 2.0 + shift_.y());
+    t.scale(fit, fit);
+    t.translate(-s.center().x(), -s.center().y());
+    return t;
+}
+
+double Canvas::scale() const { return sheet_to_screen().m11(); }
+
+void Canvas::whole()
+{
+    zoom_ = 1;
+    shift_ = {};
+    update();
+}
+
+void Canvas::zoom(double factor, QPointF about)
+{
+    const double next = std::clamp(zoom_ * factor, 0.5, 16.0);
+    const QPointF centre{width() / 2.0, height() / 2.0};
+    shift_ = (shift_ + centre - about) * (next / zoom_) + about - centre;
+    zoom_ = next;
+    update();
+}
+
+void Canvas::pan(QPointF by)
+{
+    shift_ += by;
+    update();
+}
+
+void Canvas::zoom_to_step()
+{
+    if (!room_.computed()) return;
+    const auto& step = room_.computed()->steps[std::size_t(room_.step())];
+    const auto all = places();
+    const auto& placed = all.at(step.piece);
+    QRectF where;
+    const auto include = [&](Point q) {
+        const QPointF at = placed.to_sheet.map(formats::on_paper(q));
+        where |= QRectF{at - QPointF{1, 1}, QSizeF{2, 2}};
+    };
+    for (const auto& l : step.picture.lines) { include(l.a); include(l.b); }
+    for (const auto& d : step.picture.dimensions) { include(d.a); include(d.b); }
+    for (const auto* shapes : {&step.picture.added, &step.picture.removed}) {
+        for (const auto& polygon : *shapes) std::for_each(polygon.begin(), polygon.end(), include);
+    }
+    if (where.isNull()) where = placed.box;
+    where.adjust(-40, -40, 40, 40);
+    whole();
+    const double fit = sheet_to_screen().m11();
+    zoom_ = std::clamp(std::min(width() / where.width(), height() / where.height()) / fit, 0.5, 16.0);
+    const QPointF now = sheet_to_screen().map(where.center());
+    shift_ = QPointF{width() / 2.0, height() / 2.0} - now;
+    update();
+}
+
+void Canvas::draw_squares(QPainter& p, const QTransform& t)
+{
+    const QRectF seen = t.inverted().mapRect(QRectF{rect()});
+    const auto& d = look_.dyes();
+    const bool fine = t.m11() > 0.35;
+    for (const auto& [pitch, strength] : {std::pair{10.0, 0.38}, std::pair{50.0, 0.6}}) {
+        if (pitch < 20 && !fine) continue;
+        QColor c = d.rule;
+        c.setAlphaF(static_cast<float>(strength));
+        p.setPen(QPen{c, 1});
+        for (double x = std::ceil(seen.left() / pitch) * pitch; x < seen.right(); x += pitch) {
+            p.drawLine(t.map(QPointF{x, seen.top()}), t.map(QPointF{x, seen.bottom()}));
+        }
+        for (double y = std::ceil(seen.top() / pitch) * pitch; y < seen.bottom(); y += pitch) {
+            p.drawLine(t.map(QPointF{seen.left(), y}), t.map(QPointF{seen.right(), y}));
+        }
+    }
+}
+
+void Canvas::paintEvent(QPaintEvent*)
+{
+    QPainter p{this};
+    p.setRenderHint(QPainter::Antialiasing);
+    p.fillRect(rect(), look_.dyes().sheet);
+    if (!room_.computed()) return;
+    const QTransform t = sheet_to_screen();
+    draw_squares(p, t);
+    for (const auto& [id, placed] : places()) draw_piece(p, *find_piece(room_.computed()->bought.pieces, id), placed);
+    const auto& step = room_.computed()->steps[std::size_t(room_.step())];
+    setAccessibleDescription(words::step_title(step, look_.unit()));
+    if (hasFocus()) draw_focus(p, look_, QRectF{rect()}.adjusted(2, 2, -2, -2), 4);
+}
+
+void Canvas::draw_piece(QPainter& p, const Piece& bought, const Placed& placed)
+{
+    const auto& c = *room_.computed();
+    const QTransform t = placed.to_sheet * sheet_to_screen();
+    PiecePainter paint{p, look_, t};
+    if (view_ == PaperView::AsBought) {
+        paint.paper(bought);
+        paint.marks(bought);
+        paint.as_bought(bought);
+        if (measures_) draw_measures(p, bought, t);
+        return draw_name(p, bought, t);
+    }
+    if (view_ == PaperView::Finished) {
+        const Piece& altered = *find_piece(c.altered.pieces, bought.id);
+        paint.paper(altered);
+        // Where the outline now lies outside and inside the bought one, all steps together.
+        QPainterPath was = formats::painter_path(bought);
+        QPainterPath is = formats::painter_path(altered);
+        p.setPen(QPen{look_.dyes().weld_ink, 1});
+        p.setBrush(look_.dots());
+        p.drawPath(t.map(is.subtracted(was)));
+        p.setPen(QPen{look_.dyes().madder, 1});
+        p.setBrush(look_.hatch());
+        p.drawPath(t.map(was.subtracted(is)));
+        paint.as_bought(bought);
+        paint.marks(altered);
+        paint.new_line(altered);
+        if (measures_) draw_measures(p, altered, t);
+        return draw_name(p, altered, t);
+    }
+    const auto& step = c.steps[std::size_t(room_.step())];
+    const auto panels = state_at(c, bought.id, room_.step());
+    for (const auto& panel : panels) paint.paper(panel);
+    paint.as_bought(bought);
+    const bool here = step.piece == bought.id;
+    if (here) {
+        paint.added(step.picture.added);
+        paint.removed(step.picture.removed);
+    }
+    for (const auto& panel : panels) {
+        paint.marks(panel);
+        paint.new_line(panel);
+    }
+    if (here) {
+        for (const auto& s : step.picture.lines) paint.stroke(s);
+        for (const auto& d : step.picture.dimensions) paint.dimension(d, look_.unit());
+    }
+    if (measures_) draw_measures(p, panels.front(), t);
+    draw_name(p, panels.front(), t);
+}
+
+void Canvas::draw_name(QPainter& p, const Piece& piece, const QTransform& t)
+{
+    const auto b = box_of(piece);
+    const bool band = piece.role == PieceRole::Waistband;
+    const QPointF at = t.map(b.topLeft() + QPointF{b.width() * (band ? 0.5 : 0.36), b.height() * (band ? 0.42 : 0.78)});
+    p.setPen(look_.dyes().ink);
+    p.setFont(look_.cabin(16));
+    const QString name = words::piece_name(piece);
+    p.drawText(QRectF{at.x() - 120, at.y() - 20, 240, 22}, Qt::AlignCenter, name);
+    p.setPen(look_.dyes().faded);
+    p.setFont(look_.lato(13));
+    p.drawText(QRectF{at.x() - 120, at.y() + 2, 240, 18}, Qt::AlignCenter, tr("cut %1%2").arg(piece.cut).arg(on_fold(piece) ? tr(" on the fold") : QString{}));
+}
+
+// Each edge's own length beside its middle.
+void Canvas::draw_measures(QPainter& p, const Piece& piece, const QTransform& t)
+{
+    const Unit u = words::paper_unit(look_.unit());
+    p.setFont(look_.lato(13.5, QFont::DemiBold));
+    for (const auto& e : piece.edges) {
+        if (e.role == EdgeRole::Cut) continue;
+        const QPointF at = t.map(formats::painter_path(e.curve).pointAtPercent(0.5));
+        const QString text = words::amount(length(e.curve), u);
+        const double w = p.fontMetrics().horizontalAdvance(text) + 10;
+        const QRectF r{at.x() - w / 2, at.y() - 11, w, 22};
+        p.setPen(QPen{look_.dyes().rule, 1});
+        p.setBrush(look_.dyes().sheet);
+        p.drawRoundedRect(r, 3, 3);
+        p.setPen(look_.dyes().ink);
+        p.drawText(r, Qt::AlignCenter, text);
+    }
+}
+
+void Canvas::wheelEvent(QWheelEvent* e) { zoom(std::pow(1.0015, e->angleDelta().y()), e->position()); }
+void Canvas::mousePressEvent(QMouseEvent* e) { last_ = e->position(); }
+void Canvas::mouseMoveEvent(QMouseEvent* e)
+{
+    if (!(e->buttons() & Qt::LeftButton)) return;
+    pan(e->position() - last_);
+    last_ = e->position();
+}
+
+}  // namespace sartorum::desk

@@ -1,0 +1,51 @@
+// canvas.h: the picture of the Paper: front and back with their side seams facing, the waistband beneath, on squared
+// paper; the current step drawn on its piece. Zoom with the wheel or + −, pan by dragging or with Shift and arrows.
+#pragma once
+#include "desk/room.h"
+#include "desk/shared/parts.h"
+
+namespace sartorum::desk {
+
+enum class PaperView { AsBought, Step, Finished };
+
+class Canvas : public QWidget {
+    Q_OBJECT
+public:
+    Canvas(Look&, Room&, QWidget* parent = nullptr);
+    void set_view(PaperView);
+    void set_measures(bool on);
+    [[nodiscard]] bool measures() const { return measures_; }
+    void zoom_to_step();
+    void whole();
+    void zoom(double factor, QPointF about);
+    void pan(QPointF by);
+    [[nodiscard]] double scale() const;
+
+protected:
+    void paintEvent(QPaintEvent*) override;
+    void wheelEvent(QWheelEvent*) override;
+    void mousePressEvent(QMouseEvent*) override;
+    void mouseMoveEvent(QMouseEvent*) override;
+
+private:
+    struct Placed {
+        QTransform to_sheet;  // piece mm, y down, to sheet mm
+        QRectF box;           // on the sheet
+    };
+    [[nodiscard]] std::map<std::string, Placed> places() const;
+    [[nodiscard]] QTransform sheet_to_screen() const;
+    [[nodiscard]] QRectF sheet() const;
+    void draw_piece(QPainter&, const Piece& bought, const Placed&);
+    void draw_measures(QPainter&, const Piece&, const QTransform&);
+    void draw_name(QPainter&, const Piece&, const QTransform&);
+    void draw_squares(QPainter&, const QTransform&);
+    Look& look_;
+    Room& room_;
+    PaperView view_ = PaperView::Step;
+    bool measures_ = false;
+    double zoom_ = 1.0;
+    QPointF shift_;  // pixels
+    QPointF last_;
+};
+
+}  // namespace sartorum::desk

@@ -1,0 +1,177 @@
+#include "desk/paper/paper_station.h"
+
+#include <QHBoxLayout>
+#include <QKeyEvent>
+#include <QVBoxLayout>
+
+#include "desk/paper/canvas.h"
+#include "desk/paper/seam_walk.h"
+#include "desk/paper/step_list.h"
+#include "desk/shared/empty_state.h"
+#include "words/words.h"
+
+namespace sartorum::desk {
+
+// What the lines and fills on the paper mean.
+class Legend : public QWidget {
+public:
+    Legend(Look& look, QWidget* parent) : QWidget{parent}, look_{look}
+    {
+        setFixedHeight(28);
+        QObject::connect(&look, &Look::changed, this, qOverload<>(&QWidget::update));
+    }
+
+protected:
+    void paintEvent(QPaintEvent*) override
+    {
+        const auto& d = look_.dyes();
+        QPainter p{this};
+        p.setRenderHint(QPainter::Antialiasing);
+        p.setFont(look_.lato(12.5));
+        double x = 16;
+        const double y = height() / 2.0;
+        const auto words = [&](const QString& s) {
+            p.setPen(d.faded);
+            p.drawText(QPointF{x, y + 4}, s);
+            x += p.fontMetrics().horizontalAdvance(s) + 22;
+        };
+        p.setPen(QPen{d.walnut, 1.2, Qt::DashLine});
+        p.drawLine(QPointF(x, y), QPointF(x + 26, y));
+        x += 32;
+        words(QObject::tr("as bought"));
+        p.setPen(QPen{d.woad, 2});
+        p.drawLine(QPointF(x, y), QPointF(x + 26, y));
+        x += 32;
+        words(QObject::tr("new line"));
+        for (const bool more : {true, false}) {
+            p.setPen(QPen{more ? d.weld_ink : d.madder, 1});
+            p.setBrush(more ? look_.dots() : look_.hatch());
+            p.drawRect(QRectF{x, y - 7, 26, 14});
+            x += 32;
+            words(more ? QObject::tr("paper added") : QObject::tr("paper removed or folded away"));
+        }
+        p.setPen(d.faded);
+        p.drawText(QRectF{0, 0, width() - 14.0, double(height())}, Qt::AlignRight | Qt::AlignVCenter, QObject::tr("squares of 1 and 5 cm"));
+    }
+
+private:
+    Look& look_;
+};
+
+PaperStation::PaperStation(Look& look, Room& room, QWidget* parent) : QWidget{parent}, look_{look}, room_{room}
+{
+    auto* outer = new QVBoxLayout{this};
+    outer->setContentsMargins(0, 0, 0, 0);
+    empty_ = new EmptyState{look, tr("There is no paper to work on yet."),
+                            tr("A wearer's waist and hip, a size chart and a pattern make the paper."), {{tr("To the plan"), [this] { emit plan_wanted(); }}}, this};
+    work_ = new QWidget{this};
+    auto* column = new QVBoxLayout{work_};
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(12);
+    auto* row = new QHBoxLayout;
+    row->setSpacing(12);
+    auto* sheet = new Panel{look, work_};
+    auto* sheet_column = new QVBoxLayout{sheet};
+    sheet_column->setContentsMargins(1, 6, 1, 4);
+    sheet_column->setSpacing(2);
+    auto* head = new QHBoxLayout;
+    head->setContentsMargins(16, 0, 10, 0);
+    title_ = heading(look, {}, 19, sheet);
+    title_->setWordWrap(false);
+    sub_ = caption(look, {}, sheet);
+    views_ = new Choices{look, {tr("As bought"), tr("Step"), tr("Finished")}, tr("Which paper"), sheet};
+    views_->setObjectName("paper_view");
+    views_->choose(1);
+    head->addWidget(title_);
+    head->addSpacing(10);
+    head->addWidget(sub_, 1);
+    head->addWidget(views_);
+    sheet_column->addLayout(head);
+    canvas_ = new Canvas{look, room, sheet};
+    sheet_column->addWidget(canvas_, 1);
+    sheet_column->addWidget(new Legend{look, sheet});
+    row->addWidget(sheet, 1);
+    auto* steps = new StepList{look, room, work_};
+    row->addWidget(steps);
+    column->addLayout(row, 1);
+    walk_ = new SeamWalk{look, room, work_};
+    column->addWidget(walk_);
+    outer->addWidget(empty_);
+    outer->addWidget(work_);
+    setFocusPolicy(Qt::StrongFocus);
+    connect(views_, &Choices::picked, this, [this](int i) { canvas_->set_view(static_cast<PaperView>(i)); refresh(); });
+    connect(steps, &StepList::picked, this, &PaperStation::go);
+    connect(steps, &StepList::amount_wanted, this, &PaperStation::plan_wanted);
+    connect(&room, &Room::changed, this, &PaperStation::refresh);
+    connect(&room, &Room::stepped, this, &PaperStation::refresh);
+    connect(&look, &Look::changed, this, &PaperStation::refresh);
+    refresh();
+}
+
+void PaperStation::go(int step)
+{
+    views_->choose(1);
+    canvas_->set_view(PaperView::Step);
+    room_.go_to_step(step);
+}
+
+void PaperStation::refresh()
+{
+    empty_->setVisible(!room_.computed());
+    work_->setVisible(room_.computed().has_value());
+    if (!room_.computed()) return;
+    const auto& c = *room_.computed();
+    const auto here = static_cast<std::size_t>(room_.step());
+    if (views_->chosen() == 2) {
+        title_->setText(tr("Finished"));
+        sub_->setText(tr("everything that is accepted, over the pattern as bought"));
+        return;
+    }
+    if (views_->chosen() == 0) {
+        title_->setText(tr("As bought"));
+        sub_->setText(tr("size %1").arg(QString::fromStdString(room_.plan().hip_size)));
+        return;
+    }
+    title_->setText(tr("Tracing"));
+    sub_->setText(room_.print_label().sizes);
+    for (const auto& l : c.lines) {
+        if (l.steps > 0 && here >= l.first_step && here < l.first_step + l.steps) {
+            title_->setText(words::adjustment_name(l.kind) + "  " + words::amount(l.amount, look_.unit(), true));
+            sub_->setText(words::amount_meaning(l.kind));
+        }
+    }
+}
+
+void PaperStation::keyPressEvent(QKeyEvent* e)
+{
+    const bool shift = e->modifiers() & Qt::ShiftModifier;
+    const QPointF middle{canvas_->width() / 2.0, canvas_->height() / 2.0};
+    switch (e->key()) {
+        case Qt::Key_Left: shift ? canvas_->pan({40, 0}) : go(room_.step() - 1); break;
+        case Qt::Key_Right: shift ? canvas_->pan({-40, 0}) : go(room_.step() + 1); break;
+        case Qt::Key_Up: canvas_->pan({0, 40}); break;
+        case Qt::Key_Down: canvas_->pan({0, -40}); break;
+        case Qt::Key_Space: go(room_.step() + 1); break;
+        case Qt::Key_O: {
+            const int next = views_->chosen() == 0 ? 1 : 0;
+            views_->choose(next);
+            canvas_->set_view(static_cast<PaperView>(next));
+            refresh();
+            break;
+        }
+        case Qt::Key_F:
+            views_->choose(2);
+            canvas_->set_view(PaperView::Finished);
+            refresh();
+            break;
+        case Qt::Key_Z: canvas_->zoom_to_step(); break;
+        case Qt::Key_W: canvas_->whole(); break;
+        case Qt::Key_M: canvas_->set_measures(!canvas_->measures()); break;
+        case Qt::Key_K: walk_->setFocus(); break;
+        case Qt::Key_Plus: case Qt::Key_Equal: canvas_->zoom(1.25, middle); break;
+        case Qt::Key_Minus: canvas_->zoom(0.8, middle); break;
+        default: QWidget::keyPressEvent(e);
+    }
+}
+
+}  // namespace sartorum::desk

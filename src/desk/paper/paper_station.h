@@ -1,0 +1,37 @@
+// paper_station.h: the altered pieces, the steps by hand, and the walked seams beneath.
+#pragma once
+#include "desk/room.h"
+#include "desk/shared/parts.h"
+
+namespace sartorum::desk {
+
+class Canvas;
+class StepList;
+class SeamWalk;
+
+class PaperStation : public QWidget {
+    Q_OBJECT
+public:
+    PaperStation(Look&, Room&, QWidget* parent = nullptr);
+
+signals:
+    void plan_wanted();
+
+protected:
+    void keyPressEvent(QKeyEvent*) override;
+
+private:
+    void refresh();
+    void go(int step);
+    Look& look_;
+    Room& room_;
+    QWidget* empty_;
+    QWidget* work_;
+    QLabel* title_;
+    QLabel* sub_;
+    Choices* views_;
+    Canvas* canvas_;
+    SeamWalk* walk_;
+};
+
+}  // namespace sartorum::desk

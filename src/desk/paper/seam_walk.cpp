@@ -1,0 +1,147 @@
+#include "desk/paper/seam_walk.h"
+
+#include <algorithm>
+
+#include "words/words.h"
+
+namespace sartorum::desk {
+
+SeamWalk::SeamWalk(Look& look, Room& room, QWidget* parent) : Panel{look, parent}, room_{room}
+{
+    setFocusPolicy(Qt::StrongFocus);
+    setFixedHeight(162);
+    setAccessibleName(tr("Walk the seams"));
+    connect(&room, &Room::changed, this, [this] { describe(); update(); });
+    connect(&look, &Look::changed, this, [this] { setFixedHeight(static_cast<int>(162 * std::max(1.0, look_.scale()))); describe(); });
+    describe();
+}
+
+void SeamWalk::describe()
+{
+    if (!room_.computed()) return;
+    const Unit u = words::paper_unit(look_.unit());
+    QStringList out;
+    for (const auto& w : room_.computed()->checks.walks) {
+        out << words::seam_name(w.seam) + ": " + words::seam_sides(w.seam, false) + " " + words::amount(w.a, u) + ", " +
+                   words::seam_sides(w.seam, true) + " " + words::amount(w.b, u) + (w.holds ? tr(", holds") : tr(", true again"));
+    }
+    setAccessibleDescription(out.join("; "));
+}
+
+void SeamWalk::paintEvent(QPaintEvent* e)
+{
+    Panel::paintEvent(e);
+    if (!room_.computed()) return;
+    const auto& d = look_.dyes();
+    const auto& checks = room_.computed()->checks;
+    QPainter p{this};
+    p.setRenderHint(QPainter::Antialiasing);
+    p.setPen(d.ink);
+    p.setFont(look_.cabin(18));
+    p.drawText(QPointF{20, 30}, tr("Walk the seams"));
+    int holds = 0;
+    int open = 0;
+    for (const auto& w : checks.walks) ++(w.holds ? holds : open);
+    for (const auto& j : checks.joins) ++(j.holds ? holds : open);
+    p.setFont(look_.lato(14, QFont::DemiBold));
+    draw_tick(p, look_, {27, 50}, 6.5);
+    p.setPen(d.lichen_ink);
+    p.drawText(QPointF{42, 55}, tr("%1 hold").arg(holds));
+    if (open > 0) {
+        draw_triangle(p, look_, {27, 74}, 7);
+        p.setPen(d.madder_ink);
+        p.drawText(QPointF{42, 79}, tr("%1 to true").arg(open));
+    }
+    p.setPen(d.faded);
+    p.setFont(look_.lato(12.5));
+    p.drawText(QRectF{20, 96, 150, 50}, Qt::TextWordWrap, tr("end to end, darts closed, allowances left out"));
+    const double n = static_cast<double>(checks.walks.size()) + 1;
+    const double left = 190;
+    const double w = (width() - left - 16) / n;
+    for (std::size_t i = 0; i < checks.walks.size(); ++i) draw_pair(p, {left + w * double(i), 8, w - 8, height() - 16.0}, checks.walks[i]);
+    draw_hem(p, {left + w * (n - 1), 8, w - 8, height() - 16.0}, checks);
+    if (hasFocus()) draw_focus(p, look_, QRectF{rect()}.adjusted(2, 2, -2, -2), 5);
+}
+
+void SeamWalk::draw_pair(QPainter& p, const QRectF& r, const Walk& walk)
+{
+    const auto& d = look_.dyes();
+    const Unit u = words::paper_unit(look_.unit());
+    if (!walk.holds) {
+        p.setPen(Qt::NoPen);
+        p.setBrush(d.madder_wash);
+        p.drawRoundedRect(r, 4, 4);
+    }
+    p.setPen(QPen{d.rule, 1});
+    p.drawLine(r.topLeft() + QPointF{-4, 6}, r.bottomLeft() + QPointF{-4, -6});
+    const QRectF in = r.adjusted(14, 4, -14, -4);
+    p.setPen(d.ink);
+    p.setFont(look_.cabin(16));
+    p.drawText(in.topLeft() + QPointF{0, 18}, words::seam_name(walk.seam));
+    const Length longest = std::max(walk.a, walk.b);
+    const auto bar = [&](double y, Length l, const std::vector<Length>& notches, const QColor& c, const QString& name, bool down) {
+        p.setPen(d.faded);
+        p.setFont(look_.lato(13));
+        p.drawText(QPointF{in.left(), y - 6}, name);
+        p.setPen(d.ink);
+        p.setFont(look_.lato(15, QFont::DemiBold));
+        p.drawText(QRectF{in.left(), y - 24, in.width(), 20}, Qt::AlignRight, words::amount(l, u));
+        const double w = in.width() * (l / longest);
+        p.setPen(QPen{c, 3});
+        p.drawLine(QPointF(in.left(), y), QPointF(in.left() + w, y));
+        p.setPen(QPen{c, 1.6});
+        p.drawLine(QPointF(in.left(), y - 4), QPointF(in.left(), y + 4));
+        p.drawLine(QPointF(in.left() + w, y - 4), QPointF(in.left() + w, y + 4));
+        p.setPen(Qt::NoPen);
+        p.setBrush(c);
+        for (const auto n : notches) {
+            const double x = in.left() + in.width() * (n / longest);
+            const double s = down ? 1 : -1;
+            p.drawPolygon(QPolygonF{{{x - 4, y + 2 * s}, {x + 4, y + 2 * s}, {x, y + 8 * s}}});
+        }
+    };
+    bar(in.top() + 50, walk.a, walk.notches_a, d.woad, words::seam_sides(walk.seam, false), true);
+    bar(in.top() + 88, walk.b, walk.notches_b, d.walnut, words::seam_sides(walk.seam, true), false);
+    p.setPen(walk.holds ? d.ink : d.madder_ink);
+    p.setFont(look_.lato(22));
+    const QString off = words::amount(walk.difference, u, true);
+    p.drawText(QPointF{in.left(), in.bottom() - 4}, off);
+    const double x = in.left() + p.fontMetrics().horizontalAdvance(off) + 14;
+    p.setFont(look_.lato(12.5));
+    p.setPen(walk.holds ? d.faded : d.madder_ink);
+    p.drawText(QPointF{x, in.bottom() - 5}, walk.holds ? tr("level, allowed %1").arg(QString{"1.5 mm"}) : tr("allowed %1: true again").arg(QString{"1.5 mm"}));
+    const QPointF mark{in.right() - 8, in.bottom() - 10};
+    if (walk.holds) draw_tick(p, look_, mark, 7.5);
+    else draw_triangle(p, look_, mark, 8);
+}
+
+void SeamWalk::draw_hem(QPainter& p, const QRectF& r, const Checks& c)
+{
+    const auto& d = look_.dyes();
+    const Unit u = words::paper_unit(look_.unit());
+    p.setPen(QPen{d.rule, 1});
+    p.drawLine(r.topLeft() + QPointF{-4, 6}, r.bottomLeft() + QPointF{-4, -6});
+    const QRectF in = r.adjusted(14, 4, -14, -4);
+    p.setPen(d.ink);
+    p.setFont(look_.cabin(16));
+    p.drawText(in.topLeft() + QPointF{0, 18}, tr("Hem and waist at the side"));
+    p.setFont(look_.lato(13));
+    p.setPen(d.faded);
+    p.drawText(in.topLeft() + QPointF{0, 42}, tr("hem: front %1, back %2").arg(words::amount(c.front_hem, u), words::amount(c.back_hem, u)));
+    double y = in.top() + 66;
+    for (const auto& j : c.joins) {
+        if (j.holds) draw_tick(p, look_, {in.left() + 8, y - 5}, 6.5);
+        else draw_triangle(p, look_, {in.left() + 8, y - 5}, 7);
+        p.setPen(j.holds ? d.ink : d.madder_ink);
+        p.setFont(look_.lato(14));
+        const QString where = j.place == JoinPlace::Hem ? tr("hem") : tr("waist");
+        const QString degrees = QString::number(j.degrees, 'f', 1) + "°";
+        p.drawText(QPointF{in.left() + 24, y}, j.holds ? tr("%1 runs on smoothly, %2").arg(where, degrees) : tr("%1 has a corner, %2: true it").arg(where, degrees));
+        y += 24;
+    }
+    p.setPen(d.faded);
+    p.setFont(look_.lato(12.5));
+    p.drawText(QPointF{in.left(), in.bottom() - 5}, tr("laid seam to seam, 180° ± 5° asked"));
+}
+
+}  // namespace sartorum::desk

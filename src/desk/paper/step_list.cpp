@@ -1,0 +1,188 @@
+#include "desk/paper/step_list.h"
+
+#include <QHBoxLayout>
+#include <QMouseEvent>
+#include <QPainterPath>
+#include <QScrollArea>
+#include <QVBoxLayout>
+
+#include "words/words.h"
+
+namespace sartorum::desk {
+namespace {
+
+// The operation's small mark: pencil, scissors, arrows apart, a fold, a curve, a trued line.
+void draw_mark(QPainter& p, QPointF c, HandMark mark, const QColor& colour)
+{
+    p.save();
+    p.translate(c);
+    p.setPen(QPen{colour, 1.5, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin});
+    p.setBrush(Qt::NoBrush);
+    QPainterPath path;
+    switch (mark) {
+        case HandMark::Draw:
+            p.drawPolygon(QPolygonF{{{-7, 7}, {-5, 2}, {4, -7}, {7, -4}, {-2, 5}}});
+            p.drawLine(QPointF(1, -4), QPointF(4, -1));
+            break;
+        case HandMark::Cut:
+        case HandMark::Trim:
+            p.drawLine(QPointF(-6, -7), QPointF(4, 4));
+            p.drawLine(QPointF(6, -7), QPointF(-4, 4));
+            p.drawEllipse(QPointF(5.5, 6), 2.2, 2.2);
+            p.drawEllipse(QPointF(-5.5, 6), 2.2, 2.2);
+            break;
+        case HandMark::Spread:
+            for (const double s : {-1.0, 1.0}) {
+                p.drawLine(QPointF(-7, 2.4 * s), QPointF(7, 2.4 * s));
+                p.drawLine(QPointF(0, 3 * s), QPointF(0, 8.5 * s));
+                p.drawLine(QPointF(0, 8.5 * s), QPointF(2.4, 6 * s));
+                p.drawLine(QPointF(0, 8.5 * s), QPointF(-2.4, 6 * s));
+            }
+            break;
+        case HandMark::Overlap:
+            p.drawLine(QPointF(-7, -3), QPointF(7, -3));
+            p.drawLine(QPointF(-7, 3), QPointF(7, 3));
+            for (int i = -6; i < 6; i += 4) p.drawLine(QPointF(i, 3), QPointF(i + 5, -3));
+            break;
+        case HandMark::Redraw:
+        case HandMark::True:
+            path.moveTo(-6, -7);
+            path.cubicTo({4, -5}, {6, 0}, {6, 7});
+            p.drawPath(path);
+            if (mark == HandMark::True) p.drawPolyline(QPolygonF{{{-7, 2}, {-4, 5.5}, {1, -1}}});
+            break;
+    }
+    p.restore();
+}
+
+}  // namespace
+
+// All steps as lines; the current one opens with how it is done.
+class StepRows : public QWidget {
+public:
+    StepRows(Look& look, Room& room, StepList& list) : look_{look}, room_{room}, list_{list} {}
+
+    [[nodiscard]] QRect row(int i) const
+    {
+        const int h = height_of(false);
+        const int here = room_.step();
+        const int open = height_of(true);
+        return {0, i * h + (i > here ? open - h : 0), width(), i == here ? open : h};
+    }
+    void resize_rows()
+    {
+        const int n = room_.computed() ? static_cast<int>(room_.computed()->steps.size()) : 0;
+        setFixedHeight(std::max(1, (n - 1) * height_of(false) + height_of(true)));
+        update();
+    }
+
+protected:
+    void paintEvent(QPaintEvent* e) override
+    {
+        if (!room_.computed()) return;
+        const auto& d = look_.dyes();
+        const auto& steps = room_.computed()->steps;
+        QPainter p{this};
+        p.setRenderHint(QPainter::Antialiasing);
+        const int here = room_.step();
+        for (int i = 0; i < static_cast<int>(steps.size()); ++i) {
+            const QRect r = row(i);
+            if (!r.intersects(e->rect())) continue;
+            const auto& s = steps[std::size_t(i)];
+            const double base = r.top() + 22 * look_.scale();
+            if (i == here) p.fillRect(r, d.woad_wash);
+            const QPointF knot{22, base - 5};
+            draw_thread(p, look_, {22, double(r.top())}, {22, double(r.bottom() + 1)}, i < here);
+            draw_knot(p, look_, knot, i < here ? Knot::Done : i == here ? Knot::Here : Knot::Later);
+            draw_mark(p, {50, base - 5}, hand_mark(s.kind), i == here ? d.woad : d.faded);
+            p.setPen(i == here ? d.ink : d.faded);
+            p.setFont(look_.lato(14, i == here ? QFont::DemiBold : QFont::Normal));
+            const QString title = words::step_title(s, look_.unit());
+            p.drawText(QPointF{72, base}, p.fontMetrics().elidedText(title, Qt::ElideRight, width() - 76));
+            if (i == here) {
+                const Piece* piece = find_piece(room_.computed()->bought.pieces, s.piece);
+                p.setPen(d.woad);
+                p.setFont(look_.lato(13, QFont::DemiBold));
+                p.drawText(QPointF{72, base + 20 * look_.scale()}, piece ? words::piece_name(*piece) : QString{});
+                p.setPen(d.ink);
+                p.setFont(look_.lato(14));
+                p.drawText(QRectF{72, base + 27 * look_.scale(), width() - 84.0, 100 * look_.scale()}, Qt::TextWordWrap, words::step_detail(s, look_.unit()));
+            }
+        }
+    }
+    void mousePressEvent(QMouseEvent* e) override
+    {
+        const int n = room_.computed() ? static_cast<int>(room_.computed()->steps.size()) : 0;
+        for (int i = 0; i < n; ++i) {
+            if (row(i).contains(e->pos())) emit list_.picked(i);
+        }
+    }
+
+private:
+    [[nodiscard]] int height_of(bool open) const { return static_cast<int>((open ? 136 : 32) * look_.scale()); }
+    Look& look_;
+    Room& room_;
+    StepList& list_;
+};
+
+StepList::StepList(Look& look, Room& room, QWidget* parent) : Panel{look, parent}, room_{room}
+{
+    setFixedWidth(338);
+    auto* column = new QVBoxLayout{this};
+    column->setContentsMargins(14, 12, 10, 8);
+    column->setSpacing(6);
+    title_ = heading(look, {}, 19, this);
+    column->addWidget(title_);
+    rows_ = new StepRows{look, room, *this};
+    scroll_ = new QScrollArea{this};
+    scroll_->setWidget(rows_);
+    scroll_->setWidgetResizable(true);
+    scroll_->setFocusPolicy(Qt::NoFocus);
+    scroll_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    column->addWidget(scroll_, 1);
+    check_ = label(look, {}, 14, false, this);
+    column->addWidget(check_);
+    auto* buttons = new QHBoxLayout;
+    buttons->setSpacing(2);
+    done_ = new Button{look, tr("Done on paper"), ButtonKind::Primary, this};
+    done_->setObjectName("done_on_paper");
+    back_ = new Button{look, tr("Back"), ButtonKind::Plain, this};
+    back_->setObjectName("step_back");
+    auto* other = new Button{look, tr("Amount"), ButtonKind::Plain, this};
+    other->setObjectName("other_amount");
+    other->setAccessibleName(tr("Another amount, in Plan"));
+    buttons->addWidget(done_, 1);
+    buttons->addWidget(back_);
+    buttons->addWidget(other);
+    column->addLayout(buttons);
+    connect(done_, &Button::clicked, this, [this] { emit picked(room_.step() + 1); });
+    connect(back_, &Button::clicked, this, [this] { emit picked(room_.step() - 1); });
+    connect(other, &Button::clicked, this, &StepList::amount_wanted);
+    connect(&room, &Room::changed, this, &StepList::refresh);
+    connect(&room, &Room::stepped, this, &StepList::refresh);
+    connect(&look, &Look::changed, this, &StepList::refresh);
+    refresh();
+}
+
+void StepList::refresh()
+{
+    if (!room_.computed()) return;
+    const auto& steps = room_.computed()->steps;
+    const int here = room_.step();
+    title_->setText(tr("Step %1 of %2").arg(here + 1).arg(steps.size()));
+    rows_->resize_rows();
+    const QString check = words::before_going_on(steps[std::size_t(here)]);
+    check_->setText(check.isEmpty() ? QString{} : tr("Before you go on: %1").arg(check));
+    check_->setVisible(!check.isEmpty());
+    const auto& d = look_.dyes();
+    check_->setStyleSheet(QString{"background:%1; color:%2; padding:8px 10px; border-radius:3px;"}.arg(d.lichen_wash.name(), d.lichen_ink.name()));
+    done_->setEnabled(here + 1 < static_cast<int>(steps.size()));
+    back_->setEnabled(here > 0);
+    setAccessibleName(title_->text());
+    setAccessibleDescription(words::step_title(steps[std::size_t(here)], look_.unit()) + ". " + words::step_detail(steps[std::size_t(here)], look_.unit()));
+    const QRect r = rows_->row(here);
+    scroll_->ensureVisible(0, r.top(), 0, 0);
+    scroll_->ensureVisible(0, r.bottom() + 30, 0, 20);
+}
+
+}  // namespace sartorum::desk

@@ -1,0 +1,41 @@
+// card.h: one adjustment on the Plan: what, how much, why, which pieces, what follows; accept, change or leave.
+#pragma once
+#include "desk/room.h"
+#include "desk/shared/parts.h"
+
+namespace sartorum::desk {
+
+class Card : public QWidget {
+    Q_OBJECT
+public:
+    Card(Look&, Room&, AdjustmentKind, QWidget* parent = nullptr);
+    void refresh();
+    void set_open(bool);
+    [[nodiscard]] AdjustmentKind kind() const { return kind_; }
+    [[nodiscard]] LengthField& amount_field() { return *amount_; }
+    [[nodiscard]] Toggle& toggle() { return *toggle_; }
+    void nudge(double tenths);  // changes the amount by tenths of a centimetre, or eighths of an inch
+    void flip();                // accept or leave
+
+signals:
+    void opened(AdjustmentKind);
+
+protected:
+    void paintEvent(QPaintEvent*) override;
+    void mousePressEvent(QMouseEvent*) override;
+
+private:
+    [[nodiscard]] const PlanLine* line() const;
+    [[nodiscard]] QString state_text(const PlanLine&) const;
+    void draw_glyph(QPainter&, const QRectF&, const PlanLine&);
+    void draw_chain(QPainter&, const PlanLine&);
+    Look& look_;
+    Room& room_;
+    AdjustmentKind kind_;
+    bool open_ = false;
+    Toggle* toggle_;
+    LengthField* amount_;
+    Button* follow_;
+};
+
+}  // namespace sartorum::desk

@@ -1,0 +1,185 @@
+#include "desk/plan/plan_station.h"
+
+#include <QHBoxLayout>
+#include <QKeyEvent>
+#include <QScrollArea>
+#include <QVBoxLayout>
+
+#include "desk/plan/card.h"
+#include "desk/plan/profile.h"
+#include "desk/shared/empty_state.h"
+#include "words/words.h"
+
+namespace sartorum::desk {
+
+// A zone's name on the left, the thread with its number down the middle, its cards on the right.
+class ZoneBox : public Panel {
+public:
+    ZoneBox(Look& look, Room& room, const QString& name, const QString& why, int number, QWidget* parent)
+        : Panel{look, parent}, room_{room}, name_{name}, why_{why}, number_{number}, column_{new QVBoxLayout{this}}
+    {
+        column_->setContentsMargins(146, 8, 10, 8);
+        column_->setSpacing(8);
+    }
+    void add(Card* card) { cards_.push_back(card); column_->addWidget(card); }
+
+protected:
+    void paintEvent(QPaintEvent* e) override
+    {
+        Panel::paintEvent(e);
+        const auto& d = look_.dyes();
+        QPainter p{this};
+        p.setRenderHint(QPainter::Antialiasing);
+        p.setPen(d.ink);
+        p.setFont(look_.cabin(16));
+        p.drawText(QRectF{14, 12, 100, 24}, name_);
+        p.setPen(d.faded);
+        p.setFont(look_.lato(12.5));
+        p.drawText(QRectF{14, 36, 92, 90}, Qt::TextWordWrap, why_);
+        bool sewn = false;
+        for (const auto* c : cards_) {
+            const auto& computed = room_.computed();
+            sewn = sewn || (computed && computed->lines[static_cast<std::size_t>(c->kind())].state == LineState::Accepted);
+        }
+        const double x = 124;
+        draw_thread(p, look_, {x, 0}, {x, double(height())}, sewn);
+        const QRectF swatch{x - 11, 16, 22, 22};
+        p.setPen(sewn ? QPen{Qt::NoPen} : QPen{d.edge, 1.2});
+        p.setBrush(sewn ? d.woad : d.sheet);
+        p.drawPolygon(pinked(swatch, 4));
+        p.setPen(sewn ? d.on_woad : d.ink);
+        p.setFont(look_.lato(14, QFont::DemiBold));
+        p.drawText(swatch, Qt::AlignCenter, QString::number(number_));
+    }
+
+private:
+    Room& room_;
+    QString name_;
+    QString why_;
+    int number_;
+    QVBoxLayout* column_;
+    std::vector<Card*> cards_;
+};
+
+PlanStation::PlanStation(Look& look, Room& room, QWidget* parent) : QWidget{parent}, look_{look}, room_{room}
+{
+    auto* row = new QHBoxLayout{this};
+    row->setContentsMargins(0, 0, 0, 0);
+    no_pattern_ = new EmptyState{look, tr("No pattern lies on the table."),
+                                 tr("Open a pattern drawing, or draw a skirt from measurements taken flat on the tissue."),
+                                 {{tr("Choose a pattern"), [this] { emit pattern_wanted(); }}}, this};
+    no_sizes_ = new EmptyState{look, tr("No size is chosen."), tr("The plan starts from the size that is traced."),
+                               {{tr("To the chart"), [this] { emit chart_wanted(); }}}, this};
+    work_ = new QWidget{this};
+    auto* inner = new QHBoxLayout{work_};
+    inner->setContentsMargins(0, 0, 0, 0);
+    inner->setSpacing(14);
+    auto* scroll = new QScrollArea{work_};
+    scroll->setWidgetResizable(true);
+    scroll->setFocusPolicy(Qt::NoFocus);
+    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    auto* list = new QWidget;
+    auto* column = new QVBoxLayout{list};
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(10);
+    const std::pair<Zone, QString> zones[] = {{Zone::Lengths, tr("so levels sit where the body has them")},
+                                              {Zone::Widths, tr("once levels are true")},
+                                              {Zone::Hem, tr("last: when all above is settled")}};
+    int number = 0;
+    for (const auto& [zone, why] : zones) {
+        auto* box = new ZoneBox{look, room, words::zone_name(zone), why, ++number, list};
+        for (const auto& entry : catalogue()) {
+            if (entry.zone != zone) continue;
+            auto* card = new Card{look, room, entry.kind, box};
+            connect(card, &Card::opened, this, &PlanStation::open);
+            cards_.push_back(card);
+            box->add(card);
+        }
+        column->addWidget(box);
+    }
+    column->addStretch();
+    scroll->setWidget(list);
+    inner->addWidget(scroll, 1);
+
+    auto* side = new QWidget{work_};
+    side->setFixedWidth(360);
+    auto* side_column = new QVBoxLayout{side};
+    side_column->setContentsMargins(0, 0, 0, 0);
+    side_column->setSpacing(8);
+    profile_ = new Profile{look, room, side};
+    side_column->addWidget(profile_, 1);
+    trouble_ = label(look, {}, 14, true, side);
+    left_ = label(look, {}, 14, false, side);
+    all_ = new Button{look, {}, ButtonKind::Plain, side};
+    all_->setObjectName("accept_all");
+    onwards_ = new Button{look, tr("To the paper"), ButtonKind::Primary, side};
+    onwards_->setObjectName("to_paper");
+    for (QWidget* w : std::initializer_list<QWidget*>{trouble_, left_, all_, onwards_}) side_column->addWidget(w);
+    connect(all_, &Button::clicked, this, &PlanStation::accept_all);
+    connect(onwards_, &Button::clicked, this, &PlanStation::paper_wanted);
+    inner->addWidget(side);
+    for (auto* w : {no_pattern_, no_sizes_, work_}) row->addWidget(w);
+    setFocusPolicy(Qt::StrongFocus);
+    connect(&room, &Room::changed, this, &PlanStation::refresh);
+    connect(&look, &Look::changed, this, &PlanStation::refresh);
+    open(current_);
+    refresh();
+}
+
+void PlanStation::open(AdjustmentKind kind)
+{
+    current_ = kind;
+    for (auto* c : cards_) c->set_open(c->kind() == kind);
+}
+
+void PlanStation::accept_all()
+{
+    // One after the other: what an earlier one changes may bring a later one up.
+    for (const auto& entry : catalogue()) {
+        const auto& line = room_.computed()->lines[static_cast<std::size_t>(entry.kind)];
+        if (line.state == LineState::Proposed) room_.decide(entry.kind, Answer::Accepted, {});
+    }
+}
+
+void PlanStation::refresh()
+{
+    const bool pattern = room_.pattern().has_value();
+    const bool ready = room_.computed().has_value();
+    no_pattern_->setVisible(!pattern);
+    no_sizes_->setVisible(pattern && !ready && !room_.trouble());
+    work_->setVisible(pattern && (ready || room_.trouble()));
+    trouble_->setText(room_.trouble() ? words::refusal(*room_.trouble(), look_.unit()) : QString{});
+    trouble_->setVisible(room_.trouble().has_value());
+    if (!ready) return;
+    int waiting = 0;
+    int taken = 0;
+    for (const auto& l : room_.computed()->lines) {
+        waiting += l.state == LineState::Proposed;
+        taken += l.state == LineState::Accepted;
+    }
+    left_->setText(waiting ? tr("%1 accepted, %2 waiting for an answer").arg(taken).arg(waiting) : tr("%1 accepted, nothing waiting").arg(taken));
+    all_->setText(waiting == 1 ? tr("Accept the one proposed") : tr("Accept all %1 proposed").arg(waiting));
+    all_->setAccessibleName(all_->text());
+    all_->setVisible(waiting > 0);
+    for (auto* c : cards_) c->refresh();
+    for (auto* c : cards_) c->parentWidget()->update();
+    profile_->update();
+}
+
+void PlanStation::keyPressEvent(QKeyEvent* e)
+{
+    const auto i = static_cast<std::size_t>(current_);
+    const double big = e->modifiers() & Qt::ShiftModifier ? 5 : 1;
+    switch (e->key()) {
+        case Qt::Key_Up: if (i > 0) open(static_cast<AdjustmentKind>(i - 1)); break;
+        case Qt::Key_Down: if (i + 1 < cards_.size()) open(static_cast<AdjustmentKind>(i + 1)); break;
+        case Qt::Key_Space: cards_[i]->flip(); break;
+        case Qt::Key_Plus: case Qt::Key_Equal: cards_[i]->nudge(big); break;
+        case Qt::Key_Minus: case Qt::Key_Underscore: cards_[i]->nudge(-big); break;
+        case Qt::Key_A: cards_[i]->amount_field().edit().setFocus(); break;
+        case Qt::Key_Return: case Qt::Key_Enter: emit paper_wanted(); break;
+        default: QWidget::keyPressEvent(e);
+    }
+}
+
+}  // namespace sartorum::desk

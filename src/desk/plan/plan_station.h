@@ -1,0 +1,43 @@
+// plan_station.h: the proposed adjustments in fitting order, and the room they make all the way down.
+#pragma once
+#include "desk/room.h"
+#include "desk/shared/parts.h"
+
+namespace sartorum::desk {
+
+class Card;
+class Thread;
+
+class PlanStation : public QWidget {
+    Q_OBJECT
+public:
+    PlanStation(Look&, Room&, QWidget* parent = nullptr);
+
+signals:
+    void pattern_wanted();
+    void chart_wanted();
+    void paper_wanted();
+
+protected:
+    void keyPressEvent(QKeyEvent*) override;
+
+private:
+    void refresh();
+    void open(AdjustmentKind);
+    void accept_all();
+    Look& look_;
+    Room& room_;
+    QWidget* no_pattern_;
+    QWidget* no_sizes_;
+    QWidget* work_;
+    std::vector<Card*> cards_;
+    AdjustmentKind current_ = AdjustmentKind::WaistToHip;
+    QLabel* left_;
+    Button* all_;
+    Button* onwards_;
+    QWidget* thread_;
+    QWidget* profile_;
+    QLabel* trouble_;
+};
+
+}  // namespace sartorum::desk

@@ -1,0 +1,270 @@
+#include "desk/print/print_station.h"
+
+#include <QDir>
+#include <QFileDialog>
+#include <QHBoxLayout>
+#include <QStandardPaths>
+#include <QThread>
+#include <QVBoxLayout>
+
+#include "desk/shared/empty_state.h"
+#include "formats/text_file.h"
+#include "words/words.h"
+
+namespace sartorum::desk {
+
+// The laid-out sheet with its pages over it; blanks crossed out. For the work card, a page with its lines.
+class TileMap : public Panel {
+public:
+    TileMap(Look& look, QWidget* parent) : Panel{look, parent}
+    {
+        setMinimumSize(420, 360);
+        setAccessibleName(tr("How the pages lie"));
+    }
+    void show(const formats::PrintJob& job, bool card)
+    {
+        job_ = job;
+        card_ = card;
+        layout_ = formats::lay_out(job_);
+        setAccessibleDescription(card ? tr("one page") : tr("%1 pages in %2 rows").arg(layout_.printed()).arg(layout_.rows));
+        update();
+    }
+    [[nodiscard]] int pages() const { return card_ ? 1 : layout_.printed(); }
+    [[nodiscard]] int blanks() const { return static_cast<int>(layout_.tiles.size()) - layout_.printed(); }
+
+protected:
+    void paintEvent(QPaintEvent* e) override
+    {
+        Panel::paintEvent(e);
+        if (job_.pieces.empty()) return;
+        const auto& d = look_.dyes();
+        QPainter p{this};
+        p.setRenderHint(QPainter::Antialiasing);
+        if (card_) return draw_card(p);
+        QRectF all;
+        for (const auto& t : layout_.tiles) all |= t.part;
+        const QRectF area = QRectF{rect()}.adjusted(48, 44, -24, -24);
+        const double s = std::min(area.width() / all.width(), area.height() / all.height());
+        p.translate(area.center().x() - all.center().x() * s, area.center().y() - all.center().y() * s);
+        // White paper in both themes: this is what leaves the printer.
+        for (const auto& t : layout_.tiles) {
+            const QRectF r{t.part.topLeft() * s, t.part.size() * s};
+            p.fillRect(r, t.blank ? d.linen2 : QColor{"#FFFDF9"});
+        }
+        p.save();
+        p.scale(s, s);
+        formats::paint_sheet(p, job_, layout_);
+        p.restore();
+        for (const auto& t : layout_.tiles) {
+            const double half = formats::tile_overlap_mm / 2;
+            const QRectF r{QPointF{(t.part.left() + half) * s, (t.part.top() + half) * s}, QSizeF{(t.part.width() - 2 * half) * s, (t.part.height() - 2 * half) * s}};
+            p.setBrush(Qt::NoBrush);
+            p.setPen(QPen{QColor{"#8F8576"}, 1});
+            p.drawRect(r);
+            if (t.blank) {
+                p.setPen(QPen{d.edge, 1, Qt::DashLine});
+                p.drawLine(r.topLeft(), r.bottomRight());
+                p.drawLine(r.topRight(), r.bottomLeft());
+            } else {
+                p.setPen(QColor{"#234E7A"});
+                p.setFont(look_.lato(14, QFont::DemiBold));
+                p.drawText(r.adjusted(5, 3, -3, -3), Qt::AlignLeft | Qt::AlignBottom, t.name());
+            }
+        }
+    }
+
+private:
+    void draw_card(QPainter& p)
+    {
+        const QSizeF page = layout_.page;
+        const double s = (height() - 80) / page.height();
+        const QRectF r{QPointF{width() / 2.0 - page.width() * s / 2, 40}, page * s};
+        p.setPen(QPen{look_.dyes().edge, 1});
+        p.setBrush(QColor{"#FFFDF9"});
+        p.drawRect(r);
+        p.setPen(QColor{"#26262B"});
+        p.setFont(look_.cabin(17));
+        p.drawText(r.topLeft() + QPointF{26, 44}, job_.label.wearer + " · " + job_.label.pattern);
+        p.setFont(look_.lato(13));
+        double y = r.top() + 66;
+        p.drawText(QPointF{r.left() + 26, y}, job_.label.sizes);
+        for (const auto& line : lines) {
+            y += 24;
+            if (y > r.bottom() - 20) break;
+            p.drawRect(QRectF{r.left() + 26, y - 10, 10, 10});
+            p.drawText(QPointF{r.left() + 46, y}, p.fontMetrics().elidedText(line, Qt::ElideRight, static_cast<int>(r.width() - 70)));
+        }
+    }
+
+public:
+    QStringList lines;
+
+private:
+    formats::PrintJob job_;
+    formats::Layout layout_;
+    bool card_ = false;
+};
+
+PrintStation::PrintStation(Look& look, Room& room, QWidget* parent) : QWidget{parent}, look_{look}, room_{room}
+{
+    auto* outer = new QHBoxLayout{this};
+    outer->setContentsMargins(0, 0, 0, 0);
+    empty_ = new EmptyState{look, tr("Nothing to print yet."), tr("Pages are made from the plan: wearer, size chart and pattern first."),
+                            {{tr("To the plan"), [this] { emit plan_wanted(); }}}, this};
+    work_ = new QWidget{this};
+    auto* row = new QHBoxLayout{work_};
+    row->setContentsMargins(0, 0, 0, 0);
+    row->setSpacing(14);
+    map_ = new TileMap{look, work_};
+    row->addWidget(map_, 1);
+    auto* pad = new Panel{look, work_};
+    pad->setFixedWidth(420);
+    auto* column = new QVBoxLayout{pad};
+    column->setContentsMargins(20, 16, 20, 12);
+    column->setSpacing(10);
+    column->addWidget(heading(look, tr("Print"), 21, pad));
+    kind_ = new Choices{look, {tr("Full size"), tr("Half"), tr("Quarter"), tr("Work card")}, tr("What to print"), pad};
+    kind_->setObjectName("print_kind");
+    paper_ = new Choices{look, {tr("A4"), tr("US Letter")}, tr("Paper"), pad};
+    paper_->setObjectName("print_paper");
+    column->addWidget(kind_);
+    column->addWidget(paper_);
+    count_ = label(look, {}, 34, false, pad);
+    column->addWidget(count_);
+    note_ = label(look, {}, 14, false, pad);
+    column->addWidget(note_);
+    column->addSpacing(8);
+    column->addWidget(heading(look, tr("Where to"), 16, pad));
+    auto* where = new QHBoxLayout;
+    folder_ = new QLineEdit{QStandardPaths::writableLocation(QStandardPaths::DocumentsLocation), pad};
+    folder_->setObjectName("print_folder");
+    folder_->setAccessibleName(tr("Folder for the files"));
+    auto* browse = new Button{look, tr("Choose"), ButtonKind::Plain, pad};
+    where->addWidget(folder_, 1);
+    where->addWidget(browse);
+    column->addLayout(where);
+    said_ = label(look, {}, 14, true, pad);
+    said_->setObjectName("print_said");
+    column->addWidget(said_);
+    column->addStretch();
+    cancel_ = new Button{look, tr("Stop"), ButtonKind::Plain, pad};
+    svg_ = new Button{look, tr("Save the pieces as SVG"), ButtonKind::Plain, pad};
+    svg_->setObjectName("save_svg");
+    save_ = new Button{look, {}, ButtonKind::Primary, pad};
+    save_->setObjectName("save_pages");
+    column->addWidget(cancel_);
+    column->addWidget(svg_);
+    column->addWidget(save_);
+    row->addWidget(pad);
+    outer->addWidget(empty_);
+    outer->addWidget(work_);
+    cancel_->hide();
+    connect(kind_, &Choices::picked, this, &PrintStation::refresh);
+    connect(paper_, &Choices::picked, this, &PrintStation::refresh);
+    connect(browse, &Button::clicked, this, [this] {
+        const QString dir = QFileDialog::getExistingDirectory(this, tr("Folder for the files"), folder_->text());
+        if (!dir.isEmpty()) folder_->setText(dir);
+    });
+    connect(save_, &Button::clicked, this, &PrintStation::save_pages);
+    connect(svg_, &Button::clicked, this, &PrintStation::save_svg);
+    connect(cancel_, &Button::clicked, this, [this] { stop_ = true; });
+    connect(&room, &Room::changed, this, &PrintStation::refresh);
+    connect(&look, &Look::changed, this, &PrintStation::refresh);
+    refresh();
+}
+
+PrintStation::~PrintStation()
+{
+    stop_ = true;
+    if (worker_) worker_->wait();
+}
+
+formats::PrintJob PrintStation::job() const
+{
+    const int divide[] = {1, 2, 4, 1};
+    return {room_.computed()->altered.pieces, paper_->chosen() == 0 ? formats::PaperSize::A4 : formats::PaperSize::Letter, divide[kind_->chosen()],
+            look_.unit(), room_.print_label()};
+}
+
+QString PrintStation::file(const QString& ending) const
+{
+    QString name = room_.wearer_name() + "-" + QString::fromStdString(room_.pattern()->name) + ending;
+    // A wearer's name is free text: nothing in it may point outside the chosen folder.
+    for (auto& c : name) {
+        if (!c.isLetterOrNumber() && c != '.' && c != '-') c = '-';
+    }
+    return QDir{folder_->text()}.filePath(name);
+}
+
+void PrintStation::refresh()
+{
+    empty_->setVisible(!room_.computed());
+    work_->setVisible(room_.computed().has_value());
+    if (!room_.computed()) return;
+    const bool card = kind_->chosen() == WorkCard;
+    map_->lines.clear();
+    for (const auto& s : room_.computed()->steps) map_->lines << words::step_title(s, look_.unit());
+    map_->show(job(), card);
+    const int n = map_->pages();
+    count_->setText(card ? tr("1 page") : tr("%1 sheets").arg(n));
+    const QString square = look_.unit() == Unit::Inch ? tr("2 in") : tr("5 cm");
+    note_->setText(card ? tr("The plan, every step with a box to tick, and the walked seams.")
+                        : tr("The first sheet carries a test square of %1. Measure it before you tape the rest; print at 100 %.\nSolid: cutting line, allowances included. Dashed: stitching line. Sheets overlap by 1 cm; diamonds with the same mark meet.%2")
+                              .arg(square, map_->blanks() ? tr("\n%1 blank left out.").arg(map_->blanks()) : QString{}));
+    save_->setText(card ? tr("Save the work card") : tr("Save %1 sheets as PDF").arg(n));
+    save_->setAccessibleName(save_->text());
+    save_->updateGeometry();
+    save_->update();
+}
+
+void PrintStation::save_pages()
+{
+    if (worker_ || !room_.computed()) return;
+    const bool card = kind_->chosen() == WorkCard;
+    const QString endings[] = {"-full-size.pdf", "-half.pdf", "-quarter.pdf", "-work-card.pdf"};
+    const QString path = file(endings[kind_->chosen()]);
+    if (!QFileInfo{QFileInfo{path}.absolutePath()}.isDir()) {
+        said_->setText(tr("The folder “%1” is not there. Choose another.").arg(folder_->text()));
+        return;
+    }
+    stop_ = false;
+    save_->setEnabled(false);
+    cancel_->show();
+    said_->setText(tr("Drawing the pages…"));
+    worker_ = QThread::create([this, path, card, job = job(), computed = *room_.computed(), unit = look_.unit()] {
+        const auto progress = [this](int done, int all) {
+            QMetaObject::invokeMethod(this, [this, done, all] { said_->setText(tr("Page %1 of %2").arg(done).arg(all)); });
+            return !stop_;
+        };
+        const auto result = card ? formats::write_work_card(path, computed, job.label, job.paper, unit) : formats::write_pages(path, job, progress);
+        QMetaObject::invokeMethod(this, [this, result, path] { finish(result, path); });
+    });
+    worker_->start();
+}
+
+void PrintStation::finish(const Outcome<int>& result, const QString& path)
+{
+    worker_->wait();
+    worker_->deleteLater();
+    worker_ = nullptr;
+    save_->setEnabled(true);
+    cancel_->hide();
+    if (!result) {
+        said_->setText(words::refusal(result.error(), look_.unit()));
+    } else if (*result == 0) {
+        said_->setText(tr("Stopped. Nothing was written."));
+    } else {
+        said_->setText(tr("Saved %1").arg(QFileInfo{path}.fileName()));
+        emit written(path);
+    }
+}
+
+void PrintStation::save_svg()
+{
+    const QString path = file(".svg");
+    const auto ok = formats::write_file(path, formats::altered_svg(*room_.computed(), room_.print_label()));
+    said_->setText(ok ? tr("Saved %1").arg(QFileInfo{path}.fileName()) : words::refusal(ok.error(), look_.unit()));
+    if (ok) emit written(path);
+}
+
+}  // namespace sartorum::desk

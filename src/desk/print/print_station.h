@@ -1,0 +1,51 @@
+// print_station.h: full-size tiles, practice sheets, the work card, and the altered pieces as SVG.
+#pragma once
+#include <atomic>
+
+#include "desk/room.h"
+#include "desk/shared/parts.h"
+
+class QThread;
+
+namespace sartorum::desk {
+
+class TileMap;
+
+class PrintStation : public QWidget {
+    Q_OBJECT
+public:
+    PrintStation(Look&, Room&, QWidget* parent = nullptr);
+    ~PrintStation() override;
+    [[nodiscard]] bool working() const { return worker_ != nullptr; }
+
+signals:
+    void plan_wanted();
+    void written(const QString& path);
+
+private:
+    enum Kind { Tiles, Half, Quarter, WorkCard };
+    void refresh();
+    void save_pages();
+    void save_svg();
+    void finish(const Outcome<int>&, const QString& path);
+    [[nodiscard]] formats::PrintJob job() const;
+    [[nodiscard]] QString file(const QString& ending) const;
+    Look& look_;
+    Room& room_;
+    QWidget* empty_;
+    QWidget* work_;
+    Choices* kind_;
+    Choices* paper_;
+    TileMap* map_;
+    QLabel* count_;
+    QLabel* note_;
+    QLineEdit* folder_;
+    QLabel* said_;
+    Button* save_;
+    Button* svg_;
+    Button* cancel_;
+    QThread* worker_ = nullptr;
+    std::atomic<bool> stop_ = false;
+};
+
+}  // namespace sartorum::desk

@@ -1,0 +1,199 @@
+#include "desk/room.h"
+
+#include <QLocale>
+#include <QTime>
+
+#include "formats/pattern_svg.h"
+#include "words/words.h"
+
+namespace sartorum::desk {
+
+QString trouble_text(const notebook::Failure& f)
+{
+    switch (f.trouble) {
+        case notebook::Trouble::NotFound: return Room::tr("The notebook cannot be opened. Is it still there, and may you read it?");
+        case notebook::Trouble::NotANotebook: return Room::tr("This file is not a Sartorum notebook. It was left as it is.");
+        case notebook::Trouble::Newer: return Room::tr("This notebook was written by a newer Sartorum. It was left as it is; update the program to open it.");
+        case notebook::Trouble::ReadOnly: return Room::tr("This place cannot be written. Copy the notebook to your own folder, or ask for permission to write.");
+        case notebook::Trouble::InUse: return Room::tr("Another program is writing in the notebook just now. Close it there and do this again.");
+        case notebook::Trouble::DiskFull: return Room::tr("The disk is full or took no more. Nothing kept before was lost; make some room and do this again.");
+        case notebook::Trouble::Damaged: return Room::tr("The notebook is damaged (%1). Open your last copy of it.").arg(f.detail);
+    }
+    return {};
+}
+
+Room::Room(std::unique_ptr<notebook::Notebook> book, std::function<QDate()> today, QObject* parent)
+    : QObject{parent}, book_{std::move(book)}, today_{std::move(today)}
+{
+    reload();
+}
+
+template <class T>
+bool Room::kept(const notebook::Result<T>& result)
+{
+    if (!result) {
+        emit refused(trouble_text(result.error()));
+        return false;
+    }
+    kept_at_ = tr("Kept %1").arg(QTime::currentTime().toString("HH:mm"));
+    reload();
+    emit changed();
+    return true;
+}
+
+void Room::reload()
+{
+    table_ = book_->table();
+    wearer_name_.clear();
+    for (const auto& w : book_->wearers()) {
+        if (table_.wearer && w.id == *table_.wearer) wearer_name_ = w.name;
+    }
+    body_ = table_.set ? book_->body(*table_.set).value_or(BodySet{}) : BodySet{};
+    chart_ = table_.chart ? book_->chart(*table_.chart) : std::nullopt;
+    if (table_.pattern != parsed_pattern_) {
+        pattern_.reset();
+        parsed_pattern_ = table_.pattern;
+        if (table_.pattern) {
+            const auto svg = book_->pattern_svg(*table_.pattern);
+            auto read = formats::read_pattern_svg(svg.value_or(QByteArray{}).toStdString());
+            if (read) pattern_ = std::move(*read);
+        }
+    }
+    plan_ = {};
+    step_ = 0;
+    if (table_.wearer && table_.pattern) {
+        plan_ = book_->plan(*table_.wearer, *table_.pattern);
+        step_ = book_->step(*table_.wearer, *table_.pattern);
+    }
+    recompute();
+}
+
+void Room::recompute()
+{
+    advice_.reset();
+    computed_.reset();
+    trouble_.reset();
+    if (chart_ && !chart_->sizes.empty()) {
+        if (auto a = advise(*chart_, body_)) advice_ = std::move(*a);
+    }
+    chosen_ = chart_ && chart_->index_of(plan_.waist_size) && chart_->index_of(plan_.hip_size);
+    if (!chosen_ && advice_) {
+        plan_.waist_size = chart_->sizes[advice_->choice.waist_size].name;
+        plan_.hip_size = chart_->sizes[advice_->choice.hip_size].name;
+        // A pattern cut in one size only is taken as it is.
+        if (pattern_ && pattern_->sizes.size() == 1) plan_.waist_size = plan_.hip_size = pattern_->sizes[0].size;
+    }
+    if (!chart_ || !pattern_ || (!chosen_ && !advice_)) return;
+    auto c = compute(*pattern_, *chart_, body_, plan_);
+    if (c) {
+        computed_ = std::move(*c);
+        step_ = std::min(step_, static_cast<int>(computed_->steps.size()) - 1);
+    } else {
+        trouble_ = c.error();
+    }
+}
+
+formats::PrintLabel Room::print_label() const
+{
+    const QString waist = QString::fromStdString(plan_.waist_size);
+    const QString hip = QString::fromStdString(plan_.hip_size);
+    const QDate day = QDate::fromString(QString::fromStdString(body_.date), Qt::ISODate);
+    return {wearer_name_, pattern_ ? QString::fromStdString(pattern_->name) : QString{},
+            waist == hip ? tr("size %1").arg(hip) : tr("size %1 waist, %2 hip").arg(waist, hip),
+            tr("measured %1").arg(QLocale{QLocale::English}.toString(day, "d MMMM yyyy")), today_().toString(Qt::ISODate)};
+}
+
+void Room::add_wearer(const QString& name) { kept(book_->add_wearer(name.trimmed(), today_())); }
+
+void Room::measure_anew()
+{
+    if (table_.wearer) kept(book_->add_set(*table_.wearer, today_()));
+}
+
+void Room::choose_wearer(notebook::Id wearer, std::optional<notebook::Id> set)
+{
+    auto t = table_;
+    t.wearer = wearer;
+    const auto sets = book_->sets(wearer);
+    t.set = set ? set : sets.empty() ? std::nullopt : std::optional{sets.front().id};
+    kept(book_->lay_on_table(t));
+}
+
+void Room::choose_pattern(notebook::Id pattern)
+{
+    auto t = table_;
+    t.pattern = pattern;
+    kept(book_->lay_on_table(t));
+}
+
+void Room::choose_chart(notebook::Id chart)
+{
+    auto t = table_;
+    t.chart = chart;
+    kept(book_->lay_on_table(t));
+}
+
+void Room::keep_readings(Measure m, const std::vector<Length>& readings)
+{
+    if (table_.set) kept(book_->set_readings(*table_.set, m, readings));
+}
+
+Outcome<bool> Room::take_chart(const SizeChart& chart)
+{
+    auto checked = check_chart(chart);
+    if (!checked) return tl::make_unexpected(checked.error());
+    kept(book_->add_chart(*checked));
+    return true;
+}
+
+Outcome<bool> Room::take_pattern_svg(const std::string& svg)
+{
+    auto read = formats::read_pattern_svg(svg);
+    if (!read) return tl::make_unexpected(read.error());
+    kept(book_->add_pattern(QString::fromStdString(read->name), QString::fromStdString(read->maker), QByteArray::fromStdString(svg), table_.chart));
+    return true;
+}
+
+Outcome<bool> Room::take_skirt(const SkirtFlat& flat)
+{
+    auto drawn = skirt_pattern(flat);
+    if (!drawn) return tl::make_unexpected(drawn.error());
+    return take_pattern_svg(formats::write_pattern_svg(*drawn).toStdString());
+}
+
+void Room::save_plan(const QString& act)
+{
+    if (table_.wearer && table_.pattern) kept(book_->save_plan(*table_.wearer, *table_.pattern, plan_, act));
+}
+
+void Room::choose_sizes(std::size_t waist, std::size_t hip)
+{
+    plan_.waist_size = chart_->sizes.at(waist).name;
+    plan_.hip_size = chart_->sizes.at(hip).name;
+    save_plan(tr("size"));
+}
+
+void Room::decide(AdjustmentKind kind, Answer answer, std::optional<Length> amount)
+{
+    plan_.decide({kind, answer, amount});
+    save_plan(words::adjustment_name(kind));
+}
+
+void Room::forget(AdjustmentKind kind)
+{
+    plan_.forget(kind);
+    save_plan(words::adjustment_name(kind));
+}
+
+void Room::go_to_step(int step)
+{
+    if (!computed_ || step < 0 || step >= static_cast<int>(computed_->steps.size())) return;
+    step_ = step;
+    if (table_.wearer && table_.pattern) (void)book_->save_step(*table_.wearer, *table_.pattern, step);
+    emit stepped();
+}
+
+void Room::undo() { kept(book_->undo()); }
+void Room::redo() { kept(book_->redo()); }
+
+}  // namespace sartorum::desk

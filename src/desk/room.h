@@ -1,0 +1,83 @@
+// room.h: what lies on the table, and the acts that change it. Every act is kept in the notebook before it shows.
+//
+// Everything the stations draw comes from here: pattern + chart + body + plan, and what compute() makes of them.
+#pragma once
+#include <QDate>
+#include <QObject>
+#include <functional>
+
+#include "core/chart/size_choice.h"
+#include "core/pattern/skirt_block.h"
+#include "formats/pages.h"
+#include "notebook/notebook.h"
+
+namespace sartorum::desk {
+
+class Room : public QObject {
+    Q_OBJECT
+public:
+    Room(std::unique_ptr<notebook::Notebook>, std::function<QDate()> today, QObject* parent = nullptr);
+
+    [[nodiscard]] const notebook::Notebook& book() const { return *book_; }
+    [[nodiscard]] const notebook::Table& table() const { return table_; }
+    [[nodiscard]] QString wearer_name() const { return wearer_name_; }
+    [[nodiscard]] const BodySet& body() const { return body_; }
+    [[nodiscard]] const std::optional<SizeChart>& chart() const { return chart_; }
+    [[nodiscard]] const std::optional<Pattern>& pattern() const { return pattern_; }
+    [[nodiscard]] const std::optional<Advice>& advice() const { return advice_; }
+    [[nodiscard]] bool sizes_chosen() const { return chosen_; }
+    [[nodiscard]] const Plan& plan() const { return plan_; }  // with the advised sizes until she chooses
+    [[nodiscard]] const std::optional<Computed>& computed() const { return computed_; }
+    [[nodiscard]] const std::optional<Refusal>& trouble() const { return trouble_; }  // why nothing is computed
+    [[nodiscard]] int step() const { return step_; }
+    [[nodiscard]] QString kept_at() const { return kept_at_; }
+    [[nodiscard]] formats::PrintLabel print_label() const;
+
+    void add_wearer(const QString& name);
+    void measure_anew();
+    void choose_wearer(notebook::Id wearer, std::optional<notebook::Id> set = {});
+    void choose_pattern(notebook::Id);
+    void choose_chart(notebook::Id);
+    void keep_readings(Measure, const std::vector<Length>&);
+    [[nodiscard]] Outcome<bool> take_chart(const SizeChart&);
+    [[nodiscard]] Outcome<bool> take_pattern_svg(const std::string& svg);
+    [[nodiscard]] Outcome<bool> take_skirt(const SkirtFlat&);
+    void choose_sizes(std::size_t waist, std::size_t hip);
+    void decide(AdjustmentKind, Answer, std::optional<Length> amount);
+    void forget(AdjustmentKind);
+    void go_to_step(int);
+    void undo();
+    void redo();
+
+signals:
+    void changed();
+    void stepped();
+    void refused(const QString& message);  // the notebook could not keep something
+
+private:
+    void reload();
+    void recompute();
+    void save_plan(const QString& act);
+    template <class T>
+    bool kept(const notebook::Result<T>&);
+
+    std::unique_ptr<notebook::Notebook> book_;
+    std::function<QDate()> today_;
+    notebook::Table table_;
+    QString wearer_name_;
+    BodySet body_;
+    std::optional<SizeChart> chart_;
+    std::optional<Pattern> pattern_;
+    std::optional<notebook::Id> parsed_pattern_;
+    std::optional<Advice> advice_;
+    bool chosen_ = false;
+    Plan plan_;
+    std::optional<Computed> computed_;
+    std::optional<Refusal> trouble_;
+    int step_ = 0;
+    QString kept_at_;
+};
+
+[[nodiscard]] QString trouble_text(const notebook::Failure&);
+
+}  // namespace sartorum::desk

@@ -1,0 +1,296 @@
+#include "desk/shared/parts.h"
+
+#include <QKeyEvent>
+#include <QMouseEvent>
+#include <QPainter>
+#include <QPainterPath>
+#include <QStyle>
+#include <QVBoxLayout>
+#include <cmath>
+
+#include "words/words.h"
+
+namespace sartorum::desk {
+namespace {
+
+QLabel* styled(Look& look, const QString& text, QWidget* parent, std::function<QFont()> font, std::function<QColor()> colour)
+{
+    auto* l = new QLabel{text, parent};
+    l->setWordWrap(true);
+    l->setTextFormat(Qt::PlainText);
+    const auto apply = [l, font, colour] {
+        const QFont f = font();
+        l->setStyleSheet(QString{"font-family:%1; font-size:%2px; font-weight:%3; color:%4;"}
+                             .arg(f.family()).arg(f.pixelSize()).arg(f.weight()).arg(colour().name()));
+    };
+    QObject::connect(&look, &Look::changed, l, apply);
+    apply();
+    return l;
+}
+
+}  // namespace
+
+QLabel* label(Look& look, const QString& text, double px, bool strong, QWidget* parent)
+{
+    return styled(look, text, parent, [&look, px, strong] { return look.lato(px, strong ? QFont::DemiBold : QFont::Normal); },
+                  [&look] { return look.dyes().ink; });
+}
+
+QLabel* heading(Look& look, const QString& text, double px, QWidget* parent)
+{
+    return styled(look, text, parent, [&look, px] { return look.cabin(px); }, [&look] { return look.dyes().ink; });
+}
+
+QLabel* caption(Look& look, const QString& text, QWidget* parent)
+{
+    return styled(look, text, parent, [&look] { return look.lato(12.5); }, [&look] { return look.dyes().faded; });
+}
+
+Panel::Panel(Look& look, QWidget* parent) : QWidget{parent}, look_{look}
+{
+    connect(&look, &Look::changed, this, qOverload<>(&QWidget::update));
+}
+
+void Panel::paintEvent(QPaintEvent*)
+{
+    QPainter p{this};
+    p.setRenderHint(QPainter::Antialiasing);
+    p.setPen(QPen{look_.dyes().rule, 1});
+    p.setBrush(look_.dyes().sheet);
+    p.drawRoundedRect(QRectF{rect()}.adjusted(0.5, 0.5, -0.5, -0.5), 4, 4);
+}
+
+Button::Button(Look& look, const QString& text, ButtonKind kind, QWidget* parent) : QAbstractButton{parent}, look_{look}, kind_{kind}
+{
+    setText(text);
+    setAccessibleName(text);
+    setFocusPolicy(Qt::StrongFocus);
+    setAttribute(Qt::WA_Hover);
+    connect(&look, &Look::changed, this, [this] { updateGeometry(); update(); });
+}
+
+QSize Button::sizeHint() const
+{
+    const QFontMetrics m{look_.lato(15, QFont::DemiBold)};
+    return {m.horizontalAdvance(text()) + 40, static_cast<int>(std::lround(36 * look_.scale())) + 8};
+}
+
+bool Button::event(QEvent* e)
+{
+    if (e->type() == QEvent::HoverEnter || e->type() == QEvent::HoverLeave) update();
+    return QAbstractButton::event(e);
+}
+
+void Button::keyPressEvent(QKeyEvent* e)
+{
+    if (e->key() == Qt::Key_Return || e->key() == Qt::Key_Enter) {
+        click();
+        return;
+    }
+    QAbstractButton::keyPressEvent(e);
+}
+
+void Button::paintEvent(QPaintEvent*)
+{
+    const auto& d = look_.dyes();
+    QPainter p{this};
+    p.setRenderHint(QPainter::Antialiasing);
+    const QRectF r = QRectF{rect()}.adjusted(4.5, 4.5, -4.5, -4.5);
+    const bool primary = kind_ == ButtonKind::Primary;
+    QColor fill = primary ? (isDown() ? d.woad_pressed : d.woad) : isDown() || underMouse() ? d.woad_wash : d.sheet;
+    QColor ink = primary ? d.on_woad : d.ink;
+    QPen pen{primary ? d.woad : d.edge, 1};
+    if (!isEnabled()) {
+        fill = d.sheet;
+        ink = d.faded;
+        pen = QPen{d.edge, 1, Qt::DashLine};
+    }
+    p.setPen(pen);
+    p.setBrush(fill);
+    p.drawRoundedRect(r, 5, 5);
+    p.setPen(ink);
+    p.setFont(look_.lato(15, QFont::DemiBold));
+    p.drawText(r, Qt::AlignCenter, text());
+    if (hasFocus()) draw_focus(p, look_, QRectF{rect()}.adjusted(1, 1, -1, -1), 7);
+}
+
+Choices::Choices(Look& look, QStringList words, const QString& name, QWidget* parent)
+    : QWidget{parent}, look_{look}, words_{std::move(words)}
+{
+    setFocusPolicy(Qt::StrongFocus);
+    setAccessibleName(name);
+    setSizePolicy(QSizePolicy::Fixed, QSizePolicy::Fixed);
+    connect(&look, &Look::changed, this, [this] { updateGeometry(); update(); });
+    choose(0);
+}
+
+std::vector<double> Choices::widths() const
+{
+    const QFontMetricsF m{look_.lato(14, QFont::DemiBold)};
+    std::vector<double> out;
+    for (const auto& w : words_) out.push_back(m.horizontalAdvance(w) + 26);
+    return out;
+}
+
+QSize Choices::sizeHint() const
+{
+    double sum = 0;
+    for (const double w : widths()) sum += w;
+    return {static_cast<int>(sum) + 8, static_cast<int>(std::lround(30 * look_.scale())) + 8};
+}
+
+void Choices::choose(int index)
+{
+    chosen_ = index;
+    setAccessibleDescription(words_.value(index));
+    update();
+}
+
+void Choices::paintEvent(QPaintEvent*)
+{
+    const auto& d = look_.dyes();
+    QPainter p{this};
+    p.setRenderHint(QPainter::Antialiasing);
+    const QRectF r = QRectF{rect()}.adjusted(4.5, 4.5, -4.5, -4.5);
+    p.setFont(look_.lato(14, QFont::DemiBold));
+    p.setPen(QPen{d.edge, 1});
+    p.setBrush(d.sheet);
+    p.drawRoundedRect(r, 5, 5);
+    QPainterPath inside;
+    inside.addRoundedRect(r, 5, 5);
+    double x = r.left();
+    const auto w = widths();
+    for (int i = 0; i < words_.size(); ++i) {
+        const QRectF cell{x, r.top(), w[std::size_t(i)], r.height()};
+        if (i == chosen_) {
+            p.save();
+            p.setClipPath(inside);
+            p.fillRect(cell, d.woad);
+            p.restore();
+        }
+        p.setPen(i == chosen_ ? d.on_woad : d.faded);
+        p.drawText(cell, Qt::AlignCenter, words_[i]);
+        x += w[std::size_t(i)];
+    }
+    if (hasFocus()) draw_focus(p, look_, QRectF{rect()}.adjusted(1, 1, -1, -1), 7);
+}
+
+void Choices::mousePressEvent(QMouseEvent* e)
+{
+    double x = 4;
+    const auto w = widths();
+    for (int i = 0; i < words_.size(); ++i) {
+        x += w[std::size_t(i)];
+        if (e->position().x() < x) {
+            choose(i);
+            emit picked(i);
+            return;
+        }
+    }
+}
+
+void Choices::keyPressEvent(QKeyEvent* e)
+{
+    const int step = e->key() == Qt::Key_Right ? 1 : e->key() == Qt::Key_Left ? -1 : 0;
+    const int next = chosen_ + step;
+    if (step == 0) return QWidget::keyPressEvent(e);
+    if (next >= 0 && next < words_.size()) {
+        choose(next);
+        emit picked(next);
+    }
+}
+
+Toggle::Toggle(Look& look, const QString& name, QWidget* parent) : QAbstractButton{parent}, look_{look}
+{
+    setCheckable(true);
+    setFocusPolicy(Qt::StrongFocus);
+    setAccessibleName(name);
+}
+
+void Toggle::paintEvent(QPaintEvent*)
+{
+    const auto& d = look_.dyes();
+    QPainter p{this};
+    p.setRenderHint(QPainter::Antialiasing);
+    const QRectF r{5, (height() - 20) / 2.0, 38, 20};
+    p.setPen(QPen{isChecked() ? d.woad : d.edge, 1.2});
+    p.setBrush(isChecked() ? d.woad : d.sheet);
+    p.drawRoundedRect(r, 10, 10);
+    const QPointF knob{isChecked() ? r.right() - 10 : r.left() + 10, r.center().y()};
+    p.setPen(Qt::NoPen);
+    p.setBrush(isChecked() ? d.on_woad : d.edge);
+    p.drawEllipse(knob, 7, 7);
+    if (isChecked()) {
+        p.setPen(QPen{d.woad, 2, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin});
+        p.drawPolyline(QPolygonF{{knob + QPointF{-3, 0}, knob + QPointF{-0.8, 2.6}, knob + QPointF{3.2, -2.6}}});
+    }
+    if (hasFocus()) draw_focus(p, look_, r.adjusted(-4, -4, 4, 4), 13);
+}
+
+LengthField::LengthField(Look& look, const QString& name, QWidget* parent)
+    : QWidget{parent}, look_{look}, edit_{new QLineEdit{this}}, said_{caption(look, {}, this)}
+{
+    auto* box = new QVBoxLayout{this};
+    box->setContentsMargins(0, 0, 0, 0);
+    box->setSpacing(3);
+    box->addWidget(edit_);
+    box->addWidget(said_);
+    edit_->setAccessibleName(name);
+    edit_->setMaxLength(64);
+    setFocusProxy(edit_);
+    said_->hide();
+    connect(edit_, &QLineEdit::textEdited, this, &LengthField::describe);
+    connect(edit_, &QLineEdit::returnPressed, this, [this] { finish(); emit enter_pressed(); });
+    connect(edit_, &QLineEdit::editingFinished, this, [this] { if (!edit_->hasFocus()) finish(); });
+}
+
+std::optional<Length> LengthField::value() const
+{
+    const auto parsed = parse_length(edit_->text().toStdString(), look_.unit());
+    if (!parsed || (check && check(*parsed))) return std::nullopt;
+    return *parsed;
+}
+
+void LengthField::show_value(std::optional<Length> v)
+{
+    shown_ = v ? words::number(*v, look_.unit()) : QString{};
+    edit_->setText(shown_);
+    say({}, false);
+}
+
+void LengthField::say(const QString& message, bool wrong)
+{
+    said_->setText(message);
+    said_->setVisible(!message.isEmpty());
+    if (edit_->property("wrong").toBool() != wrong) {
+        edit_->setProperty("wrong", wrong);
+        edit_->style()->unpolish(edit_);
+        edit_->style()->polish(edit_);
+    }
+    edit_->setAccessibleDescription(message);
+}
+
+void LengthField::describe()
+{
+    const auto parsed = parse_length(edit_->text().toStdString(), look_.unit());
+    if (!parsed) return say({}, false);  // still typing
+    const Unit other = look_.unit() == Unit::Inch ? Unit::Centimetre : Unit::Inch;
+    say(words::amount(*parsed, look_.unit()) + " = " + words::amount(*parsed, other), false);
+}
+
+void LengthField::finish()
+{
+    if (edit_->text() == shown_) return;
+    const auto parsed = parse_length(edit_->text().toStdString(), look_.unit());
+    if (!parsed) {
+        if (!edit_->text().trimmed().isEmpty()) say(words::refusal(parsed.error(), look_.unit()), true);
+        return;
+    }
+    if (check) {
+        if (const auto why = check(*parsed)) return say(words::refusal(*why, look_.unit()), true);
+    }
+    shown_ = edit_->text();
+    emit entered(*parsed);
+}
+
+}  // namespace sartorum::desk

@@ -1,0 +1,155 @@
+#include "desk/shell/rail.h"
+
+#include <QPainter>
+#include <QPainterPath>
+#include <QSvgRenderer>
+#include <QVBoxLayout>
+
+#include "desk/shared/parts.h"
+
+namespace sartorum::desk {
+namespace {
+
+void draw_icon(QPainter& p, Station s, QPointF c, const QColor& colour)
+{
+    p.save();
+    p.translate(c);
+    p.setPen(QPen{colour, 1.7, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin});
+    p.setBrush(Qt::NoBrush);
+    QPainterPath path;
+    switch (s) {
+        case Station::Tape:  // a tape let out of its roll
+            p.drawEllipse(QPointF(-3, -2), 8, 8);
+            p.drawEllipse(QPointF(-3, -2), 2.6, 2.6);
+            p.drawLine(QPointF(-3, 6), QPointF(12, 6));
+            p.drawLine(QPointF(12, 6), QPointF(12, 10));
+            for (int x = 1; x < 11; x += 4) p.drawLine(QPointF(x, 6), QPointF(x, 9));
+            break;
+        case Station::Chart:  // strips with a mark on each
+            for (int i = -1; i <= 1; ++i) p.drawLine(QPointF(-12, 8 * i), QPointF(12, 8 * i));
+            p.setBrush(colour);
+            for (const auto& at : {QPointF{-5, -8}, QPointF{3, 0}, QPointF{-1, 8}}) p.drawEllipse(at, 2.6, 2.6);
+            break;
+        case Station::Plan:  // a thread through three knots
+            path.moveTo(-6, -12);
+            path.cubicTo({8, -8}, {-16, 2}, {-4, 12});
+            p.drawPath(path);
+            for (const auto& at : {QPointF{0, -8}, QPointF{-6, 1}, QPointF{-6, 9}}) p.drawLine(at + QPointF{6, 0}, at + QPointF{16, 0});
+            break;
+        case Station::Paper:  // a skirt piece cut across
+            path.moveTo(-6, -12);
+            path.quadTo(0, -10, 6, -12);
+            path.cubicTo({9, -6}, {9, 0}, {12, 11});
+            path.quadTo(0, 14, -12, 11);
+            path.cubicTo({-9, 0}, {-9, -6}, {-6, -12});
+            p.drawPath(path);
+            p.drawLine(QPointF(-9, -1), QPointF(9, -1));
+            p.drawLine(QPointF(-9.5, 2.5), QPointF(9.5, 2.5));
+            break;
+        case Station::Print:  // four taped sheets
+            p.drawRect(QRectF{-11, -12, 22, 24});
+            p.drawLine(QPointF(0, -12), QPointF(0, 12));
+            p.drawLine(QPointF(-11, 0), QPointF(11, 0));
+            p.drawRect(QRectF{-8, -9, 5, 5});
+            break;
+    }
+    p.restore();
+}
+
+}  // namespace
+
+QString station_name(Station s)
+{
+    switch (s) {
+        case Station::Tape: return Rail::tr("Tape");
+        case Station::Chart: return Rail::tr("Chart");
+        case Station::Plan: return Rail::tr("Plan");
+        case Station::Paper: return Rail::tr("Paper");
+        case Station::Print: return Rail::tr("Print");
+    }
+    return {};
+}
+
+class RailButton : public QAbstractButton {
+public:
+    RailButton(Look& look, Station s, QWidget* parent) : QAbstractButton{parent}, look_{look}, station_{s}
+    {
+        setFixedSize(76, 86);
+        setFocusPolicy(Qt::StrongFocus);
+        setAccessibleName(station_name(s));
+        setObjectName("station_" + QString::number(static_cast<int>(s) + 1));
+        setToolTip(tr("Ctrl %1").arg(static_cast<int>(s) + 1));
+    }
+    bool active = false;
+    bool finished = false;
+
+protected:
+    void paintEvent(QPaintEvent*) override
+    {
+        const auto& d = look_.dyes();
+        QPainter p{this};
+        p.setRenderHint(QPainter::Antialiasing);
+        const QRectF box{16, 8, 44, 44};
+        if (active) {
+            p.setPen(Qt::NoPen);
+            p.setBrush(d.woad);
+            p.drawPolygon(pinked(box, 5));
+        }
+        draw_icon(p, station_, box.center(), active ? d.on_woad : d.faded);
+        if (finished) draw_tick(p, look_, {58, 50}, 6.5);
+        p.setFont(look_.cabin(13));
+        p.setPen(active ? d.woad : d.faded);
+        p.drawText(QRectF{0, 58, 76, 20}, Qt::AlignCenter, station_name(station_));
+        if (hasFocus()) draw_focus(p, look_, QRectF{rect()}.adjusted(5, 2, -5, -4), 6);
+    }
+
+private:
+    Look& look_;
+    Station station_;
+};
+
+Rail::Rail(Look& look, QWidget* parent) : QWidget{parent}, look_{look}
+{
+    setFixedWidth(76);
+    auto* column = new QVBoxLayout{this};
+    column->setContentsMargins(0, 68, 0, 12);
+    column->setSpacing(0);
+    for (int i = 0; i < station_count; ++i) {
+        auto* b = new RailButton{look, static_cast<Station>(i), this};
+        connect(b, &QAbstractButton::clicked, this, [this, i] { emit picked(static_cast<Station>(i)); });
+        buttons_.push_back(b);
+        column->addWidget(b);
+    }
+    column->addStretch();
+    auto* guide = new Button{look, "F1", ButtonKind::Plain, this};
+    guide->setAccessibleName(tr("Guide"));
+    guide->setToolTip(tr("Guide (F1)"));
+    guide->setFixedWidth(60);
+    column->addWidget(guide, 0, Qt::AlignHCenter);
+    connect(guide, &Button::clicked, this, &Rail::guide_wanted);
+    connect(&look, &Look::changed, this, qOverload<>(&QWidget::update));
+}
+
+void Rail::show(Station current, const std::vector<bool>& finished)
+{
+    for (std::size_t i = 0; i < buttons_.size(); ++i) {
+        buttons_[i]->active = i == static_cast<std::size_t>(current);
+        buttons_[i]->finished = finished[i];
+        buttons_[i]->setAccessibleDescription(buttons_[i]->active ? tr("here") : finished[i] ? tr("finished") : QString{});
+        buttons_[i]->update();
+    }
+}
+
+void Rail::paintEvent(QPaintEvent*)
+{
+    const auto& d = look_.dyes();
+    QPainter p{this};
+    p.setRenderHint(QPainter::Antialiasing);
+    p.fillRect(rect(), d.linen2);
+    p.setPen(d.rule);
+    p.drawLine(width() - 1, 0, width() - 1, height());
+    static QSvgRenderer mark{QString{":/sartorum.svg"}};
+    mark.render(&p, QRectF{17, 11, 42, 42});
+}
+
+}  // namespace sartorum::desk

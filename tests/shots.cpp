@@ -1,0 +1,49 @@
+// Takes the pictures for docs/screenshots from the demo notebook, through the real window.
+#include <QApplication>
+#include <QDir>
+#include <QTemporaryDir>
+#include <QTest>
+
+#include "desk/demo.h"
+#include "desk/window.h"
+
+using namespace sartorum;
+using namespace sartorum::desk;
+
+int main(int argc, char** argv)
+{
+    QApplication app{argc, argv};
+    if (argc < 3) return 2;
+    QApplication::setStyle("Fusion");
+    load_fonts();
+    const QDir out{argv[1]};
+    QTemporaryDir dir;
+    auto book = notebook::Notebook::open(dir.filePath("demo.sartorum"));
+    if (!book || !fill_with_demo(**book, argv[2])) return 1;
+    Look look;
+    Room room{std::move(*book), [] { return QDate{2026, 11, 23}; }};
+    Window window{look, room};
+    window.show();
+    const auto shot = [&](const char* name) {
+        QTest::qWait(60);
+        window.grab().save(out.filePath(QString{name} + ".png"));
+    };
+    shot("tape");
+    window.go_to(Station::Chart);
+    shot("chart");
+    room.choose_sizes(room.advice()->choice.waist_size, room.advice()->choice.hip_size);
+    for (const auto kind : {AdjustmentKind::WaistToHip, AdjustmentKind::HemGivenBack, AdjustmentKind::FinishedLength}) room.decide(kind, Answer::Accepted, {});
+    window.go_to(Station::Plan);
+    shot("plan");
+    room.decide(AdjustmentKind::WidthAtHip, Answer::Accepted, {});
+    room.go_to_step(7);
+    window.go_to(Station::Paper);
+    shot("paper");
+    look.set_night(true);
+    QTest::keyClick(QApplication::focusWidget() ? QApplication::focusWidget() : &window, Qt::Key_F);
+    shot("paper-night");
+    look.set_night(false);
+    window.go_to(Station::Print);
+    shot("print");
+    return 0;
+}
