@@ -1,6 +1,7 @@
 // Takes the pictures for docs/screenshots from the demo notebook, through the real window.
 #include <QApplication>
 #include <QDir>
+#include <QLineEdit>
 #include <QTemporaryDir>
 #include <QTest>
 
@@ -44,6 +45,7 @@ int main(int argc, char** argv)
     shot("paper-night");
     look.set_night(false);
     window.go_to(Station::Print);
+    window.findChild<QLineEdit*>("print_folder")->setText("Patterns");
     shot("print");
     return 0;
 }

@@ -213,8 +213,8 @@ QString advice_reason(const SizeChart& chart, const Advice& a, const BodySet& bo
 QString cost_text(const SizeChart& chart, const SizeCost& cost, Unit u)
 {
     const QString size = text(chart.sizes[cost.size].name);
-    if (cost.outside_noise == 0) return t("%1 throughout: nothing left to adjust in width").arg(size);
-    return t("%1 throughout: %n width(s) to adjust, the largest %2").arg(size, amount(cost.largest, u)).replace("%n width(s)", cost.outside_noise == 1 ? t("one width") : t("two widths"));
+    if (cost.outside_noise == 0) return t("%1: nothing to adjust in width").arg(size);
+    return (cost.outside_noise == 1 ? t("%1: one width to adjust, by %2") : t("%1: two widths to adjust, up to %2")).arg(size, amount(cost.largest, u));
 }
 
 QString why(const PlanLine& line, Unit u)

@@ -63,6 +63,36 @@ bool in_order(Piece& piece)
            piece.edges[n - 2].role == EdgeRole::Hem && piece.edges[n - 1].role == EdgeRole::Centre;
 }
 
+// Signed area, positive when the edges run counter-clockwise (y up).
+double signed_area(const Piece& piece)
+{
+    double sum = 0;
+    for (const auto& e : piece.edges) {
+        for (std::size_t i = 0; i < e.curve.size_default(); ++i) sum += swept_area(controls(e.curve, i));
+    }
+    return sum;
+}
+
+// However it was drawn on its sheet: clockwise, the centre line to the left of the side seam, and the centre waist
+// (for a band, its lower left corner) at the origin, so that sizes lie over each other and widths grow towards +x.
+Piece into_frame(Piece piece)
+{
+    const auto centre = edge_index(piece, EdgeRole::Centre);
+    const auto side = edge_index(piece, EdgeRole::Side);
+    if (centre && side) {
+        const double at = piece.edges[*centre].curve.boundsFast()->midpoint()[Geom::X];
+        if (piece.edges[*side].curve.boundsFast()->midpoint()[Geom::X] < at) piece = moved(piece, Geom::Scale(-1, 1));
+    }
+    if (signed_area(piece) > 0) {
+        std::reverse(piece.edges.begin(), piece.edges.end());
+        for (auto& e : piece.edges) e.curve = reversed(e.curve);
+        std::reverse(piece.darts.begin(), piece.darts.end());
+        for (auto& d : piece.darts) std::swap(d.leg_a, d.leg_b);
+    }
+    const Point origin = side && centre ? piece.edges[*centre].curve.finalPoint() : bounds(piece).min();
+    return moved(piece, Geom::Translate(-origin));
+}
+
 }  // namespace
 
 std::string_view key(PieceRole r) { return find_key(piece_keys, r); }
@@ -133,11 +163,7 @@ std::vector<Point> outline_points(const Piece& piece, Length tolerance)
 
 double area_mm2(const Piece& piece)
 {
-    double sum = 0;
-    for (const auto& e : piece.edges) {
-        for (std::size_t i = 0; i < e.curve.size_default(); ++i) sum += swept_area(controls(e.curve, i));
-    }
-    return std::abs(sum);
+    return std::abs(signed_area(piece));
 }
 
 Geom::Rect bounds(const Piece& piece)
@@ -226,6 +252,7 @@ Outcome<Piece> check_piece(Piece piece)
         }
     }
     if (area_mm2(piece) < 1.0) return refuse(Why::OutlineEmpty, piece.id);
+    piece = into_frame(std::move(piece));
     std::vector<EdgeRole> needed{EdgeRole::Waist};
     if (piece.role != PieceRole::Waistband) needed.insert(needed.end(), {EdgeRole::Side, EdgeRole::Hem, EdgeRole::Centre});
     for (const auto role : needed) {

@@ -134,7 +134,7 @@ QWidget* ChartStation::build_pad(QWidget* parent)
     column->addWidget(reason_);
     column->addWidget(firm_);
     column->addSpacing(6);
-    column->addWidget(heading(look_, tr("What each size would leave"), 16, pad));
+    column->addWidget(heading(look_, tr("What one size throughout would leave"), 16, pad));
     column->addWidget(costs_);
     column->addSpacing(6);
     column->addWidget(heading(look_, tr("Room to move"), 16, pad));

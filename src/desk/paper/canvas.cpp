@@ -71,7 +71,7 @@ std::map<std::string, Canvas::Placed> Canvas::places() const
     tb.translate(f.width() + gap + b.right(), -b.top());
     tb.scale(-1, 1);
     out[back.id] = {tb, tb.mapRect(b)};
-    double y = std::max(f.height(), b.height()) + gap * 0.6;
+    double y = std::max(f.height(), b.height()) + gap * 0.95;
     for (const auto& p : c.bought.pieces) {
         if (out.contains(p.id)) continue;
         const QRectF r = hull(p.id);
@@ -87,7 +87,7 @@ QRectF Canvas::sheet() const
 {
     QRectF all;
     for (const auto& [id, placed] : places()) all |= placed.box;
-    return all.adjusted(-70, -34, 70, 24);
+    return all.adjusted(-70, -30, 70, 14);
 }
 
 QTransform Canvas::sheet_to_screen() const
@@ -232,14 +232,15 @@ void Canvas::draw_piece(QPainter& p, const Piece& bought, const Placed& placed)
         for (const auto& d : step.picture.dimensions) paint.dimension(d, look_.unit());
     }
     if (measures_) draw_measures(p, panels.front(), t);
-    draw_name(p, panels.front(), t);
+    draw_name(p, panels.back(), t);
 }
 
 void Canvas::draw_name(QPainter& p, const Piece& piece, const QTransform& t)
 {
     const auto b = box_of(piece);
     const bool band = piece.role == PieceRole::Waistband;
-    const QPointF at = t.map(b.topLeft() + QPointF{b.width() * (band ? 0.5 : 0.36), b.height() * (band ? 0.42 : 0.78)});
+    // In the clear strip between the grain line and the hem; on the band, beside the grain.
+    const QPointF at = t.map(band ? b.topLeft() + QPointF{b.width() * 0.5, -44} : QPointF{b.left() + b.width() * 0.45, b.bottom() - 52});
     p.setPen(look_.dyes().ink);
     p.setFont(look_.cabin(16));
     const QString name = words::piece_name(piece);

@@ -86,9 +86,6 @@ void Card::refresh()
     amount_->setVisible(open_);
     follow_->setVisible(open_ && l->own_amount && l->proposal);
     if (!amount_->edit().hasFocus() || amount_->value()) amount_->show_value(l->amount == Length{} ? std::nullopt : std::optional{l->amount});
-    toggle_->setGeometry(width() - 62, 12, 48, 30);
-    amount_->setGeometry(150, 138, 400, 46);
-    follow_->setGeometry(268, 132, follow_->sizeHint().width(), 44);
     setAccessibleDescription(words::amount(l->amount, look_.unit(), true) + ", " + words::why(*l, look_.unit()) + ", " + state_text(*l));
     update();
 }
@@ -139,7 +136,7 @@ void Card::paintEvent(QPaintEvent*)
     }
     p.setPen(d.faded);
     p.setFont(look_.lato(13));
-    p.drawText(QPointF{nx + 8, 57 * k}, QString::fromStdString(std::string{unit_text(look_.unit())}) + " " + words::amount_meaning(kind_));
+    p.drawText(QPointF{nx + 8, 57 * k}, QString::fromStdString(std::string{unit_text(look_.unit())}) + "  " + words::amount_meaning(kind_));
     p.setPen(d.ink);
     p.setFont(look_.lato(13));
     p.drawText(QPointF{x, 76 * k}, words::why(*l, look_.unit()) + "  ·  " + words::piece_names(kind_));
@@ -155,7 +152,11 @@ void Card::paintEvent(QPaintEvent*)
     p.drawRoundedRect(chip, 3, 3);
     p.setPen(l->state == LineState::Refused ? d.madder_ink : good ? d.lichen_ink : l->state == LineState::Proposed ? d.weld_ink : d.walnut);
     p.drawText(chip, Qt::AlignCenter, state);
-    if (open_) draw_chain(p, *l);
+    if (!open_) return;
+    draw_chain(p, *l);
+    p.setPen(d.ink);
+    p.setFont(look_.lato(14, QFont::DemiBold));
+    p.drawText(QPointF{x, height() - 28.0}, tr("Your amount"));
 }
 
 void Card::draw_glyph(QPainter& p, const QRectF& box, const PlanLine& l)
@@ -263,6 +264,14 @@ void Card::draw_chain(QPainter& p, const PlanLine& l)
         const QString text = l.state == LineState::Accepted ? tr("Done together with the finished length.") : tr("Nothing changes on paper until it is accepted.");
         p.drawText(QPointF{x, y + 26}, text);
     }
+}
+
+void Card::resizeEvent(QResizeEvent*)
+{
+    const int y = height() - 50;
+    toggle_->setGeometry(width() - 62, 8, 48, 30);
+    amount_->setGeometry(188, y, width() - 204, 48);
+    follow_->setGeometry(310, y - 6, follow_->sizeHint().width(), 44);
 }
 
 void Card::mousePressEvent(QMouseEvent*) { emit opened(kind_); }

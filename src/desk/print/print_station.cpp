@@ -8,6 +8,8 @@
 #include <QVBoxLayout>
 
 #include "desk/shared/empty_state.h"
+#include "core/paper/area.h"
+#include "formats/painter_paths.h"
 #include "formats/text_file.h"
 #include "words/words.h"
 
@@ -51,10 +53,28 @@ protected:
             const QRectF r{t.part.topLeft() * s, t.part.size() * s};
             p.fillRect(r, t.blank ? d.linen2 : QColor{"#FFFDF9"});
         }
-        p.save();
-        p.scale(s, s);
-        formats::paint_sheet(p, job_, layout_);
-        p.restore();
+        // The same laid-out pieces that are printed, in lines that can be seen at this size.
+        const QTransform to_screen = QTransform::fromScale(s, s);
+        for (std::size_t i = 0; i < layout_.pieces.size(); ++i) {
+            const auto& at = layout_.places[i];
+            const auto shape = [&](const QPainterPath& path) { return to_screen.map(path.translated(at)); };
+            p.setPen(QPen{QColor{"#234E7A"}, 1.8});
+            p.setBrush(QColor{"#DCE6F0"});
+            p.drawPath(shape(formats::painter_path(cutting_outline(layout_.pieces[i]))));
+            p.setBrush(Qt::NoBrush);
+            p.setPen(QPen{QColor{"#234E7A"}, 0.9, Qt::DashLine});
+            p.drawPath(shape(formats::painter_path(layout_.pieces[i])));
+            for (const auto& dart : layout_.pieces[i].darts) p.drawPath(shape(formats::dart_path(dart)));
+            const auto box = bounds(layout_.pieces[i]);
+            p.setPen(QColor{"#26262B"});
+            p.setFont(look_.cabin(14));
+            const QPointF c = to_screen.map(QPointF{box.midpoint()[Geom::X], -box.midpoint()[Geom::Y]} + at);
+            p.drawText(QRectF{c.x() - 90, c.y() - 12, 180, 24}, Qt::AlignCenter, words::piece_name(layout_.pieces[i]));
+        }
+        p.setPen(QPen{QColor{"#26262B"}, 1.4});
+        p.drawRect(to_screen.mapRect(layout_.test_square));
+        p.setFont(look_.lato(12.5));
+        p.drawText(to_screen.mapRect(layout_.test_square).adjusted(8, 0, 200, 0).translated(to_screen.mapRect(layout_.test_square).width(), 0), Qt::AlignVCenter, tr("test square"));
         for (const auto& t : layout_.tiles) {
             const double half = formats::tile_overlap_mm / 2;
             const QRectF r{QPointF{(t.part.left() + half) * s, (t.part.top() + half) * s}, QSizeF{(t.part.width() - 2 * half) * s, (t.part.height() - 2 * half) * s}};
@@ -136,7 +156,8 @@ PrintStation::PrintStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
     column->addSpacing(8);
     column->addWidget(heading(look, tr("Where to"), 16, pad));
     auto* where = new QHBoxLayout;
-    folder_ = new QLineEdit{QStandardPaths::writableLocation(QStandardPaths::DocumentsLocation), pad};
+    const QString documents = QStandardPaths::writableLocation(QStandardPaths::DocumentsLocation);
+    folder_ = new QLineEdit{QDir{documents}.exists() ? documents : QDir::homePath(), pad};
     folder_->setObjectName("print_folder");
     folder_->setAccessibleName(tr("Folder for the files"));
     auto* browse = new Button{look, tr("Choose"), ButtonKind::Plain, pad};

@@ -146,6 +146,8 @@ QLabel { background: transparent; }
 QToolTip { background: %3; color: %2; border: 1px solid %4; }
 QLineEdit, QPlainTextEdit, QTableWidget, QComboBox { background: %3; border: 1px solid %4; border-radius: 5px; padding: 5px 8px; selection-background-color: %5; selection-color: %6; }
 QLineEdit:focus, QPlainTextEdit:focus, QTableWidget:focus, QComboBox:focus { border: 2px solid %5; padding: 4px 7px; }
+QLineEdit[large="true"] { font-size: %13; padding: 6px 8px; }
+QLineEdit[large="true"]:focus { padding: 5px 7px; }
 QLineEdit[wrong="true"] { background: %7; border: 1px solid %8; }
 QLineEdit[wrong="true"]:focus { border: 2px solid %8; }
 QMenu { background: %3; border: 1px solid %4; padding: 6px; }
@@ -163,7 +165,7 @@ QComboBox QAbstractItemView { background: %3; border: 1px solid %4; selection-ba
 )"}
         .arg(px(14), d.ink.name(), d.sheet.name(), d.edge.name(), d.woad.name(), d.on_woad.name(), d.madder_wash.name(),
              d.madder.name(), d.woad_wash.name())
-        .arg(d.rule.name(), d.linen.name(), d.faded.name());
+        .arg(d.rule.name(), d.linen.name(), d.faded.name(), px(20));
 }
 
 void load_fonts()

@@ -25,10 +25,11 @@ void draw_icon(QPainter& p, Station s, QPointF c, const QColor& colour)
             p.drawLine(QPointF(12, 6), QPointF(12, 10));
             for (int x = 1; x < 11; x += 4) p.drawLine(QPointF(x, 6), QPointF(x, 9));
             break;
-        case Station::Chart:  // strips with a mark on each
-            for (int i = -1; i <= 1; ++i) p.drawLine(QPointF(-12, 8 * i), QPointF(12, 8 * i));
+        case Station::Chart:  // growing sizes on a line, and the wearer's mark above
+            p.drawLine(QPointF(-13, 10), QPointF(13, 10));
+            for (int i = 0; i < 5; ++i) p.drawLine(QPointF(-12 + 6 * i, 10), QPointF(-12 + 6 * i, 7 - 2.2 * i));
             p.setBrush(colour);
-            for (const auto& at : {QPointF{-5, -8}, QPointF{3, 0}, QPointF{-1, 8}}) p.drawEllipse(at, 2.6, 2.6);
+            p.drawPolygon(QPolygonF{{{-3, -12}, {1, -7}, {-3, -2}, {-7, -7}}});
             break;
         case Station::Plan:  // a thread through three knots
             path.moveTo(-6, -12);

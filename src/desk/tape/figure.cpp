@@ -10,7 +10,7 @@ namespace sartorum::desk {
 namespace {
 
 // Half outlines, from the neck down, in figure units (height 100, y down). One neutral shape for everyone.
-const QPolygonF torso{QList<QPointF>{{2.6, 13.5}, {3.0, 16.2}, {6.2, 18.0}, {9.6, 19.3}, {10.9, 22.5}, {10.2, 27}, {9.4, 31}, {8.6, 35}, {8.0, 39},
+const QPolygonF torso{QList<QPointF>{{2.2, 15.5}, {3.4, 17.0}, {6.2, 18.1}, {9.6, 19.3}, {10.9, 22.5}, {10.2, 27}, {9.4, 31}, {8.6, 35}, {8.0, 39},
                                      {8.8, 43}, {10.2, 47}, {10.9, 51}, {10.8, 55}, {10.0, 62}, {8.8, 69}, {7.6, 74}, {7.5, 79}, {6.6, 86}, {5.0, 93},
                                      {5.2, 96.5}, {5.6, 98.8}, {2.6, 99.2}, {1.9, 96}, {2.0, 90}, {2.2, 80}, {1.6, 72}, {0.7, 60}, {0, 53.5}}};
 const QPolygonF arm{QList<QPointF>{{9.4, 19.2}, {11.6, 20.6}, {12.9, 25}, {13.6, 32}, {14.8, 39}, {15.9, 46}, {16.9, 51.5}, {16.4, 54.5}, {14.9, 54.8},
@@ -69,7 +69,7 @@ void Figure::set_current(Measure m)
 QPointF Figure::on_figure(double x, double y) const
 {
     const double scale = (height() - 70) / 100.0;
-    return {width() / 2.0 + x * scale * 1.28, 26 + y * scale};
+    return {width() / 2.0 + x * scale * 1.12, 26 + y * scale};
 }
 
 QRectF Figure::tag(Measure m) const
@@ -97,15 +97,19 @@ void Figure::paintEvent(QPaintEvent* e)
     for (const double side : {1.0, -1.0}) {
         QPainterPath half = smooth(torso, side, place, false);
         half.lineTo(on_figure(0, 53.5));
-        half.lineTo(on_figure(0, 13.5));
+        half.lineTo(on_figure(0, 15.5));
         half.closeSubpath();
         body = body.united(half).united(smooth(arm, side, place, true));
     }
     QPainterPath head;
     const double s = (height() - 70) / 100.0;
     head.addEllipse(on_figure(0, 7.4), 4.5 * s, 6.0 * s);
-    QPainterPath neck;
-    neck.addRect(QRectF{on_figure(-2.2, 11), on_figure(2.2, 17)});
+    // The neck runs in a curve from under the ear to the shoulder.
+    QPainterPath neck{on_figure(-2.9, 9)};
+    neck.cubicTo(on_figure(-2.5, 14), on_figure(-3.2, 16.2), on_figure(-6.4, 18.0));
+    neck.lineTo(on_figure(6.4, 18.0));
+    neck.cubicTo(on_figure(3.2, 16.2), on_figure(2.5, 14), on_figure(2.9, 9));
+    neck.closeSubpath();
     body = body.united(head).united(neck).simplified();
     p.setPen(QPen{d.walnut_line, 1.4});
     p.setBrush(d.figure);
@@ -150,11 +154,16 @@ void Figure::draw_measure(QPainter& p, Measure m)
         const double end = m == Measure::WaistToHip ? hip_y : hem_y;
         const double out = m == Measure::WaistToHip ? 0.0 : 1.6;
         QPainterPath line{on_figure(half_width_at(waist_y) + out, waist_y)};
-        for (double y = waist_y; y <= end; y += 1) line.lineTo(on_figure(half_width_at(std::min(y, 62.0)) + out, y));
+        if (m == Measure::WaistToHip) {
+            for (double y = waist_y; y <= end; y += 1) line.lineTo(on_figure(half_width_at(y), y));
+        } else {  // over the hip, then straight down
+            line.quadTo(on_figure(half_width_at(hip_y) + out, hip_y - 6), on_figure(half_width_at(hip_y) + out, hip_y + 2));
+            line.lineTo(on_figure(half_width_at(hip_y) + out, end));
+        }
         p.setPen(here ? QPen{d.woad, 5, Qt::SolidLine, Qt::FlatCap} : QPen{d.walnut, 1.3});
         p.drawPath(line);
         p.setPen(QPen{here ? d.woad : d.walnut, here ? 2.4 : 1.3});
-        const QPointF foot = on_figure(half_width_at(std::min(end, 62.0)) + out, end);
+        const QPointF foot = on_figure(half_width_at(hip_y) + out, end);
         p.drawLine(foot - QPointF{0.9 * s, 0}, foot + QPointF{0.9 * s, 0});
         anchor = line.pointAtPercent(m == Measure::WaistToHip ? 0.4 : 0.85);
     }

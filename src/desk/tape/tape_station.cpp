@@ -150,6 +150,7 @@ QWidget* TapeStation::build_pad()
         stack->addWidget(caption(look_, names[i], box));
         cells_[i] = new LengthField{look_, names[i], box};
         cells_[i]->edit().setObjectName(QString{"reading%1"}.arg(i + 1));
+        cells_[i]->edit().setProperty("large", true);
         cells_[i]->check = [this](Length l) -> std::optional<Refusal> {
             const auto ok = check_reading(current_, l);
             return ok ? std::nullopt : std::optional{ok.error()};
@@ -164,9 +165,9 @@ QWidget* TapeStation::build_pad()
             else next();
         });
         stack->addWidget(cells_[i]);
-        stack->addStretch();
+        box->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Maximum);
         cell_boxes_[i] = box;
-        cells->addWidget(box, 1);
+        cells->addWidget(box, 1, Qt::AlignTop);
     }
     column->addLayout(cells);
     strip_ = new ReadingStrip{look_, pad};
