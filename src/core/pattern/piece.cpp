@@ -56,6 +56,7 @@ bool in_order(Piece& piece)
     const auto is_waist = [](const Edge& e) { return e.role == EdgeRole::Waist || e.role == EdgeRole::DartMouth; };
     const auto centre = std::find_if(piece.edges.begin(), piece.edges.end(),
                                      [](const Edge& e) { return e.role == EdgeRole::Centre; });
+    if (centre == piece.edges.end()) return false;
     std::rotate(piece.edges.begin(), centre + 1, piece.edges.end());
     const std::size_t n = piece.edges.size();
     return n >= 4 && std::all_of(piece.edges.begin(), piece.edges.end() - 3, is_waist) &&
@@ -79,9 +80,10 @@ Piece into_frame(Piece piece)
 {
     const auto centre = edge_index(piece, EdgeRole::Centre);
     const auto side = edge_index(piece, EdgeRole::Side);
-    if (centre && side) {
+    const auto far = side ? side : edge_index(piece, EdgeRole::BandEnd);
+    if (centre && far) {
         const double at = piece.edges[*centre].curve.boundsFast()->midpoint()[Geom::X];
-        if (piece.edges[*side].curve.boundsFast()->midpoint()[Geom::X] < at) piece = moved(piece, Geom::Scale(-1, 1));
+        if (piece.edges[*far].curve.boundsFast()->midpoint()[Geom::X] < at) piece = moved(piece, Geom::Scale(-1, 1));
     }
     if (signed_area(piece) > 0) {
         std::reverse(piece.edges.begin(), piece.edges.end());
@@ -263,7 +265,7 @@ Outcome<Piece> check_piece(Piece piece)
             if (!guide(piece, kind)) return refuse(Why::MarkMissing, piece.id + ": " + std::string{key(kind)});
         }
     }
-    if (piece.role != PieceRole::Waistband && !in_order(piece)) return refuse(Why::EdgeMissing, piece.id + ": order");
+    if (!in_order(piece) && piece.role != PieceRole::Waistband) return refuse(Why::EdgeMissing, piece.id + ": order");
     const auto mouths = std::count_if(piece.edges.begin(), piece.edges.end(),
                                       [](const Edge& e) { return e.role == EdgeRole::DartMouth; });
     if (static_cast<std::size_t>(mouths) != piece.darts.size()) return refuse(Why::MarkMissing, piece.id + ": dart");

@@ -240,7 +240,7 @@ void Canvas::draw_name(QPainter& p, const Piece& piece, const QTransform& t)
     const auto b = box_of(piece);
     const bool band = piece.role == PieceRole::Waistband;
     // In the clear strip between the grain line and the hem; on the band, beside the grain.
-    const QPointF at = t.map(band ? b.topLeft() + QPointF{b.width() * 0.5, -44} : QPointF{b.left() + b.width() * 0.45, b.bottom() - 52});
+    const QPointF at = t.map(band ? b.topLeft() + QPointF{b.width() * 0.5, -44} : QPointF{b.left() + b.width() * 0.45, b.bottom() - 74});
     p.setPen(look_.dyes().ink);
     p.setFont(look_.cabin(16));
     const QString name = words::piece_name(piece);

@@ -1,0 +1,125 @@
+// The command line on the demo's plain files, as a script would use it.
+#include <QProcess>
+#include <QTemporaryDir>
+#include <QTest>
+#include <nlohmann/json.hpp>
+
+using nlohmann::json;
+
+namespace {
+
+struct Ran {
+    int code;
+    QByteArray out;
+    QByteArray err;
+};
+
+Ran run(QStringList arguments)
+{
+    QProcess p;
+    p.start(SARTORUM_CLI, arguments);
+    p.waitForFinished(60000);
+    return {p.exitCode(), p.readAllStandardOutput(), p.readAllStandardError()};
+}
+
+QString demo(const char* name) { return QString{SARTORUM_SOURCE_DIR} + "/demo/" + name; }
+QStringList files(const char* body = "ottilie.json")
+{
+    return {"--chart", demo("towpath-paper.csv"), "--pattern", demo("lockside-skirt.svg"), "--body", demo(body), "--json"};
+}
+
+}  // namespace
+
+class TestCli : public QObject {
+    Q_OBJECT
+private slots:
+    void compare_advises_the_blend()
+    {
+        const auto r = run(QStringList{"compare"} + files());
+        QCOMPARE(r.code, 0);
+        const auto j = json::parse(r.out.toStdString());
+        QCOMPARE(j["waist_size"].get<std::string>(), std::string{"18"});
+        QCOMPARE(j["hip_size"].get<std::string>(), std::string{"16"});
+        QCOMPARE(j["reason"].get<std::string>(), std::string{"blend"});
+        QCOMPARE(j["measures"]["waist"]["value_mm"].get<double>(), 846.5);
+        QCOMPARE(j["sizes"].size(), std::size_t{9});
+    }
+    void apply_gives_amounts_outlines_and_walked_seams()
+    {
+        QTemporaryDir dir;
+        const auto r = run(QStringList{"apply"} + files() + QStringList{"--out", dir.filePath("a.svg")});
+        QCOMPARE(r.code, 0);
+        const auto j = json::parse(r.out.toStdString());
+        QCOMPARE(j["pieces"].size(), std::size_t{3});
+        QVERIFY(j["pieces"][0]["outline"].get<std::string>().starts_with("M"));
+        for (const auto& w : j["checks"]["walks"]) {
+            QVERIFY(w["holds"].get<bool>());
+            QVERIFY(std::abs(w["a_mm"].get<double>() - w["b_mm"].get<double>()) < 0.1);
+        }
+        // Wished 620 mm at the side: what she gets.
+        QVERIFY(std::abs(j["checks"]["walks"][0]["a_mm"].get<double>() - 620) < 0.05);
+        // Measured 228, drafted 208.
+        QCOMPARE(j["lines"][0]["amount_mm"].get<double>(), 20.0);
+        // The pieces written are a pattern again.
+        QFile chart{dir.filePath("c.csv")};
+        QVERIFY(chart.open(QIODevice::WriteOnly));
+        chart.write("size,waist,hip\nOttilie,84,106\nlarger,90,112\n");
+        chart.close();
+        const auto again = run({"check", "--chart", chart.fileName(), "--pattern", dir.filePath("a.svg"), "--body", demo("ottilie.json"), "--size", "Ottilie", "--json"});
+        QVERIFY2(!again.out.isEmpty(), again.err.constData());
+        QVERIFY(json::parse(again.out.toStdString())["walks"][0]["holds"].get<bool>());
+    }
+    void one_size_and_a_plan_file_are_obeyed()
+    {
+        QTemporaryDir dir;
+        QFile f{dir.filePath("plan.json")};
+        QVERIFY(f.open(QIODevice::WriteOnly));
+        f.write(R"({"waist_size": "14", "hip_size": "14", "adjustments": {"width_at_hip": {"answer": "accepted", "amount_mm": 22}}})");
+        f.close();
+        const auto r = run(QStringList{"apply"} + files("bram.json") + QStringList{"--plan", f.fileName()});
+        const auto j = json::parse(r.out.toStdString());
+        QCOMPARE(j["plan"]["hip_size"].get<std::string>(), std::string{"14"});
+        QVERIFY(std::abs(j["lines"][2]["changed"]["hip_mm"].get<double>() - 22) < 0.01);
+        const auto one = json::parse(run(QStringList{"plan"} + files() + QStringList{"--size", "20"}).out.toStdString());
+        QCOMPARE(one["plan"]["waist_size"].get<std::string>(), std::string{"20"});
+    }
+    void pages_are_printed()
+    {
+        QTemporaryDir dir;
+        const auto r = run(QStringList{"print"} + files() + QStringList{"--out", dir.filePath("p.pdf"), "--paper", "letter"});
+        QCOMPARE(r.code, 0);
+        QVERIFY(json::parse(r.out.toStdString())["pages"].get<int>() > 4);
+        QVERIFY(QFileInfo{dir.filePath("p.pdf")}.size() > 5000);
+    }
+    void what_is_wrong_is_said_in_a_sentence_with_the_file()
+    {
+        auto r = run({"compare", "--chart", "missing.csv", "--body", demo("bram.json")});
+        QCOMPARE(r.code, 1);
+        QVERIFY(r.err.contains("missing.csv"));
+        QTemporaryDir dir;
+        QFile f{dir.filePath("body.json")};
+        QVERIFY(f.open(QIODevice::WriteOnly));
+        f.write(R"({"name": "x", "date": "2026-01-01", "readings": {"waist": [-4]}})");
+        f.close();
+        r = run({"compare", "--chart", demo("towpath-paper.csv"), "--body", f.fileName()});
+        QCOMPARE(r.code, 1);
+        QVERIFY(r.err.contains("Waist"));
+        r = run(QStringList{"plan"} + files() + QStringList{"--size", "99"});
+        QCOMPARE(r.code, 1);
+        QVERIFY(r.err.contains("99"));
+        QCOMPARE(run({"dance"}).code, 2);
+    }
+    void deep_or_broken_json_is_refused()
+    {
+        QTemporaryDir dir;
+        QFile f{dir.filePath("deep.json")};
+        QVERIFY(f.open(QIODevice::WriteOnly));
+        f.write(QByteArray(200000, '['));
+        f.close();
+        const auto r = run({"compare", "--chart", demo("towpath-paper.csv"), "--body", f.fileName()});
+        QCOMPARE(r.code, 1);
+        QVERIFY(!r.err.isEmpty());
+    }
+};
+QTEST_GUILESS_MAIN(TestCli)
+#include "test_cli.moc"

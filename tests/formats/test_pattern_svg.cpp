@@ -1,0 +1,158 @@
+#include <QElapsedTimer>
+#include <QProcess>
+#include <QTemporaryDir>
+#include <QTest>
+#include <QImage>
+
+#include "formats/pattern_svg.h"
+#include "formats/text_file.h"
+#include "skirts.h"
+
+using namespace sartorum;
+using namespace sartorum::test;
+using formats::read_pattern_svg;
+using formats::write_pattern_svg;
+
+namespace {
+
+std::string good() { return write_pattern_svg(graded_skirt(3)).toStdString(); }
+
+std::string replaced(std::string s, const std::string& a, const std::string& b)
+{
+    const auto at = s.find(a);
+    if (at == std::string::npos) qFatal("nothing to replace: %s", a.c_str());
+    return s.replace(at, a.size(), b);
+}
+
+}  // namespace
+
+class TestPatternSvg : public QObject {
+    Q_OBJECT
+private slots:
+    void a_pattern_comes_back_as_it_was_written()
+    {
+        const auto p = graded_skirt(3);
+        const auto again = read_pattern_svg(good());
+        QVERIFY(again.has_value());
+        QCOMPARE(again->name, p.name);
+        QCOMPARE(again->seams.size(), p.seams.size());
+        for (std::size_t s = 0; s < p.sizes.size(); ++s) {
+            for (std::size_t i = 0; i < p.sizes[s].pieces.size(); ++i) {
+                const Piece& a = p.sizes[s].pieces[i];
+                const Piece& b = again->sizes[s].pieces[i];
+                QVERIFY(largest_gap(a, b) < 1e-5);  // six decimals are written
+                QCOMPARE(b.darts.size(), a.darts.size());
+                QCOMPARE(b.notches.size(), a.notches.size());
+                for (std::size_t e = 0; e < a.edges.size(); ++e) QCOMPARE(b.edges[e].allowance.in_mm(), a.edges[e].allowance.in_mm());
+            }
+        }
+    }
+    void a_drawing_in_inches_turned_and_mirrored_is_the_same_pattern()
+    {
+        auto svg = good();
+        const auto was = *read_pattern_svg(svg);
+        // The same sheet declared in inches, its contents turned by a group.
+        const auto root = svg.find("width=\"");
+        const auto end = svg.find("mm\"", root);
+        const double mm = std::stod(svg.substr(root + 7, end - root - 7));
+        svg = replaced(svg, svg.substr(root, end + 3 - root), "width=\"" + std::to_string(mm / 25.4) + "in\"");
+        svg = replaced(svg, "<g data-size=\"8\">", "<g data-size=\"8\" transform=\"translate(1200 0) scale(-1 1)\">");
+        const auto is = read_pattern_svg(svg);
+        QVERIFY(is.has_value());
+        for (std::size_t i = 0; i < was.sizes[0].pieces.size(); ++i) {
+            QVERIFY(std::abs(area_mm2(was.sizes[0].pieces[i]) - area_mm2(is->sizes[0].pieces[i])) < 0.5);
+        }
+        QVERIFY(largest_gap(was.sizes[0].pieces[0], is->sizes[0].pieces[0]) < 1e-2);
+    }
+    void the_drawing_is_at_true_size_for_another_reader()
+    {
+        QTemporaryDir dir;
+        Pattern square{"Square", "Nobody", {}, {}};
+        auto pieces = draw_skirt(plain_skirt())->pieces;
+        square.sizes.push_back({"1", pieces});
+        const QString svg = dir.filePath("p.svg");
+        const QString png = dir.filePath("p.png");
+        QVERIFY(formats::write_file(svg, write_pattern_svg(square)).has_value());
+        // librsvg at 25.4 dpi: one pixel a millimetre.
+        QCOMPARE(QProcess::execute("rsvg-convert", {"--dpi-x", "25.4", "--dpi-y", "25.4", "-b", "white", "-o", png, svg}), 0);
+        const QImage image{png};
+        QVERIFY(!image.isNull());
+        int left = image.width();
+        int top = image.height();
+        int bottom = 0;
+        for (int r = 0; r < image.height(); ++r) {
+            for (int c = 0; c < image.width(); ++c) {
+                if (qGray(image.pixel(c, r)) > 200) continue;
+                left = std::min(left, c);
+                top = std::min(top, r);
+                bottom = std::max(bottom, r);
+            }
+        }
+        const auto box = bounds(pieces[0]);
+        // First piece starts 60 mm in; the tallest piece is the front or back: their heights are equal.
+        QVERIFY(std::abs(left - 60) <= 1);
+        QVERIFY2(std::abs((bottom - top) - box.height()) <= 2, qPrintable(QString("%1 %2").arg(bottom - top).arg(box.height())));
+    }
+    void what_is_not_a_usable_pattern_says_why_data()
+    {
+        QTest::addColumn<QByteArray>("svg");
+        QTest::addColumn<int>("why");
+        const auto row = [](const char* name, const std::string& svg, Why why) { QTest::newRow(name) << QByteArray::fromStdString(svg) << int(why); };
+        const auto s = good();
+        row("empty", "", Why::FileBroken);
+        row("text", "Dear sir", Why::FileBroken);
+        row("html", "<html></html>", Why::FileNotAPattern);
+        row("plain drawing", "<svg width='10mm' height='10mm' viewBox='0 0 10 10'/>", Why::FileNotAPattern);
+        row("no scale", replaced(s, "viewBox=", "data-box="), Why::FileNoScale);
+        row("pixels", replaced(s, "mm\" height", "px\" height"), Why::FileNoScale);
+        row("truncated", s.substr(0, s.size() / 2), Why::FileBroken);
+        row("script", replaced(s, "<g data-size", "<script>alert(1)</script><g data-size"), Why::FileActiveContent);
+        row("external reference", replaced(s, "<g data-size", "<a href=\"file:///etc/passwd\"/><g data-size"), Why::FileActiveContent);
+        row("use", replaced(s, "<g data-size", "<use href=\"#x\"/><g data-size"), Why::FileActiveContent);
+        row("event", replaced(s, "<g data-size", "<g onload=\"x()\"/><g data-size"), Why::FileActiveContent);
+        row("entities", "<!DOCTYPE svg [<!ENTITY a \"aaaaaaaaaa\"><!ENTITY b \"&a;&a;&a;&a;\">]>" + s.substr(s.find("<svg")), Why::FileActiveContent);
+        row("open outline", replaced(s, "data-edge=\"hem\"", "data-edg=\"hem\""), Why::OutlineNotClosed);
+        row("unknown edge", replaced(s, "data-edge=\"hem\"", "data-edge=\"ruffle\""), Why::EdgeMissing);
+        row("unknown role", replaced(s, "data-role=\"front\"", "data-role=\"cape\""), Why::FileNotAPattern);
+        row("broken path", replaced(s, "d=\"M", "d=\"Q"), Why::PathNotUnderstood);
+        row("infinite path", replaced(s, "d=\"M", "d=\"M1e400,0 L"), Why::PathNotUnderstood);
+        row("no hip line", replaced(s, "data-guide=\"hip\"", "data-guide=\"grain\""), Why::MarkMissing);
+        row("one size twice", replaced(s, "data-size=\"10\"", "data-size=\"8\""), Why::ChartSizeTwice);
+        row("seam of nothing", replaced(s, "data-a=\"front:side\"", "data-a=\"sleeve:side\""), Why::SeamUnknownPiece);
+    }
+    void what_is_not_a_usable_pattern_says_why()
+    {
+        QFETCH(QByteArray, svg);
+        QFETCH(int, why);
+        const auto p = read_pattern_svg(svg.toStdString());
+        QVERIFY(!p.has_value());
+        QCOMPARE(int(p.error().why), why);
+    }
+    void fifty_megabytes_of_nested_groups_end_quickly()
+    {
+        std::string bomb = "<svg width='10mm' height='10mm' viewBox='0 0 10 10' data-sartorum='pattern 1'>";
+        while (bomb.size() < 50u * 1024 * 1024) bomb += "<g>";
+        QElapsedTimer timer;
+        timer.start();
+        QCOMPARE(read_pattern_svg(bomb).error().why, Why::FileTooLarge);
+        bomb.resize(15u * 1024 * 1024);
+        QCOMPARE(read_pattern_svg(bomb).error().why, Why::FileTooDeep);
+        std::string flat = "<svg width='10mm' height='10mm' viewBox='0 0 10 10' data-sartorum='pattern 1'>";
+        for (int i = 0; i < 60000; ++i) flat += "<g/>";
+        QCOMPARE(read_pattern_svg(flat).error().why, Why::FileTooDeep);
+        QVERIFY(timer.elapsed() < 5000);
+    }
+    void damaged_bytes_never_crash()
+    {
+        const auto s = good();
+        std::mt19937 rng{5};
+        for (int i = 0; i < 400; ++i) {
+            auto broken = s;
+            for (int k = 0; k < 6; ++k) broken[rng() % broken.size()] = static_cast<char>(32 + rng() % 95);
+            const auto p = read_pattern_svg(broken);
+            if (p) QVERIFY(!p->sizes.empty());
+        }
+    }
+};
+QTEST_APPLESS_MAIN(TestPatternSvg)
+#include "test_pattern_svg.moc"
