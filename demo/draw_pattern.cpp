@@ -19,7 +19,9 @@ int main(int argc, char** argv)
     const double hips[] = {890, 930, 970, 1010, 1050, 1100, 1150, 1200, 1250};
     for (int i = 0; i < 9; ++i) {
         ChartSize size{std::to_string(8 + 2 * i),
-                       {{Measure::Waist, Length::mm(waists[i])}, {Measure::Hip, Length::mm(hips[i])}, {Measure::WaistToHip, Length::mm(200 + 2 * i)}},
+                       {{Measure::Waist, Length::mm(waists[i])},
+                        {Measure::Hip, Length::mm(hips[i])},
+                        {Measure::WaistToHip, Length::mm(200 + 2 * i)}},
                        0};
         SkirtFlat f;
         f.size = size.name;
@@ -36,6 +38,7 @@ int main(int argc, char** argv)
         chart.sizes.push_back(std::move(size));
     }
     const auto a = formats::write_file(folder + "/lockside-skirt.svg", formats::write_pattern_svg(pattern));
-    const auto b = formats::write_file(folder + "/towpath-paper.csv", QByteArray::fromStdString(formats::write_chart_csv(chart)));
+    const auto b = formats::write_file(folder + "/towpath-paper.csv",
+                                       QByteArray::fromStdString(formats::write_chart_csv(chart)));
     return a && b ? 0 : 1;
 }

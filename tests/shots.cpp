@@ -33,7 +33,9 @@ int main(int argc, char** argv)
     window.go_to(Station::Chart);
     shot("chart");
     room.choose_sizes(room.advice()->choice.waist_size, room.advice()->choice.hip_size);
-    for (const auto kind : {AdjustmentKind::WaistToHip, AdjustmentKind::HemGivenBack, AdjustmentKind::FinishedLength}) room.decide(kind, Answer::Accepted, {});
+    for (const auto kind :
+         {AdjustmentKind::WaistToHip, AdjustmentKind::HemGivenBack, AdjustmentKind::FinishedLength})
+        room.decide(kind, Answer::Accepted, {});
     window.go_to(Station::Plan);
     shot("plan");
     room.decide(AdjustmentKind::WidthAtHip, Answer::Accepted, {});

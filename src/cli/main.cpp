@@ -51,7 +51,8 @@ Inputs load(const Options& o, bool with_pattern)
     Inputs in;
     in.chart = need(formats::read_chart_csv(need(read_file(o.chart), o.chart)), o.chart);
     in.body = need(formats::read_body(need(read_file(o.body), o.body)), o.body);
-    if (with_pattern) in.pattern = need(formats::read_pattern_svg(need(read_file(o.pattern), o.pattern)), o.pattern);
+    if (with_pattern)
+        in.pattern = need(formats::read_pattern_svg(need(read_file(o.pattern), o.pattern)), o.pattern);
     if (!o.plan.isEmpty()) {
         in.plan = need(formats::read_plan(need(read_file(o.plan), o.plan)), o.plan);
     } else if (!o.size.isEmpty()) {
@@ -64,7 +65,10 @@ Inputs load(const Options& o, bool with_pattern)
     return in;
 }
 
-void print_json(const json& j) { QTextStream{stdout} << QString::fromStdString(j.dump(2)) << "\n"; }
+void print_json(const json& j)
+{
+    QTextStream{stdout} << QString::fromStdString(j.dump(2)) << "\n";
+}
 
 int compare(const Options& o)
 {
@@ -75,7 +79,8 @@ int compare(const Options& o)
         return 0;
     }
     QTextStream out{stdout};
-    out << words::advice_title(in.chart, advice.choice) << "\n" << words::advice_reason(in.chart, advice, in.body.set, o.unit) << "\n";
+    out << words::advice_title(in.chart, advice.choice) << "\n"
+        << words::advice_reason(in.chart, advice, in.body.set, o.unit) << "\n";
     for (const auto& cost : advice.costs) out << "  " << words::cost_text(in.chart, cost, o.unit) << "\n";
     return 0;
 }
@@ -90,8 +95,10 @@ int plan(const Options& o)
     }
     QTextStream out{stdout};
     for (const auto& line : c.lines) {
-        out << words::adjustment_name(line.kind) << ": " << words::amount(line.amount, o.unit, true) << ", " << words::why(line, o.unit)
-            << (line.state == LineState::LeaveIt ? QString{", inside measuring noise: leave it"} : QString{}) << "\n";
+        out << words::adjustment_name(line.kind) << ": " << words::amount(line.amount, o.unit, true) << ", "
+            << words::why(line, o.unit)
+            << (line.state == LineState::LeaveIt ? QString{", inside measuring noise: leave it"} : QString{})
+            << "\n";
     }
     return 0;
 }
@@ -123,17 +130,26 @@ int apply(const Options& o)
     const auto in = load(o, true);
     Plan plan = in.plan;
     const auto c = applied(in, o, plan);
-    if (!o.out.isEmpty()) (void)need(formats::write_file(o.out, formats::altered_svg(c, label_of(in, plan))), o.out);
+    if (!o.out.isEmpty())
+        (void)need(formats::write_file(o.out, formats::altered_svg(c, label_of(in, plan))), o.out);
     json steps = json::array();
     for (const auto& s : c.steps) {
-        steps.push_back({{"piece", s.piece}, {"do", words::step_title(s, o.unit).toStdString()}, {"how", words::step_detail(s, o.unit).toStdString()}, {"amount_mm", s.amount.in_mm()}});
+        steps.push_back({{"piece", s.piece},
+                         {"do", words::step_title(s, o.unit).toStdString()},
+                         {"how", words::step_detail(s, o.unit).toStdString()},
+                         {"amount_mm", s.amount.in_mm()}});
     }
     if (o.json) {
-        print_json({{"plan", formats::plan_json(plan)}, {"lines", formats::lines_json(c)}, {"pieces", formats::pieces_json(c.altered.pieces)}, {"steps", steps}, {"checks", formats::checks_json(c.checks)}});
+        print_json({{"plan", formats::plan_json(plan)},
+                    {"lines", formats::lines_json(c)},
+                    {"pieces", formats::pieces_json(c.altered.pieces)},
+                    {"steps", steps},
+                    {"checks", formats::checks_json(c.checks)}});
     } else {
         QTextStream out{stdout};
         int n = 0;
-        for (const auto& s : c.steps) out << ++n << ". " << QString::fromStdString(s.piece) << ": " << words::step_title(s, o.unit) << "\n";
+        for (const auto& s : c.steps)
+            out << ++n << ". " << QString::fromStdString(s.piece) << ": " << words::step_title(s, o.unit) << "\n";
     }
     return 0;
 }
@@ -148,7 +164,8 @@ int check_seams(const Options& o)
     } else {
         QTextStream out{stdout};
         for (const auto& w : c.checks.walks) {
-            out << words::seam_name(w.seam) << ": " << words::amount(w.a, Unit::Millimetre) << " and " << words::amount(w.b, Unit::Millimetre) << (w.holds ? ", holds\n" : ", true again\n");
+            out << words::seam_name(w.seam) << ": " << words::amount(w.a, Unit::Millimetre) << " and "
+                << words::amount(w.b, Unit::Millimetre) << (w.holds ? ", holds\n" : ", true again\n");
         }
     }
     return c.checks.all_hold() ? 0 : exit_refused;
@@ -190,23 +207,27 @@ int main(int argc, char** argv)
     parser.addHelpOption();
     parser.addVersionOption();
     parser.addPositionalArgument("command", "compare, plan, apply, check or print");
-    parser.addOptions({{"chart", "size chart, CSV", "file"},
-                       {"pattern", "pattern, SVG", "file"},
-                       {"body", "measurements, JSON", "file"},
-                       {"plan", "decisions, JSON; without it the advised size and every proposal outside the noise", "file"},
-                       {"size", "one size throughout", "name"},
-                       {"out", "file to write", "file"},
-                       {"paper", "a4 or letter", "paper", "a4"},
-                       {"kind", "tiles, half, quarter or card", "kind", "tiles"},
-                       {"unit", "cm or in, for words", "unit", "cm"},
-                       {"json", "answer in JSON, millimetres at full precision"}});
+    parser.addOptions(
+        {{"chart", "size chart, CSV", "file"},
+         {"pattern", "pattern, SVG", "file"},
+         {"body", "measurements, JSON", "file"},
+         {"plan", "decisions, JSON; without it the advised size and every proposal outside the noise", "file"},
+         {"size", "one size throughout", "name"},
+         {"out", "file to write", "file"},
+         {"paper", "a4 or letter", "paper", "a4"},
+         {"kind", "tiles, half, quarter or card", "kind", "tiles"},
+         {"unit", "cm or in, for words", "unit", "cm"},
+         {"json", "answer in JSON, millimetres at full precision"}});
     parser.process(app);
-    const Options o{parser.value("chart"), parser.value("pattern"), parser.value("body"), parser.value("plan"), parser.value("size"),
-                    parser.value("out"), parser.value("paper"), parser.value("kind"), parser.isSet("json"),
-                    parser.value("unit") == "in" ? Unit::Inch : Unit::Centimetre};
+    const Options o{parser.value("chart"), parser.value("pattern"),
+                    parser.value("body"),  parser.value("plan"),
+                    parser.value("size"),  parser.value("out"),
+                    parser.value("paper"), parser.value("kind"),
+                    parser.isSet("json"),  parser.value("unit") == "in" ? Unit::Inch : Unit::Centimetre};
     const QString command = parser.positionalArguments().value(0);
     using Command = int (*)(const Options&);
-    const std::pair<const char*, Command> commands[] = {{"compare", compare}, {"plan", plan}, {"apply", apply}, {"check", check_seams}, {"print", print}};
+    const std::pair<const char*, Command> commands[] = {
+        {"compare", compare}, {"plan", plan}, {"apply", apply}, {"check", check_seams}, {"print", print}};
     for (const auto& [name, run] : commands) {
         if (command != QLatin1String{name}) continue;
         try {

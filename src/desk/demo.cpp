@@ -41,7 +41,9 @@ bool fill_with_demo(notebook::Notebook& book, const QString& folder)
     chart->maker = "Towpath Paper";
     const auto chart_id = book.add_chart(*chart);
     if (!chart_id) return false;
-    if (!book.add_pattern(QString::fromStdString(pattern->name), QString::fromStdString(pattern->maker), QByteArray::fromStdString(*svg), *chart_id)) return false;
+    if (!book.add_pattern(QString::fromStdString(pattern->name), QString::fromStdString(pattern->maker),
+                          QByteArray::fromStdString(*svg), *chart_id))
+        return false;
     return add_body(book, dir.filePath("bram.json")) && add_body(book, dir.filePath("ottilie.json"));
 }
 

@@ -11,13 +11,27 @@ namespace sartorum::desk {
 QString trouble_text(const notebook::Failure& f)
 {
     switch (f.trouble) {
-        case notebook::Trouble::NotFound: return Room::tr("The notebook cannot be opened. Is it still there, and may you read it?");
-        case notebook::Trouble::NotANotebook: return Room::tr("This file is not a Sartorum notebook. It was left as it is.");
-        case notebook::Trouble::Newer: return Room::tr("This notebook was written by a newer Sartorum. It was left as it is; update the program to open it.");
-        case notebook::Trouble::ReadOnly: return Room::tr("This place cannot be written. Copy the notebook to your own folder, or ask for permission to write.");
-        case notebook::Trouble::InUse: return Room::tr("Another program is writing in the notebook just now. Close it there and do this again.");
-        case notebook::Trouble::DiskFull: return Room::tr("The disk is full or took no more. Nothing kept before was lost; make some room and do this again.");
-        case notebook::Trouble::Damaged: return Room::tr("The notebook is damaged (%1). Open your last copy of it.").arg(f.detail);
+        case notebook::Trouble::NotFound:
+            return Room::tr("The notebook cannot be opened. Is it still there, and may you read it?");
+        case notebook::Trouble::NotANotebook:
+            return Room::tr("This file is not a Sartorum notebook. It was left as it is.");
+        case notebook::Trouble::Newer:
+            return Room::tr(
+                "This notebook was written by a newer Sartorum. It was left as it is; update the program to open "
+                "it.");
+        case notebook::Trouble::ReadOnly:
+            return Room::tr(
+                "This place cannot be written. Copy the notebook to your own folder, or ask for permission to "
+                "write.");
+        case notebook::Trouble::InUse:
+            return Room::tr(
+                "Another program is writing in the notebook just now. Close it there and do this again.");
+        case notebook::Trouble::DiskFull:
+            return Room::tr(
+                "The disk is full or took no more. Nothing kept before was lost; make some room and do this "
+                "again.");
+        case notebook::Trouble::Damaged:
+            return Room::tr("The notebook is damaged (%1). Open your last copy of it.").arg(f.detail);
     }
     return {};
 }
@@ -100,10 +114,14 @@ formats::PrintLabel Room::print_label() const
     const QDate day = QDate::fromString(QString::fromStdString(body_.date), Qt::ISODate);
     return {wearer_name_, pattern_ ? QString::fromStdString(pattern_->name) : QString{},
             waist == hip ? tr("size %1").arg(hip) : tr("size %1 waist, %2 hip").arg(waist, hip),
-            tr("measured %1").arg(QLocale{QLocale::English}.toString(day, "d MMMM yyyy")), today_().toString(Qt::ISODate)};
+            tr("measured %1").arg(QLocale{QLocale::English}.toString(day, "d MMMM yyyy")),
+            today_().toString(Qt::ISODate)};
 }
 
-void Room::add_wearer(const QString& name) { kept(book_->add_wearer(name.trimmed(), today_())); }
+void Room::add_wearer(const QString& name)
+{
+    kept(book_->add_wearer(name.trimmed(), today_()));
+}
 
 void Room::measure_anew()
 {
@@ -150,7 +168,8 @@ Outcome<bool> Room::take_pattern_svg(const std::string& svg)
 {
     auto read = formats::read_pattern_svg(svg);
     if (!read) return tl::make_unexpected(read.error());
-    kept(book_->add_pattern(QString::fromStdString(read->name), QString::fromStdString(read->maker), QByteArray::fromStdString(svg), table_.chart));
+    kept(book_->add_pattern(QString::fromStdString(read->name), QString::fromStdString(read->maker),
+                            QByteArray::fromStdString(svg), table_.chart));
     return true;
 }
 
@@ -193,7 +212,13 @@ void Room::go_to_step(int step)
     emit stepped();
 }
 
-void Room::undo() { kept(book_->undo()); }
-void Room::redo() { kept(book_->redo()); }
+void Room::undo()
+{
+    kept(book_->undo());
+}
+void Room::redo()
+{
+    kept(book_->redo());
+}
 
 }  // namespace sartorum::desk

@@ -27,10 +27,26 @@ Foot::Keys keys_of(Station s)
 {
     const auto t = [](const char* text) { return QObject::tr(text); };
     switch (s) {
-        case Station::Tape: return {{"Enter", t("keep and go on")}, {"↑ ↓", t("measure")}, {"Ctrl 1–5", t("stations")}, {"Ctrl U", t("cm or in")}};
-        case Station::Chart: return {{"↑ ↓", t("measure")}, {"← →", t("size at this measure")}, {"B", t("blend or one size")}, {"Enter", t("to Plan")}};
-        case Station::Plan: return {{"↑ ↓", t("card")}, {"Space", t("accept or leave")}, {"+ −", t("amount")}, {"A", t("type an amount")}, {"Enter", t("to Paper")}};
-        case Station::Paper: return {{"← →", t("step")}, {"Space", t("done on paper")}, {"O", t("as bought")}, {"F", t("finished")}, {"Z W", t("zoom to the cut, whole")}, {"M", t("lengths")}, {"K", t("walk the seams")}};
+        case Station::Tape:
+            return {{"Enter", t("keep and go on")},
+                    {"↑ ↓", t("measure")},
+                    {"Ctrl 1–5", t("stations")},
+                    {"Ctrl U", t("cm or in")}};
+        case Station::Chart:
+            return {{"↑ ↓", t("measure")},
+                    {"← →", t("size at this measure")},
+                    {"B", t("blend or one size")},
+                    {"Enter", t("to Plan")}};
+        case Station::Plan:
+            return {{"↑ ↓", t("card")},
+                    {"Space", t("accept or leave")},
+                    {"+ −", t("amount")},
+                    {"A", t("type an amount")},
+                    {"Enter", t("to Paper")}};
+        case Station::Paper:
+            return {{"← →", t("step")},        {"Space", t("done on paper")},        {"O", t("as bought")},
+                    {"F", t("finished")},      {"Z W", t("zoom to the cut, whole")}, {"M", t("lengths")},
+                    {"K", t("walk the seams")}};
         case Station::Print: return {{"Tab", t("next")}, {"← →", t("kind, paper")}, {"Enter", t("save")}};
     }
     return {};
@@ -137,7 +153,8 @@ void Window::go_to(Station s)
         return;
     }
     for (auto* child : w->findChildren<QWidget*>()) {
-        const bool picture = s == Station::Chart && child->inherits("sartorum::desk::Strips") && child->isVisibleTo(w);
+        const bool picture =
+            s == Station::Chart && child->inherits("sartorum::desk::Strips") && child->isVisibleTo(w);
         if (picture) return child->setFocus();
     }
     w->setFocus();
@@ -150,11 +167,13 @@ void Window::shortcuts()
         connect(s, &QShortcut::activated, this, act);
     };
     for (int i = 0; i < station_count; ++i) {
-        on(QKeySequence{static_cast<int>(Qt::CTRL) + Qt::Key_1 + i}, [this, i] { go_to(static_cast<Station>(i)); });
+        on(QKeySequence{static_cast<int>(Qt::CTRL) + Qt::Key_1 + i},
+           [this, i] { go_to(static_cast<Station>(i)); });
     }
     on(QKeySequence{"Ctrl+Z"}, [this] { room_.undo(); });
     on(QKeySequence{"Ctrl+Shift+Z"}, [this] { room_.redo(); });
-    on(QKeySequence{"Ctrl+U"}, [this] { look_.set_unit(look_.unit() == Unit::Inch ? Unit::Centimetre : Unit::Inch); });
+    on(QKeySequence{"Ctrl+U"},
+       [this] { look_.set_unit(look_.unit() == Unit::Inch ? Unit::Centimetre : Unit::Inch); });
     on(QKeySequence{"F8"}, [this] { look_.set_night(!look_.night()); });
     on(QKeySequence{"F1"}, [this] { GuideDialog{look_, this}.exec(); });
     on(QKeySequence{"F6"}, [this] { next_part(); });
@@ -183,11 +202,13 @@ std::vector<bool> Window::finished() const
     bool measured = true;
     for (const auto m : {Measure::Waist, Measure::Hip, Measure::WaistToHip}) {
         const auto taken = room_.body().taken(m);
-        measured = measured && taken && (taken->state == ReadingState::Agree || taken->state == ReadingState::MiddleTaken);
+        measured = measured && taken &&
+                   (taken->state == ReadingState::Agree || taken->state == ReadingState::MiddleTaken);
     }
     bool answered = c && room_.sizes_chosen();
     if (c) {
-        for (const auto& l : c->lines) answered = answered && l.state != LineState::Proposed && l.state != LineState::Refused;
+        for (const auto& l : c->lines)
+            answered = answered && l.state != LineState::Proposed && l.state != LineState::Refused;
     }
     const bool cut = answered && room_.step() + 1 == static_cast<int>(c->steps.size());
     return {measured, room_.sizes_chosen(), answered, cut, false};
@@ -206,13 +227,24 @@ void Window::new_wearer()
     if (dialog.exec() == QDialog::Accepted) go_to(Station::Tape);
 }
 
-void Window::type_chart() { ChartDialog{look_, room_, this}.exec(); }
-void Window::draw_skirt() { SkirtDialog{look_, room_, this}.exec(); }
-void Window::tell(const QString& text) { foot_->show_trouble(text); }
+void Window::type_chart()
+{
+    ChartDialog{look_, room_, this}.exec();
+}
+void Window::draw_skirt()
+{
+    SkirtDialog{look_, room_, this}.exec();
+}
+void Window::tell(const QString& text)
+{
+    foot_->show_trouble(text);
+}
 
 void Window::import_chart(const QString& given)
 {
-    const QString path = given.isEmpty() ? QFileDialog::getOpenFileName(this, tr("Import a size chart"), {}, tr("CSV (*.csv *.txt)")) : given;
+    const QString path = given.isEmpty() ? QFileDialog::getOpenFileName(this, tr("Import a size chart"), {},
+                                                                        tr("CSV (*.csv *.txt)"))
+                                         : given;
     if (path.isEmpty()) return;
     const QString name = QFileInfo{path}.fileName();
     const auto bytes = formats::read_file(path);
@@ -226,7 +258,9 @@ void Window::import_chart(const QString& given)
 
 void Window::open_pattern(const QString& given)
 {
-    const QString path = given.isEmpty() ? QFileDialog::getOpenFileName(this, tr("Open a pattern"), {}, tr("Pattern drawing (*.svg)")) : given;
+    const QString path = given.isEmpty() ? QFileDialog::getOpenFileName(this, tr("Open a pattern"), {},
+                                                                        tr("Pattern drawing (*.svg)"))
+                                         : given;
     if (path.isEmpty()) return;
     const auto bytes = formats::read_file(path);
     if (!bytes) return tell(words::refusal(bytes.error(), look_.unit()));
@@ -248,11 +282,15 @@ void Window::show_wearers()
     if (room_.table().wearer) {
         menu->addSeparator();
         for (const auto& set : room_.book().sets(*room_.table().wearer)) {
-            auto* a = menu->addAction(tr("measured %1").arg(set.name), this, [this, id = set.id] { room_.choose_wearer(*room_.table().wearer, id); });
+            auto* a = menu->addAction(tr("measured %1").arg(set.name), this,
+                                      [this, id = set.id] { room_.choose_wearer(*room_.table().wearer, id); });
             a->setCheckable(true);
             a->setChecked(room_.table().set == set.id);
         }
-        menu->addAction(tr("Measure anew today"), this, [this] { room_.measure_anew(); go_to(Station::Tape); });
+        menu->addAction(tr("Measure anew today"), this, [this] {
+            room_.measure_anew();
+            go_to(Station::Tape);
+        });
     }
     menu->popup(docket_->wearer_button().mapToGlobal(QPoint{0, docket_->wearer_button().height()}));
 }
@@ -271,7 +309,8 @@ void Window::show_patterns()
     menu->addAction(tr("Draw a skirt from flat measurements…"), this, &Window::draw_skirt);
     menu->addSeparator();
     for (const auto& c : room_.book().charts()) {
-        auto* a = menu->addAction(tr("chart: %1").arg(c.second.isEmpty() ? c.name : c.second), this, [this, id = c.id] { room_.choose_chart(id); });
+        auto* a = menu->addAction(tr("chart: %1").arg(c.second.isEmpty() ? c.name : c.second), this,
+                                  [this, id = c.id] { room_.choose_chart(id); });
         a->setCheckable(true);
         a->setChecked(room_.table().chart == c.id);
     }

@@ -71,7 +71,8 @@ Outcome<Column> column_of(const std::string& header, int line)
         return column;
     }
     const auto measure = measure_of_key(name);
-    if (!measure || facts(*measure).kind == MeasureKind::Wish) return refuse(Why::ChartColumnUnknown, header, line);
+    if (!measure || facts(*measure).kind == MeasureKind::Wish)
+        return refuse(Why::ChartColumnUnknown, header, line);
     column.measure = *measure;
     return column;
 }
@@ -112,7 +113,9 @@ Outcome<SizeChart> read_chart_csv(std::string_view text)
         ++number;
         if (trimmed(line).empty()) continue;
         if (columns.empty()) {
-            separator = line.find(';') != std::string_view::npos ? ';' : line.find('\t') != std::string_view::npos ? '\t' : ',';
+            separator = line.find(';') != std::string_view::npos    ? ';'
+                        : line.find('\t') != std::string_view::npos ? '\t'
+                                                                    : ',';
             auto found = columns_of(cells_of(line, separator));
             if (!found) return tl::make_unexpected(found.error());
             columns = std::move(*found);

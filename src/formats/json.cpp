@@ -110,7 +110,8 @@ Outcome<Plan> read_plan(const std::string& text)
         const auto kind = adjustment_of_key(key);
         if (!kind || !entry.is_object()) return refuse(Why::KeyMissing, key);
         const auto answer = text_at(entry, "answer");
-        if (!answer || (*answer != "accepted" && *answer != "declined")) return refuse(Why::KeyMissing, key + ": answer");
+        if (!answer || (*answer != "accepted" && *answer != "declined"))
+            return refuse(Why::KeyMissing, key + ": answer");
         Decision d{*kind, *answer == "accepted" ? Answer::Accepted : Answer::Declined, {}};
         if (entry.contains("amount_mm")) {
             const auto amount = length_of(entry["amount_mm"], key + ": amount_mm");
@@ -145,9 +146,11 @@ json compare_json(const SizeChart& chart, const Advice& advice, const BodySet& b
     for (const auto& cost : advice.costs) {
         json left = json::object();
         for (const auto& d : cost.left) {
-            left[std::string{facts(d.measure).key}] = {{"difference_mm", d.difference.in_mm()}, {"inside_noise", d.inside_noise()}};
+            left[std::string{facts(d.measure).key}] = {{"difference_mm", d.difference.in_mm()},
+                                                       {"inside_noise", d.inside_noise()}};
         }
-        costs.push_back({{"size", chart.sizes[cost.size].name}, {"differences", left}, {"largest_mm", cost.largest.in_mm()}});
+        costs.push_back(
+            {{"size", chart.sizes[cost.size].name}, {"differences", left}, {"largest_mm", cost.largest.in_mm()}});
     }
     const char* reasons[] = {"one_size", "one_size_by_noise", "blend", "beyond_chart"};
     return {{"measures", measures},
@@ -161,7 +164,9 @@ json lines_json(const Computed& computed)
 {
     json out = json::array();
     for (const auto& line : computed.lines) {
-        json entry{{"adjustment", adjustment(line.kind).key}, {"state", key_of(line.state)}, {"amount_mm", line.amount.in_mm()}};
+        json entry{{"adjustment", adjustment(line.kind).key},
+                   {"state", key_of(line.state)},
+                   {"amount_mm", line.amount.in_mm()}};
         if (line.proposal) {
             entry["proposed_mm"] = line.proposal->amount.in_mm();
             entry["spread_mm"] = line.proposal->spread.in_mm();
@@ -170,8 +175,10 @@ json lines_json(const Computed& computed)
             entry["against"] = key_of(line.proposal->against);
         }
         if (line.state == LineState::Accepted) {
-            entry["changed"] = {{"waist_mm", line.changed.waist.in_mm()}, {"hip_mm", line.changed.hip.in_mm()},
-                                {"hem_mm", line.changed.hem.in_mm()}, {"side_mm", line.changed.side.in_mm()},
+            entry["changed"] = {{"waist_mm", line.changed.waist.in_mm()},
+                                {"hip_mm", line.changed.hip.in_mm()},
+                                {"hem_mm", line.changed.hem.in_mm()},
+                                {"side_mm", line.changed.side.in_mm()},
                                 {"band_mm", line.changed.band.in_mm()}};
         }
         out.push_back(std::move(entry));
@@ -182,7 +189,8 @@ json lines_json(const Computed& computed)
 json pieces_json(const std::vector<Piece>& pieces)
 {
     json out = json::array();
-    for (const auto& p : pieces) out.push_back({{"piece", p.id}, {"outline", outline_data(p)}, {"area_mm2", area_mm2(p)}});
+    for (const auto& p : pieces)
+        out.push_back({{"piece", p.id}, {"outline", outline_data(p)}, {"area_mm2", area_mm2(p)}});
     return out;
 }
 
@@ -190,15 +198,24 @@ json checks_json(const Checks& checks)
 {
     json walks = json::array();
     for (const auto& w : checks.walks) {
-        walks.push_back({{"seam", w.seam}, {"a_mm", w.a.in_mm()}, {"b_mm", w.b.in_mm()}, {"difference_mm", w.difference.in_mm()}, {"holds", w.holds}});
+        walks.push_back({{"seam", w.seam},
+                         {"a_mm", w.a.in_mm()},
+                         {"b_mm", w.b.in_mm()},
+                         {"difference_mm", w.difference.in_mm()},
+                         {"holds", w.holds}});
     }
     json joins = json::array();
     for (const auto& j : checks.joins) {
-        joins.push_back({{"at", j.place == JoinPlace::Waist ? "waist" : "hem"}, {"degrees", j.degrees}, {"holds", j.holds}});
+        joins.push_back(
+            {{"at", j.place == JoinPlace::Waist ? "waist" : "hem"}, {"degrees", j.degrees}, {"holds", j.holds}});
     }
     json ease = json::array();
     for (const auto& e : checks.ease) {
-        ease.push_back({{"measure", facts(e.measure).key}, {"finished_mm", e.finished.in_mm()}, {"body_mm", e.body.in_mm()}, {"ease_mm", e.ease.in_mm()}, {"holds", e.holds}});
+        ease.push_back({{"measure", facts(e.measure).key},
+                        {"finished_mm", e.finished.in_mm()},
+                        {"body_mm", e.body.in_mm()},
+                        {"ease_mm", e.ease.in_mm()},
+                        {"holds", e.holds}});
     }
     return {{"walks", walks}, {"joins", joins}, {"ease", ease}, {"all_hold", checks.all_hold()}};
 }

@@ -16,7 +16,8 @@ struct NamedBody {
 // {"name": "…", "date": "2026-11-03", "readings": {"waist": [842, "33 1/4 in"], …}}; numbers are mm.
 [[nodiscard]] Outcome<NamedBody> read_body(const std::string& text);
 [[nodiscard]] nlohmann::ordered_json body_json(const NamedBody&);
-// {"waist_size": "12", "hip_size": "14", "adjustments": {"waist_to_hip": {"answer": "accepted", "amount_mm": 25.4}}}
+// {"waist_size": "12", "hip_size": "14", "adjustments": {"waist_to_hip": {"answer": "accepted",
+// "amount_mm": 25.4}}}
 [[nodiscard]] Outcome<Plan> read_plan(const std::string& text);
 [[nodiscard]] nlohmann::ordered_json plan_json(const Plan&);
 

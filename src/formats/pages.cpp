@@ -19,9 +19,15 @@ namespace {
 constexpr double points_per_mm = 72.0 / 25.4;
 constexpr int resolution = 1200;
 
-QString tr_(const char* text) { return QCoreApplication::translate("pages", text); }
+QString tr_(const char* text)
+{
+    return QCoreApplication::translate("pages", text);
+}
 
-QPageSize page_size(PaperSize p) { return QPageSize{p == PaperSize::A4 ? QPageSize::A4 : QPageSize::Letter}; }
+QPageSize page_size(PaperSize p)
+{
+    return QPageSize{p == PaperSize::A4 ? QPageSize::A4 : QPageSize::Letter};
+}
 
 QPen pen(double mm, Qt::PenStyle style = Qt::SolidLine)
 {
@@ -38,7 +44,8 @@ QFont font(bool bold)
     return f;
 }
 
-void text_at(QPainter& p, QPointF at, double height_mm, const QString& text, bool bold = false, bool centred = false)
+void text_at(QPainter& p, QPointF at, double height_mm, const QString& text, bool bold = false,
+             bool centred = false)
 {
     p.save();
     p.translate(at);
@@ -95,15 +102,18 @@ void paint_piece_label(QPainter& p, const PrintJob& job, const Piece& piece)
     const auto box = bounds(piece);
     const bool band = piece.role == PieceRole::Waistband;
     const double u = 1.0 / job.divide;
-    const QPointF at{box.left() + box.width() * (band ? 0.25 : 0.5), -box.bottom() + box.height() * (band ? 0.3 : 0.42)};
+    const QPointF at{box.left() + box.width() * (band ? 0.25 : 0.5),
+                     -box.bottom() + box.height() * (band ? 0.3 : 0.42)};
     const auto& label = job.label;
     const double line = (band ? 4.5 : 8.0) * u;
-    QStringList rows{words::piece_name(piece),
-                     label.wearer + " · " + label.pattern,
+    QStringList rows{words::piece_name(piece), label.wearer + " · " + label.pattern,
                      label.sizes + " · " + label.version + " · " + label.date,
-                     tr_("cut %1%2, seam allowances included").arg(piece.cut).arg(on_fold(piece) ? tr_(" on the fold") : QString{})};
+                     tr_("cut %1%2, seam allowances included")
+                         .arg(piece.cut)
+                         .arg(on_fold(piece) ? tr_(" on the fold") : QString{})};
     if (job.divide > 1) rows << tr_("practice sheet, 1 : %1").arg(job.divide);
-    for (int i = 0; i < rows.size(); ++i) text_at(p, at + QPointF{0, line * 1.35 * i}, i == 0 ? line : line * 0.72, rows[i], i == 0, true);
+    for (int i = 0; i < rows.size(); ++i)
+        text_at(p, at + QPointF{0, line * 1.35 * i}, i == 0 ? line : line * 0.72, rows[i], i == 0, true);
 }
 
 void paint_test_square(QPainter& p, const PrintJob& job, const Layout& layout)
@@ -116,9 +126,12 @@ void paint_test_square(QPainter& p, const PrintJob& job, const Layout& layout)
     text_at(p, c + QPointF{0, -4}, 4.2, tr_("test square"), true, true);
     text_at(p, c + QPointF{0, 2}, 4.2, size + " × " + size, false, true);
     text_at(p, c + QPointF{0, 8}, 3, tr_("measure before taping"), false, true);
-    text_at(p, layout.test_square.topRight() + QPointF{6, 8}, 6, job.label.wearer + " · " + job.label.pattern, true);
-    text_at(p, layout.test_square.topRight() + QPointF{6, 16}, 4, job.label.sizes + " · " + job.label.version + " · " + job.label.date);
-    text_at(p, layout.test_square.topRight() + QPointF{6, 23}, 4, tr_("solid: cutting line; dashed: stitching line; print at 100 %"));
+    text_at(p, layout.test_square.topRight() + QPointF{6, 8}, 6, job.label.wearer + " · " + job.label.pattern,
+            true);
+    text_at(p, layout.test_square.topRight() + QPointF{6, 16}, 4,
+            job.label.sizes + " · " + job.label.version + " · " + job.label.date);
+    text_at(p, layout.test_square.topRight() + QPointF{6, 23}, 4,
+            tr_("solid: cutting line; dashed: stitching line; print at 100 %"));
 }
 
 // Border where the next page is laid, half diamonds that meet, and the page's name.
@@ -136,15 +149,21 @@ void paint_tile_marks(QPainter& p, const Layout& layout, const Tile& tile, const
         text_at(p, c + QPointF{0, 1.2}, 3, name, false, true);
     };
     const QRectF inner = area.adjusted(o / 2, o / 2, -o / 2, -o / 2);
-    if (tile.column + 1 < layout.columns) diamond({inner.right(), inner.center().y()}, QString::number(tile.row * layout.columns + tile.column + 1));
-    if (tile.column > 0) diamond({inner.left(), inner.center().y()}, QString::number(tile.row * layout.columns + tile.column));
+    if (tile.column + 1 < layout.columns)
+        diamond({inner.right(), inner.center().y()}, QString::number(tile.row * layout.columns + tile.column + 1));
+    if (tile.column > 0)
+        diamond({inner.left(), inner.center().y()}, QString::number(tile.row * layout.columns + tile.column));
     const QString letter{QChar('a' + tile.column % 26)};
-    if (tile.row + 1 < layout.rows) diamond({inner.center().x(), inner.bottom()}, letter + QString::number(tile.row + 1));
+    if (tile.row + 1 < layout.rows)
+        diamond({inner.center().x(), inner.bottom()}, letter + QString::number(tile.row + 1));
     if (tile.row > 0) diamond({inner.center().x(), inner.top()}, letter + QString::number(tile.row));
     text_at(p, inner.bottomLeft() + QPointF{3, -3}, 7, tile.name(), true);
 }
 
-QString html_escaped(const QString& s) { return s.toHtmlEscaped(); }
+QString html_escaped(const QString& s)
+{
+    return s.toHtmlEscaped();
+}
 
 QString card_html(const Computed& c, const PrintLabel& label, Unit u)
 {
@@ -154,23 +173,28 @@ QString card_html(const Computed& c, const PrintLabel& label, Unit u)
     for (const auto& line : c.lines) {
         if (line.state != LineState::Accepted) continue;
         html += "<tr><td>" + html_escaped(words::adjustment_name(line.kind)) + "</td><td align='right'><b>" +
-                words::amount(line.amount, u, true) + "</b></td><td>" + html_escaped(words::amount_meaning(line.kind)) + "; " +
+                words::amount(line.amount, u, true) + "</b></td><td>" +
+                html_escaped(words::amount_meaning(line.kind)) + "; " +
                 html_escaped(line.own_amount ? tr_("own amount") : words::why(line, u)) + "</td></tr>";
     }
     html += "</table><h3>" + tr_("Steps") + "</h3><table cellpadding='1'>";
     for (std::size_t i = 0; i < c.steps.size(); ++i) {
         const auto& s = c.steps[i];
         const Piece* piece = find_piece(c.bought.pieces, s.piece);
-        html += "<tr><td>☐</td><td>" + QString::number(i + 1) + "</td><td>" + html_escaped(piece ? words::piece_name(*piece) : QString{}) +
-                "</td><td><b>" + html_escaped(words::step_title(s, u)) + ".</b> " + html_escaped(words::step_detail(s, u)) + "</td></tr>";
+        html += "<tr><td>☐</td><td>" + QString::number(i + 1) + "</td><td>" +
+                html_escaped(piece ? words::piece_name(*piece) : QString{}) + "</td><td><b>" +
+                html_escaped(words::step_title(s, u)) + ".</b> " + html_escaped(words::step_detail(s, u)) +
+                "</td></tr>";
     }
     html += "</table><h3>" + tr_("Walk the seams") + "</h3><table cellpadding='2'>";
     for (const auto& w : c.checks.walks) {
-        html += "<tr><td>" + html_escaped(words::seam_name(w.seam)) + "</td><td>" + html_escaped(words::seam_sides(w.seam, false)) + " " +
-                words::amount(w.a, u) + "</td><td>" + html_escaped(words::seam_sides(w.seam, true)) + " " + words::amount(w.b, u) +
-                "</td><td>" + (w.holds ? tr_("holds") : tr_("true again")) + "</td></tr>";
+        html += "<tr><td>" + html_escaped(words::seam_name(w.seam)) + "</td><td>" +
+                html_escaped(words::seam_sides(w.seam, false)) + " " + words::amount(w.a, u) + "</td><td>" +
+                html_escaped(words::seam_sides(w.seam, true)) + " " + words::amount(w.b, u) + "</td><td>" +
+                (w.holds ? tr_("holds") : tr_("true again")) + "</td></tr>";
     }
-    html += "</table><p>" + tr_("Pins along the body, not at it. Close the rotary cutter when you put it down.") + "</p>";
+    html += "</table><p>" + tr_("Pins along the body, not at it. Close the rotary cutter when you put it down.") +
+            "</p>";
     return html;
 }
 
@@ -308,7 +332,8 @@ Outcome<int> write_pages(const QString& path, const PrintJob& job, const Progres
     return done;
 }
 
-Outcome<int> write_work_card(const QString& path, const Computed& computed, const PrintLabel& label, PaperSize paper, Unit u)
+Outcome<int> write_work_card(const QString& path, const Computed& computed, const PrintLabel& label,
+                             PaperSize paper, Unit u)
 {
     QBuffer buffer;
     buffer.open(QIODevice::WriteOnly);
@@ -330,7 +355,11 @@ Outcome<int> write_work_card(const QString& path, const Computed& computed, cons
         // The largest type that fits one page.
         double scale = 1.0;
         for (; scale > 0.3; scale -= 0.03) {
-            document.setDefaultFont([&] { QFont f{"Lato"}; f.setPixelSize(11); return f; }());
+            document.setDefaultFont([&] {
+                QFont f{"Lato"};
+                f.setPixelSize(11);
+                return f;
+            }());
             document.setTextWidth(width / scale);
             if (document.size().height() * scale <= height) break;
         }

@@ -74,7 +74,8 @@ QPainterPath notch_path(const Piece& piece, const Notch& n, double size)
     for (int i = 0; i < n.count; ++i) {
         const Point at = n.at + along * (size * 1.1 * (i - (n.count - 1) / 2.0));
         QPolygonF t;
-        t << on_paper(at + along * (size / 2)) << on_paper(at - along * (size / 2)) << on_paper(at + inward * size);
+        t << on_paper(at + along * (size / 2)) << on_paper(at - along * (size / 2))
+          << on_paper(at + inward * size);
         path.addPolygon(t);
         path.closeSubpath();
     }

@@ -6,7 +6,10 @@
 
 namespace sartorum::formats {
 
-[[nodiscard]] inline QPointF on_paper(Point p) { return {p[Geom::X], -p[Geom::Y]}; }
+[[nodiscard]] inline QPointF on_paper(Point p)
+{
+    return {p[Geom::X], -p[Geom::Y]};
+}
 [[nodiscard]] QPainterPath painter_path(const Curve&);
 [[nodiscard]] QPainterPath painter_path(const Piece&);  // the closed outline
 [[nodiscard]] QPainterPath painter_path(const std::vector<Polygon>&);

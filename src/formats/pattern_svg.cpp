@@ -24,7 +24,10 @@ std::string decimal(double v)
     return s == "-0" ? "0" : s;
 }
 
-std::string xy(Point p) { return decimal(p[Geom::X]) + "," + decimal(-p[Geom::Y]); }
+std::string xy(Point p)
+{
+    return decimal(p[Geom::X]) + "," + decimal(-p[Geom::Y]);
+}
 
 // "210mm" in millimetres; nothing for px, % or no unit at all: those say nothing about the paper.
 std::optional<double> size_mm(const QString& text)
@@ -79,7 +82,10 @@ std::optional<Geom::Affine> transform_of(const QString& text)
 
 class Reader {
 public:
-    explicit Reader(const std::string& bytes) : xml_{QByteArray::fromRawData(bytes.data(), static_cast<int>(bytes.size()))} {}
+    explicit Reader(const std::string& bytes)
+        : xml_{QByteArray::fromRawData(bytes.data(), static_cast<int>(bytes.size()))}
+    {
+    }
 
     Outcome<Pattern> read()
     {
@@ -90,7 +96,8 @@ public:
                 // Drawing programs write a bare DOCTYPE; anything declared inside one is refused.
                 if (!xml_.entityDeclarations().isEmpty()) return refuse(Why::FileActiveContent, "ENTITY");
             } else if (token == QXmlStreamReader::StartElement) {
-                if (++elements_ > most_elements || stack_.size() >= most_depth) return refuse(Why::FileTooDeep, {}, line());
+                if (++elements_ > most_elements || stack_.size() >= most_depth)
+                    return refuse(Why::FileTooDeep, {}, line());
                 auto ok = root_seen ? start() : start_root();
                 root_seen = true;
                 if (!ok) return tl::make_unexpected(ok.error());
@@ -114,11 +121,13 @@ private:
         const auto width = size_mm(attribute("width"));
         const auto height = size_mm(attribute("height"));
         const auto box = numbers(attribute("viewBox"));
-        if (!width || !height || !box || box->size() != 4 || (*box)[2] <= 0 || (*box)[3] <= 0) return refuse(Why::FileNoScale);
+        if (!width || !height || !box || box->size() != 4 || (*box)[2] <= 0 || (*box)[3] <= 0)
+            return refuse(Why::FileNoScale);
         const double sx = *width / (*box)[2];
         const double sy = *height / (*box)[3];
         if (sx <= 0 || std::abs(sx - sy) > 1e-3 * sx) return refuse(Why::FileNoScale);
-        if (attribute("data-sartorum") != "pattern 1") return refuse(Why::FileNotAPattern, "data-sartorum=\"pattern 1\"");
+        if (attribute("data-sartorum") != "pattern 1")
+            return refuse(Why::FileNotAPattern, "data-sartorum=\"pattern 1\"");
         pattern_.name = attribute("data-name").left(120).toStdString();
         pattern_.maker = attribute("data-maker").left(120).toStdString();
         stack_.push_back(Geom::Translate(-(*box)[0], -(*box)[1]) * Geom::Scale(sx, -sx));  // y up from here
@@ -132,8 +141,10 @@ private:
             if (name == QLatin1String{active}) return refuse(Why::FileActiveContent, active, line());
         }
         for (const auto& a : xml_.attributes()) {
-            if (a.name() == QLatin1String{"href"} && !a.value().startsWith('#')) return refuse(Why::FileActiveContent, "href", line());
-            if (a.name().startsWith(QLatin1String{"on"})) return refuse(Why::FileActiveContent, a.name().toString().toStdString(), line());
+            if (a.name() == QLatin1String{"href"} && !a.value().startsWith('#'))
+                return refuse(Why::FileActiveContent, "href", line());
+            if (a.name().startsWith(QLatin1String{"on"}))
+                return refuse(Why::FileActiveContent, a.name().toString().toStdString(), line());
         }
         const auto transform = transform_of(attribute("transform"));
         if (!transform) return refuse(Why::PathNotUnderstood, "transform", line());
@@ -204,7 +215,8 @@ private:
             if (!role || *role == EdgeRole::Cut) return refuse(Why::EdgeMissing, edge_name.toStdString(), line());
             const bool fold = attribute("data-fold") == "true";
             const auto allowance = attribute("data-allowance").toDouble();
-            if (!(allowance >= 0 && allowance <= 200)) return refuse(Why::PathNotUnderstood, "data-allowance", line());
+            if (!(allowance >= 0 && allowance <= 200))
+                return refuse(Why::PathNotUnderstood, "data-allowance", line());
             piece().edges.push_back({*role, curve, fold ? Length{} : Length::mm(allowance), fold});
         } else if (!guide_name.isEmpty()) {
             const auto kind = guide_kind_of(guide_name.toStdString());
@@ -222,13 +234,15 @@ private:
         const auto role = edge_role_of(on.toStdString());
         const auto at = numbers(attribute("cx") + " " + attribute("cy"));
         if (!role || !at || at->size() != 2) return refuse(Why::PathNotUnderstood, "data-notch", line());
-        piece().notches.push_back({Point{(*at)[0], (*at)[1]} * stack_.back(), *role, std::clamp(attribute("data-count").toInt(), 1, 3)});
+        piece().notches.push_back(
+            {Point{(*at)[0], (*at)[1]} * stack_.back(), *role, std::clamp(attribute("data-count").toInt(), 1, 3)});
         return true;
     }
 
     Outcome<bool> add_seam()
     {
-        Seam seam{attribute("data-seam").left(40).toStdString(), {}, {}, Length::mm(attribute("data-ease").toDouble())};
+        Seam seam{
+            attribute("data-seam").left(40).toStdString(), {}, {}, Length::mm(attribute("data-ease").toDouble())};
         for (auto [name, sides] : {std::pair{"data-a", &seam.a}, std::pair{"data-b", &seam.b}}) {
             for (const auto& part : attribute(name).split(' ', Qt::SkipEmptyParts)) {
                 const auto halves = part.split(':');
@@ -248,7 +262,10 @@ private:
     int elements_ = 0;
 };
 
-QString role_text(std::string_view v) { return QString::fromLatin1(v.data(), static_cast<int>(v.size())); }
+QString role_text(std::string_view v)
+{
+    return QString::fromLatin1(v.data(), static_cast<int>(v.size()));
+}
 
 void write_piece(QXmlStreamWriter& xml, const Piece& p, Point at)
 {
@@ -257,7 +274,8 @@ void write_piece(QXmlStreamWriter& xml, const Piece& p, Point at)
     xml.writeAttribute("data-name", QString::fromStdString(p.name));
     xml.writeAttribute("data-role", role_text(key(p.role)));
     xml.writeAttribute("data-cut", QString::number(p.cut));
-    xml.writeAttribute("transform", QString::fromStdString("translate(" + decimal(at[Geom::X]) + " " + decimal(at[Geom::Y]) + ")"));
+    xml.writeAttribute("transform", QString::fromStdString("translate(" + decimal(at[Geom::X]) + " " +
+                                                           decimal(at[Geom::Y]) + ")"));
     for (const auto& e : p.edges) {
         xml.writeEmptyElement("path");
         xml.writeAttribute("data-edge", role_text(key(e.role)));
@@ -357,7 +375,8 @@ QByteArray write_pattern_svg(const Pattern& pattern)
     for (std::size_t s = 0; s < pattern.sizes.size(); ++s) {
         xml.writeStartElement("g");
         xml.writeAttribute("data-size", QString::fromStdString(pattern.sizes[s].size));
-        for (std::size_t i = 0; i < pattern.sizes[s].pieces.size(); ++i) write_piece(xml, pattern.sizes[s].pieces[i], places[s][i]);
+        for (std::size_t i = 0; i < pattern.sizes[s].pieces.size(); ++i)
+            write_piece(xml, pattern.sizes[s].pieces[i], places[s][i]);
         xml.writeEndElement();
     }
     for (const auto& seam : pattern.seams) {
@@ -365,7 +384,8 @@ QByteArray write_pattern_svg(const Pattern& pattern)
         xml.writeAttribute("data-seam", QString::fromStdString(seam.id));
         xml.writeAttribute("data-a", sides_text(seam.a));
         xml.writeAttribute("data-b", sides_text(seam.b));
-        if (seam.ease != Length{}) xml.writeAttribute("data-ease", QString::fromStdString(decimal(seam.ease.in_mm())));
+        if (seam.ease != Length{})
+            xml.writeAttribute("data-ease", QString::fromStdString(decimal(seam.ease.in_mm())));
     }
     xml.writeEndElement();
     xml.writeEndDocument();

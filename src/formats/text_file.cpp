@@ -10,7 +10,8 @@ Outcome<std::string> read_file(const QString& path, qint64 most)
 {
     QFile file{path};
     const QString name = QFileInfo{path}.fileName();
-    if (!QFileInfo{path}.isFile() || !file.open(QIODevice::ReadOnly)) return refuse(Why::FileUnreadable, name.toStdString());
+    if (!QFileInfo{path}.isFile() || !file.open(QIODevice::ReadOnly))
+        return refuse(Why::FileUnreadable, name.toStdString());
     if (file.size() > most) return refuse(Why::FileTooLarge, name.toStdString());
     return file.read(most).toStdString();
 }

@@ -15,9 +15,15 @@ namespace {
 
 constexpr int acts_kept = 500;
 
-QString tr_(const char* text) { return QCoreApplication::translate("notebook", text); }
+QString tr_(const char* text)
+{
+    return QCoreApplication::translate("notebook", text);
+}
 
-tl::unexpected<Failure> fail(Trouble t, const QString& detail = {}) { return tl::make_unexpected(Failure{t, detail}); }
+tl::unexpected<Failure> fail(Trouble t, const QString& detail = {})
+{
+    return tl::make_unexpected(Failure{t, detail});
+}
 
 Trouble trouble_of(const QSqlError& e)
 {
@@ -30,16 +36,26 @@ Trouble trouble_of(const QSqlError& e)
     return Trouble::Damaged;
 }
 
-QVariant or_null(const std::optional<Id>& id) { return id ? QVariant{*id} : QVariant{}; }
-std::optional<Id> id_of(const QVariant& v) { return v.isNull() ? std::nullopt : std::optional{v.toLongLong()}; }
-QString text(const std::string& s) { return QString::fromStdString(s); }
+QVariant or_null(const std::optional<Id>& id)
+{
+    return id ? QVariant{*id} : QVariant{};
+}
+std::optional<Id> id_of(const QVariant& v)
+{
+    return v.isNull() ? std::nullopt : std::optional{v.toLongLong()};
+}
+QString text(const std::string& s)
+{
+    return QString::fromStdString(s);
+}
 
 }  // namespace
 
 // One transaction, recorded under one name for undo. Rolled back unless committed.
 class Notebook::Change {
 public:
-    Change(const Notebook& book, const QString& name, bool undoable = true) : db_{QSqlDatabase::database(book.connection_)}
+    Change(const Notebook& book, const QString& name, bool undoable = true)
+        : db_{QSqlDatabase::database(book.connection_)}
     {
         run("BEGIN IMMEDIATE");
         if (!undoable || failed_) return;
@@ -64,7 +80,10 @@ public:
         }
         return q;
     }
-    Id insert(const QString& sql, const QVariantList& values) { return run(sql, values).lastInsertId().toLongLong(); }
+    Id insert(const QString& sql, const QVariantList& values)
+    {
+        return run(sql, values).lastInsertId().toLongLong();
+    }
 
     template <class T>
     Result<T> commit(T value)
@@ -84,7 +103,9 @@ private:
     bool committed_ = false;
 };
 
-Notebook::Notebook(QString path, QString connection) : path_{std::move(path)}, connection_{std::move(connection)} {}
+Notebook::Notebook(QString path, QString connection) : path_{std::move(path)}, connection_{std::move(connection)}
+{
+}
 
 Notebook::~Notebook()
 {
@@ -121,7 +142,8 @@ Result<bool> prepare(QSqlDatabase& db, bool fresh)
     if (!fresh && id.toInt() != application_id) return fail(Trouble::NotANotebook);
     if (version > schema_version) return fail(Trouble::Newer, QString::number(version));
     // Waits a little for another window's change, and no longer.
-    for (const char* pragma : {"PRAGMA busy_timeout = 1500", "PRAGMA journal_mode = WAL", "PRAGMA synchronous = FULL", "PRAGMA foreign_keys = ON"}) {
+    for (const char* pragma : {"PRAGMA busy_timeout = 1500", "PRAGMA journal_mode = WAL",
+                               "PRAGMA synchronous = FULL", "PRAGMA foreign_keys = ON"}) {
         if (!q.exec(pragma)) return fail(trouble_of(q.lastError()), q.lastError().text());
     }
     if (fresh) return create_tables(db);
@@ -137,7 +159,8 @@ Result<std::unique_ptr<Notebook>> Notebook::open(const QString& path)
     if (fresh && !QFileInfo{info.absolutePath()}.isWritable()) return fail(Trouble::ReadOnly, info.absolutePath());
     if (!fresh && !info.isFile()) return fail(Trouble::NotANotebook);
     if (!fresh) {
-        // SQLite writes beside the file, so both must be writable; and a look at the first bytes before it touches anything.
+        // SQLite writes beside the file, so both must be writable; and a look at the first bytes before it touches
+        // anything.
         QFile file{path};
         if (!file.open(QIODevice::ReadOnly)) return fail(Trouble::NotFound);
         if (file.read(16) != QByteArray{"SQLite format 3\0", 16}) return fail(Trouble::NotANotebook);
@@ -174,16 +197,26 @@ std::vector<Named> named(QSqlQuery q)
 
 std::vector<Named> Notebook::wearers() const
 {
-    return named(ask(connection_, "SELECT w.id, w.name, (SELECT max(taken_on) FROM body_set WHERE wearer_id = w.id) FROM wearer w ORDER BY w.id"));
+    return named(ask(connection_,
+                     "SELECT w.id, w.name, (SELECT max(taken_on) FROM body_set WHERE wearer_id = w.id) FROM "
+                     "wearer w ORDER BY w.id"));
 }
 
 std::vector<Named> Notebook::sets(Id wearer) const
 {
-    return named(ask(connection_, "SELECT id, taken_on, '' FROM body_set WHERE wearer_id = ? ORDER BY taken_on DESC, id DESC", {wearer}));
+    return named(ask(connection_,
+                     "SELECT id, taken_on, '' FROM body_set WHERE wearer_id = ? ORDER BY taken_on DESC, id DESC",
+                     {wearer}));
 }
 
-std::vector<Named> Notebook::patterns() const { return named(ask(connection_, "SELECT id, name, maker FROM pattern ORDER BY id")); }
-std::vector<Named> Notebook::charts() const { return named(ask(connection_, "SELECT id, name, maker FROM chart ORDER BY id")); }
+std::vector<Named> Notebook::patterns() const
+{
+    return named(ask(connection_, "SELECT id, name, maker FROM pattern ORDER BY id"));
+}
+std::vector<Named> Notebook::charts() const
+{
+    return named(ask(connection_, "SELECT id, name, maker FROM chart ORDER BY id"));
+}
 
 Table Notebook::table() const
 {
@@ -197,9 +230,11 @@ std::optional<BodySet> Notebook::body(Id set) const
     auto head = ask(connection_, "SELECT taken_on FROM body_set WHERE id = ?", {set});
     if (!head.next()) return std::nullopt;
     BodySet out{head.value(0).toString().toStdString(), {}};
-    auto q = ask(connection_, "SELECT measure, value_mm FROM reading WHERE set_id = ? ORDER BY measure, position", {set});
+    auto q = ask(connection_, "SELECT measure, value_mm FROM reading WHERE set_id = ? ORDER BY measure, position",
+                 {set});
     while (q.next()) {
-        if (const auto m = measure_of_key(q.value(0).toString().toStdString())) out.readings[*m].push_back(Length::mm(q.value(1).toDouble()));
+        if (const auto m = measure_of_key(q.value(0).toString().toStdString()))
+            out.readings[*m].push_back(Length::mm(q.value(1).toDouble()));
     }
     return out;
 }
@@ -215,13 +250,17 @@ std::optional<SizeChart> Notebook::chart(Id id) const
     auto head = ask(connection_, "SELECT name, maker FROM chart WHERE id = ?", {id});
     if (!head.next()) return std::nullopt;
     SizeChart out{head.value(0).toString().toStdString(), head.value(1).toString().toStdString(), {}};
-    auto q = ask(connection_, "SELECT s.id, s.name, v.measure, v.value_mm FROM chart_size s JOIN chart_value v ON v.size_id = s.id "
-                              "WHERE s.chart_id = ? ORDER BY s.position", {id});
+    auto q =
+        ask(connection_,
+            "SELECT s.id, s.name, v.measure, v.value_mm FROM chart_size s JOIN chart_value v ON v.size_id = s.id "
+            "WHERE s.chart_id = ? ORDER BY s.position",
+            {id});
     Id last = -1;
     while (q.next()) {
         if (q.value(0).toLongLong() != last) out.sizes.push_back({q.value(1).toString().toStdString(), {}, 0});
         last = q.value(0).toLongLong();
-        if (const auto m = measure_of_key(q.value(2).toString().toStdString())) out.sizes.back().body[*m] = Length::mm(q.value(3).toDouble());
+        if (const auto m = measure_of_key(q.value(2).toString().toStdString()))
+            out.sizes.back().body[*m] = Length::mm(q.value(3).toDouble());
     }
     return out;
 }
@@ -229,11 +268,14 @@ std::optional<SizeChart> Notebook::chart(Id id) const
 Plan Notebook::plan(Id wearer, Id pattern) const
 {
     Plan out;
-    auto head = ask(connection_, "SELECT id, waist_size, hip_size FROM plan WHERE wearer_id = ? AND pattern_id = ?", {wearer, pattern});
+    auto head =
+        ask(connection_, "SELECT id, waist_size, hip_size FROM plan WHERE wearer_id = ? AND pattern_id = ?",
+            {wearer, pattern});
     if (!head.next()) return out;
     out.waist_size = head.value(1).toString().toStdString();
     out.hip_size = head.value(2).toString().toStdString();
-    auto q = ask(connection_, "SELECT adjustment, answer, amount_mm FROM decision WHERE plan_id = ? ORDER BY id", {head.value(0)});
+    auto q = ask(connection_, "SELECT adjustment, answer, amount_mm FROM decision WHERE plan_id = ? ORDER BY id",
+                 {head.value(0)});
     while (q.next()) {
         const auto kind = adjustment_of_key(q.value(0).toString().toStdString());
         if (!kind) continue;
@@ -254,7 +296,8 @@ Result<Id> Notebook::add_wearer(const QString& name, const QDate& today)
 {
     Change change{*this, tr_("new wearer %1").arg(name)};
     const Id id = change.insert("INSERT INTO wearer (name) VALUES (?)", {name});
-    const Id set = change.insert("INSERT INTO body_set (wearer_id, taken_on) VALUES (?, ?)", {id, today.toString(Qt::ISODate)});
+    const Id set = change.insert("INSERT INTO body_set (wearer_id, taken_on) VALUES (?, ?)",
+                                 {id, today.toString(Qt::ISODate)});
     change.run("UPDATE on_table SET wearer_id = ?, set_id = ?", {id, set});
     return change.commit(id);
 }
@@ -262,7 +305,8 @@ Result<Id> Notebook::add_wearer(const QString& name, const QDate& today)
 Result<Id> Notebook::add_set(Id wearer, const QDate& date)
 {
     Change change{*this, tr_("measure anew")};
-    const Id id = change.insert("INSERT INTO body_set (wearer_id, taken_on) VALUES (?, ?)", {wearer, date.toString(Qt::ISODate)});
+    const Id id = change.insert("INSERT INTO body_set (wearer_id, taken_on) VALUES (?, ?)",
+                                {wearer, date.toString(Qt::ISODate)});
     change.run("UPDATE on_table SET set_id = ?", {id});
     return change.commit(id);
 }
@@ -282,7 +326,8 @@ Result<bool> Notebook::set_readings(Id set, Measure m, const std::vector<Length>
 Result<Id> Notebook::add_chart(const SizeChart& chart)
 {
     Change change{*this, tr_("new size chart")};
-    const Id id = change.insert("INSERT INTO chart (name, maker) VALUES (?, ?)", {text(chart.name), text(chart.maker)});
+    const Id id =
+        change.insert("INSERT INTO chart (name, maker) VALUES (?, ?)", {text(chart.name), text(chart.maker)});
     for (std::size_t i = 0; i < chart.sizes.size(); ++i) {
         const Id size = change.insert("INSERT INTO chart_size (chart_id, position, name) VALUES (?, ?, ?)",
                                       {id, static_cast<int>(i), text(chart.sizes[i].name)});
@@ -292,11 +337,13 @@ Result<Id> Notebook::add_chart(const SizeChart& chart)
         }
     }
     change.run("UPDATE on_table SET chart_id = ?", {id});
-    change.run("UPDATE pattern SET chart_id = ? WHERE chart_id IS NULL AND id = (SELECT pattern_id FROM on_table)", {id});
+    change.run("UPDATE pattern SET chart_id = ? WHERE chart_id IS NULL AND id = (SELECT pattern_id FROM on_table)",
+               {id});
     return change.commit(id);
 }
 
-Result<Id> Notebook::add_pattern(const QString& name, const QString& maker, const QByteArray& svg, std::optional<Id> chart)
+Result<Id> Notebook::add_pattern(const QString& name, const QString& maker, const QByteArray& svg,
+                                 std::optional<Id> chart)
 {
     Change change{*this, tr_("new pattern %1").arg(name)};
     const Id id = change.insert("INSERT INTO pattern (name, maker, svg, chart_id) VALUES (?, ?, ?, ?)",
@@ -325,12 +372,14 @@ Result<bool> Notebook::save_plan(Id wearer, Id pattern, const Plan& plan, const 
         change.run("UPDATE plan SET waist_size = ?, hip_size = ? WHERE id = ?", {waist, hip, id});
         change.run("DELETE FROM decision WHERE plan_id = ?", {id});
     } else {
-        id = change.insert("INSERT INTO plan (wearer_id, pattern_id, waist_size, hip_size) VALUES (?, ?, ?, ?)", {wearer, pattern, waist, hip});
+        id = change.insert("INSERT INTO plan (wearer_id, pattern_id, waist_size, hip_size) VALUES (?, ?, ?, ?)",
+                           {wearer, pattern, waist, hip});
     }
     for (const auto& d : plan.decisions) {
-        change.run("INSERT INTO decision (plan_id, adjustment, answer, amount_mm) VALUES (?, ?, ?, ?)",
-                   {id, text(std::string{adjustment(d.kind).key}), d.answer == Answer::Accepted ? "accepted" : "declined",
-                    d.amount ? QVariant{d.amount->in_mm()} : QVariant{}});
+        change.run(
+            "INSERT INTO decision (plan_id, adjustment, answer, amount_mm) VALUES (?, ?, ?, ?)",
+            {id, text(std::string{adjustment(d.kind).key}), d.answer == Answer::Accepted ? "accepted" : "declined",
+             d.amount ? QVariant{d.amount->in_mm()} : QVariant{}});
     }
     return change.commit(true);
 }
@@ -338,7 +387,10 @@ Result<bool> Notebook::save_plan(Id wearer, Id pattern, const Plan& plan, const 
 Result<bool> Notebook::save_step(Id wearer, Id pattern, int step)
 {
     Change change{*this, {}, false};
-    change.run("INSERT INTO place (wearer_id, pattern_id, step) VALUES (?, ?, ?) ON CONFLICT DO UPDATE SET step = excluded.step", {wearer, pattern, step});
+    change.run(
+        "INSERT INTO place (wearer_id, pattern_id, step) VALUES (?, ?, ?) ON CONFLICT DO UPDATE SET step = "
+        "excluded.step",
+        {wearer, pattern, step});
     return change.commit(true);
 }
 
@@ -374,7 +426,13 @@ Result<bool> Notebook::replay(const char* from, const char* to)
     return change.commit(true);
 }
 
-Result<bool> Notebook::undo() { return replay("undo", "redo"); }
-Result<bool> Notebook::redo() { return replay("redo", "undo"); }
+Result<bool> Notebook::undo()
+{
+    return replay("undo", "redo");
+}
+Result<bool> Notebook::redo()
+{
+    return replay("redo", "undo");
+}
 
 }  // namespace sartorum::notebook

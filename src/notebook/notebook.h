@@ -66,7 +66,8 @@ public:
     Result<Id> add_set(Id wearer, const QDate&);
     Result<bool> set_readings(Id set, Measure, const std::vector<Length>&);
     Result<Id> add_chart(const SizeChart&);
-    Result<Id> add_pattern(const QString& name, const QString& maker, const QByteArray& svg, std::optional<Id> chart);
+    Result<Id> add_pattern(const QString& name, const QString& maker, const QByteArray& svg,
+                           std::optional<Id> chart);
     Result<bool> lay_on_table(const Table&);
     Result<bool> save_plan(Id wearer, Id pattern, const Plan&, const QString& act);
     Result<bool> save_step(Id wearer, Id pattern, int step);  // where the sewist is; not a step of undo

@@ -1,4 +1,5 @@
-// schema.h: the tables of a notebook and the steps from one version to the next. docs/notebook-format.md defines them.
+// schema.h: the tables of a notebook and the steps from one version to the next. docs/notebook-format.md defines
+// them.
 #pragma once
 #include <QStringList>
 

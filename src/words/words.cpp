@@ -3,15 +3,30 @@
 namespace sartorum::words {
 namespace {
 
-QString t(const char* text) { return QCoreApplication::translate("words", text); }
+QString t(const char* text)
+{
+    return QCoreApplication::translate("words", text);
+}
 
-QString text(const std::string& s) { return QString::fromStdString(s); }
+QString text(const std::string& s)
+{
+    return QString::fromStdString(s);
+}
 
 }  // namespace
 
-Unit paper_unit(Unit u) { return u == Unit::Centimetre ? Unit::Millimetre : u; }
-QString number(Length l, Unit u, bool change) { return text(number_text(l, u, change)); }
-QString amount(Length l, Unit u, bool change) { return text(length_text(l, u, change)); }
+Unit paper_unit(Unit u)
+{
+    return u == Unit::Centimetre ? Unit::Millimetre : u;
+}
+QString number(Length l, Unit u, bool change)
+{
+    return text(number_text(l, u, change));
+}
+QString amount(Length l, Unit u, bool change)
+{
+    return text(length_text(l, u, change));
+}
 
 QString measure_name(Measure m)
 {
@@ -39,17 +54,24 @@ QString measure_how(Measure m)
 {
     switch (m) {
         case Measure::Waist:
-            return t("Tie an elastic round the waist and bend: it settles where the body bends. Lay the tape along its "
-                     "lower edge, firm and not tight, and breathe out.");
+            return t(
+                "Tie an elastic round the waist and bend: it settles where the body bends. Lay the tape along its "
+                "lower edge, firm and not tight, and breathe out.");
         case Measure::Hip:
-            return t("Feet together. The tape goes round the fullest level below the waist, wherever that is, level all "
-                     "round. Let a mirror or a friend check the back.");
+            return t(
+                "Feet together. The tape goes round the fullest level below the waist, wherever that is, level "
+                "all "
+                "round. Let a mirror or a friend check the back.");
         case Measure::WaistToHip:
-            return t("At the side, from the lower edge of the waist elastic down to the level where the hip was fullest. "
-                     "Keep the tape on the body.");
+            return t(
+                "At the side, from the lower edge of the waist elastic down to the level where the hip was "
+                "fullest. "
+                "Keep the tape on the body.");
         case Measure::SkirtLength:
-            return t("At the side, from the lower edge of the waist elastic to where the hem should fall, over the hip. "
-                     "Stand as you always stand.");
+            return t(
+                "At the side, from the lower edge of the waist elastic to where the hem should fall, over the "
+                "hip. "
+                "Stand as you always stand.");
     }
     return {};
 }
@@ -129,50 +151,85 @@ QString refusal(const Refusal& r, Unit u)
     const QString high = amount(r.high, u);
     switch (r.why) {
         case Why::TextEmpty: return t("Nothing is typed yet. A length looks like 98.4, 39 1/2 or 100,5 cm.");
-        case Why::TextNotALength: return t("“%1” is not a length. Write it like 98.4, 39 1/2 or 100,5 cm.").arg(field);
+        case Why::TextNotALength:
+            return t("“%1” is not a length. Write it like 98.4, 39 1/2 or 100,5 cm.").arg(field);
         case Why::TextUnitUnknown: return t("The unit in “%1” is not known. Use cm, mm, in or \".").arg(field);
         case Why::TextCommaAmbiguous:
-            return t("“%1” can be read two ways. Leave the comma out, or write the decimals with a point.").arg(field);
+            return t("“%1” can be read two ways. Leave the comma out, or write the decimals with a point.")
+                .arg(field);
         case Why::TextTooLong: return t("That is too long for a length. Write it like 98.4 or 39 1/2.");
-        case Why::FractionBroken: return t("The fraction in “%1” does not work out. Write it like 5/8 or 1 1/4.").arg(field);
+        case Why::FractionBroken:
+            return t("The fraction in “%1” does not work out. Write it like 5/8 or 1 1/4.").arg(field);
         case Why::OutOfRange:
-            return t("%1%2: %3 lies outside %4 to %5. Is it the right unit? Please measure again.").arg(name, line, given, low, high);
+            return t("%1%2: %3 lies outside %4 to %5. Is it the right unit? Please measure again.")
+                .arg(name, line, given, low, high);
         case Why::NotPositive: return t("%1 must be more than zero; %2 was given.").arg(name, given);
-        case Why::ChartEmpty: return t("The chart is empty. The first line names the columns (size, waist, hip), then one line a size.");
-        case Why::ChartRagged: return t("Size %1%2 has not as many cells as the first line. Fill the missing one in.").arg(field, line);
+        case Why::ChartEmpty:
+            return t(
+                "The chart is empty. The first line names the columns (size, waist, hip), then one line a size.");
+        case Why::ChartRagged:
+            return t("Size %1%2 has not as many cells as the first line. Fill the missing one in.")
+                .arg(field, line);
         case Why::ChartTooLarge: return t("The chart is too long: up to %1 sizes, up to 1 MB.").arg(most_sizes);
-        case Why::ChartNoMeasure: return t("The chart has no %1%2. Skirts need a waist and a hip for every size.").arg(name.toLower(), line);
-        case Why::ChartColumnUnknown: return t("Column “%1” is not known. Columns are size, waist, hip, waist_to_hip, with cm or in.").arg(field);
+        case Why::ChartNoMeasure:
+            return t("The chart has no %1%2. Skirts need a waist and a hip for every size.")
+                .arg(name.toLower(), line);
+        case Why::ChartColumnUnknown:
+            return t("Column “%1” is not known. Columns are size, waist, hip, waist_to_hip, with cm or in.")
+                .arg(field);
         case Why::ChartColumnTwice: return t("Column “%1” stands there twice. Remove one.").arg(field);
-        case Why::ChartCellNotALength: return t("“%1”%2 is not a length. Write it like 98.4 or 39 1/2.").arg(field, line);
+        case Why::ChartCellNotALength:
+            return t("“%1”%2 is not a length. Write it like 98.4 or 39 1/2.").arg(field, line);
         case Why::ChartUnitUnknown: return t("The unit in “%1” is not known. Use cm, mm or in.").arg(field);
         case Why::ChartSizesUnnamed: return t("A size has no name%1. Give each size its own.").arg(line);
-        case Why::ChartSizeTwice: return t("Size “%1” stands there twice%2. Give each size its own name.").arg(field, line);
+        case Why::ChartSizeTwice:
+            return t("Size “%1” stands there twice%2. Give each size its own name.").arg(field, line);
         case Why::ChartSizesOutOfOrder:
-            return t("Size “%1”%2 is not larger than the size before it. Put the sizes in growing order, waist and hip alike.").arg(field, line);
-        case Why::ChartTooFewSizes: return t("Only size “%1” is there. A chart needs at least two sizes.").arg(field);
-        case Why::SizeUnknown: return t("Size “%1” is not in this chart and pattern. Choose one that is in both.").arg(field);
-        case Why::FileUnreadable: return t("%1 cannot be read. Is it still there, and may you read it?").arg(field);
+            return t("Size “%1”%2 is not larger than the size before it. Put the sizes in growing order, waist "
+                     "and hip alike.")
+                .arg(field, line);
+        case Why::ChartTooFewSizes:
+            return t("Only size “%1” is there. A chart needs at least two sizes.").arg(field);
+        case Why::SizeUnknown:
+            return t("Size “%1” is not in this chart and pattern. Choose one that is in both.").arg(field);
+        case Why::FileUnreadable:
+            return t("%1 cannot be read. Is it still there, and may you read it?").arg(field);
         case Why::FileTooLarge: return t("The file is too large to be a pattern: up to 20 MB.");
-        case Why::FileBroken: return t("The file breaks off or is damaged%1. Save it again from where it came.").arg(line);
-        case Why::FileTooDeep: return t("The file is nested too deeply%1, or holds too many parts. Ungroup it in a drawing program.").arg(line);
-        case Why::FileNotAPattern: return t("This is not a Sartorum pattern: “%1” is missing. docs/pattern-svg.md shows how one is made.").arg(field);
-        case Why::FileNoScale: return t("The file does not say how large it is. Give the drawing a width and height in mm and a viewBox.");
-        case Why::FileActiveContent: return t("The file holds “%1”, which a pattern never needs. Save it as a plain SVG.").arg(field);
-        case Why::OutlineNotClosed: return t("The outline of %1 is open: each edge must start where the one before ends.").arg(field);
+        case Why::FileBroken:
+            return t("The file breaks off or is damaged%1. Save it again from where it came.").arg(line);
+        case Why::FileTooDeep:
+            return t("The file is nested too deeply%1, or holds too many parts. Ungroup it in a drawing program.")
+                .arg(line);
+        case Why::FileNotAPattern:
+            return t("This is not a Sartorum pattern: “%1” is missing. docs/pattern-svg.md shows how one is made.")
+                .arg(field);
+        case Why::FileNoScale:
+            return t(
+                "The file does not say how large it is. Give the drawing a width and height in mm and a viewBox.");
+        case Why::FileActiveContent:
+            return t("The file holds “%1”, which a pattern never needs. Save it as a plain SVG.").arg(field);
+        case Why::OutlineNotClosed:
+            return t("The outline of %1 is open: each edge must start where the one before ends.").arg(field);
         case Why::OutlineEmpty: return t("The outline of %1 is missing or has no width.").arg(field);
-        case Why::PathNotUnderstood: return t("A path in %1%2 cannot be read. Use lines and Bézier curves only.").arg(field, line);
+        case Why::PathNotUnderstood:
+            return t("A path in %1%2 cannot be read. Use lines and Bézier curves only.").arg(field, line);
         case Why::MarkMissing: return t("%1 is missing or lies off the piece. Draw it in.").arg(field);
         case Why::PieceMissing: return t("A piece is missing: %1.").arg(field);
-        case Why::EdgeMissing: return t("An edge is missing or out of order: %1. Edges run waist, side, hem, centre.").arg(field);
-        case Why::SkeletonDiffers: return t("%1 has other pieces, edges or marks than the first size. All sizes need the same.").arg(field);
+        case Why::EdgeMissing:
+            return t("An edge is missing or out of order: %1. Edges run waist, side, hem, centre.").arg(field);
+        case Why::SkeletonDiffers:
+            return t("%1 has other pieces, edges or marks than the first size. All sizes need the same.")
+                .arg(field);
         case Why::SeamUnknownPiece: return t("Seam “%1” names an edge that no piece has.").arg(field);
         case Why::LineMissesPiece: return t("The line does not cross %1. Draw it from edge to edge.").arg(field);
         case Why::BlockImpossible:
-            return t("These numbers cannot be drawn: the darts take %1 on the half skirt, and hip less waist allows %2 to %3.").arg(given, amount(std::max(r.low, Length{}), u), high);
+            return t("These numbers cannot be drawn: the darts take %1 on the half skirt, and hip less waist "
+                     "allows %2 to %3.")
+                .arg(given, amount(std::max(r.low, Length{}), u), high);
         case Why::AmountZero: return t("Nothing would change. Type an amount other than zero.");
         case Why::AmountTooLarge:
-            return t("%1 is more than this method carries (%2 to %3). Take another size, or make a toile first.").arg(amount(r.given, u, true), amount(r.low, u, true), amount(r.high, u, true));
+            return t("%1 is more than this method carries (%2 to %3). Take another size, or make a toile first.")
+                .arg(amount(r.given, u, true), amount(r.low, u, true), amount(r.high, u, true));
         case Why::BodyIncomplete: return t("%1 has not been read yet. Measure it at the Tape.").arg(name);
         case Why::KeyMissing: return t("“%1” is missing in the file, or is not what it should be.").arg(field);
         case Why::FileNotWritable: return t("%1 cannot be written. Choose another place.").arg(field);
@@ -196,16 +253,20 @@ QString advice_reason(const SizeChart& chart, const Advice& a, const BodySet& bo
     };
     const auto& c = a.choice;
     const QString both = t("The hip, %1, lies nearest to %2; the waist, %3, to %4.")
-                             .arg(amount(hip.value, u), near_text(Measure::Hip, c.hip_size), amount(waist.value, u),
-                                  near_text(Measure::Waist, c.waist_size));
+                             .arg(amount(hip.value, u), near_text(Measure::Hip, c.hip_size),
+                                  amount(waist.value, u), near_text(Measure::Waist, c.waist_size));
     switch (a.reason) {
         case ChoiceReason::OneSize: return both + " " + t("One size serves both.");
         case ChoiceReason::OneSizeByNoise:
-            return both + " " + t("One of them stands between two sizes within measuring noise, so one size serves both.");
+            return both + " " +
+                   t("One of them stands between two sizes within measuring noise, so one size serves both.");
         case ChoiceReason::Blend:
-            return both + " " + t("A skirt hangs from the hip: trace that size, and run to the other at the waist.");
+            return both + " " +
+                   t("A skirt hangs from the hip: trace that size, and run to the other at the waist.");
         case ChoiceReason::BeyondChart:
-            return both + " " + t("The body lies beyond this chart: more is left to adjust than one size step. Look for another size range, or make a toile first.");
+            return both + " " +
+                   t("The body lies beyond this chart: more is left to adjust than one size step. Look for "
+                     "another size range, or make a toile first.");
     }
     return {};
 }
@@ -214,7 +275,9 @@ QString cost_text(const SizeChart& chart, const SizeCost& cost, Unit u)
 {
     const QString size = text(chart.sizes[cost.size].name);
     if (cost.outside_noise == 0) return t("%1: nothing to adjust in width").arg(size);
-    return (cost.outside_noise == 1 ? t("%1: one width to adjust, by %2") : t("%1: two widths to adjust, up to %2")).arg(size, amount(cost.largest, u));
+    return (cost.outside_noise == 1 ? t("%1: one width to adjust, by %2")
+                                    : t("%1: two widths to adjust, up to %2"))
+        .arg(size, amount(cost.largest, u));
 }
 
 QString why(const PlanLine& line, Unit u)
@@ -224,9 +287,17 @@ QString why(const PlanLine& line, Unit u)
     switch (p.against) {
         case Against::Chart: return t("measured %1, chart %2").arg(number(p.wanted, u), number(p.given, u));
         case Against::Pattern: return t("wanted %1, pattern %2").arg(number(p.wanted, u), number(p.given, u));
-        case Against::EarlierChange: return t("side seam now %1, traced %2").arg(number(p.given, u), number(p.wanted, u));
+        case Against::EarlierChange:
+            return t("side seam now %1, traced %2").arg(number(p.given, u), number(p.wanted, u));
     }
     return {};
+}
+
+QString ease_warning(const EaseCheck& e, Unit u)
+{
+    if (e.holds) return {};
+    return t("%1: %2 of ease planned, and one moves in %3 or more. Knits need less.")
+        .arg(measure_name(e.measure), amount(e.ease, u), amount(e.least, u));
 }
 
 QString step_title(const Step& s, Unit unit)
@@ -249,10 +320,12 @@ QString step_title(const Step& s, Unit unit)
         case StepKind::DrawHem: return t("Draw the hem again, %1 higher").arg(a);
         case StepKind::TrimHem: return t("Cut off %1 at the hem").arg(a);
         case StepKind::MarkWaist:
-            return s.amount > Length{} ? t("Mark %1 outside the side waist").arg(a) : t("Mark %1 inside the side waist").arg(a);
+            return s.amount > Length{} ? t("Mark %1 outside the side waist").arg(a)
+                                       : t("Mark %1 inside the side waist").arg(a);
         case StepKind::RedrawWaist: return t("Redraw side seam and waist to the mark");
         case StepKind::MarkHip:
-            return s.amount > Length{} ? t("Mark %1 outside the hip line").arg(a) : t("Mark %1 inside the hip line").arg(a);
+            return s.amount > Length{} ? t("Mark %1 outside the hip line").arg(a)
+                                       : t("Mark %1 inside the hip line").arg(a);
         case StepKind::RedrawHip: return t("Redraw the side seam through the mark");
         case StepKind::CutBand: return t("Cut the waistband at its side notch");
         case StepKind::SpreadBand: return t("Spread the waistband %1").arg(a);
@@ -268,26 +341,59 @@ QString step_detail(const Step& s, Unit unit)
     const Unit u = paper_unit(unit);
     const QString place = amount(s.place, u);
     switch (s.kind) {
-        case StepKind::TraceSize: return t("Trace outline, darts, notches, grain and the printed lines. The sheet stays whole.");
-        case StepKind::DrawBlend: return t("Start on the waist corner of one size, end on the hip line of the other. One smooth line with a curved ruler; below the hip follow that size.");
-        case StepKind::DrawLine: return t("It lies %1 below the centre waist, at right angles to the grain, from edge to edge.").arg(place);
-        case StepKind::DrawFoldLines: return t("Draw over the lengthen/shorten line, %1 below the centre waist, and a parallel line beneath it.").arg(place);
+        case StepKind::TraceSize:
+            return t("Trace outline, darts, notches, grain and the printed lines. The sheet stays whole.");
+        case StepKind::DrawBlend:
+            return t(
+                "Start on the waist corner of one size, end on the hip line of the other. One smooth line with a "
+                "curved ruler; below the hip follow that size.");
+        case StepKind::DrawLine:
+            return t("It lies %1 below the centre waist, at right angles to the grain, from edge to edge.")
+                .arg(place);
+        case StepKind::DrawFoldLines:
+            return t("Draw over the lengthen/shorten line, %1 below the centre waist, and a parallel line beneath "
+                     "it.")
+                .arg(place);
         case StepKind::CutAcross: return t("Cut right through. Close the rotary cutter when you put it down.");
-        case StepKind::Spread: return t("Tape paper behind the gap. The centre line stays one straight line; the waist keeps its shape.");
-        case StepKind::FoldOut: return t("Bring the lower line up to the upper one and tape the fold flat. The centre line stays straight.");
-        case StepKind::TrueSide: return t("The curve no longer meets at the line: draw one smooth edge from the waist corner to the hip notch.");
-        case StepKind::ExtendBelow: return t("Tape paper under the hem. Carry the centre and the side seam on with a long ruler.");
-        case StepKind::AddHem: return t("The same distance all along, square to the centre. The flare is carried on, so the sweep grows a little.");
+        case StepKind::Spread:
+            return t(
+                "Tape paper behind the gap. The centre line stays one straight line; the waist keeps its shape.");
+        case StepKind::FoldOut:
+            return t(
+                "Bring the lower line up to the upper one and tape the fold flat. The centre line stays "
+                "straight.");
+        case StepKind::TrueSide:
+            return t(
+                "The curve no longer meets at the line: draw one smooth edge from the waist corner to the hip "
+                "notch.");
+        case StepKind::ExtendBelow:
+            return t("Tape paper under the hem. Carry the centre and the side seam on with a long ruler.");
+        case StepKind::AddHem:
+            return t(
+                "The same distance all along, square to the centre. The flare is carried on, so the sweep grows a "
+                "little.");
         case StepKind::DrawHem: return t("Measure up from the hem in several places, square to it.");
         case StepKind::TrimHem: return t("The sweep gets a little smaller with it: the side seam leans.");
-        case StepKind::MarkWaist: return t("A quarter of what changes all round, at the waist end of the side seam. At the hip nothing changes.");
-        case StepKind::RedrawWaist: return t("One smooth line from the mark into the old seam at the hip; the waist runs into its old line before the dart.");
-        case StepKind::MarkHip: return t("A quarter of what changes all round, on the hip line. At the waist nothing changes.");
-        case StepKind::RedrawHip: return t("From the waist corner through the mark; from there down parallel to the old seam.");
-        case StepKind::CutBand: return t("The side notch lies %1 from the fold. Cut at right angles to the long edges.").arg(place);
-        case StepKind::SpreadBand: return t("Tape paper behind, long edges in line. Mark the side notch in the middle of the strip.");
-        case StepKind::OverlapBand: return t("Tape flat, long edges in line. Mark the side notch in the middle of the overlap.");
-        case StepKind::MatchSides: return t("Front and back side seams are then equally long. Run the waist smoothly to its new end.");
+        case StepKind::MarkWaist:
+            return t(
+                "A quarter of what changes all round, at the waist end of the side seam. At the hip nothing "
+                "changes.");
+        case StepKind::RedrawWaist:
+            return t(
+                "One smooth line from the mark into the old seam at the hip; the waist runs into its old line "
+                "before the dart.");
+        case StepKind::MarkHip:
+            return t("A quarter of what changes all round, on the hip line. At the waist nothing changes.");
+        case StepKind::RedrawHip:
+            return t("From the waist corner through the mark; from there down parallel to the old seam.");
+        case StepKind::CutBand:
+            return t("The side notch lies %1 from the fold. Cut at right angles to the long edges.").arg(place);
+        case StepKind::SpreadBand:
+            return t("Tape paper behind, long edges in line. Mark the side notch in the middle of the strip.");
+        case StepKind::OverlapBand:
+            return t("Tape flat, long edges in line. Mark the side notch in the middle of the overlap.");
+        case StepKind::MatchSides:
+            return t("Front and back side seams are then equally long. Run the waist smoothly to its new end.");
     }
     return {};
 }
@@ -299,7 +405,8 @@ QString before_going_on(const Step& s)
         case StepKind::FoldOut: return t("Lay a ruler along the grain line: is it still one straight line?");
         case StepKind::TrueSide: return t("Lay front on back along the side seam: same length, same curve?");
         case StepKind::AddHem:
-        case StepKind::TrimHem: return t("Lay front to back at the side seam: does the hem run on without a corner?");
+        case StepKind::TrimHem:
+            return t("Lay front to back at the side seam: does the hem run on without a corner?");
         case StepKind::RedrawWaist:
         case StepKind::DrawBlend: return t("Walk front and back side seam along each other.");
         default: return {};
@@ -314,9 +421,14 @@ QString reading_state(const Taken& taken, Measure m, Unit u)
         case ReadingState::Unread: return t("not yet read");
         case ReadingState::OneMore: return t("One reading. Let go, start again, read a second time.");
         case ReadingState::Agree:
-            return facts(m).kind == MeasureKind::Wish ? t("Kept.") : t("The readings agree within %1 (allowed %2).").arg(apart, allowed);
-        case ReadingState::ThirdAsked: return t("The readings stand %1 apart, allowed %2. Take one more; the middle one counts.").arg(apart, allowed);
-        case ReadingState::MiddleTaken: return t("The middle one of the readings counts; they lie %1 apart.").arg(apart);
+            return facts(m).kind == MeasureKind::Wish
+                       ? t("Kept.")
+                       : t("The readings agree within %1 (allowed %2).").arg(apart, allowed);
+        case ReadingState::ThirdAsked:
+            return t("The readings stand %1 apart, allowed %2. Take one more; the middle one counts.")
+                .arg(apart, allowed);
+        case ReadingState::MiddleTaken:
+            return t("The middle one of the readings counts; they lie %1 apart.").arg(apart);
     }
     return {};
 }

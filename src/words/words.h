@@ -30,6 +30,7 @@ namespace sartorum::words {
 [[nodiscard]] QString advice_reason(const SizeChart&, const Advice&, const BodySet&, Unit);
 [[nodiscard]] QString cost_text(const SizeChart&, const SizeCost&, Unit);
 [[nodiscard]] QString why(const PlanLine&, Unit);
+[[nodiscard]] QString ease_warning(const EaseCheck&, Unit);  // empty when it holds
 
 [[nodiscard]] QString step_title(const Step&, Unit);
 [[nodiscard]] QString step_detail(const Step&, Unit);

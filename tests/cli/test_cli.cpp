@@ -22,10 +22,14 @@ Ran run(QStringList arguments)
     return {p.exitCode(), p.readAllStandardOutput(), p.readAllStandardError()};
 }
 
-QString demo(const char* name) { return QString{SARTORUM_SOURCE_DIR} + "/demo/" + name; }
+QString demo(const char* name)
+{
+    return QString{SARTORUM_SOURCE_DIR} + "/demo/" + name;
+}
 QStringList files(const char* body = "ottilie.json")
 {
-    return {"--chart", demo("towpath-paper.csv"), "--pattern", demo("lockside-skirt.svg"), "--body", demo(body), "--json"};
+    return {"--chart", demo("towpath-paper.csv"), "--pattern", demo("lockside-skirt.svg"), "--body", demo(body),
+            "--json"};
 }
 
 }  // namespace
@@ -65,7 +69,8 @@ private slots:
         QVERIFY(chart.open(QIODevice::WriteOnly));
         chart.write("size,waist,hip\nOttilie,84,106\nlarger,90,112\n");
         chart.close();
-        const auto again = run({"check", "--chart", chart.fileName(), "--pattern", dir.filePath("a.svg"), "--body", demo("ottilie.json"), "--size", "Ottilie", "--json"});
+        const auto again = run({"check", "--chart", chart.fileName(), "--pattern", dir.filePath("a.svg"), "--body",
+                                demo("ottilie.json"), "--size", "Ottilie", "--json"});
         QVERIFY2(!again.out.isEmpty(), again.err.constData());
         QVERIFY(json::parse(again.out.toStdString())["walks"][0]["holds"].get<bool>());
     }
@@ -74,19 +79,22 @@ private slots:
         QTemporaryDir dir;
         QFile f{dir.filePath("plan.json")};
         QVERIFY(f.open(QIODevice::WriteOnly));
-        f.write(R"({"waist_size": "14", "hip_size": "14", "adjustments": {"width_at_hip": {"answer": "accepted", "amount_mm": 22}}})");
+        f.write(
+            R"({"waist_size": "14", "hip_size": "14", "adjustments": {"width_at_hip": {"answer": "accepted", "amount_mm": 22}}})");
         f.close();
         const auto r = run(QStringList{"apply"} + files("bram.json") + QStringList{"--plan", f.fileName()});
         const auto j = json::parse(r.out.toStdString());
         QCOMPARE(j["plan"]["hip_size"].get<std::string>(), std::string{"14"});
         QVERIFY(std::abs(j["lines"][2]["changed"]["hip_mm"].get<double>() - 22) < 0.01);
-        const auto one = json::parse(run(QStringList{"plan"} + files() + QStringList{"--size", "20"}).out.toStdString());
+        const auto one =
+            json::parse(run(QStringList{"plan"} + files() + QStringList{"--size", "20"}).out.toStdString());
         QCOMPARE(one["plan"]["waist_size"].get<std::string>(), std::string{"20"});
     }
     void pages_are_printed()
     {
         QTemporaryDir dir;
-        const auto r = run(QStringList{"print"} + files() + QStringList{"--out", dir.filePath("p.pdf"), "--paper", "letter"});
+        const auto r =
+            run(QStringList{"print"} + files() + QStringList{"--out", dir.filePath("p.pdf"), "--paper", "letter"});
         QCOMPARE(r.code, 0);
         QVERIFY(json::parse(r.out.toStdString())["pages"].get<int>() > 4);
         QVERIFY(QFileInfo{dir.filePath("p.pdf")}.size() > 5000);

@@ -9,8 +9,15 @@ using namespace sartorum;
 using namespace sartorum::test;
 
 namespace {
-Garment garment() { const auto p = skirt_pattern(plain_skirt()); return {p->sizes[0].pieces, p->seams}; }
-Applied altered(AdjustmentKind kind, Length amount) { return *adjustment(kind).apply(garment(), amount); }
+Garment garment()
+{
+    const auto p = skirt_pattern(plain_skirt());
+    return {p->sizes[0].pieces, p->seams};
+}
+Applied altered(AdjustmentKind kind, Length amount)
+{
+    return *adjustment(kind).apply(garment(), amount);
+}
 }  // namespace
 
 class TestAlter : public QObject {
@@ -24,7 +31,9 @@ private slots:
         const auto is = measure_flat(a.garment.pieces);
         QVERIFY(is_near(is.waist_to_hip - was.waist_to_hip, Length::inches(1), Length::mm(0.05)));
         for (const auto role : {PieceRole::Front, PieceRole::Back}) {
-            const auto centre = [&](const Garment& g) { return sewn_length(*find_piece(g.pieces, role), EdgeRole::Centre); };
+            const auto centre = [&](const Garment& g) {
+                return sewn_length(*find_piece(g.pieces, role), EdgeRole::Centre);
+            };
             QVERIFY(is_near(centre(a.garment) - centre(before), Length::inches(1), Length::mm(1e-6)));
         }
     }
@@ -32,30 +41,36 @@ private slots:
     {
         const auto before = garment();
         const auto a = altered(AdjustmentKind::WaistToHip, Length::mm(-18));
-        QVERIFY(is_near(measure_flat(a.garment.pieces).waist, measure_flat(before.pieces).waist, Length::mm(0.01)));
-        QVERIFY(largest_gap(*find_piece(a.garment.pieces, PieceRole::Waistband), *find_piece(before.pieces, PieceRole::Waistband)) < 1e-9);
+        QVERIFY(
+            is_near(measure_flat(a.garment.pieces).waist, measure_flat(before.pieces).waist, Length::mm(0.01)));
+        QVERIFY(largest_gap(*find_piece(a.garment.pieces, PieceRole::Waistband),
+                            *find_piece(before.pieces, PieceRole::Waistband)) < 1e-9);
         QVERIFY(is_near(measure_flat(a.garment.pieces).hip, measure_flat(before.pieces).hip, Length::mm(1e-6)));
     }
     void a_fold_is_half_as_deep_as_what_it_takes_out()  // common practice: 1¼ in deep removes 2½ in
     {
         const auto a = altered(AdjustmentKind::WaistToHip, Length::mm(-12));
-        const auto fold = std::find_if(a.steps.begin(), a.steps.end(), [](const Step& s) { return s.kind == StepKind::FoldOut; });
+        const auto fold = std::find_if(a.steps.begin(), a.steps.end(),
+                                       [](const Step& s) { return s.kind == StepKind::FoldOut; });
         QVERIFY(fold != a.steps.end());
         QCOMPARE(fold->amount.in_mm(), 12.0);
-        const auto draw = std::find_if(a.steps.begin(), a.steps.end(), [](const Step& s) { return s.kind == StepKind::DrawFoldLines; });
+        const auto draw = std::find_if(a.steps.begin(), a.steps.end(),
+                                       [](const Step& s) { return s.kind == StepKind::DrawFoldLines; });
         // The two drawn lines lie the whole amount apart; folded onto each other the fold is half of it.
         QVERIFY(std::abs(draw->picture.lines[0].a[Geom::Y] - draw->picture.lines[1].a[Geom::Y] - 12.0) < 1e-9);
     }
     void there_and_back_restores_the_pattern()
     {
         const auto before = garment();
-        for (const auto kind : {AdjustmentKind::WaistToHip, AdjustmentKind::WidthAtWaist, AdjustmentKind::WidthAtHip,
-                                AdjustmentKind::FinishedLength}) {
+        for (const auto kind : {AdjustmentKind::WaistToHip, AdjustmentKind::WidthAtWaist,
+                                AdjustmentKind::WidthAtHip, AdjustmentKind::FinishedLength}) {
             const auto there = *adjustment(kind).apply(before, Length::mm(16));
             const auto back = *adjustment(kind).apply(there.garment, Length::mm(-16));
             for (std::size_t i = 0; i < before.pieces.size(); ++i) {
-                // Matching the side seams settles within 0.01 mm, so this is looser than the bare paper operations.
-                QVERIFY2(largest_gap(back.garment.pieces[i], before.pieces[i]) < 0.03, adjustment(kind).key.data());
+                // Matching the side seams settles within 0.01 mm, so this is looser than the bare paper
+                // operations.
+                QVERIFY2(largest_gap(back.garment.pieces[i], before.pieces[i]) < 0.03,
+                         adjustment(kind).key.data());
             }
         }
     }
@@ -67,7 +82,8 @@ private slots:
         const auto is = measure_flat(a.garment.pieces);
         QVERIFY(is_near(is.waist - was.waist, Length::mm(24), Length::mm(0.6)));
         QVERIFY(is_near(is.hip, was.hip, Length::mm(0.01)));
-        const auto mark = std::find_if(a.steps.begin(), a.steps.end(), [](const Step& s) { return s.kind == StepKind::MarkWaist; });
+        const auto mark = std::find_if(a.steps.begin(), a.steps.end(),
+                                       [](const Step& s) { return s.kind == StepKind::MarkWaist; });
         QCOMPARE(mark->amount.in_mm(), 6.0);
         const auto c = check(a.garment, {});
         for (const auto& w : c.walks) QVERIFY2(w.holds, w.seam.c_str());
@@ -105,7 +121,8 @@ private slots:
                 if (std::max(w, h) - std::min(w, h) > 3) continue;
                 const auto t = *trace_sizes(p, p.sizes[w].size, p.sizes[h].size);
                 for (const auto& walk : check(t.garment, {}).walks) {
-                    QVERIFY2(walk.holds, qPrintable(QString("%1 %2 %3").arg(w).arg(h).arg(walk.difference.in_mm())));
+                    QVERIFY2(walk.holds,
+                             qPrintable(QString("%1 %2 %3").arg(w).arg(h).arg(walk.difference.in_mm())));
                 }
             }
         }

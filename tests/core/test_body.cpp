@@ -25,7 +25,8 @@ private slots:
         const auto t = *take(Measure::Hip, {Length::mm(1000), Length::mm(1060), Length::mm(1006)});
         QCOMPARE(t.value.in_mm(), 1006.0);
         QCOMPARE(t.state, ReadingState::MiddleTaken);
-        // Variance of the median of three standard normal values: 0.4487 (tables of order statistics, from memory).
+        // Variance of the median of three standard normal values: 0.4487 (tables of order statistics, from
+        // memory).
         QVERIFY(std::abs(std::pow(t.spread.in_mm() / 8.0, 2) - 0.4487) < 1e-4);
     }
     void one_reading_of_a_girth_wants_another_but_a_wish_does_not()

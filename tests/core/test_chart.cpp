@@ -21,7 +21,8 @@ SizeChart eight_sizes()
 BodySet body(double waist, double hip)
 {
     return {"2026-01-01",
-            {{Measure::Waist, {Length::mm(waist), Length::mm(waist)}}, {Measure::Hip, {Length::mm(hip), Length::mm(hip)}}}};
+            {{Measure::Waist, {Length::mm(waist), Length::mm(waist)}},
+             {Measure::Hip, {Length::mm(hip), Length::mm(hip)}}}};
 }
 
 }  // namespace

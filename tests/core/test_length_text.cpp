@@ -9,7 +9,10 @@ using namespace sartorum;
 // What must not compile.
 static_assert(!std::is_convertible_v<double, Length> && !std::is_convertible_v<Length, double>);
 template <class A, class B>
-concept Addable = requires(A a, B b) { a + b; };
+concept Addable = requires(A a, B b)
+{
+    a + b;
+};
 static_assert(Addable<Length, Length> && !Addable<Length, double>);
 // International yard and pound agreement, 1959: 1 in = 25.4 mm exactly.
 static_assert(Length::inches(1) == Length::mm(25.4));
@@ -60,7 +63,9 @@ private slots:
     {
         QTest::addColumn<QString>("text");
         QTest::addColumn<int>("why");
-        const auto row = [](const char* text, Why why) { QTest::newRow(text) << QString::fromUtf8(text) << int(why); };
+        const auto row = [](const char* text, Why why) {
+            QTest::newRow(text) << QString::fromUtf8(text) << int(why);
+        };
         row("", Why::TextEmpty);
         row("   ", Why::TextEmpty);
         row("abc", Why::TextNotALength);

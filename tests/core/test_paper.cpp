@@ -10,8 +10,14 @@ using namespace sartorum;
 using namespace sartorum::test;
 
 namespace {
-Piece front() { return draw_skirt(plain_skirt())->pieces[0]; }
-Point line_of(const Piece& p) { return guide(p, GuideKind::LengthenShorten)->a; }
+Piece front()
+{
+    return draw_skirt(plain_skirt())->pieces[0];
+}
+Point line_of(const Piece& p)
+{
+    return guide(p, GuideKind::LengthenShorten)->a;
+}
 }  // namespace
 
 class TestPaper : public QObject {
@@ -85,8 +91,10 @@ private slots:
         const Piece p = front();
         for (const double a : {-60.0, -3.0, 25.0, 120.0}) {
             const Piece q = *hem_moved(p, Length::mm(a));
-            QVERIFY(is_near(sewn_length(q, EdgeRole::Side) - sewn_length(p, EdgeRole::Side), Length::mm(a), Length::mm(1e-3)));
-            QVERIFY(is_near(sewn_length(q, EdgeRole::Centre) - sewn_length(p, EdgeRole::Centre), Length::mm(a), Length::mm(1e-3)));
+            QVERIFY(is_near(sewn_length(q, EdgeRole::Side) - sewn_length(p, EdgeRole::Side), Length::mm(a),
+                            Length::mm(1e-3)));
+            QVERIFY(is_near(sewn_length(q, EdgeRole::Centre) - sewn_length(p, EdgeRole::Centre), Length::mm(a),
+                            Length::mm(1e-3)));
             QVERIFY(check_piece(q).has_value());
         }
         QCOMPARE(hem_moved(p, Length::mm(-500)).error().why, Why::AmountTooLarge);
@@ -102,7 +110,7 @@ private slots:
             left = std::min(left, q[Geom::X]);
             bottom = std::min(bottom, q[Geom::Y]);
         }
-        QVERIFY(std::abs(left) < 0.01);                 // nothing beyond the fold
+        QVERIFY(std::abs(left) < 0.01);                  // nothing beyond the fold
         QVERIFY(std::abs(bottom - (-600 - 30)) < 0.05);  // hem allowance 30 at the lowest place, the centre
     }
     void both_side_seams_end_equally_long()
@@ -110,7 +118,8 @@ private slots:
         const auto pieces = draw_skirt(plain_skirt())->pieces;
         const Piece back = *side_moved(pieces[1], Length::mm(9), Length::mm(-4));
         const auto m = *sides_matched(pieces[0], back);
-        QVERIFY(is_near(sewn_length(m.front, EdgeRole::Side), sewn_length(m.back, EdgeRole::Side), Length::mm(0.01)));
+        QVERIFY(
+            is_near(sewn_length(m.front, EdgeRole::Side), sewn_length(m.back, EdgeRole::Side), Length::mm(0.01)));
     }
 };
 QTEST_APPLESS_MAIN(TestPaper)

@@ -55,7 +55,8 @@ private slots:
     }
     void easing_keeps_end_directions_and_restores_exactly()
     {
-        const Curve c = joined(cubic({0, 0}, {5, -20}, {20, -60}, {22, -100}), cubic({22, -100}, {23, -120}, {30, -180}, {30, -200}));
+        const Curve c = joined(cubic({0, 0}, {5, -20}, {20, -60}, {22, -100}),
+                               cubic({22, -100}, {23, -120}, {30, -180}, {30, -200}));
         const Curve moved_c = eased(c, {3, 4}, {-2, 15});
         QVERIFY(Geom::distance(start_direction(c), start_direction(moved_c)) < 1e-12);
         QVERIFY(Geom::distance(end_direction(c), end_direction(moved_c)) < 1e-12);
@@ -88,7 +89,8 @@ private slots:
         no_mark.guides.clear();
         QCOMPARE(check_piece(no_mark).error().why, Why::MarkMissing);
         auto odd = p;
-        odd.sizes[2].pieces[0].edges[0].curve = joined(straight({0, 0}, {1, 0}), odd.sizes[2].pieces[0].edges[0].curve);
+        odd.sizes[2].pieces[0].edges[0].curve =
+            joined(straight({0, 0}, {1, 0}), odd.sizes[2].pieces[0].edges[0].curve);
         QVERIFY(!check_pattern(odd).has_value());
     }
 };

@@ -33,7 +33,10 @@ BodySet body(double waist, double hip, double depth, double wish)
     return b;
 }
 
-const PlanLine& line(const Computed& c, AdjustmentKind kind) { return c.lines[static_cast<std::size_t>(kind)]; }
+const PlanLine& line(const Computed& c, AdjustmentKind kind)
+{
+    return c.lines[static_cast<std::size_t>(kind)];
+}
 
 }  // namespace
 
@@ -97,7 +100,9 @@ private slots:
             const auto w = std::uniform_int_distribution<std::size_t>{0, 7}(rng);
             const auto h = std::min<std::size_t>(7, w + std::uniform_int_distribution<std::size_t>{0, 2}(rng));
             Plan plan{p.sizes[w].size, p.sizes[h].size, {}};
-            const auto amount = [&](double most) { return Length::mm(std::round(between(rng, -most, most)) + 0.5); };
+            const auto amount = [&](double most) {
+                return Length::mm(std::round(between(rng, -most, most)) + 0.5);
+            };
             plan.decide({AdjustmentKind::WaistToHip, Answer::Accepted, amount(45)});
             plan.decide({AdjustmentKind::WidthAtWaist, Answer::Accepted, amount(80)});
             plan.decide({AdjustmentKind::WidthAtHip, Answer::Accepted, amount(80)});
@@ -106,7 +111,9 @@ private slots:
             const auto c = *compute(p, chart, body(720, 960, 203, 600), plan);
             for (const auto& l : c.lines) applied += l.state == LineState::Accepted;
             for (const auto& walk : c.checks.walks) {
-                QVERIFY2(walk.holds, qPrintable(QString("%1: %2 off %3").arg(i).arg(walk.seam.c_str()).arg(walk.difference.in_mm())));
+                QVERIFY2(walk.holds,
+                         qPrintable(
+                             QString("%1: %2 off %3").arg(i).arg(walk.seam.c_str()).arg(walk.difference.in_mm())));
             }
             for (const auto& piece : c.altered.pieces) QVERIFY(check_piece(piece).has_value());
         }

@@ -23,7 +23,8 @@ private slots:
     }
     void semicolons_leave_the_comma_to_decimals()
     {
-        const auto c = read_chart_csv("\xef\xbb\xbfsize;waist;hip;waist to hip\r\nS;64,5;88,5;20\r\nM;68,5;92,5;20,2\r\n\r\n");
+        const auto c = read_chart_csv(
+            "\xef\xbb\xbfsize;waist;hip;waist to hip\r\nS;64,5;88,5;20\r\nM;68,5;92,5;20,2\r\n\r\n");
         QVERIFY(c.has_value());
         QCOMPARE(c->sizes[0].body.at(Measure::Waist).in_mm(), 645.0);
         QCOMPARE(c->sizes[1].body.at(Measure::WaistToHip).in_mm(), 202.0);
@@ -43,7 +44,9 @@ private slots:
         QTest::addColumn<QByteArray>("csv");
         QTest::addColumn<int>("why");
         QTest::addColumn<int>("line");
-        const auto row = [](const char* name, const char* csv, Why why, int line) { QTest::newRow(name) << QByteArray{csv} << int(why) << line; };
+        const auto row = [](const char* name, const char* csv, Why why, int line) {
+            QTest::newRow(name) << QByteArray{csv} << int(why) << line;
+        };
         row("empty", "", Why::ChartEmpty, 0);
         row("only a head", "size,waist,hip\n", Why::ChartEmpty, 0);
         row("ragged", "size,waist,hip\n8,64,88\n10,68\n", Why::ChartRagged, 3);
@@ -73,7 +76,8 @@ private slots:
     void very_long_charts_are_refused_early()
     {
         std::string csv = "size,waist,hip\n";
-        for (int i = 0; i < 300; ++i) csv += std::to_string(i) + "," + std::to_string(40 + i) + "," + std::to_string(60 + i) + "\n";
+        for (int i = 0; i < 300; ++i)
+            csv += std::to_string(i) + "," + std::to_string(40 + i) + "," + std::to_string(60 + i) + "\n";
         QCOMPARE(read_chart_csv(csv).error().why, Why::ChartTooLarge);
         QCOMPARE(read_chart_csv(std::string(2 * 1024 * 1024, 'x')).error().why, Why::ChartTooLarge);
     }

@@ -24,7 +24,11 @@ QString output(const QString& program, const QStringList& arguments)
 
 PrintJob job(PaperSize paper, int divide, Unit unit)
 {
-    return {skirt_pattern(plain_skirt())->sizes[0].pieces, paper, divide, unit, {"Bram", "Test skirt", "size 14", "version 1", "2026-11-23"}};
+    return {skirt_pattern(plain_skirt())->sizes[0].pieces,
+            paper,
+            divide,
+            unit,
+            {"Bram", "Test skirt", "size 14", "version 1", "2026-11-23"}};
 }
 
 }  // namespace
@@ -43,12 +47,15 @@ class TestPages : public QObject {
     // Outer size of the test square on the first page, in pixels at 254 dpi (10 a millimetre).
     QSize square(const QString& pdf, double low_mm)
     {
-        QProcess::execute("pdftoppm", {"-r", "254", "-f", "1", "-l", "1", "-gray", "-png", "-singlefile", pdf, dir_.filePath("one")});
+        QProcess::execute("pdftoppm", {"-r", "254", "-f", "1", "-l", "1", "-gray", "-png", "-singlefile", pdf,
+                                       dir_.filePath("one")});
         const QImage image{dir_.filePath("one.png")};
         // The square starts 10 mm margin + 12 mm in; look along the line through its middle.
         const int middle = static_cast<int>((10 + 12 + low_mm / 4) * 10);
         const auto span = [&](bool across) {
-            const auto dark = [&](int i) { return qGray(across ? image.pixel(i, middle) : image.pixel(middle, i)) < 128; };
+            const auto dark = [&](int i) {
+                return qGray(across ? image.pixel(i, middle) : image.pixel(middle, i)) < 128;
+            };
             int first = 165;
             while (first < 400 && !dark(first)) ++first;
             int last = first + static_cast<int>(low_mm * 10) + 30;
@@ -81,10 +88,12 @@ private slots:
     {
         for (const int divide : {1, 2, 4}) {
             const QSize cm = square(write(job(PaperSize::A4, divide, Unit::Centimetre)), 50);
-            QVERIFY2(std::abs(cm.width() - 500) <= 4 && std::abs(cm.height() - 500) <= 4, qPrintable(QString("%1 %2").arg(cm.width()).arg(cm.height())));
+            QVERIFY2(std::abs(cm.width() - 500) <= 4 && std::abs(cm.height() - 500) <= 4,
+                     qPrintable(QString("%1 %2").arg(cm.width()).arg(cm.height())));
         }
         const QSize in = square(write(job(PaperSize::Letter, 1, Unit::Inch)), 50.8);
-        QVERIFY2(std::abs(in.width() - 508) <= 4 && std::abs(in.height() - 508) <= 4, qPrintable(QString("%1").arg(in.width())));
+        QVERIFY2(std::abs(in.width() - 508) <= 4 && std::abs(in.height() - 508) <= 4,
+                 qPrintable(QString("%1").arg(in.width())));
     }
     void every_part_of_every_piece_is_on_some_page()
     {
@@ -93,7 +102,8 @@ private slots:
             for (std::size_t i = 0; i < l.pieces.size(); ++i) {
                 for (const auto& q : outline_points(l.pieces[i], Length::mm(1))) {
                     const QPointF at = QPointF{q[Geom::X], -q[Geom::Y]} + l.places[i];
-                    const bool there = std::any_of(l.tiles.begin(), l.tiles.end(), [&](const Tile& t) { return !t.blank && t.part.contains(at); });
+                    const bool there = std::any_of(l.tiles.begin(), l.tiles.end(),
+                                                   [&](const Tile& t) { return !t.blank && t.part.contains(at); });
                     QVERIFY(there);
                 }
             }
@@ -114,27 +124,35 @@ private slots:
     void labels_are_text_that_can_be_read()
     {
         const QString text = output("pdftotext", {write(job(PaperSize::A4, 1, Unit::Centimetre)), "-"});
-        for (const char* word : {"Bram", "Test skirt", "size 14", "test square", "Skirt front", "2026-11-23"}) QVERIFY2(text.contains(QLatin1String{word}), word);
+        for (const char* word : {"Bram", "Test skirt", "size 14", "test square", "Skirt front", "2026-11-23"})
+            QVERIFY2(text.contains(QLatin1String{word}), word);
     }
     void stopping_writes_no_file()
     {
         const QString path = dir_.filePath("stopped.pdf");
-        QCOMPARE(*write_pages(path, job(PaperSize::A4, 1, Unit::Centimetre), [](int done, int) { return done < 2; }), 0);
+        QCOMPARE(
+            *write_pages(path, job(PaperSize::A4, 1, Unit::Centimetre), [](int done, int) { return done < 2; }),
+            0);
         QVERIFY(!QFile::exists(path));
-        QCOMPARE(write_pages("/nowhere/at/all.pdf", job(PaperSize::A4, 4, Unit::Centimetre)).error().why, Why::FileNotWritable);
+        QCOMPARE(write_pages("/nowhere/at/all.pdf", job(PaperSize::A4, 4, Unit::Centimetre)).error().why,
+                 Why::FileNotWritable);
     }
     void the_work_card_is_one_page_with_every_step()
     {
         const auto p = graded_skirt();
         SizeChart chart{"c", "m", {}};
         for (std::size_t i = 0; i < p.sizes.size(); ++i) {
-            chart.sizes.push_back({p.sizes[i].size, {{Measure::Waist, Length::mm(640 + 40.0 * double(i))}, {Measure::Hip, Length::mm(880 + 40.0 * double(i))}}, 0});
+            chart.sizes.push_back({p.sizes[i].size,
+                                   {{Measure::Waist, Length::mm(640 + 40.0 * double(i))},
+                                    {Measure::Hip, Length::mm(880 + 40.0 * double(i))}},
+                                   0});
         }
         Plan plan{"12", "14", {}};
         for (const auto& a : catalogue()) plan.decide({a.kind, Answer::Accepted, Length::mm(14)});
         const auto c = *compute(p, chart, {}, plan);
         const QString path = dir_.filePath("card.pdf");
-        QVERIFY(write_work_card(path, c, {"Ottilie", "Graded", "12 to 14", "v", "d"}, PaperSize::A4, Unit::Inch).has_value());
+        QVERIFY(write_work_card(path, c, {"Ottilie", "Graded", "12 to 14", "v", "d"}, PaperSize::A4, Unit::Inch)
+                    .has_value());
         QVERIFY(output("pdfinfo", {path}).contains(QRegularExpression{"Pages:\\s+1\\b"}));
         const QString text = output("pdftotext", {"-layout", path, "-"});
         QVERIFY(text.contains(QString::number(c.steps.size())));

@@ -1,8 +1,8 @@
 #include <QElapsedTimer>
+#include <QImage>
 #include <QProcess>
 #include <QTemporaryDir>
 #include <QTest>
-#include <QImage>
 
 #include "formats/pattern_svg.h"
 #include "formats/text_file.h"
@@ -15,7 +15,10 @@ using formats::write_pattern_svg;
 
 namespace {
 
-std::string good() { return write_pattern_svg(graded_skirt(3)).toStdString(); }
+std::string good()
+{
+    return write_pattern_svg(graded_skirt(3)).toStdString();
+}
 
 std::string replaced(std::string s, const std::string& a, const std::string& b)
 {
@@ -43,7 +46,8 @@ private slots:
                 QVERIFY(largest_gap(a, b) < 1e-5);  // six decimals are written
                 QCOMPARE(b.darts.size(), a.darts.size());
                 QCOMPARE(b.notches.size(), a.notches.size());
-                for (std::size_t e = 0; e < a.edges.size(); ++e) QCOMPARE(b.edges[e].allowance.in_mm(), a.edges[e].allowance.in_mm());
+                for (std::size_t e = 0; e < a.edges.size(); ++e)
+                    QCOMPARE(b.edges[e].allowance.in_mm(), a.edges[e].allowance.in_mm());
             }
         }
     }
@@ -56,7 +60,8 @@ private slots:
         const auto end = svg.find("mm\"", root);
         const double mm = std::stod(svg.substr(root + 7, end - root - 7));
         svg = replaced(svg, svg.substr(root, end + 3 - root), "width=\"" + std::to_string(mm / 25.4) + "in\"");
-        svg = replaced(svg, "<g data-size=\"8\">", "<g data-size=\"8\" transform=\"translate(1200 0) scale(-1 1)\">");
+        svg = replaced(svg, "<g data-size=\"8\">",
+                       "<g data-size=\"8\" transform=\"translate(1200 0) scale(-1 1)\">");
         const auto is = read_pattern_svg(svg);
         QVERIFY(is.has_value());
         for (std::size_t i = 0; i < was.sizes[0].pieces.size(); ++i) {
@@ -74,7 +79,9 @@ private slots:
         const QString png = dir.filePath("p.png");
         QVERIFY(formats::write_file(svg, write_pattern_svg(square)).has_value());
         // librsvg at 25.4 dpi: one pixel a millimetre.
-        QCOMPARE(QProcess::execute("rsvg-convert", {"--dpi-x", "25.4", "--dpi-y", "25.4", "-b", "white", "-o", png, svg}), 0);
+        QCOMPARE(QProcess::execute("rsvg-convert",
+                                   {"--dpi-x", "25.4", "--dpi-y", "25.4", "-b", "white", "-o", png, svg}),
+                 0);
         const QImage image{png};
         QVERIFY(!image.isNull());
         int left = image.width();
@@ -91,13 +98,16 @@ private slots:
         const auto box = bounds(pieces[0]);
         // First piece starts 60 mm in; the tallest piece is the front or back: their heights are equal.
         QVERIFY(std::abs(left - 60) <= 1);
-        QVERIFY2(std::abs((bottom - top) - box.height()) <= 2, qPrintable(QString("%1 %2").arg(bottom - top).arg(box.height())));
+        QVERIFY2(std::abs((bottom - top) - box.height()) <= 2,
+                 qPrintable(QString("%1 %2").arg(bottom - top).arg(box.height())));
     }
     void what_is_not_a_usable_pattern_says_why_data()
     {
         QTest::addColumn<QByteArray>("svg");
         QTest::addColumn<int>("why");
-        const auto row = [](const char* name, const std::string& svg, Why why) { QTest::newRow(name) << QByteArray::fromStdString(svg) << int(why); };
+        const auto row = [](const char* name, const std::string& svg, Why why) {
+            QTest::newRow(name) << QByteArray::fromStdString(svg) << int(why);
+        };
         const auto s = good();
         row("empty", "", Why::FileBroken);
         row("text", "Dear sir", Why::FileBroken);
@@ -106,11 +116,15 @@ private slots:
         row("no scale", replaced(s, "viewBox=", "data-box="), Why::FileNoScale);
         row("pixels", replaced(s, "mm\" height", "px\" height"), Why::FileNoScale);
         row("truncated", s.substr(0, s.size() / 2), Why::FileBroken);
-        row("script", replaced(s, "<g data-size", "<script>alert(1)</script><g data-size"), Why::FileActiveContent);
-        row("external reference", replaced(s, "<g data-size", "<a href=\"file:///etc/passwd\"/><g data-size"), Why::FileActiveContent);
+        row("script", replaced(s, "<g data-size", "<script>alert(1)</script><g data-size"),
+            Why::FileActiveContent);
+        row("external reference", replaced(s, "<g data-size", "<a href=\"file:///etc/passwd\"/><g data-size"),
+            Why::FileActiveContent);
         row("use", replaced(s, "<g data-size", "<use href=\"#x\"/><g data-size"), Why::FileActiveContent);
         row("event", replaced(s, "<g data-size", "<g onload=\"x()\"/><g data-size"), Why::FileActiveContent);
-        row("entities", "<!DOCTYPE svg [<!ENTITY a \"aaaaaaaaaa\"><!ENTITY b \"&a;&a;&a;&a;\">]>" + s.substr(s.find("<svg")), Why::FileActiveContent);
+        row("entities",
+            "<!DOCTYPE svg [<!ENTITY a \"aaaaaaaaaa\"><!ENTITY b \"&a;&a;&a;&a;\">]>" + s.substr(s.find("<svg")),
+            Why::FileActiveContent);
         row("open outline", replaced(s, "data-edge=\"hem\"", "data-edg=\"hem\""), Why::OutlineNotClosed);
         row("unknown edge", replaced(s, "data-edge=\"hem\"", "data-edge=\"ruffle\""), Why::EdgeMissing);
         row("unknown role", replaced(s, "data-role=\"front\"", "data-role=\"cape\""), Why::FileNotAPattern);
@@ -118,7 +132,8 @@ private slots:
         row("infinite path", replaced(s, "d=\"M", "d=\"M1e400,0 L"), Why::PathNotUnderstood);
         row("no hip line", replaced(s, "data-guide=\"hip\"", "data-guide=\"grain\""), Why::MarkMissing);
         row("one size twice", replaced(s, "data-size=\"10\"", "data-size=\"8\""), Why::ChartSizeTwice);
-        row("seam of nothing", replaced(s, "data-a=\"front:side\"", "data-a=\"sleeve:side\""), Why::SeamUnknownPiece);
+        row("seam of nothing", replaced(s, "data-a=\"front:side\"", "data-a=\"sleeve:side\""),
+            Why::SeamUnknownPiece);
     }
     void what_is_not_a_usable_pattern_says_why()
     {

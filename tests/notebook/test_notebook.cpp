@@ -50,8 +50,11 @@ private slots:
             wearer = *book->add_wearer("Ottilie", {2026, 11, 3});
             const auto table = book->table();
             QVERIFY(book->set_readings(*table.set, Measure::Waist, {Length::mm(844), Length::inches(33.25)}));
-            QVERIFY(book->add_chart({"Skirts", "Towpath", {{"8", {{Measure::Waist, Length::mm(640)}, {Measure::Hip, Length::mm(880)}}, 0},
-                                                            {"10", {{Measure::Waist, Length::mm(680)}, {Measure::Hip, Length::mm(920)}}, 0}}}));
+            QVERIFY(book->add_chart(
+                {"Skirts",
+                 "Towpath",
+                 {{"8", {{Measure::Waist, Length::mm(640)}, {Measure::Hip, Length::mm(880)}}, 0},
+                  {"10", {{Measure::Waist, Length::mm(680)}, {Measure::Hip, Length::mm(920)}}, 0}}}));
             const Id pattern = *book->add_pattern("Lockside", "Towpath", "<svg>é</svg>", book->table().chart);
             Plan plan{"8", "10", {}};
             plan.decide({AdjustmentKind::WaistToHip, Answer::Accepted, Length::mm(25.4)});
@@ -125,7 +128,10 @@ private slots:
     void a_notebook_of_a_newer_program_is_refused_kindly()
     {
         const QString path = at("newer.sartorum");
-        { auto book = Notebook::open(path); QVERIFY(book.has_value()); }
+        {
+            auto book = Notebook::open(path);
+            QVERIFY(book.has_value());
+        }
         run_sql(path, QString{"PRAGMA user_version = %1"}.arg(schema_version + 1));
         const auto r = Notebook::open(path);
         QCOMPARE(r.error().trouble, Trouble::Newer);
@@ -133,7 +139,10 @@ private slots:
     void a_truncated_notebook_is_refused()
     {
         const QString path = at("cut.sartorum");
-        { auto book = std::move(*Notebook::open(path)); (void)*book->add_wearer("A", {2026, 1, 1}); }
+        {
+            auto book = std::move(*Notebook::open(path));
+            (void)*book->add_wearer("A", {2026, 1, 1});
+        }
         QVERIFY(QFile::resize(path, 700));
         const auto r = Notebook::open(path);
         QVERIFY(!r.has_value() || !(*r)->add_wearer("B", {2026, 1, 1}).has_value());
@@ -146,7 +155,10 @@ private slots:
             return;
         }
         const QString path = at("ro.sartorum");
-        { auto book = Notebook::open(path); QVERIFY(book.has_value()); }
+        {
+            auto book = Notebook::open(path);
+            QVERIFY(book.has_value());
+        }
         QFile::setPermissions(path, QFile::ReadOwner);
         QCOMPARE(Notebook::open(path).error().trouble, Trouble::ReadOnly);
     }

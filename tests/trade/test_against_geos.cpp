@@ -15,7 +15,10 @@ using namespace sartorum::test;
 namespace {
 
 using Geometry = std::unique_ptr<GEOSGeometry, void (*)(GEOSGeometry*)>;
-Geometry own(GEOSGeometry* g) { return {g, GEOSGeom_destroy}; }
+Geometry own(GEOSGeometry* g)
+{
+    return {g, GEOSGeom_destroy};
+}
 void quiet(const char*, ...) {}
 
 GEOSCoordSequence* sequence(const std::vector<Point>& points, bool close)
@@ -26,10 +29,26 @@ GEOSCoordSequence* sequence(const std::vector<Point>& points, bool close)
     if (close) GEOSCoordSeq_setXY(seq, n, points[0][Geom::X], points[0][Geom::Y]);
     return seq;
 }
-Geometry polygon(const std::vector<Point>& p) { return own(GEOSGeom_createPolygon(GEOSGeom_createLinearRing(sequence(p, true)), nullptr, 0)); }
-Geometry line(const std::vector<Point>& p) { return own(GEOSGeom_createLineString(sequence(p, false))); }
-double area_of(const Geometry& g) { double a = 0; GEOSArea(g.get(), &a); return a; }
-double length_of(const Geometry& g) { double l = 0; GEOSLength(g.get(), &l); return l; }
+Geometry polygon(const std::vector<Point>& p)
+{
+    return own(GEOSGeom_createPolygon(GEOSGeom_createLinearRing(sequence(p, true)), nullptr, 0));
+}
+Geometry line(const std::vector<Point>& p)
+{
+    return own(GEOSGeom_createLineString(sequence(p, false)));
+}
+double area_of(const Geometry& g)
+{
+    double a = 0;
+    GEOSArea(g.get(), &a);
+    return a;
+}
+double length_of(const Geometry& g)
+{
+    double l = 0;
+    GEOSLength(g.get(), &l);
+    return l;
+}
 
 // The curve sampled by its Bernstein formula, not by the core's own flattening.
 std::vector<Point> sampled(const Curve& c)
@@ -40,7 +59,8 @@ std::vector<Point> sampled(const Curve& c)
         for (int k = i == 0 ? 0 : 1; k <= 2000; ++k) {
             const double t = k / 2000.0;
             const double s = 1 - t;
-            out.push_back(p[0] * (s * s * s) + p[1] * (3 * s * s * t) + p[2] * (3 * s * t * t) + p[3] * (t * t * t));
+            out.push_back(p[0] * (s * s * s) + p[1] * (3 * s * s * t) + p[2] * (3 * s * t * t) +
+                          p[3] * (t * t * t));
         }
     }
     return out;

@@ -10,7 +10,8 @@ QStringList offenders(const QString& folder, const QRegularExpression& forbidden
 {
     QStringList out;
     int read = 0;
-    QDirIterator it{QString{SARTORUM_SOURCE_DIR} + "/" + folder, {"*.h", "*.cpp"}, QDir::Files, QDirIterator::Subdirectories};
+    QDirIterator it{
+        QString{SARTORUM_SOURCE_DIR} + "/" + folder, {"*.h", "*.cpp"}, QDir::Files, QDirIterator::Subdirectories};
     while (it.hasNext()) {
         QFile f{it.next()};
         if (!f.open(QIODevice::ReadOnly)) continue;
@@ -29,13 +30,16 @@ class TestWalls : public QObject {
 private slots:
     void the_core_knows_no_qt_no_database_no_sentence_no_locale()
     {
-        const auto bad = offenders("src/core", QRegularExpression{"#include\\s*[<\"](Q[A-Z]|Qt|sqlite)|\\btr\\(|setlocale|std::locale|std::chrono"});
+        const auto bad = offenders(
+            "src/core",
+            QRegularExpression{"#include\\s*[<\"](Q[A-Z]|Qt|sqlite)|\\btr\\(|setlocale|std::locale|std::chrono"});
         QVERIFY2(bad.isEmpty(), qPrintable(bad.join("\n")));
     }
     void the_notebook_and_the_formats_know_no_widget()
     {
         for (const char* room : {"src/notebook", "src/formats", "src/words", "src/cli"}) {
-            const auto bad = offenders(room, QRegularExpression{"#include\\s*[\"<](desk/|QWidget|QMainWindow|QApplication)"});
+            const auto bad =
+                offenders(room, QRegularExpression{"#include\\s*[\"<](desk/|QWidget|QMainWindow|QApplication)"});
             QVERIFY2(bad.isEmpty(), qPrintable(bad.join("\n")));
         }
     }
@@ -44,7 +48,8 @@ private slots:
         const QStringList order{"units", "body", "chart", "pattern", "paper", "alter", "check", "plan"};
         for (int i = 0; i < order.size(); ++i) {
             for (int k = i + 1; k < order.size(); ++k) {
-                const auto bad = offenders("src/core/" + order[i], QRegularExpression{"#include \"core/" + order[k] + "/"});
+                const auto bad =
+                    offenders("src/core/" + order[i], QRegularExpression{"#include \"core/" + order[k] + "/"});
                 QVERIFY2(bad.isEmpty(), qPrintable(bad.join("\n")));
             }
         }

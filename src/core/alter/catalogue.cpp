@@ -7,7 +7,10 @@
 namespace sartorum {
 namespace {
 
-Length side_length(const Garment& g) { return sewn_length(*find_piece(g.pieces, PieceRole::Front), EdgeRole::Side); }
+Length side_length(const Garment& g)
+{
+    return sewn_length(*find_piece(g.pieces, PieceRole::Front), EdgeRole::Side);
+}
 
 std::optional<Proposal> against_chart(const FittingState& s, Measure m, std::size_t size)
 {
@@ -31,7 +34,10 @@ std::optional<Proposal> propose_width_at_waist(const FittingState& s)
     return against_chart(s, Measure::Waist, s.waist_size);
 }
 
-std::optional<Proposal> propose_width_at_hip(const FittingState& s) { return against_chart(s, Measure::Hip, s.hip_size); }
+std::optional<Proposal> propose_width_at_hip(const FittingState& s)
+{
+    return against_chart(s, Measure::Hip, s.hip_size);
+}
 
 std::optional<Proposal> propose_hem_given_back(const FittingState& s)
 {
@@ -62,12 +68,16 @@ const std::array<Adjustment, 5>& catalogue()
          alter_width_at_hip},
         {AdjustmentKind::HemGivenBack, "hem_given_back", Zone::Hem, hem_limit, propose_hem_given_back, alter_hem,
          true},
-        {AdjustmentKind::FinishedLength, "finished_length", Zone::Hem, hem_limit, propose_finished_length, alter_hem},
+        {AdjustmentKind::FinishedLength, "finished_length", Zone::Hem, hem_limit, propose_finished_length,
+         alter_hem},
     }};
     return all;
 }
 
-const Adjustment& adjustment(AdjustmentKind kind) { return catalogue()[static_cast<std::size_t>(kind)]; }
+const Adjustment& adjustment(AdjustmentKind kind)
+{
+    return catalogue()[static_cast<std::size_t>(kind)];
+}
 
 std::optional<AdjustmentKind> adjustment_of_key(std::string_view key)
 {

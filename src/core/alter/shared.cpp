@@ -22,7 +22,8 @@ Outcome<bool> match_sides(Applied& applied)
     const Piece* after[] = {&matched->front, &matched->back};
     if (abs(matched->raised) > Length::mm(0.5)) {
         for (int i = 0; i < 2; ++i) {
-            Step step{StepKind::MatchSides, before[i]->id, i == 0 ? matched->raised : -matched->raised, {}, {}, {}, {}};
+            Step step{
+                StepKind::MatchSides, before[i]->id, i == 0 ? matched->raised : -matched->raised, {}, {}, {}, {}};
             step.picture.panels = {*after[i]};
             show_change(step, *before[i], *after[i]);
             applied.steps.push_back(std::move(step));
@@ -61,15 +62,28 @@ Outcome<bool> fit_band(Applied& applied, Length change)
     const auto square = Geom::rot90(along);
     const Point direction = square[Geom::Y] < 0 ? -square : square;
     if (-change.in_mm() > Geom::distance(at, end) - 10) {
-        return refuse_amount(Why::AmountTooLarge, band->id, change, -Length::mm(Geom::distance(at, end) - 10), Length::mm(400));
+        return refuse_amount(Why::AmountTooLarge, band->id, change, -Length::mm(Geom::distance(at, end) - 10),
+                             Length::mm(400));
     }
     // Drawn upwards, the line has the fold on its left and the free end on its right.
     const auto spread = spread_across(*band, at, direction, along * change.in_mm());
     if (!spread) return tl::make_unexpected(spread.error());
     const Length place = Length::mm(Geom::distance(at, fold));
-    Step cut{StepKind::CutBand, band->id, change, place, {}, {}, {{spread->cut.first, spread->cut.second}, {}, {}, {}, {}}};
+    Step cut{StepKind::CutBand,
+             band->id,
+             change,
+             place,
+             {},
+             {},
+             {{spread->cut.first, spread->cut.second}, {}, {}, {}, {}}};
     cut.picture.lines = {{spread->cut.enters, spread->cut.leaves}};
-    Step move{change > Length{} ? StepKind::SpreadBand : StepKind::OverlapBand, band->id, abs(change), place, {}, {}, {}};
+    Step move{change > Length{} ? StepKind::SpreadBand : StepKind::OverlapBand,
+              band->id,
+              abs(change),
+              place,
+              {},
+              {},
+              {}};
     Piece whole = spread->whole;
     for (auto& e : whole.edges) {  // the joints lie in straight edges: draw them as one line again
         e.curve = straight(e.curve.initialPoint(), e.curve.finalPoint());

@@ -8,6 +8,7 @@
 
 namespace sartorum {
 
-[[nodiscard]] Outcome<Applied> trace_sizes(const Pattern&, const std::string& waist_size, const std::string& hip_size);
+[[nodiscard]] Outcome<Applied> trace_sizes(const Pattern&, const std::string& waist_size,
+                                           const std::string& hip_size);
 
 }  // namespace sartorum

@@ -36,7 +36,8 @@ Outcome<Piece> fold_steps(Applied& out, const Piece& piece, Point at, Point up, 
     const Point a = fold->cut.enters;
     const Point b = fold->cut.leaves;
     Step draw = step(StepKind::DrawFoldLines);
-    draw.picture = {{piece}, {{a, b}, {fold->band[3], fold->band[2]}}, {}, {fold->band}, {{a, a - up, draw.amount}}};
+    draw.picture = {
+        {piece}, {{a, b}, {fold->band[3], fold->band[2]}}, {}, {fold->band}, {{a, a - up, draw.amount}}};
     Step done = step(StepKind::FoldOut);
     done.picture = {{fold->whole}, {{a, b}}, {}, {}, {}};
     out.steps.insert(out.steps.end(), {draw, done});
@@ -54,7 +55,8 @@ Outcome<bool> alter_piece(Applied& out, Piece& piece, Length amount)
     const Length place = Length::mm(waist_level - line.a[Geom::Y]);
     const auto step = [&](StepKind kind) { return Step{kind, piece.id, abs(amount), place, {}, {}, {}}; };
     const Point by{0, -amount.in_mm()};  // where everything below goes
-    auto joined_paper = amount > Length{} ? spread_steps(out, piece, line.a, by, step) : fold_steps(out, piece, line.a, by, step);
+    auto joined_paper =
+        amount > Length{} ? spread_steps(out, piece, line.a, by, step) : fold_steps(out, piece, line.a, by, step);
     if (!joined_paper) return tl::make_unexpected(joined_paper.error());
     auto trued = side_trued(piece, *joined_paper, by);
     if (!trued) return tl::make_unexpected(trued.error());

@@ -21,7 +21,8 @@ Outcome<Applied> alter_width(const Garment& garment, Length girth, Level level)
 {
     const std::string field = level == Level::Waist ? "width_at_waist" : "width_at_hip";
     if (girth == Length{}) return refuse(Why::AmountZero, field);
-    if (abs(girth) > width_limit) return refuse_amount(Why::AmountTooLarge, field, girth, -width_limit, width_limit);
+    if (abs(girth) > width_limit)
+        return refuse_amount(Why::AmountTooLarge, field, girth, -width_limit, width_limit);
     const Length quarter = girth / 4.0;
     Applied out{garment, {}};
     const Length waist_before = sewn_waist(garment);
@@ -31,9 +32,16 @@ Outcome<Applied> alter_width(const Garment& garment, Length girth, Level level)
         if (!after) return tl::make_unexpected(after.error());
         const Point from = side_at(piece, level);
         const Point to = from + Point{quarter.in_mm(), 0};
-        Step mark{level == Level::Waist ? StepKind::MarkWaist : StepKind::MarkHip, piece.id, quarter, {}, {}, {}, {}};
+        Step mark{
+            level == Level::Waist ? StepKind::MarkWaist : StepKind::MarkHip, piece.id, quarter, {}, {}, {}, {}};
         mark.picture = {{piece}, {{from, to}}, {}, {}, {{from, to, abs(quarter)}}};
-        Step redraw{level == Level::Waist ? StepKind::RedrawWaist : StepKind::RedrawHip, piece.id, quarter, {}, {}, {}, {}};
+        Step redraw{level == Level::Waist ? StepKind::RedrawWaist : StepKind::RedrawHip,
+                    piece.id,
+                    quarter,
+                    {},
+                    {},
+                    {},
+                    {}};
         redraw.picture = {{*after}, {}, {}, {}, {{from, to, abs(quarter)}}};
         show_change(redraw, piece, *after);
         out.steps.push_back(std::move(mark));
@@ -41,13 +49,20 @@ Outcome<Applied> alter_width(const Garment& garment, Length girth, Level level)
         piece = std::move(*after);
     }
     if (auto ok = match_sides(out); !ok) return tl::make_unexpected(ok.error());
-    if (auto ok = fit_band(out, sewn_waist(out.garment) - waist_before); !ok) return tl::make_unexpected(ok.error());
+    if (auto ok = fit_band(out, sewn_waist(out.garment) - waist_before); !ok)
+        return tl::make_unexpected(ok.error());
     return out;
 }
 
 }  // namespace
 
-Outcome<Applied> alter_width_at_waist(const Garment& g, Length girth) { return alter_width(g, girth, Level::Waist); }
-Outcome<Applied> alter_width_at_hip(const Garment& g, Length girth) { return alter_width(g, girth, Level::Hip); }
+Outcome<Applied> alter_width_at_waist(const Garment& g, Length girth)
+{
+    return alter_width(g, girth, Level::Waist);
+}
+Outcome<Applied> alter_width_at_hip(const Garment& g, Length girth)
+{
+    return alter_width(g, girth, Level::Hip);
+}
 
 }  // namespace sartorum

@@ -1,6 +1,7 @@
 // width.h: width at the waist or at the hip, at the side seams, a quarter of the girth each.
 //
-// Changes  side seam of front and back: out (+) or in (−) by a quarter of the girth change at its level, nothing at
+// Changes  side seam of front and back: out (+) or in (−) by a quarter of the girth change at its level, nothing
+// at
 //          the other level; below the hip line as much as there
 // Keeps    darts, centre lines, the direction of every edge where it meets the next
 // Also     width at the waist: the waistband is cut at its side notch and made longer by what the waist gained

@@ -29,7 +29,8 @@ struct MeasureFacts {
 };
 
 inline constexpr std::array<MeasureFacts, 4> all_measures{{
-    {Measure::Waist, "waist", MeasureKind::Girth, Length::mm(300), Length::mm(2500), Length::mm(10), Length::mm(4)},
+    {Measure::Waist, "waist", MeasureKind::Girth, Length::mm(300), Length::mm(2500), Length::mm(10),
+     Length::mm(4)},
     {Measure::Hip, "hip", MeasureKind::Girth, Length::mm(400), Length::mm(2800), Length::mm(10), Length::mm(4)},
     {Measure::WaistToHip, "waist_to_hip", MeasureKind::Along, Length::mm(60), Length::mm(450), Length::mm(5),
      Length::mm(3)},
@@ -37,7 +38,10 @@ inline constexpr std::array<MeasureFacts, 4> all_measures{{
      Length::mm(3)},
 }};
 
-[[nodiscard]] constexpr const MeasureFacts& facts(Measure m) { return all_measures[static_cast<std::size_t>(m)]; }
+[[nodiscard]] constexpr const MeasureFacts& facts(Measure m)
+{
+    return all_measures[static_cast<std::size_t>(m)];
+}
 [[nodiscard]] std::optional<Measure> measure_of_key(std::string_view key);
 
 }  // namespace sartorum

@@ -18,7 +18,10 @@ std::optional<Length> SizeChart::body(std::size_t size, Measure m) const
     return it == sizes[size].body.end() ? std::nullopt : std::optional{it->second};
 }
 
-bool SizeChart::prints(Measure m) const { return !sizes.empty() && sizes.front().body.contains(m); }
+bool SizeChart::prints(Measure m) const
+{
+    return !sizes.empty() && sizes.front().body.contains(m);
+}
 
 Outcome<SizeChart> check_chart(SizeChart chart)
 {

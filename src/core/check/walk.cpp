@@ -62,16 +62,20 @@ void add_ease(Checks& out, const BodySet& body, Measure m, Length finished, Leng
     const auto taken = body.taken(m);
     if (!taken) return;
     const Length ease = finished - taken->value;
-    out.ease.push_back({m, finished, taken->value, ease, least, ease >= least - Length::mm(0.5)});
+    out.ease.push_back({m, finished, taken->value, ease, least, ease >= least - taken->spread});
 }
 
 }  // namespace
 
-bool Checks::all_hold() const
+bool Checks::seams_hold() const
 {
     const auto holds = [](const auto& x) { return x.holds; };
-    return std::all_of(walks.begin(), walks.end(), holds) && std::all_of(joins.begin(), joins.end(), holds) &&
-           std::all_of(ease.begin(), ease.end(), holds);
+    return std::all_of(walks.begin(), walks.end(), holds) && std::all_of(joins.begin(), joins.end(), holds);
+}
+
+bool Checks::all_hold() const
+{
+    return seams_hold() && std::all_of(ease.begin(), ease.end(), [](const EaseCheck& e) { return e.holds; });
 }
 
 Checks check(const Garment& g, const BodySet& body)
@@ -85,7 +89,8 @@ Checks check(const Garment& g, const BodySet& body)
             std::sort(b.notches.begin(), b.notches.end());
         }
         const Length apart = b.length - a.length - seam.ease;
-        out.walks.push_back({seam.id, a.length, b.length, apart, abs(apart) <= walk_tolerance, a.notches, b.notches});
+        out.walks.push_back(
+            {seam.id, a.length, b.length, apart, abs(apart) <= walk_tolerance, a.notches, b.notches});
     }
     for (const auto place : {JoinPlace::Waist, JoinPlace::Hem}) out.joins.push_back(join_at(g, place));
     const auto flat = measure_flat(g.pieces);

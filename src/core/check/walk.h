@@ -1,7 +1,7 @@
 // walk.h: do the altered pieces still sew together, and do they fit the body.
 //
-// Walked pairs: equal within 1.5 mm with darts closed, or different by the ease meant. Joins: the two corner angles
-// that meet at a seam add up to 180° within 5°, so that the edge runs on without a corner. Common practice.
+// Walked pairs: equal within 1.5 mm with darts closed, or different by the ease meant. Joins: the two corner
+// angles that meet at a seam add up to 180° within 5°, so that the edge runs on without a corner. Common practice.
 // Least wearing ease, woven: waist 25 mm, hip 40 mm (common practice).
 #pragma once
 #include "core/alter/garment.h"
@@ -36,7 +36,7 @@ struct EaseCheck {
     Length body;
     Length ease;
     Length least;
-    bool holds = false;
+    bool holds = false;  // not below the least by more than the body's spread
 };
 
 struct Checks {
@@ -45,6 +45,7 @@ struct Checks {
     std::vector<EaseCheck> ease;
     Length front_hem;
     Length back_hem;
+    [[nodiscard]] bool seams_hold() const;  // walks and joins
     [[nodiscard]] bool all_hold() const;
 };
 

@@ -28,7 +28,8 @@ Polygon from_clipper(const ClipperLib::Path& path)
 {
     Polygon out;
     out.reserve(path.size());
-    for (const auto& p : path) out.emplace_back(static_cast<double>(p.X) / units_per_mm, static_cast<double>(p.Y) / units_per_mm);
+    for (const auto& p : path)
+        out.emplace_back(static_cast<double>(p.X) / units_per_mm, static_cast<double>(p.Y) / units_per_mm);
     return out;
 }
 
@@ -47,7 +48,10 @@ ClipperLib::Path solid(const Polygon& polygon)
 }
 
 // Clockwise travel with y up has the outside on its left.
-Point outward(Point direction) { return {-direction[Geom::Y], direction[Geom::X]}; }
+Point outward(Point direction)
+{
+    return {-direction[Geom::Y], direction[Geom::X]};
+}
 
 // A strip of the allowance's width outside one edge.
 ClipperLib::Paths strip(const Edge& e)
@@ -126,7 +130,8 @@ std::vector<Polygon> cutting_outline(const Piece& piece)
         const Point out = outward(d) * far;
         ClipperLib::Clipper fold;
         fold.AddPaths(whole, ClipperLib::ptSubject, true);
-        fold.AddPath(solid({a - d * far, a + d * far, a + d * far + out, a - d * far + out}), ClipperLib::ptClip, true);
+        fold.AddPath(solid({a - d * far, a + d * far, a + d * far + out, a - d * far + out}), ClipperLib::ptClip,
+                     true);
         fold.Execute(ClipperLib::ctDifference, whole, ClipperLib::pftNonZero, ClipperLib::pftNonZero);
     }
     return from_clipper(whole);

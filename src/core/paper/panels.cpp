@@ -60,7 +60,8 @@ Piece panel_of(const Piece& piece, std::vector<Edge> edges)
 {
     Piece out = piece;
     out.edges = std::move(edges);
-    Edge cut{EdgeRole::Cut, straight(out.edges.back().curve.finalPoint(), out.edges.front().curve.initialPoint()), {}};
+    Edge cut{
+        EdgeRole::Cut, straight(out.edges.back().curve.finalPoint(), out.edges.front().curve.initialPoint()), {}};
     cut.run = -1;
     out.edges.push_back(std::move(cut));
     return out;
@@ -98,8 +99,9 @@ Piece rejoined(const Piece& first, const Piece& second)
             if (e.run >= 0) parts.push_back(e);
         }
     }
-    std::stable_sort(parts.begin(), parts.end(),
-                     [](const Edge& a, const Edge& b) { return a.run != b.run ? a.run < b.run : a.part < b.part; });
+    std::stable_sort(parts.begin(), parts.end(), [](const Edge& a, const Edge& b) {
+        return a.run != b.run ? a.run < b.run : a.part < b.part;
+    });
     Piece out = first;
     out.edges.clear();
     for (auto& e : parts) {
@@ -141,8 +143,8 @@ Outcome<FoldedPiece> folded_out(const Piece& piece, Point at, Point direction, P
         if (!below) rest.notches.push_back(n);
     }
     for (const auto& g : near_cut->second.guides) {
-        const bool below = std::any_of(rest.guides.begin(), rest.guides.end(),
-                                       [&](const Guide& h) { return h.kind == g.kind; });
+        const bool below =
+            std::any_of(rest.guides.begin(), rest.guides.end(), [&](const Guide& h) { return h.kind == g.kind; });
         if (!below) rest.guides.push_back(g);
     }
     out.whole = rejoined(near_cut->first, moved(rest, Geom::Translate(-by)));

@@ -1,8 +1,8 @@
 // panels.h: cutting a piece through along a straight line, and joining the panels again.
 //
-// Each panel is a piece in its own right: its part of the outline, closed by a Cut edge, and the marks that lie on it.
-// Panels move as rigid bodies (moved, piece.h). Joined again, the runs stand in their old order: where they no longer
-// meet there is a straight joint, to be trued.
+// Each panel is a piece in its own right: its part of the outline, closed by a Cut edge, and the marks that lie on
+// it. Panels move as rigid bodies (moved, piece.h). Joined again, the runs stand in their old order: where they no
+// longer meet there is a straight joint, to be trued.
 #pragma once
 #include "core/paper/step.h"
 
@@ -27,7 +27,6 @@ struct SpreadPiece {
 };
 // Moves the second panel by `by`: away opens a gap, onto the first overlaps.
 [[nodiscard]] Outcome<SpreadPiece> spread_across(const Piece&, Point at, Point direction, Point by);
-
 
 struct FoldedPiece {
     CutPiece cut;  // at the upper of the two lines

@@ -9,7 +9,10 @@ namespace {
 
 const Point none{0, 0};
 
-Edge& edge_with(Piece& piece, EdgeRole role, bool last = false) { return piece.edges[*edge_index(piece, role, last)]; }
+Edge& edge_with(Piece& piece, EdgeRole role, bool last = false)
+{
+    return piece.edges[*edge_index(piece, role, last)];
+}
 
 // A curve carried on straight at its end, or cut back, by a length along it.
 Curve end_moved(const Curve& c, Length by)
@@ -58,7 +61,8 @@ Outcome<Piece> side_moved(const Piece& piece, Length at_waist, Length at_hip)
     const auto& side = edge(out, EdgeRole::Side).curve;
     const double least = waist_edge.curve.initialPoint()[Geom::X];
     if (side.initialPoint()[Geom::X] <= least + 10.0) {
-        return refuse_amount(Why::AmountTooLarge, piece.id, at_waist, -(length(waist_edge.curve)), Length::mm(200));
+        return refuse_amount(Why::AmountTooLarge, piece.id, at_waist, -(length(waist_edge.curve)),
+                             Length::mm(200));
     }
     for (auto& n : out.notches) {
         if (n.on == EdgeRole::Side) n.at += hip;

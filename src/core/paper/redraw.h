@@ -12,11 +12,12 @@ namespace sartorum {
 // Puts that line on `after`, whose lower part has already been carried.
 [[nodiscard]] Outcome<Piece> side_trued(const Piece& before, const Piece& after, Point by);
 
-// Hem moved by `amount` along the centre and along the side seam (+ longer): the lines are carried on, or cut back.
-// Refuses to cut back above the hip line.
+// Hem moved by `amount` along the centre and along the side seam (+ longer): the lines are carried on, or cut
+// back. Refuses to cut back above the hip line.
 [[nodiscard]] Outcome<Piece> hem_moved(const Piece&, Length amount);
 
-// Raises the side waist point (down for negative), easing the side seam to the hip and the waist edge to its middle.
+// Raises the side waist point (down for negative), easing the side seam to the hip and the waist edge to its
+// middle.
 [[nodiscard]] Outcome<Piece> side_waist_raised(const Piece&, Length amount);
 
 struct Matched {
@@ -24,7 +25,8 @@ struct Matched {
     Piece back;
     Length raised;  // the front's side waist went up by this, the back's down by about as much
 };
-// Shares the difference of the side seams between the two side waist points, so that both are equal within 0.01 mm.
+// Shares the difference of the side seams between the two side waist points, so that both are equal within 0.01
+// mm.
 [[nodiscard]] Outcome<Matched> sides_matched(const Piece& front, const Piece& back);
 
 }  // namespace sartorum

@@ -25,7 +25,7 @@ enum class StepKind {
     RedrawWaist,  // side seam and waist to the dot
     MarkHip,
     RedrawHip,
-    CutBand,      // across at the side notch, `place` from the fold
+    CutBand,  // across at the side notch, `place` from the fold
     SpreadBand,
     OverlapBand,
     MatchSides,  // raise or lower the side waist by amount so that front and back seams are equal

@@ -1,7 +1,7 @@
 // blend.h: one piece drawn between two sizes: the waist of one, the hip and everything below of another.
 //
-// The sizes are laid over each other at the centre waist. Between waist and hip line the side seam moves from one to
-// the other with an even weight, keeping each size's direction at its own end, so there is no kink.
+// The sizes are laid over each other at the centre waist. Between waist and hip line the side seam moves from one
+// to the other with an even weight, keeping each size's direction at its own end, so there is no kink.
 #pragma once
 #include "core/pattern/piece.h"
 

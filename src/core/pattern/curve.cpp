@@ -6,7 +6,10 @@
 namespace sartorum {
 namespace {
 
-double blossom(double a, double b, double c) { return a * b + a * c + b * c - 2.0 * a * b * c; }
+double blossom(double a, double b, double c)
+{
+    return a * b + a * c + b * c - 2.0 * a * b * c;
+}
 
 // Weights of w(t) = 3t² − 2t³ on the control points of a curve of n cubics of equal parameter length.
 std::vector<double> ease_weights(std::size_t n)
@@ -42,7 +45,10 @@ void flatten_into(std::vector<Point>& out, const Geom::CubicBezier& c, double to
 
 }  // namespace
 
-Curve straight(Point from, Point to) { return cubic(from, from + (to - from) / 3.0, to - (to - from) / 3.0, to); }
+Curve straight(Point from, Point to)
+{
+    return cubic(from, from + (to - from) / 3.0, to - (to - from) / 3.0, to);
+}
 
 Curve cubic(Point p0, Point p1, Point p2, Point p3)
 {
@@ -92,7 +98,8 @@ Curve from_controls(const std::vector<Point>& p)
 {
     assert(p.size() >= 4 && p.size() % 3 == 1);
     Curve c{p[0]};
-    for (std::size_t i = 0; i + 3 < p.size(); i += 3) c.append(Geom::CubicBezier{p[i], p[i + 1], p[i + 2], p[i + 3]});
+    for (std::size_t i = 0; i + 3 < p.size(); i += 3)
+        c.append(Geom::CubicBezier{p[i], p[i + 1], p[i + 2], p[i + 3]});
     return c;
 }
 
@@ -113,7 +120,10 @@ Curve reversed(const Curve& c)
     return from_controls(p);
 }
 
-Curve moved(const Curve& c, Point by) { return c * Geom::Translate(by); }
+Curve moved(const Curve& c, Point by)
+{
+    return c * Geom::Translate(by);
+}
 
 bool is_straight(const Curve& c, std::size_t i)
 {
@@ -122,8 +132,9 @@ bool is_straight(const Curve& c, std::size_t i)
     const double len = Geom::L2(chord);
     if (len == 0) return true;
     constexpr double off = 1e-7;
-    return std::abs(Geom::cross(chord, s[1] - s[0])) / len < off && std::abs(Geom::cross(chord, s[2] - s[0])) / len < off &&
-           Geom::dot(chord, s[1] - s[0]) >= 0 && Geom::dot(chord, s[3] - s[2]) >= 0;
+    return std::abs(Geom::cross(chord, s[1] - s[0])) / len < off &&
+           std::abs(Geom::cross(chord, s[2] - s[0])) / len < off && Geom::dot(chord, s[1] - s[0]) >= 0 &&
+           Geom::dot(chord, s[3] - s[2]) >= 0;
 }
 
 Point start_direction(const Curve& c)
@@ -135,7 +146,10 @@ Point start_direction(const Curve& c)
     return {0, 0};
 }
 
-Point end_direction(const Curve& c) { return -start_direction(reversed(c)); }
+Point end_direction(const Curve& c)
+{
+    return -start_direction(reversed(c));
+}
 
 Halves split(const Curve& c, double time)
 {

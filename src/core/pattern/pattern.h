@@ -1,7 +1,7 @@
 // pattern.h: a pattern as bought: every size of every piece on one skeleton, and what is sewn to what.
 //
-// One skeleton: each size has the same pieces, and each piece the same edges (roles, segments) and marks in the same
-// order, so that two sizes can be blended point by point.
+// One skeleton: each size has the same pieces, and each piece the same edges (roles, segments) and marks in the
+// same order, so that two sizes can be blended point by point.
 #pragma once
 #include <string>
 #include <vector>

@@ -50,7 +50,8 @@ double swept_area(const std::vector<Point>& p)
            20.0;
 }
 
-// Waist and dart mouths from the centre to the side, then one side, one hem, one centre; rotated to start at the waist.
+// Waist and dart mouths from the centre to the side, then one side, one hem, one centre; rotated to start at the
+// waist.
 bool in_order(Piece& piece)
 {
     const auto is_waist = [](const Edge& e) { return e.role == EdgeRole::Waist || e.role == EdgeRole::DartMouth; };
@@ -83,7 +84,8 @@ Piece into_frame(Piece piece)
     const auto far = side ? side : edge_index(piece, EdgeRole::BandEnd);
     if (centre && far) {
         const double at = piece.edges[*centre].curve.boundsFast()->midpoint()[Geom::X];
-        if (piece.edges[*far].curve.boundsFast()->midpoint()[Geom::X] < at) piece = moved(piece, Geom::Scale(-1, 1));
+        if (piece.edges[*far].curve.boundsFast()->midpoint()[Geom::X] < at)
+            piece = moved(piece, Geom::Scale(-1, 1));
     }
     if (signed_area(piece) > 0) {
         std::reverse(piece.edges.begin(), piece.edges.end());
@@ -97,12 +99,30 @@ Piece into_frame(Piece piece)
 
 }  // namespace
 
-std::string_view key(PieceRole r) { return find_key(piece_keys, r); }
-std::string_view key(EdgeRole r) { return find_key(edge_keys, r); }
-std::string_view key(GuideKind k) { return find_key(guide_keys, k); }
-std::optional<PieceRole> piece_role_of(std::string_view text) { return find_role(piece_keys, text); }
-std::optional<EdgeRole> edge_role_of(std::string_view text) { return find_role(edge_keys, text); }
-std::optional<GuideKind> guide_kind_of(std::string_view text) { return find_role(guide_keys, text); }
+std::string_view key(PieceRole r)
+{
+    return find_key(piece_keys, r);
+}
+std::string_view key(EdgeRole r)
+{
+    return find_key(edge_keys, r);
+}
+std::string_view key(GuideKind k)
+{
+    return find_key(guide_keys, k);
+}
+std::optional<PieceRole> piece_role_of(std::string_view text)
+{
+    return find_role(piece_keys, text);
+}
+std::optional<EdgeRole> edge_role_of(std::string_view text)
+{
+    return find_role(edge_keys, text);
+}
+std::optional<GuideKind> guide_kind_of(std::string_view text)
+{
+    return find_role(guide_keys, text);
+}
 
 std::optional<Guide> guide(const Piece& piece, GuideKind kind)
 {
@@ -256,7 +276,8 @@ Outcome<Piece> check_piece(Piece piece)
     if (area_mm2(piece) < 1.0) return refuse(Why::OutlineEmpty, piece.id);
     piece = into_frame(std::move(piece));
     std::vector<EdgeRole> needed{EdgeRole::Waist};
-    if (piece.role != PieceRole::Waistband) needed.insert(needed.end(), {EdgeRole::Side, EdgeRole::Hem, EdgeRole::Centre});
+    if (piece.role != PieceRole::Waistband)
+        needed.insert(needed.end(), {EdgeRole::Side, EdgeRole::Hem, EdgeRole::Centre});
     for (const auto role : needed) {
         if (!edge_index(piece, role)) return refuse(Why::EdgeMissing, piece.id + ": " + std::string{key(role)});
     }
@@ -265,10 +286,12 @@ Outcome<Piece> check_piece(Piece piece)
             if (!guide(piece, kind)) return refuse(Why::MarkMissing, piece.id + ": " + std::string{key(kind)});
         }
     }
-    if (!in_order(piece) && piece.role != PieceRole::Waistband) return refuse(Why::EdgeMissing, piece.id + ": order");
+    if (!in_order(piece) && piece.role != PieceRole::Waistband)
+        return refuse(Why::EdgeMissing, piece.id + ": order");
     const auto mouths = std::count_if(piece.edges.begin(), piece.edges.end(),
                                       [](const Edge& e) { return e.role == EdgeRole::DartMouth; });
-    if (static_cast<std::size_t>(mouths) != piece.darts.size()) return refuse(Why::MarkMissing, piece.id + ": dart");
+    if (static_cast<std::size_t>(mouths) != piece.darts.size())
+        return refuse(Why::MarkMissing, piece.id + ": dart");
     return piece;
 }
 

@@ -90,8 +90,8 @@ void settle_notches(Piece&);
 // Where the dart legs meet their mouth, after the waist edge moved.
 void settle_darts(Piece&);
 
-// Closed, complete, edges in order; brought into the frame: clockwise, centre line left of the side seam, centre waist
-// at the origin.
+// Closed, complete, edges in order; brought into the frame: clockwise, centre line left of the side seam, centre
+// waist at the origin.
 [[nodiscard]] Outcome<Piece> check_piece(Piece);
 
 }  // namespace sartorum

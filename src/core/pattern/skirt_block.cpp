@@ -8,7 +8,10 @@ namespace {
 constexpr Length underlap = Length::mm(30);
 constexpr Length least_intake = Length{};
 
-Point along(Point from, Point direction, double distance) { return from + Geom::unit_vector(direction) * distance; }
+Point along(Point from, Point direction, double distance)
+{
+    return from + Geom::unit_vector(direction) * distance;
+}
 
 struct Corners {
     Point centre_waist;
@@ -24,7 +27,8 @@ Corners corners(const SkirtFlat& f, double waist_width)
     const double hip = f.hip.in_mm() / 4;
     const double hip_level = rise - f.waist_to_hip.in_mm();
     const Point side_hip{hip, hip_level};
-    // An arc square to the centre and to the side seam rises by width · tan(lean / 2): the side is cut that much shorter.
+    // An arc square to the centre and to the side seam rises by width · tan(lean / 2): the side is cut that much
+    // shorter.
     const double below = f.length.in_mm() + hip_level;
     const Point lean{f.flare.in_mm(), -below};
     const double side_below = below - hip * std::tan(std::atan2(f.flare.in_mm(), below) / 2);
@@ -43,7 +47,8 @@ Curve side_seam(const Corners& c)
     const Point down = Geom::unit_vector(c.side_hem - c.side_hip);
     const double third = Geom::distance(c.side_waist, c.side_hip) / 3;
     const Point out = along(c.side_waist, leaving(c), third);
-    return joined(cubic(c.side_waist, out, c.side_hip - down * third, c.side_hip), straight(c.side_hip, c.side_hem));
+    return joined(cubic(c.side_waist, out, c.side_hip - down * third, c.side_hip),
+                  straight(c.side_hip, c.side_hem));
 }
 
 // Square to the centre at one end and to the side seam at the other.
@@ -53,7 +58,8 @@ Curve hem(const Corners& c)
     const double third = Geom::distance(c.side_hem, c.centre_hem) / 3;
     const Point square_in = Geom::rot90(down);  // towards the centre
     const double sign = square_in[Geom::X] < 0 ? 1 : -1;
-    return cubic(c.side_hem, c.side_hem + square_in * (sign * third), c.centre_hem + Point{third, 0}, c.centre_hem);
+    return cubic(c.side_hem, c.side_hem + square_in * (sign * third), c.centre_hem + Point{third, 0},
+                 c.centre_hem);
 }
 
 // The waist as drawn before darts: square to the centre, rising to the side.
@@ -105,7 +111,8 @@ Piece panel(const SkirtFlat& f, PieceRole role, double waist_width, Length mouth
     add_waist(p, c, f, mouth, dart_length);
     p.edges.push_back({EdgeRole::Side, side_seam(c), f.allowance});
     p.edges.push_back({EdgeRole::Hem, hem(c), f.hem_allowance});
-    p.edges.push_back({EdgeRole::Centre, straight(c.centre_hem, c.centre_waist), fold ? Length{} : f.allowance, fold});
+    p.edges.push_back(
+        {EdgeRole::Centre, straight(c.centre_hem, c.centre_waist), fold ? Length{} : f.allowance, fold});
     const double hip_level = c.side_hip[Geom::Y];
     // The printed line lies beneath the darts, so that cutting there leaves them whole.
     const double line = std::max(std::min(hip_level * 0.68, -dart_length.in_mm() - 8), hip_level * 0.9);
@@ -189,13 +196,15 @@ Outcome<SizedPieces> draw_skirt(const SkirtFlat& f)
         return refuse_amount(Why::BlockImpossible, "front_dart", f.front_dart + f.back_dart,
                              (f.hip - f.waist) / 2.0 - f.waist_to_hip * 1.2, (f.hip - f.waist) / 2.0);
     }
-    // The drawn waist is curved, so a little longer than it is wide: settle the width until the sewn waist is right.
+    // The drawn waist is curved, so a little longer than it is wide: settle the width until the sewn waist is
+    // right.
     SizedPieces out{f.size, {}};
     double width = (f.hip / 4.0 - intake).in_mm();
     for (int i = 0; i < 20; ++i) {
         out.pieces = {panel(f, PieceRole::Front, width, f.front_dart, f.front_dart_length, true),
                       panel(f, PieceRole::Back, width, f.back_dart, f.back_dart_length, !f.back_seam)};
-        const Length sewn = (sewn_length(out.pieces[0], EdgeRole::Waist) + sewn_length(out.pieces[1], EdgeRole::Waist));
+        const Length sewn =
+            (sewn_length(out.pieces[0], EdgeRole::Waist) + sewn_length(out.pieces[1], EdgeRole::Waist));
         const Length off = sewn - f.waist / 2.0;
         if (abs(off) < Length::mm(1e-5)) break;
         width -= off.in_mm() / 2;

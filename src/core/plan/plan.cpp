@@ -17,7 +17,8 @@ Consequences consequences(const Garment& before, const Garment& after)
 {
     const auto a = measure_flat(before.pieces);
     const auto b = measure_flat(after.pieces);
-    return {b.waist - a.waist, b.hip - a.hip, b.hem - a.hem, b.side - a.side, band_length(after) - band_length(before)};
+    return {b.waist - a.waist, b.hip - a.hip, b.hem - a.hem, b.side - a.side,
+            band_length(after) - band_length(before)};
 }
 
 bool accepted(const Plan& plan, AdjustmentKind kind)
@@ -37,7 +38,8 @@ LineState state_of(const PlanLine& line, const Decision* decision)
 
 const Decision* Plan::decision(AdjustmentKind kind) const
 {
-    const auto it = std::find_if(decisions.begin(), decisions.end(), [&](const Decision& d) { return d.kind == kind; });
+    const auto it =
+        std::find_if(decisions.begin(), decisions.end(), [&](const Decision& d) { return d.kind == kind; });
     return it == decisions.end() ? nullptr : &*it;
 }
 

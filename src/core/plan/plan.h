@@ -1,7 +1,7 @@
 // plan.h: which sizes, which adjustments, by how much; and everything that follows, computed.
 //
-// A plan holds only what the sewist decided. Proposals, altered paper, steps and checks come out of pattern + chart +
-// body + plan by compute(), and are never stored.
+// A plan holds only what the sewist decided. Proposals, altered paper, steps and checks come out of pattern +
+// chart + body + plan by compute(), and are never stored.
 #pragma once
 #include "core/alter/catalogue.h"
 #include "core/check/walk.h"
@@ -27,12 +27,12 @@ struct Plan {
 };
 
 enum class LineState {
-    Proposed,   // waits for an answer
-    LeaveIt,    // inside the measuring noise
-    Accepted,   // applied
+    Proposed,  // waits for an answer
+    LeaveIt,   // inside the measuring noise
+    Accepted,  // applied
     Declined,
     NothingKnown,  // no measure to propose from; may be added by hand
-    Refused,    // accepted, but the paper does not carry it
+    Refused,       // accepted, but the paper does not carry it
 };
 
 // What an applied adjustment changed all round.

@@ -37,8 +37,14 @@ private:
     double mm_ = 0.0;
 };
 
-[[nodiscard]] constexpr Length abs(Length a) { return a < Length{} ? -a : a; }
+[[nodiscard]] constexpr Length abs(Length a)
+{
+    return a < Length{} ? -a : a;
+}
 
-[[nodiscard]] constexpr bool is_near(Length a, Length b, Length tolerance) { return abs(a - b) <= tolerance; }
+[[nodiscard]] constexpr bool is_near(Length a, Length b, Length tolerance)
+{
+    return abs(a - b) <= tolerance;
+}
 
 }  // namespace sartorum

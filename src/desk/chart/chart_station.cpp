@@ -13,7 +13,10 @@ namespace sartorum::desk {
 // Garment, designed, now and planned, for waist and hip.
 class EaseTable : public QWidget {
 public:
-    EaseTable(Look& look, Room& room, QWidget* parent) : QWidget{parent}, look_{look}, room_{room} { setFixedHeight(118); }
+    EaseTable(Look& look, Room& room, QWidget* parent) : QWidget{parent}, look_{look}, room_{room}
+    {
+        setFixedHeight(118);
+    }
 
 protected:
     void paintEvent(QPaintEvent*) override
@@ -34,7 +37,8 @@ protected:
         int row = 0;
         for (const auto m : {Measure::Waist, Measure::Hip}) {
             const bool waist = m == Measure::Waist;
-            const auto size = room_.chart()->index_of(waist ? room_.plan().waist_size : room_.plan().hip_size).value_or(0);
+            const auto size =
+                room_.chart()->index_of(waist ? room_.plan().waist_size : room_.plan().hip_size).value_or(0);
             const Length garment = waist ? c->traced_flat.waist : c->traced_flat.hip;
             const Length planned = waist ? c->altered_flat.waist : c->altered_flat.hip;
             const Length chart = *room_.chart()->body(size, m);
@@ -83,14 +87,19 @@ ChartStation::ChartStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
 {
     auto* row = new QHBoxLayout{this};
     row->setContentsMargins(0, 0, 0, 0);
-    no_chart_ = new EmptyState{look, tr("No size chart yet."),
-                               tr("The maker's chart stands on the envelope or the instruction sheet: for each size, the body it is drafted "
+    no_chart_ = new EmptyState{look,
+                               tr("No size chart yet."),
+                               tr("The maker's chart stands on the envelope or the instruction sheet: for each "
+                                  "size, the body it is drafted "
                                   "for. Type it in, or bring it as a CSV file."),
                                {{tr("Type a chart"), [this] { emit chart_typing_wanted(); }},
-                                {tr("Import a CSV file"), [this] { emit chart_import_wanted(); }}}, this};
-    no_body_ = new EmptyState{look, tr("Waist and hip are not read yet."),
+                                {tr("Import a CSV file"), [this] { emit chart_import_wanted(); }}},
+                               this};
+    no_body_ = new EmptyState{look,
+                              tr("Waist and hip are not read yet."),
                               tr("A skirt size is chosen by these two. Two readings each are enough."),
-                              {{tr("To the tape"), [this] { emit tape_wanted(); }}}, this};
+                              {{tr("To the tape"), [this] { emit tape_wanted(); }}},
+                              this};
     work_ = new QWidget{this};
     auto* inner = new QHBoxLayout{work_};
     inner->setContentsMargins(0, 0, 0, 0);
@@ -105,8 +114,10 @@ ChartStation::ChartStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
     connect(strips_, &Strips::blend_wanted, this, [this] {
         const auto hip = room_.chart()->index_of(room_.plan().hip_size).value_or(0);
         const bool blended = room_.plan().waist_size != room_.plan().hip_size;
-        if (blended) room_.choose_sizes(hip, hip);
-        else if (room_.advice()) room_.choose_sizes(room_.advice()->choice.waist_size, room_.advice()->choice.hip_size);
+        if (blended)
+            room_.choose_sizes(hip, hip);
+        else if (room_.advice())
+            room_.choose_sizes(room_.advice()->choice.waist_size, room_.advice()->choice.hip_size);
     });
     connect(&room, &Room::changed, this, &ChartStation::refresh);
     connect(&look, &Look::changed, this, &ChartStation::refresh);
@@ -125,7 +136,8 @@ QWidget* ChartStation::build_pad(QWidget* parent)
     firm_ = label(look_, {}, 14, true, pad);
     costs_ = label(look_, {}, 14, false, pad);
     ease_ = new EaseTable{look_, room_, pad};
-    ease_note_ = caption(look_, tr("Ease in %1 all round. Bar: planned; dashed: as designed; short tick: least to move in."), pad);
+    ease_note_ = caption(
+        look_, tr("Ease in %1 all round. Bar: planned; dashed: as designed; short tick: least to move in."), pad);
     take_ = new Button{look_, tr("Take this to Plan"), ButtonKind::Primary, pad};
     take_->setObjectName("take_to_plan");
     advised_ = new Button{look_, tr("Back to the advised size"), ButtonKind::Plain, pad};
@@ -181,15 +193,18 @@ void ChartStation::refresh()
     if (!chart || !body) return;
     const auto& c = *room_.chart();
     const auto& advice = *room_.advice();
-    const SizeChoice choice{c.index_of(room_.plan().waist_size).value_or(0), c.index_of(room_.plan().hip_size).value_or(0)};
+    const SizeChoice choice{c.index_of(room_.plan().waist_size).value_or(0),
+                            c.index_of(room_.plan().hip_size).value_or(0)};
     const bool as_advised = choice == advice.choice;
     title_->setText(words::advice_title(c, choice));
-    reason_->setText(as_advised ? words::advice_reason(c, advice, room_.body(), look_.unit())
-                                : tr("Your choice. Advised from the tape: %1.").arg(words::advice_title(c, advice.choice)));
+    reason_->setText(
+        as_advised ? words::advice_reason(c, advice, room_.body(), look_.unit())
+                   : tr("Your choice. Advised from the tape: %1.").arg(words::advice_title(c, advice.choice)));
     QString firm;
     if (advice.waist_between || advice.hip_between) {
-        firm = tr("%1 stands between two sizes within measuring: either will do.")
-                   .arg(advice.hip_between ? words::measure_name(Measure::Hip) : words::measure_name(Measure::Waist));
+        firm =
+            tr("%1 stands between two sizes within measuring: either will do.")
+                .arg(advice.hip_between ? words::measure_name(Measure::Hip) : words::measure_name(Measure::Waist));
     }
     firm_->setText(firm);
     firm_->setVisible(!firm.isEmpty());
@@ -200,10 +215,12 @@ void ChartStation::refresh()
         costs << words::cost_text(c, advice.costs[i], look_.unit());
     }
     costs_->setText(costs.join("\n"));
-    ease_note_->setText(room_.computed() ? tr("Ease all round, in %1. Bar: planned; dashed: as designed; short tick: least to move in.")
-                                               .arg(QString::fromStdString(std::string{unit_text(look_.unit())}))
-                        : room_.trouble() ? words::refusal(*room_.trouble(), look_.unit())
-                                          : tr("Lay a pattern on the table to see its ease."));
+    ease_note_->setText(
+        room_.computed()
+            ? tr("Ease all round, in %1. Bar: planned; dashed: as designed; short tick: least to move in.")
+                  .arg(QString::fromStdString(std::string{unit_text(look_.unit())}))
+        : room_.trouble() ? words::refusal(*room_.trouble(), look_.unit())
+                          : tr("Lay a pattern on the table to see its ease."));
     ease_->setVisible(room_.computed().has_value());
     ease_->update();
     advised_->setVisible(!as_advised);

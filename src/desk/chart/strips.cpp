@@ -21,7 +21,10 @@ Strips::Strips(Look& look, Room& room, QWidget* parent) : Panel{look, parent}, r
     setFocusPolicy(Qt::StrongFocus);
     setMinimumSize(560, 440);
     setAccessibleName(tr("The wearer against every size"));
-    connect(&room, &Room::changed, this, [this] { describe(); update(); });
+    connect(&room, &Room::changed, this, [this] {
+        describe();
+        update();
+    });
     describe();
 }
 
@@ -72,8 +75,11 @@ void Strips::describe()
         const auto size = chosen(m);
         const Length printed = *room_.chart()->body(size, m);
         QString s = words::measure_name(m);
-        if (taken) s += ", " + words::number(taken->value, look_.unit()) + tr(", plus or minus ") + words::number(taken->spread, look_.unit());
-        s += tr(", size %1 is ").arg(QString::fromStdString(room_.chart()->sizes[size].name)) + words::number(printed, look_.unit());
+        if (taken)
+            s += ", " + words::number(taken->value, look_.unit()) + tr(", plus or minus ") +
+                 words::number(taken->spread, look_.unit());
+        s += tr(", size %1 is ").arg(QString::fromStdString(room_.chart()->sizes[size].name)) +
+             words::number(printed, look_.unit());
         if (taken) s += tr(", differs by ") + words::number(taken->value - printed, look_.unit(), true);
         out << s;
     }
@@ -92,15 +98,18 @@ void Strips::paintEvent(QPaintEvent* e)
     p.drawText(QPointF{20, 32}, tr("Body sizes printed by %1").arg(QString::fromStdString(room_.chart()->maker)));
     p.setFont(look_.lato(12.5));
     p.setPen(d.faded);
-    p.drawText(QRectF{0, 18, width() - 20.0, 18}, Qt::AlignRight, tr("one size scale for every line; the woad mark is %1").arg(room_.wearer_name()));
-    p.drawText(QPointF{20, 62}, tr("body measure, %1").arg(QString::fromStdString(std::string{unit_text(look_.unit())})));
+    p.drawText(QRectF{0, 18, width() - 20.0, 18}, Qt::AlignRight,
+               tr("one size scale for every line; the woad mark is %1").arg(room_.wearer_name()));
+    p.drawText(QPointF{20, 62},
+               tr("body measure, %1").arg(QString::fromStdString(std::string{unit_text(look_.unit())})));
     p.drawText(QRectF{0, 48, width() - 20.0, 18}, Qt::AlignRight, tr("differs from the chart by"));
     const auto& sizes = room_.chart()->sizes;
     for (std::size_t i = 0; i < sizes.size(); ++i) {
         const bool on = i == chosen(Measure::Waist) || i == chosen(Measure::Hip);
         p.setFont(look_.lato(sizes.size() > 14 ? 13 : 17, on ? QFont::DemiBold : QFont::Normal));
         p.setPen(on ? d.woad : d.ink);
-        p.drawText(QRectF{column_x(double(i)) - 40, 46, 80, 24}, Qt::AlignHCenter, QString::fromStdString(sizes[i].name));
+        p.drawText(QRectF{column_x(double(i)) - 40, 46, 80, 24}, Qt::AlignHCenter,
+                   QString::fromStdString(sizes[i].name));
     }
     p.setPen(QPen{d.rule, 1});
     p.drawLine(QPointF(20, top - 6.5), QPointF(width() - 20, top - 6.5));
@@ -150,7 +159,8 @@ void Strips::draw_row(QPainter& p, std::size_t row, Measure m)
     p.drawText(QPointF{24, r.center().y() - 26}, words::measure_name(m));
     if (taken) {
         p.setPen(d.woad);
-        const double w = draw_number(p, look_, {24, r.center().y() + 12}, taken->value, u, 32, QFont::Medium, false);
+        const double w =
+            draw_number(p, look_, {24, r.center().y() + 12}, taken->value, u, 32, QFont::Medium, false);
         p.setPen(d.faded);
         p.setFont(look_.lato(14));
         p.drawText(QPointF{24 + w + 8, r.center().y() + 12}, "±" + words::number(taken->spread, u));
@@ -214,7 +224,9 @@ void Strips::draw_row(QPainter& p, std::size_t row, Measure m)
     const QString text = inside ? tr("within measuring") : tr("→ answered in Plan");
     const QRectF line{answer.left(), r.center().y() + 8, answer.width(), 20};
     p.drawText(line, Qt::AlignRight, text);
-    if (inside) draw_tick(p, look_, {line.right() - p.fontMetrics().horizontalAdvance(text) - 12, line.center().y() - 1}, 6);
+    if (inside)
+        draw_tick(p, look_, {line.right() - p.fontMetrics().horizontalAdvance(text) - 12, line.center().y() - 1},
+                  6);
 }
 
 void Strips::mousePressEvent(QMouseEvent* e)
@@ -226,7 +238,8 @@ void Strips::mousePressEvent(QMouseEvent* e)
         const double x = e->position().x();
         if (x > column_x(0) - 24 && x < column_x(double(room_.chart()->sizes.size() - 1)) + 24) {
             const double pitch = column_x(1) - column_x(0);
-            const auto size = std::clamp<long>(std::lround((x - column_x(0)) / pitch), 0, long(room_.chart()->sizes.size()) - 1);
+            const auto size =
+                std::clamp<long>(std::lround((x - column_x(0)) / pitch), 0, long(room_.chart()->sizes.size()) - 1);
             emit size_picked(current_, static_cast<std::size_t>(size));
         }
         update();

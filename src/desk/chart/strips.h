@@ -1,5 +1,5 @@
-// strips.h: the picture of the Chart: one strip a measure on one size scale, the wearer's mark and its spread, and the
-// chosen sizes joined like a side seam.
+// strips.h: the picture of the Chart: one strip a measure on one size scale, the wearer's mark and its spread, and
+// the chosen sizes joined like a side seam.
 #pragma once
 #include "desk/room.h"
 #include "desk/shared/parts.h"

@@ -39,7 +39,8 @@ QLineEdit* line(QWidget* parent, const QString& name, const QString& object)
 NameDialog::NameDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent}
 {
     auto* column = sheet(*this, look, tr("Who is it for?"));
-    column->addWidget(label(look, tr("A name to find her or him by. It stays in this notebook."), 14, false, this));
+    column->addWidget(
+        label(look, tr("A name to find her or him by. It stays in this notebook."), 14, false, this));
     name_ = line(this, tr("Name"), "wearer_name");
     column->addWidget(name_);
     auto* said = label(look, {}, 14, true, this);
@@ -70,8 +71,11 @@ NameDialog::NameDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent
 ChartDialog::ChartDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent}, look_{look}, room_{room}
 {
     auto* column = sheet(*this, look, tr("The maker's size chart"));
-    column->addWidget(label(look, tr("One line a size, in growing order. Body measurements, in %1 unless you write a unit. Waist to hip may stay empty.")
-                                      .arg(QString::fromStdString(std::string{unit_text(look.unit())})), 14, false, this));
+    column->addWidget(label(look,
+                            tr("One line a size, in growing order. Body measurements, in %1 unless you write a "
+                               "unit. Waist to hip may stay empty.")
+                                .arg(QString::fromStdString(std::string{unit_text(look.unit())})),
+                            14, false, this));
     auto* row = new QHBoxLayout;
     row->addWidget(label(look, tr("Maker"), 14, true, this));
     maker_ = line(this, tr("Maker"), "chart_maker");
@@ -109,7 +113,8 @@ ChartDialog::ChartDialog(Look& look, Room& room, QWidget* parent) : QDialog{pare
         for (int r = 0; r < rows.size() && r < int(most_sizes); ++r) {
             if (top + r >= table_->rowCount()) table_->insertRow(table_->rowCount());
             const auto cells = rows[r].split('\t');
-            for (int c = 0; c < cells.size() && left + c < 4; ++c) table_->setItem(top + r, left + c, new QTableWidgetItem{cells[c].trimmed()});
+            for (int c = 0; c < cells.size() && left + c < 4; ++c)
+                table_->setItem(top + r, left + c, new QTableWidgetItem{cells[c].trimmed()});
         }
     });
     connect(table_, &QTableWidget::cellChanged, this, [this](int r, int) {
@@ -122,7 +127,9 @@ Outcome<SizeChart> ChartDialog::read() const
     const Measure columns[] = {Measure::Waist, Measure::Hip, Measure::WaistToHip};
     SizeChart chart{maker_->text().trimmed().toStdString(), maker_->text().trimmed().toStdString(), {}};
     for (int r = 0; r < table_->rowCount(); ++r) {
-        const auto cell = [&](int c) { return table_->item(r, c) ? table_->item(r, c)->text().trimmed() : QString{}; };
+        const auto cell = [&](int c) {
+            return table_->item(r, c) ? table_->item(r, c)->text().trimmed() : QString{};
+        };
         if (cell(0).isEmpty() && cell(1).isEmpty() && cell(2).isEmpty() && cell(3).isEmpty()) continue;
         ChartSize size{cell(0).toStdString(), {}, r + 1};
         for (int c = 0; c < 3; ++c) {
@@ -152,7 +159,10 @@ void ChartDialog::take()
 SkirtDialog::SkirtDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent}, look_{look}, room_{room}
 {
     auto* column = sheet(*this, look, tr("A skirt from flat measurements"));
-    column->addWidget(label(look, tr("Lay the tissue flat and measure between the stitching lines, darts closed. Girths are all round: the widths of front and back, times two."), 14, false, this));
+    column->addWidget(label(look,
+                            tr("Lay the tissue flat and measure between the stitching lines, darts closed. Girths "
+                               "are all round: the widths of front and back, times two."),
+                            14, false, this));
     auto* top = new QHBoxLayout;
     name_ = line(this, tr("Pattern name"), "skirt_name");
     name_->setPlaceholderText(tr("pattern name"));
@@ -198,7 +208,8 @@ SkirtDialog::SkirtDialog(Look& look, Room& room, QWidget* parent) : QDialog{pare
     connect(leave, &Button::clicked, this, &QDialog::reject);
 }
 
-LengthField* SkirtDialog::add(QGridLayout* grid, const QString& key, const QString& name, const QString& hint, Length start)
+LengthField* SkirtDialog::add(QGridLayout* grid, const QString& key, const QString& name, const QString& hint,
+                              Length start)
 {
     const int n = static_cast<int>(fields_.size());
     const int row = n % 5;
@@ -230,10 +241,16 @@ void SkirtDialog::take()
         (f.name.empty() ? name_ : size_)->setFocus();
         return;
     }
-    const std::pair<const char*, Length SkirtFlat::*> slots_of[] = {
-        {"waist", &SkirtFlat::waist}, {"hip", &SkirtFlat::hip}, {"waist_to_hip", &SkirtFlat::waist_to_hip}, {"length", &SkirtFlat::length},
-        {"front_dart", &SkirtFlat::front_dart}, {"back_dart", &SkirtFlat::back_dart}, {"flare", &SkirtFlat::flare},
-        {"allowance", &SkirtFlat::allowance}, {"hem_allowance", &SkirtFlat::hem_allowance}, {"band_depth", &SkirtFlat::band_depth}};
+    const std::pair<const char*, Length SkirtFlat::*> slots_of[] = {{"waist", &SkirtFlat::waist},
+                                                                    {"hip", &SkirtFlat::hip},
+                                                                    {"waist_to_hip", &SkirtFlat::waist_to_hip},
+                                                                    {"length", &SkirtFlat::length},
+                                                                    {"front_dart", &SkirtFlat::front_dart},
+                                                                    {"back_dart", &SkirtFlat::back_dart},
+                                                                    {"flare", &SkirtFlat::flare},
+                                                                    {"allowance", &SkirtFlat::allowance},
+                                                                    {"hem_allowance", &SkirtFlat::hem_allowance},
+                                                                    {"band_depth", &SkirtFlat::band_depth}};
     for (const auto& [key, slot] : slots_of) {
         auto* field = fields_.at(key);
         const auto l = parse_length(field->edit().text().toStdString(), look_.unit());
@@ -258,13 +275,20 @@ GuideDialog::GuideDialog(Look& look, QWidget* parent) : QDialog{parent}
 {
     auto* column = sheet(*this, look, tr("Guide"));
     const std::pair<QString, QString> lines[] = {
-        {tr("Tape"), tr("Type each reading as you read it: 84.6, 33 1/4, 100,5 cm. Enter keeps it and moves on. Two readings; a third when they disagree.")},
-        {tr("Chart"), tr("The diamond is the wearer, the ticks are the maker's body sizes. Click a size or use the arrows; B joins or parts waist and hip.")},
-        {tr("Plan"), tr("Each card is one adjustment in the order of fitting. Space accepts or leaves it, + and − change the amount, A types one.")},
-        {tr("Paper"), tr("Do the steps with scissors and tape, one at a time: → and ←. O shows the pattern as bought, F the finished paper, Z zooms to the cut, M shows lengths.")},
-        {tr("Print"), tr("Full-size sheets to tape, practice sheets to rehearse, a work card for the table. Measure the test square before taping.")},
-        {tr("Anywhere"), tr("Ctrl 1–5 station · Ctrl Z and Ctrl Shift Z undo, redo · Ctrl U cm or inches · F8 indigo night · Ctrl + and Ctrl − text size · F6 next part")},
-        {tr("Care"), tr("Blades closed when put down, pins along the body and not at it, mind the hot iron. Local rules and trained people come first.")}};
+        {tr("Tape"), tr("Type each reading as you read it: 84.6, 33 1/4, 100,5 cm. Enter keeps it and moves on. "
+                        "Two readings; a third when they disagree.")},
+        {tr("Chart"), tr("The diamond is the wearer, the ticks are the maker's body sizes. Click a size or use "
+                         "the arrows; B joins or parts waist and hip.")},
+        {tr("Plan"), tr("Each card is one adjustment in the order of fitting. Space accepts or leaves it, + and − "
+                        "change the amount, A types one.")},
+        {tr("Paper"), tr("Do the steps with scissors and tape, one at a time: → and ←. O shows the pattern as "
+                         "bought, F the finished paper, Z zooms to the cut, M shows lengths.")},
+        {tr("Print"), tr("Full-size sheets to tape, practice sheets to rehearse, a work card for the table. "
+                         "Measure the test square before taping.")},
+        {tr("Anywhere"), tr("Ctrl 1–5 station · Ctrl Z and Ctrl Shift Z undo, redo · Ctrl U cm or inches · F8 "
+                            "indigo night · Ctrl + and Ctrl − text size · F6 next part")},
+        {tr("Care"), tr("Blades closed when put down, pins along the body and not at it, mind the hot iron. Local "
+                        "rules and trained people come first.")}};
     for (const auto& [name, text] : lines) {
         column->addWidget(heading(look, name, 16, this));
         column->addWidget(label(look, text, 14, false, this));

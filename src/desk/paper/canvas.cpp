@@ -62,7 +62,9 @@ std::map<std::string, Canvas::Placed> Canvas::places() const
     const auto& c = *room_.computed();
     const Piece& front = *find_piece(c.bought.pieces, PieceRole::Front);
     const Piece& back = *find_piece(c.bought.pieces, PieceRole::Back);
-    const auto hull = [&](const std::string& id) { return box_of(*find_piece(c.bought.pieces, id)) | box_of(*find_piece(c.altered.pieces, id)); };
+    const auto hull = [&](const std::string& id) {
+        return box_of(*find_piece(c.bought.pieces, id)) | box_of(*find_piece(c.altered.pieces, id));
+    };
     const QRectF f = hull(front.id);
     const QRectF b = hull(back.id);
     QTransform tf = QTransform::fromTranslate(-f.left(), -f.top());
@@ -101,7 +103,10 @@ QTransform Canvas::sheet_to_screen() const
     return t;
 }
 
-double Canvas::scale() const { return sheet_to_screen().m11(); }
+double Canvas::scale() const
+{
+    return sheet_to_screen().m11();
+}
 
 void Canvas::whole()
 {
@@ -136,8 +141,14 @@ void Canvas::zoom_to_step()
         const QPointF at = placed.to_sheet.map(formats::on_paper(q));
         where |= QRectF{at - QPointF{1, 1}, QSizeF{2, 2}};
     };
-    for (const auto& l : step.picture.lines) { include(l.a); include(l.b); }
-    for (const auto& d : step.picture.dimensions) { include(d.a); include(d.b); }
+    for (const auto& l : step.picture.lines) {
+        include(l.a);
+        include(l.b);
+    }
+    for (const auto& d : step.picture.dimensions) {
+        include(d.a);
+        include(d.b);
+    }
     for (const auto* shapes : {&step.picture.added, &step.picture.removed}) {
         for (const auto& polygon : *shapes) std::for_each(polygon.begin(), polygon.end(), include);
     }
@@ -178,7 +189,8 @@ void Canvas::paintEvent(QPaintEvent*)
     if (!room_.computed()) return;
     const QTransform t = sheet_to_screen();
     draw_squares(p, t);
-    for (const auto& [id, placed] : places()) draw_piece(p, *find_piece(room_.computed()->bought.pieces, id), placed);
+    for (const auto& [id, placed] : places())
+        draw_piece(p, *find_piece(room_.computed()->bought.pieces, id), placed);
     const auto& step = room_.computed()->steps[std::size_t(room_.step())];
     setAccessibleDescription(words::step_title(step, look_.unit()));
     if (hasFocus()) draw_focus(p, look_, QRectF{rect()}.adjusted(2, 2, -2, -2), 4);
@@ -240,14 +252,16 @@ void Canvas::draw_name(QPainter& p, const Piece& piece, const QTransform& t)
     const auto b = box_of(piece);
     const bool band = piece.role == PieceRole::Waistband;
     // In the clear strip between the grain line and the hem; on the band, beside the grain.
-    const QPointF at = t.map(band ? b.topLeft() + QPointF{b.width() * 0.5, -44} : QPointF{b.left() + b.width() * 0.45, b.bottom() - 74});
+    const QPointF at = t.map(band ? b.topLeft() + QPointF{b.width() * 0.5, -44}
+                                  : QPointF{b.left() + b.width() * 0.45, b.bottom() - 74});
     p.setPen(look_.dyes().ink);
     p.setFont(look_.cabin(16));
     const QString name = words::piece_name(piece);
     p.drawText(QRectF{at.x() - 120, at.y() - 20, 240, 22}, Qt::AlignCenter, name);
     p.setPen(look_.dyes().faded);
     p.setFont(look_.lato(13));
-    p.drawText(QRectF{at.x() - 120, at.y() + 2, 240, 18}, Qt::AlignCenter, tr("cut %1%2").arg(piece.cut).arg(on_fold(piece) ? tr(" on the fold") : QString{}));
+    p.drawText(QRectF{at.x() - 120, at.y() + 2, 240, 18}, Qt::AlignCenter,
+               tr("cut %1%2").arg(piece.cut).arg(on_fold(piece) ? tr(" on the fold") : QString{}));
 }
 
 // Each edge's own length beside its middle.
@@ -269,8 +283,14 @@ void Canvas::draw_measures(QPainter& p, const Piece& piece, const QTransform& t)
     }
 }
 
-void Canvas::wheelEvent(QWheelEvent* e) { zoom(std::pow(1.0015, e->angleDelta().y()), e->position()); }
-void Canvas::mousePressEvent(QMouseEvent* e) { last_ = e->position(); }
+void Canvas::wheelEvent(QWheelEvent* e)
+{
+    zoom(std::pow(1.0015, e->angleDelta().y()), e->position());
+}
+void Canvas::mousePressEvent(QMouseEvent* e)
+{
+    last_ = e->position();
+}
 void Canvas::mouseMoveEvent(QMouseEvent* e)
 {
     if (!(e->buttons() & Qt::LeftButton)) return;

@@ -1,5 +1,6 @@
-// canvas.h: the picture of the Paper: front and back with their side seams facing, the waistband beneath, on squared
-// paper; the current step drawn on its piece. Zoom with the wheel or + −, pan by dragging or with Shift and arrows.
+// canvas.h: the picture of the Paper: front and back with their side seams facing, the waistband beneath, on
+// squared paper; the current step drawn on its piece. Zoom with the wheel or + −, pan by dragging or with Shift
+// and arrows.
 #pragma once
 #include "desk/room.h"
 #include "desk/shared/parts.h"

@@ -51,7 +51,8 @@ protected:
             words(more ? QObject::tr("paper added") : QObject::tr("paper removed or folded away"));
         }
         p.setPen(d.faded);
-        p.drawText(QRectF{0, 0, width() - 14.0, double(height())}, Qt::AlignRight | Qt::AlignVCenter, QObject::tr("squares of 1 and 5 cm"));
+        p.drawText(QRectF{0, 0, width() - 14.0, double(height())}, Qt::AlignRight | Qt::AlignVCenter,
+                   QObject::tr("squares of 1 and 5 cm"));
     }
 
 private:
@@ -62,8 +63,11 @@ PaperStation::PaperStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
 {
     auto* outer = new QVBoxLayout{this};
     outer->setContentsMargins(0, 0, 0, 0);
-    empty_ = new EmptyState{look, tr("There is no paper to work on yet."),
-                            tr("A wearer's waist and hip, a size chart and a pattern make the paper."), {{tr("To the plan"), [this] { emit plan_wanted(); }}}, this};
+    empty_ = new EmptyState{look,
+                            tr("There is no paper to work on yet."),
+                            tr("A wearer's waist and hip, a size chart and a pattern make the paper."),
+                            {{tr("To the plan"), [this] { emit plan_wanted(); }}},
+                            this};
     work_ = new QWidget{this};
     auto* column = new QVBoxLayout{work_};
     column->setContentsMargins(0, 0, 0, 0);
@@ -99,7 +103,10 @@ PaperStation::PaperStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
     outer->addWidget(empty_);
     outer->addWidget(work_);
     setFocusPolicy(Qt::StrongFocus);
-    connect(views_, &Choices::picked, this, [this](int i) { canvas_->set_view(static_cast<PaperView>(i)); refresh(); });
+    connect(views_, &Choices::picked, this, [this](int i) {
+        canvas_->set_view(static_cast<PaperView>(i));
+        refresh();
+    });
     connect(steps, &StepList::picked, this, &PaperStation::go);
     connect(steps, &StepList::amount_wanted, this, &PaperStation::plan_wanted);
     connect(&room, &Room::changed, this, &PaperStation::refresh);
@@ -168,7 +175,8 @@ void PaperStation::keyPressEvent(QKeyEvent* e)
         case Qt::Key_W: canvas_->whole(); break;
         case Qt::Key_M: canvas_->set_measures(!canvas_->measures()); break;
         case Qt::Key_K: walk_->setFocus(); break;
-        case Qt::Key_Plus: case Qt::Key_Equal: canvas_->zoom(1.25, middle); break;
+        case Qt::Key_Plus:
+        case Qt::Key_Equal: canvas_->zoom(1.25, middle); break;
         case Qt::Key_Minus: canvas_->zoom(0.8, middle); break;
         default: QWidget::keyPressEvent(e);
     }

@@ -11,8 +11,14 @@ SeamWalk::SeamWalk(Look& look, Room& room, QWidget* parent) : Panel{look, parent
     setFocusPolicy(Qt::StrongFocus);
     setFixedHeight(162);
     setAccessibleName(tr("Walk the seams"));
-    connect(&room, &Room::changed, this, [this] { describe(); update(); });
-    connect(&look, &Look::changed, this, [this] { setFixedHeight(static_cast<int>(162 * std::max(1.0, look_.scale()))); describe(); });
+    connect(&room, &Room::changed, this, [this] {
+        describe();
+        update();
+    });
+    connect(&look, &Look::changed, this, [this] {
+        setFixedHeight(static_cast<int>(162 * std::max(1.0, look_.scale())));
+        describe();
+    });
     describe();
 }
 
@@ -22,8 +28,9 @@ void SeamWalk::describe()
     const Unit u = words::paper_unit(look_.unit());
     QStringList out;
     for (const auto& w : room_.computed()->checks.walks) {
-        out << words::seam_name(w.seam) + ": " + words::seam_sides(w.seam, false) + " " + words::amount(w.a, u) + ", " +
-                   words::seam_sides(w.seam, true) + " " + words::amount(w.b, u) + (w.holds ? tr(", holds") : tr(", true again"));
+        out << words::seam_name(w.seam) + ": " + words::seam_sides(w.seam, false) + " " + words::amount(w.a, u) +
+                   ", " + words::seam_sides(w.seam, true) + " " + words::amount(w.b, u) +
+                   (w.holds ? tr(", holds") : tr(", true again"));
     }
     setAccessibleDescription(out.join("; "));
 }
@@ -58,7 +65,8 @@ void SeamWalk::paintEvent(QPaintEvent* e)
     const double n = static_cast<double>(checks.walks.size()) + 1;
     const double left = 190;
     const double w = (width() - left - 16) / n;
-    for (std::size_t i = 0; i < checks.walks.size(); ++i) draw_pair(p, {left + w * double(i), 8, w - 8, height() - 16.0}, checks.walks[i]);
+    for (std::size_t i = 0; i < checks.walks.size(); ++i)
+        draw_pair(p, {left + w * double(i), 8, w - 8, height() - 16.0}, checks.walks[i]);
     draw_hem(p, {left + w * (n - 1), 8, w - 8, height() - 16.0}, checks);
     if (hasFocus()) draw_focus(p, look_, QRectF{rect()}.adjusted(2, 2, -2, -2), 5);
 }
@@ -79,7 +87,8 @@ void SeamWalk::draw_pair(QPainter& p, const QRectF& r, const Walk& walk)
     p.setFont(look_.cabin(16));
     p.drawText(in.topLeft() + QPointF{0, 18}, words::seam_name(walk.seam));
     const Length longest = std::max(walk.a, walk.b);
-    const auto bar = [&](double y, Length l, const std::vector<Length>& notches, const QColor& c, const QString& name, bool down) {
+    const auto bar = [&](double y, Length l, const std::vector<Length>& notches, const QColor& c,
+                         const QString& name, bool down) {
         p.setPen(d.faded);
         p.setFont(look_.lato(13));
         p.drawText(QPointF{in.left(), y - 6}, name);
@@ -109,10 +118,13 @@ void SeamWalk::draw_pair(QPainter& p, const QRectF& r, const Walk& walk)
     const double x = in.left() + p.fontMetrics().horizontalAdvance(off) + 14;
     p.setFont(look_.lato(12.5));
     p.setPen(walk.holds ? d.faded : d.madder_ink);
-    p.drawText(QPointF{x, in.bottom() - 5}, walk.holds ? tr("level, allowed %1").arg(QString{"1.5 mm"}) : tr("allowed %1: true again").arg(QString{"1.5 mm"}));
+    p.drawText(QPointF{x, in.bottom() - 5}, walk.holds ? tr("level, allowed %1").arg(QString{"1.5 mm"})
+                                                       : tr("allowed %1: true again").arg(QString{"1.5 mm"}));
     const QPointF mark{in.right() - 8, in.bottom() - 10};
-    if (walk.holds) draw_tick(p, look_, mark, 7.5);
-    else draw_triangle(p, look_, mark, 8);
+    if (walk.holds)
+        draw_tick(p, look_, mark, 7.5);
+    else
+        draw_triangle(p, look_, mark, 8);
 }
 
 void SeamWalk::draw_hem(QPainter& p, const QRectF& r, const Checks& c)
@@ -127,16 +139,20 @@ void SeamWalk::draw_hem(QPainter& p, const QRectF& r, const Checks& c)
     p.drawText(in.topLeft() + QPointF{0, 18}, tr("Hem and waist at the side"));
     p.setFont(look_.lato(13));
     p.setPen(d.faded);
-    p.drawText(in.topLeft() + QPointF{0, 42}, tr("hem: front %1, back %2").arg(words::amount(c.front_hem, u), words::amount(c.back_hem, u)));
+    p.drawText(in.topLeft() + QPointF{0, 42},
+               tr("hem: front %1, back %2").arg(words::amount(c.front_hem, u), words::amount(c.back_hem, u)));
     double y = in.top() + 66;
     for (const auto& j : c.joins) {
-        if (j.holds) draw_tick(p, look_, {in.left() + 8, y - 5}, 6.5);
-        else draw_triangle(p, look_, {in.left() + 8, y - 5}, 7);
+        if (j.holds)
+            draw_tick(p, look_, {in.left() + 8, y - 5}, 6.5);
+        else
+            draw_triangle(p, look_, {in.left() + 8, y - 5}, 7);
         p.setPen(j.holds ? d.ink : d.madder_ink);
         p.setFont(look_.lato(14));
         const QString where = j.place == JoinPlace::Hem ? tr("hem") : tr("waist");
         const QString degrees = QString::number(j.degrees, 'f', 1) + "°";
-        p.drawText(QPointF{in.left() + 24, y}, j.holds ? tr("%1 runs on smoothly, %2").arg(where, degrees) : tr("%1 has a corner, %2: true it").arg(where, degrees));
+        p.drawText(QPointF{in.left() + 24, y}, j.holds ? tr("%1 runs on smoothly, %2").arg(where, degrees)
+                                                       : tr("%1 has a corner, %2: true it").arg(where, degrees));
         y += 24;
     }
     p.setPen(d.faded);

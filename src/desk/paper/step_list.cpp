@@ -106,7 +106,8 @@ protected:
                 p.drawText(QPointF{72, base + 20 * look_.scale()}, piece ? words::piece_name(*piece) : QString{});
                 p.setPen(d.ink);
                 p.setFont(look_.lato(14));
-                p.drawText(QRectF{72, base + 27 * look_.scale(), width() - 84.0, 100 * look_.scale()}, Qt::TextWordWrap, words::step_detail(s, look_.unit()));
+                p.drawText(QRectF{72, base + 27 * look_.scale(), width() - 84.0, 100 * look_.scale()},
+                           Qt::TextWordWrap, words::step_detail(s, look_.unit()));
             }
         }
     }
@@ -175,11 +176,13 @@ void StepList::refresh()
     check_->setText(check.isEmpty() ? QString{} : tr("Before you go on: %1").arg(check));
     check_->setVisible(!check.isEmpty());
     const auto& d = look_.dyes();
-    check_->setStyleSheet(QString{"background:%1; color:%2; padding:8px 10px; border-radius:3px;"}.arg(d.lichen_wash.name(), d.lichen_ink.name()));
+    check_->setStyleSheet(QString{"background:%1; color:%2; padding:8px 10px; border-radius:3px;"}.arg(
+        d.lichen_wash.name(), d.lichen_ink.name()));
     done_->setEnabled(here + 1 < static_cast<int>(steps.size()));
     back_->setEnabled(here > 0);
     setAccessibleName(title_->text());
-    setAccessibleDescription(words::step_title(steps[std::size_t(here)], look_.unit()) + ". " + words::step_detail(steps[std::size_t(here)], look_.unit()));
+    setAccessibleDescription(words::step_title(steps[std::size_t(here)], look_.unit()) + ". " +
+                             words::step_detail(steps[std::size_t(here)], look_.unit()));
     const QRect r = rows_->row(here);
     scroll_->ensureVisible(0, r.top(), 0, 0);
     scroll_->ensureVisible(0, r.bottom() + 30, 0, 20);

@@ -14,11 +14,15 @@ namespace {
 constexpr int closed_height = 86;
 constexpr int open_height = 186;
 
-bool applied(const PlanLine& l) { return l.state == LineState::Accepted; }
+bool applied(const PlanLine& l)
+{
+    return l.state == LineState::Accepted;
+}
 
 }  // namespace
 
-Card::Card(Look& look, Room& room, AdjustmentKind kind, QWidget* parent) : QWidget{parent}, look_{look}, room_{room}, kind_{kind}
+Card::Card(Look& look, Room& room, AdjustmentKind kind, QWidget* parent)
+    : QWidget{parent}, look_{look}, room_{room}, kind_{kind}
 {
     setAccessibleName(words::adjustment_name(kind));
     toggle_ = new Toggle{look, tr("Accept %1").arg(words::adjustment_name(kind)), this};
@@ -85,8 +89,10 @@ void Card::refresh()
     toggle_->setChecked(applied(*l) || l->state == LineState::Refused);
     amount_->setVisible(open_);
     follow_->setVisible(open_ && l->own_amount && l->proposal);
-    if (!amount_->edit().hasFocus() || amount_->value()) amount_->show_value(l->amount == Length{} ? std::nullopt : std::optional{l->amount});
-    setAccessibleDescription(words::amount(l->amount, look_.unit(), true) + ", " + words::why(*l, look_.unit()) + ", " + state_text(*l));
+    if (!amount_->edit().hasFocus() || amount_->value())
+        amount_->show_value(l->amount == Length{} ? std::nullopt : std::optional{l->amount});
+    setAccessibleDescription(words::amount(l->amount, look_.unit(), true) + ", " + words::why(*l, look_.unit()) +
+                             ", " + state_text(*l));
     update();
 }
 
@@ -94,11 +100,13 @@ QString Card::state_text(const PlanLine& l) const
 {
     switch (l.state) {
         case LineState::Proposed: return tr("proposed: accept it or leave it");
-        case LineState::LeaveIt: return tr("inside measuring noise ±%1: leave it").arg(words::number(l.proposal->spread, look_.unit()));
+        case LineState::LeaveIt:
+            return tr("inside measuring noise ±%1: leave it").arg(words::number(l.proposal->spread, look_.unit()));
         case LineState::Accepted: return l.own_amount ? tr("accepted with your amount") : tr("accepted");
         case LineState::Declined: return tr("left as bought");
         case LineState::NothingKnown:
-            return kind_ == AdjustmentKind::HemGivenBack ? tr("the length has not changed") : tr("not measured; add it by hand");
+            return kind_ == AdjustmentKind::HemGivenBack ? tr("the length has not changed")
+                                                         : tr("not measured; add it by hand");
         case LineState::Refused: return words::refusal(*l.refusal, look_.unit());
     }
     return {};
@@ -111,10 +119,14 @@ void Card::paintEvent(QPaintEvent*)
     const auto& d = look_.dyes();
     QPainter p{this};
     p.setRenderHint(QPainter::Antialiasing);
-    const bool quiet = l->state == LineState::LeaveIt || l->state == LineState::NothingKnown || l->state == LineState::Declined;
+    const bool quiet =
+        l->state == LineState::LeaveIt || l->state == LineState::NothingKnown || l->state == LineState::Declined;
     const QRectF r = QRectF{rect()}.adjusted(1.5, 1.5, -1.5, -1.5);
     p.setBrush(l->state == LineState::Refused ? d.madder_wash : d.sheet);
-    QPen edge{open_ ? d.woad : quiet ? d.edge : d.rule, open_ ? 1.8 : 1.0, quiet && !open_ ? Qt::DashLine : Qt::SolidLine};
+    QPen edge{open_   ? d.woad
+              : quiet ? d.edge
+                      : d.rule,
+              open_ ? 1.8 : 1.0, quiet && !open_ ? Qt::DashLine : Qt::SolidLine};
     p.setPen(edge);
     p.drawRoundedRect(r, 4, 4);
     draw_glyph(p, {10, 8, 66, closed_height - 16.0}, *l);
@@ -136,7 +148,8 @@ void Card::paintEvent(QPaintEvent*)
     }
     p.setPen(d.faded);
     p.setFont(look_.lato(13));
-    p.drawText(QPointF{nx + 8, 57 * k}, QString::fromStdString(std::string{unit_text(look_.unit())}) + "  " + words::amount_meaning(kind_));
+    p.drawText(QPointF{nx + 8, 57 * k},
+               QString::fromStdString(std::string{unit_text(look_.unit())}) + "  " + words::amount_meaning(kind_));
     p.setPen(d.ink);
     p.setFont(look_.lato(13));
     p.drawText(QPointF{x, 76 * k}, words::why(*l, look_.unit()) + "  ·  " + words::piece_names(kind_));
@@ -148,9 +161,15 @@ void Card::paintEvent(QPaintEvent*)
     const QRectF chip{width() - w - 16, closed_height - 34.0, w, 22};
     const bool good = applied(*l) || l->state == LineState::LeaveIt;
     p.setPen(Qt::NoPen);
-    p.setBrush(l->state == LineState::Refused ? d.madder_wash : good ? d.lichen_wash : l->state == LineState::Proposed ? d.weld_wash : d.walnut_wash);
+    p.setBrush(l->state == LineState::Refused    ? d.madder_wash
+               : good                            ? d.lichen_wash
+               : l->state == LineState::Proposed ? d.weld_wash
+                                                 : d.walnut_wash);
     p.drawRoundedRect(chip, 3, 3);
-    p.setPen(l->state == LineState::Refused ? d.madder_ink : good ? d.lichen_ink : l->state == LineState::Proposed ? d.weld_ink : d.walnut);
+    p.setPen(l->state == LineState::Refused    ? d.madder_ink
+             : good                            ? d.lichen_ink
+             : l->state == LineState::Proposed ? d.weld_ink
+                                               : d.walnut);
     p.drawText(chip, Qt::AlignCenter, state);
     if (!open_) return;
     draw_chain(p, *l);
@@ -161,12 +180,14 @@ void Card::paintEvent(QPaintEvent*)
 
 void Card::draw_glyph(QPainter& p, const QRectF& box, const PlanLine& l)
 {
-    const Piece* piece = room_.computed() ? find_piece(room_.computed()->traced.pieces, PieceRole::Front) : nullptr;
+    const Piece* piece =
+        room_.computed() ? find_piece(room_.computed()->traced.pieces, PieceRole::Front) : nullptr;
     if (!piece) return;
     const auto b = bounds(*piece);
     const double s = std::min(box.width() / b.width(), box.height() / b.height());
     QTransform t;
-    t.translate(box.center().x() - s * (b.left() + b.width() / 2), box.center().y() + s * (b.top() + b.height() / 2));
+    t.translate(box.center().x() - s * (b.left() + b.width() / 2),
+                box.center().y() + s * (b.top() + b.height() / 2));
     t.scale(s, s);
     PiecePainter paint{p, look_, t};
     const auto& d = look_.dyes();
@@ -193,14 +214,23 @@ void Card::draw_glyph(QPainter& p, const QRectF& box, const PlanLine& l)
             const Point top = edge(*piece, EdgeRole::Side).curve.initialPoint();
             const double hw = width_at(*piece, hip).value_or(Length{}).in_mm();
             const double out = more ? 34 : -34;
-            if (waist) band({top, top + Point{out, 0}, {hw, hip}});
-            else band({top, {hw + out, hip}, edge(*piece, EdgeRole::Side).curve.finalPoint() + Point{out, 0}, edge(*piece, EdgeRole::Side).curve.finalPoint(), {hw, hip}});
+            if (waist)
+                band({top, top + Point{out, 0}, {hw, hip}});
+            else
+                band({top,
+                      {hw + out, hip},
+                      edge(*piece, EdgeRole::Side).curve.finalPoint() + Point{out, 0},
+                      edge(*piece, EdgeRole::Side).curve.finalPoint(),
+                      {hw, hip}});
             break;
         }
         case AdjustmentKind::HemGivenBack:
         case AdjustmentKind::FinishedLength: {
             const double w = edge(*piece, EdgeRole::Side).curve.finalPoint()[Geom::X];
-            band({{0, hem + (more ? 0 : 40)}, {w, hem + (more ? 18 : 58)}, {w, hem + (more ? -22 : 18)}, {0, hem + (more ? -40 : 0)}});
+            band({{0, hem + (more ? 0 : 40)},
+                  {w, hem + (more ? 18 : 58)},
+                  {w, hem + (more ? -22 : 18)},
+                  {0, hem + (more ? -40 : 0)}});
             break;
         }
     }
@@ -242,7 +272,8 @@ void Card::draw_chain(QPainter& p, const PlanLine& l)
         if (v) {
             p.setPen(d.woad);
             const double w = number_width(look_, *v, look_.unit(), 17, QFont::Medium, true);
-            draw_number(p, look_, {r.center().x() - w / 2, r.bottom() - 6}, *v, look_.unit(), 17, QFont::Medium, true);
+            draw_number(p, look_, {r.center().x() - w / 2, r.bottom() - 6}, *v, look_.unit(), 17, QFont::Medium,
+                        true);
         } else {
             draw_tick(p, look_, {r.center().x(), r.bottom() - 12}, 7);
         }
@@ -256,12 +287,13 @@ void Card::draw_chain(QPainter& p, const PlanLine& l)
         p.drawLine(QPointF(x + 14, y + 21), QPointF(x + 10, y + 25));
         x += 18;
     }
-    const bool walks = room_.computed()->checks.all_hold();
+    const bool walks = room_.computed()->checks.seams_hold();
     if (!boxes.empty() && walks) draw_box(tr("seams walk"), std::nullopt, true);
     if (boxes.empty()) {
         p.setPen(d.faded);
         p.setFont(look_.lato(13));
-        const QString text = l.state == LineState::Accepted ? tr("Done together with the finished length.") : tr("Nothing changes on paper until it is accepted.");
+        const QString text = l.state == LineState::Accepted ? tr("Done together with the finished length.")
+                                                            : tr("Nothing changes on paper until it is accepted.");
         p.drawText(QPointF{x, y + 26}, text);
     }
 }
@@ -274,6 +306,9 @@ void Card::resizeEvent(QResizeEvent*)
     follow_->setGeometry(310, y - 6, follow_->sizeHint().width(), 44);
 }
 
-void Card::mousePressEvent(QMouseEvent*) { emit opened(kind_); }
+void Card::mousePressEvent(QMouseEvent*)
+{
+    emit opened(kind_);
+}
 
 }  // namespace sartorum::desk

@@ -21,7 +21,11 @@ public:
         column_->setContentsMargins(146, 8, 10, 8);
         column_->setSpacing(8);
     }
-    void add(Card* card) { cards_.push_back(card); column_->addWidget(card); }
+    void add(Card* card)
+    {
+        cards_.push_back(card);
+        column_->addWidget(card);
+    }
 
 protected:
     void paintEvent(QPaintEvent* e) override
@@ -39,7 +43,8 @@ protected:
         bool sewn = false;
         for (const auto* c : cards_) {
             const auto& computed = room_.computed();
-            sewn = sewn || (computed && computed->lines[static_cast<std::size_t>(c->kind())].state == LineState::Accepted);
+            sewn = sewn ||
+                   (computed && computed->lines[static_cast<std::size_t>(c->kind())].state == LineState::Accepted);
         }
         const double x = 124;
         draw_thread(p, look_, {x, 0}, {x, double(height())}, sewn);
@@ -65,11 +70,17 @@ PlanStation::PlanStation(Look& look, Room& room, QWidget* parent) : QWidget{pare
 {
     auto* row = new QHBoxLayout{this};
     row->setContentsMargins(0, 0, 0, 0);
-    no_pattern_ = new EmptyState{look, tr("No pattern lies on the table."),
-                                 tr("Open a pattern drawing, or draw a skirt from measurements taken flat on the tissue."),
-                                 {{tr("Choose a pattern"), [this] { emit pattern_wanted(); }}}, this};
-    no_sizes_ = new EmptyState{look, tr("No size is chosen."), tr("The plan starts from the size that is traced."),
-                               {{tr("To the chart"), [this] { emit chart_wanted(); }}}, this};
+    no_pattern_ =
+        new EmptyState{look,
+                       tr("No pattern lies on the table."),
+                       tr("Open a pattern drawing, or draw a skirt from measurements taken flat on the tissue."),
+                       {{tr("Choose a pattern"), [this] { emit pattern_wanted(); }}},
+                       this};
+    no_sizes_ = new EmptyState{look,
+                               tr("No size is chosen."),
+                               tr("The plan starts from the size that is traced."),
+                               {{tr("To the chart"), [this] { emit chart_wanted(); }}},
+                               this};
     work_ = new QWidget{this};
     auto* inner = new QHBoxLayout{work_};
     inner->setContentsMargins(0, 0, 0, 0);
@@ -151,13 +162,20 @@ void PlanStation::refresh()
     trouble_->setText(room_.trouble() ? words::refusal(*room_.trouble(), look_.unit()) : QString{});
     trouble_->setVisible(room_.trouble().has_value());
     if (!ready) return;
+    QStringList warnings;
+    for (const auto& ease : room_.computed()->checks.ease) {
+        if (!ease.holds) warnings << words::ease_warning(ease, look_.unit());
+    }
+    if (!warnings.isEmpty()) trouble_->setText(warnings.join("\n"));
+    trouble_->setVisible(!warnings.isEmpty());
     int waiting = 0;
     int taken = 0;
     for (const auto& l : room_.computed()->lines) {
         waiting += l.state == LineState::Proposed;
         taken += l.state == LineState::Accepted;
     }
-    left_->setText(waiting ? tr("%1 accepted, %2 waiting for an answer").arg(taken).arg(waiting) : tr("%1 accepted, nothing waiting").arg(taken));
+    left_->setText(waiting ? tr("%1 accepted, %2 waiting for an answer").arg(taken).arg(waiting)
+                           : tr("%1 accepted, nothing waiting").arg(taken));
     all_->setText(waiting == 1 ? tr("Accept the one proposed") : tr("Accept all %1 proposed").arg(waiting));
     all_->setAccessibleName(all_->text());
     all_->setVisible(waiting > 0);
@@ -171,13 +189,20 @@ void PlanStation::keyPressEvent(QKeyEvent* e)
     const auto i = static_cast<std::size_t>(current_);
     const double big = e->modifiers() & Qt::ShiftModifier ? 5 : 1;
     switch (e->key()) {
-        case Qt::Key_Up: if (i > 0) open(static_cast<AdjustmentKind>(i - 1)); break;
-        case Qt::Key_Down: if (i + 1 < cards_.size()) open(static_cast<AdjustmentKind>(i + 1)); break;
+        case Qt::Key_Up:
+            if (i > 0) open(static_cast<AdjustmentKind>(i - 1));
+            break;
+        case Qt::Key_Down:
+            if (i + 1 < cards_.size()) open(static_cast<AdjustmentKind>(i + 1));
+            break;
         case Qt::Key_Space: cards_[i]->flip(); break;
-        case Qt::Key_Plus: case Qt::Key_Equal: cards_[i]->nudge(big); break;
-        case Qt::Key_Minus: case Qt::Key_Underscore: cards_[i]->nudge(-big); break;
+        case Qt::Key_Plus:
+        case Qt::Key_Equal: cards_[i]->nudge(big); break;
+        case Qt::Key_Minus:
+        case Qt::Key_Underscore: cards_[i]->nudge(-big); break;
         case Qt::Key_A: cards_[i]->amount_field().edit().setFocus(); break;
-        case Qt::Key_Return: case Qt::Key_Enter: emit paper_wanted(); break;
+        case Qt::Key_Return:
+        case Qt::Key_Enter: emit paper_wanted(); break;
         default: QWidget::keyPressEvent(e);
     }
 }

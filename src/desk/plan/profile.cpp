@@ -20,8 +20,10 @@ QPainterPath curve(const std::vector<Level>& levels, const std::function<QPointF
         const QPointF b = place(levels[i]);
         const double h = (b.y() - a.y()) / 2;
         // Rounded between waist and hip, straight below, as the seam is.
-        if (i == 1) path.cubicTo(a + QPointF{(b.x() - a.x()) * 0.3, h * 0.5}, b - QPointF{(b.x() - a.x()) * 0.08, h}, b);
-        else path.lineTo(b);
+        if (i == 1)
+            path.cubicTo(a + QPointF{(b.x() - a.x()) * 0.3, h * 0.5}, b - QPointF{(b.x() - a.x()) * 0.08, h}, b);
+        else
+            path.lineTo(b);
     }
     return path;
 }
@@ -49,20 +51,26 @@ void Profile::paintEvent(QPaintEvent* e)
     p.drawText(QPointF{20, 36}, tr("Room all the way down"));
     p.setFont(look_.lato(12.5));
     p.setPen(d.faded);
-    p.drawText(QPointF{20, 56}, tr("girth against depth, in %1").arg(QString::fromStdString(std::string{unit_text(look_.unit())})));
+    p.drawText(QPointF{20, 56},
+               tr("girth against depth, in %1").arg(QString::fromStdString(std::string{unit_text(look_.unit())})));
     p.drawText(QRectF{0, 74, width() - 20.0, 18}, Qt::AlignRight, tr("ease"));
 
     const auto& t = c->traced_flat;
     const auto& a = c->altered_flat;
     const auto depth_taken = room_.body().taken(Measure::WaistToHip);
     const double body_depth = (depth_taken ? depth_taken->value : t.waist_to_hip).in_mm();
-    const std::vector<Level> traced{{0, t.waist.in_mm()}, {t.waist_to_hip.in_mm(), t.hip.in_mm()}, {t.side.in_mm(), t.hem.in_mm()}};
-    const std::vector<Level> planned{{0, a.waist.in_mm()}, {a.waist_to_hip.in_mm(), a.hip.in_mm()}, {a.side.in_mm(), a.hem.in_mm()}};
+    const std::vector<Level> traced{
+        {0, t.waist.in_mm()}, {t.waist_to_hip.in_mm(), t.hip.in_mm()}, {t.side.in_mm(), t.hem.in_mm()}};
+    const std::vector<Level> planned{
+        {0, a.waist.in_mm()}, {a.waist_to_hip.in_mm(), a.hip.in_mm()}, {a.side.in_mm(), a.hem.in_mm()}};
     const double low = std::min(waist->value.in_mm(), t.waist.in_mm()) - 120;
     const double high = std::max({t.hem.in_mm(), a.hem.in_mm(), a.hip.in_mm()}) + 20;
     const double deep = std::max(t.side.in_mm(), a.side.in_mm());
     const QRectF area{24, 110, width() - 130.0, height() - 190.0};
-    const auto place = [&](Level l) { return QPointF{area.left() + (l.girth - low) / (high - low) * area.width(), area.top() + l.depth / deep * area.height()}; };
+    const auto place = [&](Level l) {
+        return QPointF{area.left() + (l.girth - low) / (high - low) * area.width(),
+                       area.top() + l.depth / deep * area.height()};
+    };
 
     p.setPen(QPen{d.rule, 1});
     for (double g = std::ceil(low / 100) * 100; g < high; g += 100) {
@@ -70,7 +78,9 @@ void Profile::paintEvent(QPaintEvent* e)
         p.setPen(QPen{d.rule, 1});
         p.drawLine(QPointF(x, area.top()), QPointF(x, area.bottom()));
         p.setPen(d.faded);
-        p.drawText(QRectF{x - 30, area.bottom() + 6, 60, 18}, Qt::AlignHCenter, words::number(Length::mm(g), look_.unit() == Unit::Inch ? Unit::Inch : Unit::Centimetre).replace(".0", ""));
+        p.drawText(QRectF{x - 30, area.bottom() + 6, 60, 18}, Qt::AlignHCenter,
+                   words::number(Length::mm(g), look_.unit() == Unit::Inch ? Unit::Inch : Unit::Centimetre)
+                       .replace(".0", ""));
     }
     QPainterPath body = curve({{0, waist->value.in_mm()}, {body_depth, hip->value.in_mm()}}, place);
     const QPointF hip_at = place({body_depth, hip->value.in_mm()});
@@ -105,7 +115,9 @@ void Profile::paintEvent(QPaintEvent* e)
         draw_number(p, look_, {width() - 20 - w, at.y() + 10}, ease, look_.unit(), 24, QFont::Normal, false);
         p.setPen(d.faded);
         p.setFont(look_.lato(12.5));
-        const QString before = abs(ease - was) < Length::mm(0.5) ? tr("unchanged") : tr("was %1").arg(words::number(was, look_.unit()));
+        const QString before = abs(ease - was) < Length::mm(0.5)
+                                   ? tr("unchanged")
+                                   : tr("was %1").arg(words::number(was, look_.unit()));
         p.drawText(QRectF{0, at.y() + 14, width() - 20.0, 18}, Qt::AlignRight, before);
     };
     level(planned[0], tr("waist"), a.waist - waist->value, t.waist - waist->value, true);
@@ -123,7 +135,9 @@ void Profile::paintEvent(QPaintEvent* e)
     entry(20, QPen{d.walnut_line, 5}, room_.wearer_name().left(12));
     entry(130, dashed, tr("as traced"));
     entry(236, QPen{d.woad, 2.2}, tr("plan"));
-    setAccessibleDescription(tr("ease planned: waist %1, hip %2").arg(words::number(a.waist - waist->value, look_.unit()), words::number(a.hip - hip->value, look_.unit())));
+    setAccessibleDescription(tr("ease planned: waist %1, hip %2")
+                                 .arg(words::number(a.waist - waist->value, look_.unit()),
+                                      words::number(a.hip - hip->value, look_.unit())));
 }
 
 }  // namespace sartorum::desk

@@ -7,8 +7,8 @@
 #include <QThread>
 #include <QVBoxLayout>
 
-#include "desk/shared/empty_state.h"
 #include "core/paper/area.h"
+#include "desk/shared/empty_state.h"
 #include "formats/painter_paths.h"
 #include "formats/text_file.h"
 #include "words/words.h"
@@ -28,7 +28,8 @@ public:
         job_ = job;
         card_ = card;
         layout_ = formats::lay_out(job_);
-        setAccessibleDescription(card ? tr("one page") : tr("%1 pages in %2 rows").arg(layout_.printed()).arg(layout_.rows));
+        setAccessibleDescription(card ? tr("one page")
+                                      : tr("%1 pages in %2 rows").arg(layout_.printed()).arg(layout_.rows));
         update();
     }
     [[nodiscard]] int pages() const { return card_ ? 1 : layout_.printed(); }
@@ -69,15 +70,20 @@ protected:
             p.setPen(QColor{"#26262B"});
             p.setFont(look_.cabin(14));
             const QPointF c = to_screen.map(QPointF{box.midpoint()[Geom::X], -box.midpoint()[Geom::Y]} + at);
-            p.drawText(QRectF{c.x() - 90, c.y() - 12, 180, 24}, Qt::AlignCenter, words::piece_name(layout_.pieces[i]));
+            p.drawText(QRectF{c.x() - 90, c.y() - 12, 180, 24}, Qt::AlignCenter,
+                       words::piece_name(layout_.pieces[i]));
         }
         p.setPen(QPen{QColor{"#26262B"}, 1.4});
         p.drawRect(to_screen.mapRect(layout_.test_square));
         p.setFont(look_.lato(12.5));
-        p.drawText(to_screen.mapRect(layout_.test_square).adjusted(8, 0, 200, 0).translated(to_screen.mapRect(layout_.test_square).width(), 0), Qt::AlignVCenter, tr("test square"));
+        p.drawText(to_screen.mapRect(layout_.test_square)
+                       .adjusted(8, 0, 200, 0)
+                       .translated(to_screen.mapRect(layout_.test_square).width(), 0),
+                   Qt::AlignVCenter, tr("test square"));
         for (const auto& t : layout_.tiles) {
             const double half = formats::tile_overlap_mm / 2;
-            const QRectF r{QPointF{(t.part.left() + half) * s, (t.part.top() + half) * s}, QSizeF{(t.part.width() - 2 * half) * s, (t.part.height() - 2 * half) * s}};
+            const QRectF r{QPointF{(t.part.left() + half) * s, (t.part.top() + half) * s},
+                           QSizeF{(t.part.width() - 2 * half) * s, (t.part.height() - 2 * half) * s}};
             p.setBrush(Qt::NoBrush);
             p.setPen(QPen{QColor{"#8F8576"}, 1});
             p.drawRect(r);
@@ -112,7 +118,8 @@ private:
             y += 24;
             if (y > r.bottom() - 20) break;
             p.drawRect(QRectF{r.left() + 26, y - 10, 10, 10});
-            p.drawText(QPointF{r.left() + 46, y}, p.fontMetrics().elidedText(line, Qt::ElideRight, static_cast<int>(r.width() - 70)));
+            p.drawText(QPointF{r.left() + 46, y},
+                       p.fontMetrics().elidedText(line, Qt::ElideRight, static_cast<int>(r.width() - 70)));
         }
     }
 
@@ -129,8 +136,11 @@ PrintStation::PrintStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
 {
     auto* outer = new QHBoxLayout{this};
     outer->setContentsMargins(0, 0, 0, 0);
-    empty_ = new EmptyState{look, tr("Nothing to print yet."), tr("Pages are made from the plan: wearer, size chart and pattern first."),
-                            {{tr("To the plan"), [this] { emit plan_wanted(); }}}, this};
+    empty_ = new EmptyState{look,
+                            tr("Nothing to print yet."),
+                            tr("Pages are made from the plan: wearer, size chart and pattern first."),
+                            {{tr("To the plan"), [this] { emit plan_wanted(); }}},
+                            this};
     work_ = new QWidget{this};
     auto* row = new QHBoxLayout{work_};
     row->setContentsMargins(0, 0, 0, 0);
@@ -143,7 +153,8 @@ PrintStation::PrintStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
     column->setContentsMargins(20, 16, 20, 12);
     column->setSpacing(10);
     column->addWidget(heading(look, tr("Print"), 21, pad));
-    kind_ = new Choices{look, {tr("Full size"), tr("Half"), tr("Quarter"), tr("Work card")}, tr("What to print"), pad};
+    kind_ =
+        new Choices{look, {tr("Full size"), tr("Half"), tr("Quarter"), tr("Work card")}, tr("What to print"), pad};
     kind_->setObjectName("print_kind");
     paper_ = new Choices{look, {tr("A4"), tr("US Letter")}, tr("Paper"), pad};
     paper_->setObjectName("print_paper");
@@ -203,7 +214,8 @@ PrintStation::~PrintStation()
 formats::PrintJob PrintStation::job() const
 {
     const int divide[] = {1, 2, 4, 1};
-    return {room_.computed()->altered.pieces, paper_->chosen() == 0 ? formats::PaperSize::A4 : formats::PaperSize::Letter, divide[kind_->chosen()],
+    return {room_.computed()->altered.pieces,
+            paper_->chosen() == 0 ? formats::PaperSize::A4 : formats::PaperSize::Letter, divide[kind_->chosen()],
             look_.unit(), room_.print_label()};
 }
 
@@ -229,9 +241,12 @@ void PrintStation::refresh()
     const int n = map_->pages();
     count_->setText(card ? tr("1 page") : tr("%1 sheets").arg(n));
     const QString square = look_.unit() == Unit::Inch ? tr("2 in") : tr("5 cm");
-    note_->setText(card ? tr("The plan, every step with a box to tick, and the walked seams.")
-                        : tr("The first sheet carries a test square of %1. Measure it before you tape the rest; print at 100 %.\nSolid: cutting line, allowances included. Dashed: stitching line. Sheets overlap by 1 cm; diamonds with the same mark meet.%2")
-                              .arg(square, map_->blanks() ? tr("\n%1 blank left out.").arg(map_->blanks()) : QString{}));
+    note_->setText(
+        card ? tr("The plan, every step with a box to tick, and the walked seams.")
+             : tr("The first sheet carries a test square of %1. Measure it before you tape the rest; print at 100 "
+                  "%.\nSolid: cutting line, allowances included. Dashed: stitching line. Sheets overlap by 1 cm; "
+                  "diamonds with the same mark meet.%2")
+                   .arg(square, map_->blanks() ? tr("\n%1 blank left out.").arg(map_->blanks()) : QString{}));
     save_->setText(card ? tr("Save the work card") : tr("Save %1 sheets as PDF").arg(n));
     save_->setAccessibleName(save_->text());
     save_->updateGeometry();
@@ -249,15 +264,16 @@ void PrintStation::save_pages()
         return;
     }
     stop_ = false;
-    save_->setEnabled(false);
     cancel_->show();
     said_->setText(tr("Drawing the pages…"));
     worker_ = QThread::create([this, path, card, job = job(), computed = *room_.computed(), unit = look_.unit()] {
         const auto progress = [this](int done, int all) {
-            QMetaObject::invokeMethod(this, [this, done, all] { said_->setText(tr("Page %1 of %2").arg(done).arg(all)); });
+            QMetaObject::invokeMethod(
+                this, [this, done, all] { said_->setText(tr("Page %1 of %2").arg(done).arg(all)); });
             return !stop_;
         };
-        const auto result = card ? formats::write_work_card(path, computed, job.label, job.paper, unit) : formats::write_pages(path, job, progress);
+        const auto result = card ? formats::write_work_card(path, computed, job.label, job.paper, unit)
+                                 : formats::write_pages(path, job, progress);
         QMetaObject::invokeMethod(this, [this, result, path] { finish(result, path); });
     });
     worker_->start();
@@ -268,7 +284,6 @@ void PrintStation::finish(const Outcome<int>& result, const QString& path)
     worker_->wait();
     worker_->deleteLater();
     worker_ = nullptr;
-    save_->setEnabled(true);
     cancel_->hide();
     if (!result) {
         said_->setText(words::refusal(result.error(), look_.unit()));

@@ -6,7 +6,8 @@
 
 namespace sartorum::desk {
 
-EmptyState::EmptyState(Look& look, const QString& sentence, const QString& what, const std::vector<Action>& actions, QWidget* parent)
+EmptyState::EmptyState(Look& look, const QString& sentence, const QString& what,
+                       const std::vector<Action>& actions, QWidget* parent)
     : Panel{look, parent}
 {
     auto* column = new QVBoxLayout{this};

@@ -13,7 +13,8 @@ public:
         QString text;
         std::function<void()> run;
     };
-    EmptyState(Look&, const QString& sentence, const QString& what, const std::vector<Action>&, QWidget* parent = nullptr);
+    EmptyState(Look&, const QString& sentence, const QString& what, const std::vector<Action>&,
+               QWidget* parent = nullptr);
 
 protected:
     void paintEvent(QPaintEvent*) override;

@@ -7,7 +7,10 @@
 #include <cmath>
 
 // The resources lie in a static library; Qt asks for them by this macro, outside any namespace.
-static void register_resources() { Q_INIT_RESOURCE(fonts); }
+static void register_resources()
+{
+    Q_INIT_RESOURCE(fonts);
+}
 
 namespace sartorum::desk {
 namespace {
@@ -22,13 +25,30 @@ QColor mixed(const QColor& c, double alpha)
 Dyes day()
 {
     Dyes d;
-    d.linen = "#F5F1EA"; d.linen2 = "#EDE6DA"; d.sheet = "#FFFDF9"; d.paper = "#FBF6EC";
-    d.rule = "#D9D1C4"; d.edge = "#8F8576"; d.ink = "#26262B"; d.faded = "#6B655C";
-    d.woad = "#234E7A"; d.woad_wash = "#DCE6F0"; d.woad_pressed = "#1A3C60"; d.on_woad = "#FFFDF9";
-    d.madder = "#A63D40"; d.madder_wash = "#F4DFDD"; d.madder_ink = "#8E2F33";
-    d.weld = "#C79A1B"; d.weld_wash = "#F6E7B8"; d.weld_ink = "#6E5200";
-    d.lichen = "#4F7A4A"; d.lichen_wash = "#E1ECDC"; d.lichen_ink = "#3A6136";
-    d.walnut = "#7A5C43"; d.walnut_wash = "#EFE6D9"; d.walnut_line = "#9A7E66";
+    d.linen = "#F5F1EA";
+    d.linen2 = "#EDE6DA";
+    d.sheet = "#FFFDF9";
+    d.paper = "#FBF6EC";
+    d.rule = "#D9D1C4";
+    d.edge = "#8F8576";
+    d.ink = "#26262B";
+    d.faded = "#6B655C";
+    d.woad = "#234E7A";
+    d.woad_wash = "#DCE6F0";
+    d.woad_pressed = "#1A3C60";
+    d.on_woad = "#FFFDF9";
+    d.madder = "#A63D40";
+    d.madder_wash = "#F4DFDD";
+    d.madder_ink = "#8E2F33";
+    d.weld = "#C79A1B";
+    d.weld_wash = "#F6E7B8";
+    d.weld_ink = "#6E5200";
+    d.lichen = "#4F7A4A";
+    d.lichen_wash = "#E1ECDC";
+    d.lichen_ink = "#3A6136";
+    d.walnut = "#7A5C43";
+    d.walnut_wash = "#EFE6D9";
+    d.walnut_line = "#9A7E66";
     d.figure = "#EADFCF";
     d.weave = mixed(d.walnut, 0.045);
     return d;
@@ -37,13 +57,30 @@ Dyes day()
 Dyes indigo_night()
 {
     Dyes d;
-    d.linen = "#131829"; d.linen2 = "#0E1220"; d.sheet = "#1B2238"; d.paper = "#252E4A";
-    d.rule = "#363F5C"; d.edge = "#7682A2"; d.ink = "#ECE7DC"; d.faded = "#A9A79F";
-    d.woad = "#8DB8E6"; d.woad_wash = "#23395C"; d.woad_pressed = "#B4D2F2"; d.on_woad = "#101622";
-    d.madder = "#EE8F8A"; d.madder_wash = "#472A34"; d.madder_ink = "#F3A8A4";
-    d.weld = "#E2B93F"; d.weld_wash = "#40381E"; d.weld_ink = "#EBCB6B";
-    d.lichen = "#94C48A"; d.lichen_wash = "#263A2C"; d.lichen_ink = "#A9D3A0";
-    d.walnut = "#C9A283"; d.walnut_wash = "#2B2A36"; d.walnut_line = "#A98567";
+    d.linen = "#131829";
+    d.linen2 = "#0E1220";
+    d.sheet = "#1B2238";
+    d.paper = "#252E4A";
+    d.rule = "#363F5C";
+    d.edge = "#7682A2";
+    d.ink = "#ECE7DC";
+    d.faded = "#A9A79F";
+    d.woad = "#8DB8E6";
+    d.woad_wash = "#23395C";
+    d.woad_pressed = "#B4D2F2";
+    d.on_woad = "#101622";
+    d.madder = "#EE8F8A";
+    d.madder_wash = "#472A34";
+    d.madder_ink = "#F3A8A4";
+    d.weld = "#E2B93F";
+    d.weld_wash = "#40381E";
+    d.weld_ink = "#EBCB6B";
+    d.lichen = "#94C48A";
+    d.lichen_wash = "#263A2C";
+    d.lichen_ink = "#A9D3A0";
+    d.walnut = "#C9A283";
+    d.walnut_wash = "#2B2A36";
+    d.walnut_line = "#A98567";
     d.figure = "#323954";
     d.weave = mixed(d.walnut, 0.035);
     return d;
@@ -57,8 +94,10 @@ struct FractionMetrics {
 QString whole_text(const Fraction& f, bool change)
 {
     QString s;
-    if (f.negative) s = QString{QChar{0x2212}};
-    else if (change && (f.whole != 0 || f.numerator != 0)) s = "+";
+    if (f.negative)
+        s = QString{QChar{0x2212}};
+    else if (change && (f.whole != 0 || f.numerator != 0))
+        s = "+";
     if (f.whole != 0 || f.numerator == 0) s += QString::number(f.whole);
     return s;
 }
@@ -163,8 +202,8 @@ QHeaderView::section { background: %11; border: none; padding: 4px; color: %12; 
 QTableWidget { gridline-color: %10; padding: 0; }
 QComboBox QAbstractItemView { background: %3; border: 1px solid %4; selection-background-color: %9; selection-color: %2; }
 )"}
-        .arg(px(14), d.ink.name(), d.sheet.name(), d.edge.name(), d.woad.name(), d.on_woad.name(), d.madder_wash.name(),
-             d.madder.name(), d.woad_wash.name())
+        .arg(px(14), d.ink.name(), d.sheet.name(), d.edge.name(), d.woad.name(), d.on_woad.name(),
+             d.madder_wash.name(), d.madder.name(), d.woad_wash.name())
         .arg(d.rule.name(), d.linen.name(), d.faded.name(), px(20));
 }
 
@@ -202,7 +241,8 @@ void draw_tick(QPainter& p, const Look& look, QPointF c, double r)
     p.drawEllipse(c, r, r);
     p.setPen(QPen{look.dyes().sheet, std::max(1.4, r / 4), Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin});
     p.setBrush(Qt::NoBrush);
-    p.drawPolyline(QPolygonF{{c + QPointF{-0.42 * r, 0.02 * r}, c + QPointF{-0.1 * r, 0.36 * r}, c + QPointF{0.45 * r, -0.34 * r}}});
+    p.drawPolyline(QPolygonF{
+        {c + QPointF{-0.42 * r, 0.02 * r}, c + QPointF{-0.1 * r, 0.36 * r}, c + QPointF{0.45 * r, -0.34 * r}}});
     p.restore();
 }
 
@@ -251,7 +291,8 @@ void draw_thread(QPainter& p, const Look& look, QPointF from, QPointF to, bool s
     p.restore();
 }
 
-double draw_number(QPainter& p, const Look& look, QPointF at, Length l, Unit unit, double px, QFont::Weight weight, bool change)
+double draw_number(QPainter& p, const Look& look, QPointF at, Length l, Unit unit, double px, QFont::Weight weight,
+                   bool change)
 {
     p.save();
     p.setFont(look.lato(px, weight));

@@ -13,7 +13,8 @@
 namespace sartorum::desk {
 namespace {
 
-QLabel* styled(Look& look, const QString& text, QWidget* parent, std::function<QFont()> font, std::function<QColor()> colour)
+QLabel* styled(Look& look, const QString& text, QWidget* parent, std::function<QFont()> font,
+               std::function<QColor()> colour)
 {
     auto* l = new QLabel{text, parent};
     l->setWordWrap(true);
@@ -21,7 +22,10 @@ QLabel* styled(Look& look, const QString& text, QWidget* parent, std::function<Q
     const auto apply = [l, font, colour] {
         const QFont f = font();
         l->setStyleSheet(QString{"font-family:%1; font-size:%2px; font-weight:%3; color:%4;"}
-                             .arg(f.family()).arg(f.pixelSize()).arg(f.weight()).arg(colour().name()));
+                             .arg(f.family())
+                             .arg(f.pixelSize())
+                             .arg(f.weight())
+                             .arg(colour().name()));
     };
     QObject::connect(&look, &Look::changed, l, apply);
     apply();
@@ -32,18 +36,22 @@ QLabel* styled(Look& look, const QString& text, QWidget* parent, std::function<Q
 
 QLabel* label(Look& look, const QString& text, double px, bool strong, QWidget* parent)
 {
-    return styled(look, text, parent, [&look, px, strong] { return look.lato(px, strong ? QFont::DemiBold : QFont::Normal); },
-                  [&look] { return look.dyes().ink; });
+    return styled(
+        look, text, parent,
+        [&look, px, strong] { return look.lato(px, strong ? QFont::DemiBold : QFont::Normal); },
+        [&look] { return look.dyes().ink; });
 }
 
 QLabel* heading(Look& look, const QString& text, double px, QWidget* parent)
 {
-    return styled(look, text, parent, [&look, px] { return look.cabin(px); }, [&look] { return look.dyes().ink; });
+    return styled(
+        look, text, parent, [&look, px] { return look.cabin(px); }, [&look] { return look.dyes().ink; });
 }
 
 QLabel* caption(Look& look, const QString& text, QWidget* parent)
 {
-    return styled(look, text, parent, [&look] { return look.lato(12.5); }, [&look] { return look.dyes().faded; });
+    return styled(
+        look, text, parent, [&look] { return look.lato(12.5); }, [&look] { return look.dyes().faded; });
 }
 
 Panel::Panel(Look& look, QWidget* parent) : QWidget{parent}, look_{look}
@@ -60,13 +68,17 @@ void Panel::paintEvent(QPaintEvent*)
     p.drawRoundedRect(QRectF{rect()}.adjusted(0.5, 0.5, -0.5, -0.5), 4, 4);
 }
 
-Button::Button(Look& look, const QString& text, ButtonKind kind, QWidget* parent) : QAbstractButton{parent}, look_{look}, kind_{kind}
+Button::Button(Look& look, const QString& text, ButtonKind kind, QWidget* parent)
+    : QAbstractButton{parent}, look_{look}, kind_{kind}
 {
     setText(text);
     setAccessibleName(text);
     setFocusPolicy(Qt::StrongFocus);
     setAttribute(Qt::WA_Hover);
-    connect(&look, &Look::changed, this, [this] { updateGeometry(); update(); });
+    connect(&look, &Look::changed, this, [this] {
+        updateGeometry();
+        update();
+    });
 }
 
 QSize Button::sizeHint() const
@@ -97,7 +109,9 @@ void Button::paintEvent(QPaintEvent*)
     p.setRenderHint(QPainter::Antialiasing);
     const QRectF r = QRectF{rect()}.adjusted(4.5, 4.5, -4.5, -4.5);
     const bool primary = kind_ == ButtonKind::Primary;
-    QColor fill = primary ? (isDown() ? d.woad_pressed : d.woad) : isDown() || underMouse() ? d.woad_wash : d.sheet;
+    QColor fill = primary                    ? (isDown() ? d.woad_pressed : d.woad)
+                  : isDown() || underMouse() ? d.woad_wash
+                                             : d.sheet;
     QColor ink = primary ? d.on_woad : d.ink;
     QPen pen{primary ? d.woad : d.edge, 1};
     if (!isEnabled()) {
@@ -120,7 +134,10 @@ Choices::Choices(Look& look, QStringList words, const QString& name, QWidget* pa
     setFocusPolicy(Qt::StrongFocus);
     setAccessibleName(name);
     setSizePolicy(QSizePolicy::Fixed, QSizePolicy::Fixed);
-    connect(&look, &Look::changed, this, [this] { updateGeometry(); update(); });
+    connect(&look, &Look::changed, this, [this] {
+        updateGeometry();
+        update();
+    });
     choose(0);
 }
 
@@ -240,8 +257,13 @@ LengthField::LengthField(Look& look, const QString& name, QWidget* parent)
     setFocusProxy(edit_);
     said_->hide();
     connect(edit_, &QLineEdit::textEdited, this, &LengthField::describe);
-    connect(edit_, &QLineEdit::returnPressed, this, [this] { finish(); emit enter_pressed(); });
-    connect(edit_, &QLineEdit::editingFinished, this, [this] { if (!edit_->hasFocus()) finish(); });
+    connect(edit_, &QLineEdit::returnPressed, this, [this] {
+        finish();
+        emit enter_pressed();
+    });
+    connect(edit_, &QLineEdit::editingFinished, this, [this] {
+        if (!edit_->hasFocus()) finish();
+    });
 }
 
 std::optional<Length> LengthField::value() const

@@ -93,7 +93,7 @@ public:
     std::function<std::optional<Refusal>(Length)> check;
 
 signals:
-    void entered(Length);        // valid and finished with Enter or by leaving
+    void entered(Length);  // valid and finished with Enter or by leaving
     void enter_pressed();
 
 private:

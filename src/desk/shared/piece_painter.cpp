@@ -11,9 +11,14 @@ namespace sartorum::desk {
 using formats::on_paper;
 using formats::painter_path;
 
-PiecePainter::PiecePainter(QPainter& p, const Look& look, const QTransform& t) : p_{p}, look_{look}, to_screen_{t} {}
+PiecePainter::PiecePainter(QPainter& p, const Look& look, const QTransform& t) : p_{p}, look_{look}, to_screen_{t}
+{
+}
 
-QPointF PiecePainter::at(Point point) const { return to_screen_.map(on_paper(point)); }
+QPointF PiecePainter::at(Point point) const
+{
+    return to_screen_.map(on_paper(point));
+}
 
 void PiecePainter::paper(const Piece& piece)
 {
@@ -110,7 +115,8 @@ void PiecePainter::dimension(const Dimension& dim, Unit unit)
     const QString text = words::amount(dim.amount, words::paper_unit(unit));
     p_.setFont(look_.lato(19, QFont::DemiBold));
     const double w = p_.fontMetrics().horizontalAdvance(text);
-    const QPointF base = upright ? QPointF{a.x() - w - 22, m.y() + 7} : QPointF{m.x() - w / 2, std::min(a.y(), b.y()) - 20};
+    const QPointF base =
+        upright ? QPointF{a.x() - w - 22, m.y() + 7} : QPointF{m.x() - w / 2, std::min(a.y(), b.y()) - 20};
     QPainterPath halo;
     halo.addText(base, p_.font(), text);
     p_.setPen(QPen{d.sheet, 5, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin});

@@ -1,5 +1,5 @@
-// piece_painter.h: pattern paper as every station draws it: the pattern as bought, the wearer's line, paper added and
-// removed, darts, notches, grain. Pens are cosmetic; dots and hatch keep their size on screen at any zoom.
+// piece_painter.h: pattern paper as every station draws it: the pattern as bought, the wearer's line, paper added
+// and removed, darts, notches, grain. Pens are cosmetic; dots and hatch keep their size on screen at any zoom.
 #pragma once
 #include <QTransform>
 

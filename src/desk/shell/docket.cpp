@@ -11,7 +11,8 @@ namespace sartorum::desk {
 // Two lines that open a menu.
 class DocketItem : public QAbstractButton {
 public:
-    DocketItem(Look& look, const QString& name, QWidget* parent) : QAbstractButton{parent}, look_{look}, name_{name}
+    DocketItem(Look& look, const QString& name, QWidget* parent)
+        : QAbstractButton{parent}, look_{look}, name_{name}
     {
         setFocusPolicy(Qt::StrongFocus);
         setFixedHeight(54);
@@ -23,7 +24,8 @@ public:
         second_ = second;
         setAccessibleName(name_ + ": " + first);
         setAccessibleDescription(second);
-        const double w = std::max(QFontMetricsF{look_.cabin(17)}.horizontalAdvance(first), QFontMetricsF{look_.lato(12.5)}.horizontalAdvance(second));
+        const double w = std::max(QFontMetricsF{look_.cabin(17)}.horizontalAdvance(first),
+                                  QFontMetricsF{look_.lato(12.5)}.horizontalAdvance(second));
         setFixedWidth(std::clamp(static_cast<int>(w) + 36, 110, 236));
         update();
     }
@@ -46,10 +48,12 @@ protected:
         }
         p.setPen(d.ink);
         p.setFont(look_.cabin(17));
-        p.drawText(QRectF{10, 6, width() - 32.0, 24}, Qt::AlignLeft | Qt::AlignVCenter, p.fontMetrics().elidedText(first_, Qt::ElideRight, width() - 32));
+        p.drawText(QRectF{10, 6, width() - 32.0, 24}, Qt::AlignLeft | Qt::AlignVCenter,
+                   p.fontMetrics().elidedText(first_, Qt::ElideRight, width() - 32));
         p.setPen(d.faded);
         p.setFont(look_.lato(12.5));
-        p.drawText(QRectF{10, 29, width() - 14.0, 18}, Qt::AlignLeft | Qt::AlignVCenter, p.fontMetrics().elidedText(second_, Qt::ElideRight, width() - 14));
+        p.drawText(QRectF{10, 29, width() - 14.0, 18}, Qt::AlignLeft | Qt::AlignVCenter,
+                   p.fontMetrics().elidedText(second_, Qt::ElideRight, width() - 14));
         p.setPen(QPen{d.faded, 1.5});
         const QPointF c{width() - 14.0, 19};
         p.drawPolyline(QPolygonF{{c + QPointF{-4, -2}, c + QPointF{0, 2}, c + QPointF{4, -2}}});
@@ -121,14 +125,21 @@ Docket::Docket(Look& look, Room& room, QWidget* parent) : QWidget{parent}, look_
     connect(pattern_, &QAbstractButton::clicked, this, &Docket::patterns_wanted);
     connect(undo_, &QAbstractButton::clicked, &room, &Room::undo);
     connect(redo_, &QAbstractButton::clicked, &room, &Room::redo);
-    connect(unit_, &Choices::picked, this, [this](int i) { look_.set_unit(i == 0 ? Unit::Centimetre : Unit::Inch); });
+    connect(unit_, &Choices::picked, this,
+            [this](int i) { look_.set_unit(i == 0 ? Unit::Centimetre : Unit::Inch); });
     connect(&room, &Room::changed, this, &Docket::refresh);
     connect(&look, &Look::changed, this, &Docket::refresh);
     refresh();
 }
 
-QWidget& Docket::wearer_button() { return *wearer_; }
-QWidget& Docket::pattern_button() { return *pattern_; }
+QWidget& Docket::wearer_button()
+{
+    return *wearer_;
+}
+QWidget& Docket::pattern_button()
+{
+    return *pattern_;
+}
 
 void Docket::show(Station current, const std::vector<bool>& finished)
 {
@@ -140,10 +151,18 @@ void Docket::show(Station current, const std::vector<bool>& finished)
 void Docket::refresh()
 {
     const QDate day = QDate::fromString(QString::fromStdString(room_.body().date), Qt::ISODate);
-    if (room_.table().wearer) wearer_->show(room_.wearer_name(), tr("measured %1").arg(QLocale{QLocale::English}.toString(day, "d MMM yyyy")));
-    else wearer_->show(tr("Nobody yet"), tr("choose a wearer"));
-    if (room_.pattern()) pattern_->show(QString::fromStdString(room_.pattern()->name), QString::fromStdString(room_.pattern()->maker));
-    else pattern_->show(tr("No pattern"), room_.chart() ? tr("chart: %1").arg(QString::fromStdString(room_.chart()->maker)) : tr("choose one"));
+    if (room_.table().wearer)
+        wearer_->show(room_.wearer_name(),
+                      tr("measured %1").arg(QLocale{QLocale::English}.toString(day, "d MMM yyyy")));
+    else
+        wearer_->show(tr("Nobody yet"), tr("choose a wearer"));
+    if (room_.pattern())
+        pattern_->show(QString::fromStdString(room_.pattern()->name),
+                       QString::fromStdString(room_.pattern()->maker));
+    else
+        pattern_->show(tr("No pattern"), room_.chart()
+                                             ? tr("chart: %1").arg(QString::fromStdString(room_.chart()->maker))
+                                             : tr("choose one"));
     const auto u = room_.book().undo_name();
     const auto r = room_.book().redo_name();
     undo_->setEnabled(u.has_value());
@@ -172,7 +191,8 @@ void Docket::paintEvent(QPaintEvent*)
     // Sizes as two swatches joined by stitches; hollow until chosen.
     double x = pattern_->geometry().right() + 24;
     const bool chosen = room_.sizes_chosen();
-    const std::pair<QString, std::string> sizes[] = {{tr("waist"), room_.plan().waist_size}, {tr("hip"), room_.plan().hip_size}};
+    const std::pair<QString, std::string> sizes[] = {{tr("waist"), room_.plan().waist_size},
+                                                     {tr("hip"), room_.plan().hip_size}};
     p.setPen(QPen{d.rule, 1});
     p.drawLine(QPointF(x - 12, 12), QPointF(x - 12, 48));
     for (int i = 0; i < 2; ++i) {
@@ -199,11 +219,15 @@ void Docket::paintEvent(QPaintEvent*)
     const double left = right - 170;
     if (left < x + 10) return;
     for (int i = 0; i + 1 < station_count; ++i) {
-        draw_thread(p, look_, {left + 42.5 * i + 8, 20}, {left + 42.5 * (i + 1) - 8, 20}, finished_[std::size_t(i)]);
+        draw_thread(p, look_, {left + 42.5 * i + 8, 20}, {left + 42.5 * (i + 1) - 8, 20},
+                    finished_[std::size_t(i)]);
     }
     for (int i = 0; i < station_count; ++i) {
         const bool here = i == static_cast<int>(current_);
-        draw_knot(p, look_, {left + 42.5 * i, 20}, here ? Knot::Here : finished_[std::size_t(i)] ? Knot::Done : Knot::Later);
+        draw_knot(p, look_, {left + 42.5 * i, 20},
+                  here                        ? Knot::Here
+                  : finished_[std::size_t(i)] ? Knot::Done
+                                              : Knot::Later);
     }
     QString say;
     switch (current_) {
@@ -216,11 +240,15 @@ void Docket::paintEvent(QPaintEvent*)
         case Station::Chart: say = chosen ? tr("size chosen") : tr("size to choose"); break;
         case Station::Plan: {
             int n = 0;
-            if (room_.computed()) for (const auto& l : room_.computed()->lines) n += l.state == LineState::Accepted;
+            if (room_.computed())
+                for (const auto& l : room_.computed()->lines) n += l.state == LineState::Accepted;
             say = tr("%1 accepted").arg(n);
             break;
         }
-        case Station::Paper: say = room_.computed() ? tr("step %1 of %2").arg(room_.step() + 1).arg(room_.computed()->steps.size()) : QString{}; break;
+        case Station::Paper:
+            say = room_.computed() ? tr("step %1 of %2").arg(room_.step() + 1).arg(room_.computed()->steps.size())
+                                   : QString{};
+            break;
         case Station::Print: say = tr("pages to keep"); break;
     }
     p.setPen(d.faded);

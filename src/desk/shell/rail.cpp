@@ -35,7 +35,8 @@ void draw_icon(QPainter& p, Station s, QPointF c, const QColor& colour)
             path.moveTo(-6, -12);
             path.cubicTo({8, -8}, {-16, 2}, {-4, 12});
             p.drawPath(path);
-            for (const auto& at : {QPointF{0, -8}, QPointF{-6, 1}, QPointF{-6, 9}}) p.drawLine(at + QPointF{6, 0}, at + QPointF{16, 0});
+            for (const auto& at : {QPointF{0, -8}, QPointF{-6, 1}, QPointF{-6, 9}})
+                p.drawLine(at + QPointF{6, 0}, at + QPointF{16, 0});
             break;
         case Station::Paper:  // a skirt piece cut across
             path.moveTo(-6, -12);
@@ -136,7 +137,9 @@ void Rail::show(Station current, const std::vector<bool>& finished)
     for (std::size_t i = 0; i < buttons_.size(); ++i) {
         buttons_[i]->active = i == static_cast<std::size_t>(current);
         buttons_[i]->finished = finished[i];
-        buttons_[i]->setAccessibleDescription(buttons_[i]->active ? tr("here") : finished[i] ? tr("finished") : QString{});
+        buttons_[i]->setAccessibleDescription(buttons_[i]->active ? tr("here")
+                                              : finished[i]       ? tr("finished")
+                                                                  : QString{});
         buttons_[i]->update();
     }
 }

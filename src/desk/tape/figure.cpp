@@ -10,11 +10,26 @@ namespace sartorum::desk {
 namespace {
 
 // Half outlines, from the neck down, in figure units (height 100, y down). One neutral shape for everyone.
-const QPolygonF torso{QList<QPointF>{{2.2, 15.5}, {3.4, 17.0}, {6.2, 18.1}, {9.6, 19.3}, {10.9, 22.5}, {10.2, 27}, {9.4, 31}, {8.6, 35}, {8.0, 39},
-                                     {8.8, 43}, {10.2, 47}, {10.9, 51}, {10.8, 55}, {10.0, 62}, {8.8, 69}, {7.6, 74}, {7.5, 79}, {6.6, 86}, {5.0, 93},
-                                     {5.2, 96.5}, {5.6, 98.8}, {2.6, 99.2}, {1.9, 96}, {2.0, 90}, {2.2, 80}, {1.6, 72}, {0.7, 60}, {0, 53.5}}};
-const QPolygonF arm{QList<QPointF>{{9.4, 19.2}, {11.6, 20.6}, {12.9, 25}, {13.6, 32}, {14.8, 39}, {15.9, 46}, {16.9, 51.5}, {16.4, 54.5}, {14.9, 54.8},
-                                   {14.2, 51}, {13.0, 46}, {11.9, 39.5}, {10.9, 33}, {10.0, 27}, {8.6, 23}}};
+const QPolygonF torso{QList<QPointF>{{2.2, 15.5}, {3.4, 17.0}, {6.2, 18.1}, {9.6, 19.3}, {10.9, 22.5}, {10.2, 27},
+                                     {9.4, 31},   {8.6, 35},   {8.0, 39},   {8.8, 43},   {10.2, 47},   {10.9, 51},
+                                     {10.8, 55},  {10.0, 62},  {8.8, 69},   {7.6, 74},   {7.5, 79},    {6.6, 86},
+                                     {5.0, 93},   {5.2, 96.5}, {5.6, 98.8}, {2.6, 99.2}, {1.9, 96},    {2.0, 90},
+                                     {2.2, 80},   {1.6, 72},   {0.7, 60},   {0, 53.5}}};
+const QPolygonF arm{QList<QPointF>{{9.4, 19.2},
+                                   {11.6, 20.6},
+                                   {12.9, 25},
+                                   {13.6, 32},
+                                   {14.8, 39},
+                                   {15.9, 46},
+                                   {16.9, 51.5},
+                                   {16.4, 54.5},
+                                   {14.9, 54.8},
+                                   {14.2, 51},
+                                   {13.0, 46},
+                                   {11.9, 39.5},
+                                   {10.9, 33},
+                                   {10.0, 27},
+                                   {8.6, 23}}};
 
 // Catmull-Rom through the points.
 QPainterPath smooth(const QPolygonF& pts, double mirror, const std::function<QPointF(QPointF)>& place, bool closed)
@@ -62,7 +77,8 @@ void Figure::set_current(Measure m)
 {
     current_ = m;
     const auto taken = room_.body().taken(m);
-    setAccessibleDescription(words::measure_name(m) + ", " + (taken ? words::amount(taken->value, look_.unit()) : tr("not yet read")));
+    setAccessibleDescription(words::measure_name(m) + ", " +
+                             (taken ? words::amount(taken->value, look_.unit()) : tr("not yet read")));
     update();
 }
 
@@ -90,7 +106,8 @@ void Figure::paintEvent(QPaintEvent* e)
     p.setRenderHint(QPainter::Antialiasing);
     p.setFont(look_.cabin(18));
     p.setPen(d.ink);
-    p.drawText(QRectF{24, 16, width() - 48.0, 30}, room_.wearer_name().isEmpty() ? tr("Nobody yet") : room_.wearer_name());
+    p.drawText(QRectF{24, 16, width() - 48.0, 30},
+               room_.wearer_name().isEmpty() ? tr("Nobody yet") : room_.wearer_name());
 
     const auto place = [this](QPointF q) { return on_figure(q.x(), q.y()); };
     QPainterPath body;
@@ -157,7 +174,8 @@ void Figure::draw_measure(QPainter& p, Measure m)
         if (m == Measure::WaistToHip) {
             for (double y = waist_y; y <= end; y += 1) line.lineTo(on_figure(half_width_at(y), y));
         } else {  // over the hip, then straight down
-            line.quadTo(on_figure(half_width_at(hip_y) + out, hip_y - 6), on_figure(half_width_at(hip_y) + out, hip_y + 2));
+            line.quadTo(on_figure(half_width_at(hip_y) + out, hip_y - 6),
+                        on_figure(half_width_at(hip_y) + out, hip_y + 2));
             line.lineTo(on_figure(half_width_at(hip_y) + out, end));
         }
         p.setPen(here ? QPen{d.woad, 5, Qt::SolidLine, Qt::FlatCap} : QPen{d.walnut, 1.3});
@@ -201,11 +219,15 @@ void Figure::draw_tag(QPainter& p, Measure m)
         return;
     }
     p.setPen(m == current_ ? d.woad : d.ink);
-    const double w = draw_number(p, look_, {r.left() + 12, r.top() + 47 * k}, taken->value, look_.unit(), 22, QFont::Medium, false);
+    const double w = draw_number(p, look_, {r.left() + 12, r.top() + 47 * k}, taken->value, look_.unit(), 22,
+                                 QFont::Medium, false);
     const QPointF mark{r.left() + 12 + w + 22, r.top() + 40 * k};
-    if (taken->state == ReadingState::Agree || taken->state == ReadingState::MiddleTaken) draw_tick(p, look_, mark, 7);
-    else if (taken->state == ReadingState::ThirdAsked) draw_triangle(p, look_, mark, 7.5);
-    else draw_knot(p, look_, mark, Knot::Later);
+    if (taken->state == ReadingState::Agree || taken->state == ReadingState::MiddleTaken)
+        draw_tick(p, look_, mark, 7);
+    else if (taken->state == ReadingState::ThirdAsked)
+        draw_triangle(p, look_, mark, 7.5);
+    else
+        draw_knot(p, look_, mark, Knot::Later);
 }
 
 void Figure::mousePressEvent(QMouseEvent* e)

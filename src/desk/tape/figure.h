@@ -1,4 +1,5 @@
-// figure.h: the picture of the Tape: an abstract body, every measure a line on it with a leader to its name and value.
+// figure.h: the picture of the Tape: an abstract body, every measure a line on it with a leader to its name and
+// value.
 #pragma once
 #include <map>
 

@@ -78,7 +78,8 @@ protected:
         const Length span = std::max(allowed * 1.4, taken->apart * 1.3);
         const Length middle = taken->state == ReadingState::ThirdAsked ? taken->value : taken->value;
         const auto x = [&](Length l) { return width() / 2.0 + (l - middle) / span * (width() - 24.0); };
-        p.fillRect(QRectF{x(middle - allowed / 2.0), 6, x(middle + allowed / 2.0) - x(middle - allowed / 2.0), 24}, d.lichen_wash);
+        p.fillRect(QRectF{x(middle - allowed / 2.0), 6, x(middle + allowed / 2.0) - x(middle - allowed / 2.0), 24},
+                   d.lichen_wash);
         p.setPen(QPen{d.edge, 1});
         p.drawLine(QPointF(6, 32.5), QPointF(width() - 6, 32.5));
         for (const auto r : readings_) {
@@ -86,8 +87,10 @@ protected:
             p.setPen(QPen{far ? d.madder : d.woad, 2});
             p.drawLine(QPointF(x(r), 32), QPointF(x(r), 12));
             p.setBrush(far ? d.madder : d.woad);
-            if (far) p.drawPolygon(QPolygonF{{{x(r), 4}, {x(r) + 5, 13}, {x(r) - 5, 13}}});
-            else p.drawEllipse(QPointF(x(r), 11), 3.4, 3.4);
+            if (far)
+                p.drawPolygon(QPolygonF{{{x(r), 4}, {x(r) + 5, 13}, {x(r) - 5, 13}}});
+            else
+                p.drawEllipse(QPointF(x(r), 11), 3.4, 3.4);
         }
     }
 
@@ -102,10 +105,13 @@ TapeStation::TapeStation(Look& look, Room& room, QWidget* parent) : QWidget{pare
     auto* row = new QHBoxLayout{this};
     row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(14);
-    empty_ = new EmptyState{look, tr("Nobody has been measured yet."),
-                            tr("A skirt starts with four numbers: waist, hip, how far apart they lie, and how long it should be. "
-                               "Who is it for?"),
-                            {{tr("Write a name"), [this] { emit wearer_wanted(); }}}, this};
+    empty_ = new EmptyState{
+        look,
+        tr("Nobody has been measured yet."),
+        tr("A skirt starts with four numbers: waist, hip, how far apart they lie, and how long it should be. "
+           "Who is it for?"),
+        {{tr("Write a name"), [this] { emit wearer_wanted(); }}},
+        this};
     work_ = new QWidget{this};
     auto* inner = new QHBoxLayout{work_};
     inner->setContentsMargins(0, 0, 0, 0);
@@ -160,9 +166,12 @@ QWidget* TapeStation::build_pad()
             if (!cells_[i]->value()) return;
             // On to the next reading this measure still wants, else to the next measure.
             const auto taken = room_.body().taken(current_);
-            const bool wants = taken && (taken->state == ReadingState::OneMore || taken->state == ReadingState::ThirdAsked);
-            if (wants && i + 1 < cells_.size() && cells_[i + 1]->edit().text().isEmpty()) cells_[i + 1]->edit().setFocus();
-            else next();
+            const bool wants =
+                taken && (taken->state == ReadingState::OneMore || taken->state == ReadingState::ThirdAsked);
+            if (wants && i + 1 < cells_.size() && cells_[i + 1]->edit().text().isEmpty())
+                cells_[i + 1]->edit().setFocus();
+            else
+                next();
         });
         stack->addWidget(cells_[i]);
         box->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Maximum);
@@ -194,8 +203,10 @@ void TapeStation::go_to(Measure m)
 {
     for (std::size_t i = 0; i < 3; ++i) {
         const QString typed = cells_[i]->edit().text();
-        if (!typed.trimmed().isEmpty() && !cells_[i]->value()) drafts_[{current_, i}] = typed;
-        else drafts_.erase({current_, i});
+        if (!typed.trimmed().isEmpty() && !cells_[i]->value())
+            drafts_[{current_, i}] = typed;
+        else
+            drafts_.erase({current_, i});
     }
     current_ = m;
     refresh();
@@ -229,16 +240,20 @@ void TapeStation::refresh()
         if (!busy) field.show_value(i < readings.size() ? std::optional{readings[i]} : std::nullopt);
     }
     cell_boxes_[1]->setVisible(!wish);
-    cell_boxes_[2]->setVisible(!wish && (readings.size() > 2 || (taken && taken->state == ReadingState::ThirdAsked)));
+    cell_boxes_[2]->setVisible(!wish &&
+                               (readings.size() > 2 || (taken && taken->state == ReadingState::ThirdAsked)));
     strip_->show(current_, readings);
-    state_->setText(taken ? words::reading_state(*taken, current_, look_.unit()) : tr("Read once, let go, read again."));
+    state_->setText(taken ? words::reading_state(*taken, current_, look_.unit())
+                          : tr("Read once, let go, read again."));
     how_->setText(words::measure_how(current_));
     QStringList past;
     for (const auto& set : room_.book().sets(*room_.table().wearer)) {
         const auto body = room_.book().body(set.id);
         const auto then = body ? body->taken(current_) : std::nullopt;
         const QDate day = QDate::fromString(set.name, Qt::ISODate);
-        if (then) past << QLocale{QLocale::English}.toString(day, "d MMMM yyyy") + ": " + words::amount(then->value, look_.unit());
+        if (then)
+            past << QLocale{QLocale::English}.toString(day, "d MMMM yyyy") + ": " +
+                        words::amount(then->value, look_.unit());
         if (past.size() == 4) break;
     }
     history_->setText(past.isEmpty() ? tr("This is the first set.") : past.join("\n"));
@@ -250,9 +265,12 @@ void TapeStation::refresh()
 void TapeStation::keep(std::size_t cell, Length l)
 {
     auto readings = std::vector<Length>{};
-    if (const auto it = room_.body().readings.find(current_); it != room_.body().readings.end()) readings = it->second;
-    if (cell < readings.size()) readings[cell] = l;
-    else readings.push_back(l);
+    if (const auto it = room_.body().readings.find(current_); it != room_.body().readings.end())
+        readings = it->second;
+    if (cell < readings.size())
+        readings[cell] = l;
+    else
+        readings.push_back(l);
     drafts_.erase({current_, cell});
     room_.keep_readings(current_, readings);
 }
@@ -260,8 +278,10 @@ void TapeStation::keep(std::size_t cell, Length l)
 void TapeStation::next()
 {
     const auto i = static_cast<std::size_t>(current_) + 1;
-    if (i < all_measures.size()) go_to(all_measures[i].measure);
-    else emit finished();
+    if (i < all_measures.size())
+        go_to(all_measures[i].measure);
+    else
+        emit finished();
 }
 
 void TapeStation::keyPressEvent(QKeyEvent* e)

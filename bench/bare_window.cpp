@@ -1,0 +1,19 @@
+// The yardstick for starting: the smallest Qt window of the same size, ended once it is painted.
+#include <QApplication>
+#include <QPaintEvent>
+#include <QTimer>
+#include <QWidget>
+
+class Bare : public QWidget {
+protected:
+    void paintEvent(QPaintEvent*) override { QTimer::singleShot(0, qApp, &QApplication::quit); }
+};
+
+int main(int argc, char** argv)
+{
+    QApplication app{argc, argv};
+    Bare window;
+    window.resize(1280, 800);
+    window.show();
+    return QApplication::exec();
+}

@@ -1,0 +1,137 @@
+// The benchmarks named in docs/benchmarks.md. Each compares with a baseline taken in the same run.
+#include <QCoreApplication>
+#include <QElapsedTimer>
+#include <QProcess>
+#include <QTemporaryDir>
+#include <QTextStream>
+#include <algorithm>
+
+#include "core/chart/size_choice.h"
+#include "formats/chart_csv.h"
+#include "formats/json.h"
+#include "formats/pattern_svg.h"
+#include "formats/text_file.h"
+#include "notebook/notebook.h"
+
+using namespace sartorum;
+
+namespace {
+
+QTextStream out{stdout};
+
+double median(std::vector<double> v)
+{
+    std::sort(v.begin(), v.end());
+    return v[v.size() / 2];
+}
+
+template <class F>
+double timed_ms(F&& f)
+{
+    QElapsedTimer t;
+    t.start();
+    f();
+    return static_cast<double>(t.nsecsElapsed()) / 1e6;
+}
+
+void recompute(const QString& demo)
+{
+    const auto chart = *formats::read_chart_csv(*formats::read_file(demo + "/towpath-paper.csv"));
+    const auto pattern = *formats::read_pattern_svg(*formats::read_file(demo + "/lockside-skirt.svg"));
+    const auto body = *formats::read_body(*formats::read_file(demo + "/ottilie.json"));
+    Plan plan{"18", "16", {}};
+    for (const auto& a : catalogue()) plan.decide({a.kind, Answer::Accepted, {}});
+    std::vector<double> times;
+    for (int i = 0; i < 1000; ++i) {
+        plan.decide({AdjustmentKind::WaistToHip, Answer::Accepted, Length::mm(5 + i % 30)});
+        plan.decide({AdjustmentKind::WidthAtWaist, Answer::Accepted, Length::mm(8 + i % 12)});
+        times.push_back(timed_ms([&] {
+            if (!compute(pattern, chart, body.set, plan)) qFatal("not computed");
+        }));
+    }
+    out << "recompute plan + paper + checks: median " << median(times) << " ms, worst "
+        << *std::max_element(times.begin(), times.end()) << " ms (asked: under 1 ms median)\n";
+}
+
+double start_ms(const QString& program, const QStringList& arguments)
+{
+    return timed_ms([&] {
+        if (QProcess::execute(program, arguments) != 0) qFatal("%s did not run", qPrintable(program));
+    });
+}
+
+void start(const QString& demo, const QString& app, const QString& bare)
+{
+    QTemporaryDir dir;
+    qputenv("SARTORUM_QUIT_WHEN_PAINTED", "1");
+    const QStringList arguments{dir.filePath("n.sartorum"), "--demo", demo};
+    start_ms(app, arguments);  // makes the notebook
+    start_ms(bare, {});
+    std::vector<double> ours;
+    std::vector<double> theirs;
+    for (int i = 0; i < 15; ++i) {
+        ours.push_back(start_ms(app, {dir.filePath("n.sartorum")}));
+        theirs.push_back(start_ms(bare, {}));
+    }
+    out << "start to first painted window: " << median(ours) << " ms, bare Qt window " << median(theirs)
+        << " ms, ratio " << median(ours) / median(theirs) << " (asked: 1.5)\n";
+}
+
+double open_ms(const QString& path)
+{
+    std::vector<double> times;
+    for (int i = 0; i < 41; ++i) {
+        times.push_back(timed_ms([&] {
+            auto book = std::move(*notebook::Notebook::open(path));
+            const auto table = book->table();
+            (void)book->wearers();
+            (void)book->patterns();
+            if (table.set) (void)book->body(*table.set);
+            if (table.pattern) (void)book->pattern_svg(*table.pattern);
+        }));
+    }
+    return median(times);
+}
+
+void open_large(const QString& demo)
+{
+    QTemporaryDir dir;
+    const auto svg = *formats::read_file(demo + "/lockside-skirt.svg");
+    // The empty one has one wearer and one pattern on the table, so that both open the same work.
+    const auto fill = [&](const QString& path, int wearers, int patterns, int readings) {
+        auto book = std::move(*notebook::Notebook::open(path));
+        for (int p = 0; p < patterns; ++p)
+            (void)*book->add_pattern(QString{"Pattern %1"}.arg(p), "Maker", QByteArray::fromStdString(svg), {});
+        const int sets = readings / wearers / 8;
+        for (int w = 0; w < wearers; ++w) {
+            const auto id = *book->add_wearer(QString{"Wearer %1"}.arg(w), {2026, 1, 1});
+            for (int s = 0; s < sets; ++s) {
+                const auto set = *book->add_set(id, QDate{2026, 1, 2}.addDays(s));
+                for (const auto& f : all_measures)
+                    (void)*book->set_readings(set, f.measure,
+                                              {f.least + Length::mm(s), f.least + Length::mm(s + 1)});
+            }
+        }
+    };
+    fill(dir.filePath("small"), 1, 1, 8);
+    fill(dir.filePath("large"), 20, 200, 5000);
+    const double small = open_ms(dir.filePath("small"));
+    const double large = open_ms(dir.filePath("large"));
+    out << "opening 20 wearers, 200 patterns, about 5,000 readings: " << large << " ms, nearly empty " << small
+        << " ms, ratio " << large / small << " (asked: 1.2)\n";
+}
+
+}  // namespace
+
+int main(int argc, char** argv)
+{
+    QCoreApplication app{argc, argv};
+    if (argc != 4) return 2;
+    const QString demo = QString::fromLocal8Bit(argv[1]);
+    recompute(demo);
+    out.flush();
+    open_large(demo);
+    out.flush();
+    start(demo, QString::fromLocal8Bit(argv[2]), QString::fromLocal8Bit(argv[3]));
+    return 0;
+}

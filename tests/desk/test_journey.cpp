@@ -1,0 +1,292 @@
+// The whole job in the real window: by mouse, again by keyboard alone, and from an empty notebook.
+#include "desk_fixture.h"
+
+#include <QTableWidget>
+
+#include "desk/dialogs/dialogs.h"
+#include "desk/print/print_station.h"
+
+using namespace sartorum;
+using namespace sartorum::test;
+
+class TestJourney : public QObject {
+    Q_OBJECT
+private slots:
+    void initTestCase()
+    {
+        QApplication::setStyle("Fusion");
+        load_fonts();
+    }
+
+    void by_mouse_from_readings_to_a_printed_page_and_back_after_reopening()
+    {
+        QTemporaryDir dir;
+        const QString path = dir.filePath("n.sartorum");
+        {
+            Desk d{path, true};
+            // A third reading is asked for when two disagree.
+            auto* second = d.find<QLineEdit>("reading2");
+            QTest::mouseClick(second, Qt::LeftButton);
+            second->selectAll();
+            d.type("33 1/2 in");
+            QCOMPARE(d.window->findChildren<QLineEdit*>("reading3").first()->isVisible(), false);
+            second->selectAll();
+            d.type("86,1 cm");
+            d.key(Qt::Key_Return);
+            QVERIFY(d.find<QLineEdit>("reading3"));
+            QTRY_COMPARE(QApplication::focusWidget()->objectName(), "reading3");
+            d.type("84.8");
+            d.key(Qt::Key_Return);
+            QCOMPARE(d.room->body().taken(Measure::Waist)->value.in_mm(), 848.0);
+
+            d.click("station_2");
+            d.click("take_to_plan");
+            QVERIFY(d.room->sizes_chosen());
+            QCOMPARE(d.window->current(), Station::Plan);
+            d.click("accept_all");
+            QVERIFY(d.line(AdjustmentKind::WaistToHip).state == LineState::Accepted);
+            QVERIFY(d.line(AdjustmentKind::HemGivenBack).state == LineState::Accepted);
+            QVERIFY(d.line(AdjustmentKind::WidthAtWaist).state == LineState::LeaveIt);
+            d.click("accept_width_at_hip");  // leave it after all
+            QVERIFY(d.line(AdjustmentKind::WidthAtHip).state == LineState::Declined);
+            d.click("to_paper");
+            QCOMPARE(d.window->current(), Station::Paper);
+            QCOMPARE(d.room->step(), 0);
+            for (int i = 0; i < 9; ++i) d.click("done_on_paper");
+            QCOMPARE(d.room->step(), 9);
+            d.click("step_back");
+            QCOMPARE(d.room->step(), 8);
+            QVERIFY(d.room->computed()->checks.all_hold());
+
+            d.click("station_5");
+            auto* folder = d.find<QLineEdit>("print_folder");
+            folder->setText(dir.path());
+            QSignalSpy written{d.window->findChild<PrintStation*>(), &PrintStation::written};
+            d.click("save_pages");
+            QVERIFY(written.wait(30000));
+            d.click("save_svg");
+            QVERIFY(QFile::exists(dir.filePath("Ottilie-Lockside-skirt-full-size.pdf")));
+            QVERIFY(QFile::exists(dir.filePath("Ottilie-Lockside-skirt.svg")));
+        }
+        Desk again{path, false};
+        QCOMPARE(again.room->wearer_name(), "Ottilie");
+        QCOMPARE(again.room->body().readings.at(Measure::Waist).size(), std::size_t{3});
+        QVERIFY(again.line(AdjustmentKind::WaistToHip).state == LineState::Accepted);
+        QVERIFY(again.line(AdjustmentKind::WidthAtHip).state == LineState::Declined);
+        QCOMPARE(again.room->step(), 8);
+        // Undo reaches back past the reopening: declined, then accepted one by one, then the size, then the
+        // readings.
+        again.click("undo");
+        QVERIFY(again.line(AdjustmentKind::WidthAtHip).state == LineState::Accepted);
+        for (int i = 0; i < 5; ++i) again.click("undo");
+        QVERIFY(!again.room->sizes_chosen());
+        again.click("undo");
+        QCOMPARE(again.room->body().readings.at(Measure::Waist).size(), std::size_t{2});
+        for (int i = 0; i < 7; ++i)
+            QTest::keyClick(again.window.get(), Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
+        QVERIFY(again.line(AdjustmentKind::WidthAtHip).state == LineState::Declined);
+    }
+
+    void by_keyboard_alone()
+    {
+        QTemporaryDir dir;
+        const QString path = dir.filePath("k.sartorum");
+        {
+            Desk d{path, true};
+            QCOMPARE(QApplication::focusWidget()->objectName(), "reading1");
+            d.type("33 1/4 in");
+            d.key(Qt::Key_Return);  // both readings are there and agree: on to the hip
+            QTRY_COMPARE(d.room->body().readings.at(Measure::Waist)[0].in_mm(), Length::inches(33.25).in_mm());
+            d.key(Qt::Key_2, Qt::ControlModifier);
+            QCOMPARE(d.window->current(), Station::Chart);
+            d.key(Qt::Key_Right);  // waist one size up
+            QCOMPARE(d.room->plan().waist_size, std::string{"20"});
+            d.key(Qt::Key_Left);
+            d.key(Qt::Key_B);  // one size throughout
+            QCOMPARE(d.room->plan().waist_size, std::string{"16"});
+            d.key(Qt::Key_B);
+            QCOMPARE(d.room->plan().waist_size, std::string{"18"});
+            d.key(Qt::Key_Return);
+            QCOMPARE(d.window->current(), Station::Plan);
+            d.key(Qt::Key_Space);
+            QVERIFY(d.line(AdjustmentKind::WaistToHip).state == LineState::Accepted);
+            d.key(Qt::Key_Plus);
+            QVERIFY(is_near(d.line(AdjustmentKind::WaistToHip).amount, Length::mm(21), Length::mm(0.5)));
+            d.key(Qt::Key_Down);
+            d.key(Qt::Key_A);  // inside the noise, added by hand all the same
+            static_cast<QLineEdit*>(QApplication::focusWidget())->selectAll();
+            d.type("5/8\"");
+            d.key(Qt::Key_Return);
+            QCOMPARE(d.line(AdjustmentKind::WidthAtWaist).amount.in_mm(), 15.875);
+            QVERIFY(d.line(AdjustmentKind::WidthAtWaist).state == LineState::Accepted);
+            d.key(Qt::Key_4, Qt::ControlModifier);
+            QCOMPARE(d.window->current(), Station::Paper);
+            for (int i = 0; i < 4; ++i) d.key(Qt::Key_Right);
+            d.key(Qt::Key_Left);
+            QCOMPARE(d.room->step(), 3);
+            d.key(Qt::Key_F);
+            d.key(Qt::Key_Z);
+            d.key(Qt::Key_M);
+            d.key(Qt::Key_U, Qt::ControlModifier);
+            QVERIFY(d.look.unit() == Unit::Inch);
+            d.key(Qt::Key_F8);
+            QVERIFY(d.look.night());
+            d.key(Qt::Key_5, Qt::ControlModifier);
+            d.find<QLineEdit>("print_folder")->setText(dir.path());
+            auto* station = d.window->findChild<PrintStation*>();
+            QSignalSpy written{station, &PrintStation::written};
+            for (int i = 0; i < 20 && QApplication::focusWidget()->objectName() != "save_pages"; ++i)
+                d.key(Qt::Key_Tab);
+            QCOMPARE(QApplication::focusWidget()->objectName(), "save_pages");
+            d.key(Qt::Key_Return);
+            QVERIFY(written.wait(30000));
+            // F6 walks station, docket, rail.
+            d.key(Qt::Key_F6);
+            QCOMPARE(QApplication::focusWidget()->objectName(), "docket_wearer");
+            d.key(Qt::Key_F6);
+            QCOMPARE(QApplication::focusWidget()->objectName(), "station_5");
+        }
+        Desk again{path, false};
+        QCOMPARE(again.line(AdjustmentKind::WidthAtWaist).amount.in_mm(), 15.875);
+        QCOMPARE(again.room->step(), 3);
+    }
+
+    void from_an_empty_notebook_with_her_own_chart_and_pattern()
+    {
+        QTemporaryDir dir;
+        Desk d{dir.filePath("e.sartorum"), false};
+        in_dialog([](QWidget* w) {
+            QTest::keyClicks(w->findChild<QLineEdit*>("wearer_name"), "Wilhelmine");
+            QTest::keyClick(w->findChild<QLineEdit*>("wearer_name"), Qt::Key_Return);
+        });
+        d.window->new_wearer();
+        d.settle();
+        QCOMPARE(d.room->wearer_name(), "Wilhelmine");
+        const std::pair<const char*, int> readings[] = {{"76.4", 2}, {"101", 2}, {"21.9", 2}};
+        for (const auto& [text, times] : readings) {
+            for (int i = 0; i < times; ++i) {
+                QVERIFY(QString{QApplication::focusWidget()->objectName()}.startsWith("reading"));
+                d.type(text);
+                d.key(Qt::Key_Return);
+            }
+        }
+        d.type("60");
+        d.key(Qt::Key_Return);
+        QCOMPARE(d.window->current(), Station::Chart);
+        QVERIFY(!d.room->chart());
+
+        in_dialog([](QWidget* w) {
+            QTest::keyClicks(w->findChild<QLineEdit*>("chart_maker"), "Weir Pattern Co");
+            auto* table = w->findChild<QTableWidget*>("chart_table");
+            const char* cells[3][4] = {
+                {"38", "72", "98", "20"}, {"40", "76", "102", "20.2"}, {"42", "80", "106", "20.4"}};
+            for (int r = 0; r < 3; ++r)
+                for (int c = 0; c < 4; ++c) table->setItem(r, c, new QTableWidgetItem{cells[r][c]});
+            table->item(1, 1)->setText("7x6");
+            QTest::mouseClick(w->findChild<QWidget*>("take_chart"), Qt::LeftButton);
+            QVERIFY(w->isVisible());  // nothing typed is lost while it is wrong
+            QVERIFY(w->findChild<QLabel*>("chart_said")->text().contains("7x6"));
+            table->item(1, 1)->setText("76");
+            QTest::mouseClick(w->findChild<QWidget*>("take_chart"), Qt::LeftButton);
+        });
+        d.window->type_chart();
+        d.settle();
+        QVERIFY(d.room->chart().has_value());
+        QCOMPARE(d.room->plan().hip_size, std::string{"40"});
+
+        in_dialog([](QWidget* w) {
+            QTest::keyClicks(w->findChild<QLineEdit*>("skirt_name"), "Weir skirt");
+            auto* hip = w->findChild<QLineEdit*>("skirt_hip");
+            hip->setText("50");
+            QTest::mouseClick(w->findChild<QWidget*>("draw_skirt"), Qt::LeftButton);
+            QVERIFY(w->isVisible() && !w->findChild<QLabel*>("skirt_said")->text().isEmpty());
+            hip->setText("107 cm");
+            QTest::mouseClick(w->findChild<QWidget*>("draw_skirt"), Qt::LeftButton);
+        });
+        d.window->draw_skirt();
+        d.settle();
+        QVERIFY(d.room->pattern().has_value());
+        QVERIFY2(d.room->computed().has_value(), "a pattern of one size and its chart make the paper");
+        d.window->go_to(Station::Chart);
+        d.click("take_to_plan");
+        d.click("accept_all");
+        QVERIFY(is_near(d.line(AdjustmentKind::WaistToHip).amount, Length::mm(17), Length::mm(0.01)));
+        QVERIFY(d.room->computed()->checks.all_hold());
+        QVERIFY(is_near(d.room->computed()->altered_flat.side, Length::mm(600), Length::mm(0.05)));
+    }
+
+    void a_reading_that_is_not_one_stays_and_says_why()
+    {
+        QTemporaryDir dir;
+        Desk d{dir.filePath("b.sartorum"), true};
+        auto* first = d.find<QLineEdit>("reading1");
+        for (const char* nonsense : {"abc", "-84", "9.88", "1,000 mm", "99999"}) {
+            first->setFocus();
+            first->selectAll();
+            d.type(nonsense);
+            d.key(Qt::Key_Return);
+            QCOMPARE(first->text(), QString{nonsense});
+            QVERIFY(first->property("wrong").toBool());
+            QVERIFY(!first->accessibleDescription().isEmpty());
+            QCOMPARE(d.room->body().readings.at(Measure::Waist)[0].in_mm(), 844.0);
+        }
+        d.key(Qt::Key_Down);  // away and back: what was typed is still there
+        d.key(Qt::Key_Up);
+        QCOMPARE(d.find<QLineEdit>("reading1")->text(), "99999");
+    }
+
+    void files_that_cannot_be_taken_are_told_in_the_foot()
+    {
+        QTemporaryDir dir;
+        Desk d{dir.filePath("f.sartorum"), true};
+        QFile bad{dir.filePath("bad.svg")};
+        QVERIFY(bad.open(QIODevice::WriteOnly) && bad.write("<svg/>") > 0);
+        bad.close();
+        d.window->open_pattern(bad.fileName());
+        QVERIFY(d.find("foot")->accessibleName().contains("bad.svg"));
+        QCOMPARE(d.room->book().patterns().size(), std::size_t{1});
+        d.window->import_chart(dir.filePath("none.csv"));
+        QVERIFY(d.find("foot")->accessibleName().contains("none.csv"));
+        d.window->import_chart(QString{SARTORUM_SOURCE_DIR} + "/demo/towpath-paper.csv");
+        QCOMPARE(d.room->book().charts().size(), std::size_t{2});
+    }
+
+    void a_second_set_is_dated_and_leaves_the_first()
+    {
+        QTemporaryDir dir;
+        Desk d{dir.filePath("s.sartorum"), true};
+        d.room->measure_anew();
+        QVERIFY(d.room->body().readings.empty());
+        QCOMPARE(d.room->body().date, std::string{"2026-11-23"});
+        QCOMPARE(d.room->book().sets(*d.room->table().wearer).size(), std::size_t{2});
+    }
+
+    void every_control_has_a_name_and_every_station_stands_in_both_themes_at_every_text_size()
+    {
+        QTemporaryDir dir;
+        Desk d{dir.filePath("a.sartorum"), true};
+        d.room->choose_sizes(5, 4);
+        for (const bool night : {false, true}) {
+            d.look.set_night(night);
+            for (const double scale : {0.9, 1.0, 1.5}) {
+                d.look.set_scale(scale);
+                for (int i = 0; i < station_count; ++i) {
+                    d.window->go_to(static_cast<Station>(i));
+                    QVERIFY(!d.window->grab().isNull());
+                    QVERIFY(d.window->minimumSizeHint().width() <= 1400);
+                }
+            }
+        }
+        for (auto* w : d.window->findChildren<QWidget*>()) {
+            const bool reachable =
+                w->isVisible() && (w->focusPolicy() & Qt::TabFocus) && w->objectName() != "qt_spinbox_lineedit";
+            const bool station =
+                w->inherits("sartorum::desk::PlanStation") || w->inherits("sartorum::desk::PaperStation");
+            if (reachable && !station)
+                QVERIFY2(!w->accessibleName().isEmpty(),
+                         qPrintable(QString{w->metaObject()->className()} + " " + w->objectName()));
+        }
+    }
+};
+QTEST_MAIN(TestJourney)
+#include "test_journey.moc"

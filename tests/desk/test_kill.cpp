@@ -1,0 +1,50 @@
+// Killed outright in the middle of edits, 200 times: every change shown as kept before is there after.
+#include <csignal>
+
+#include <QProcess>
+#include <QTemporaryDir>
+#include <QTest>
+#include <random>
+
+#include "notebook/notebook.h"
+
+using namespace sartorum;
+
+class TestKill : public QObject {
+    Q_OBJECT
+private slots:
+    void every_change_shown_as_kept_survives_two_hundred_kills()
+    {
+        QTemporaryDir dir;
+        const QString path = dir.filePath("k.sartorum");
+        std::mt19937 rng{2026};
+        int confirmed = 0;
+        for (int i = 0; i < 200; ++i) {
+            QProcess p;
+            p.start(SARTORUM_EDITOR, {path});
+            QVERIFY(p.waitForStarted());
+            QVERIFY2(p.waitForReadyRead(20000), qPrintable(p.readAllStandardError()));
+            // Some changes later, at no particular moment of one.
+            QTest::qSleep(std::uniform_int_distribution<int>{0, 25}(rng));
+            ::kill(static_cast<pid_t>(p.processId()), SIGKILL);
+            p.waitForFinished();
+            const auto lines = p.readAllStandardOutput().split('\n');
+            for (const auto& l : lines.first(lines.size() - 1)) confirmed = std::max(confirmed, l.toInt());
+
+            auto book = notebook::Notebook::open(path);
+            QVERIFY(book.has_value());
+            const auto body = (*book)->body(*(*book)->table().set);
+            const int found =
+                static_cast<int>(std::lround(body->readings.at(Measure::Waist)[0].in_mm() * 1000)) - 800000;
+            QVERIFY2(found >= confirmed,
+                     qPrintable(QString("kill %1: confirmed %2, found %3").arg(i).arg(confirmed).arg(found)));
+            QVERIFY2(found <= confirmed + 1,
+                     qPrintable(QString("kill %1: confirmed %2, found %3").arg(i).arg(confirmed).arg(found)));
+            confirmed = found;
+        }
+        QVERIFY(confirmed > 200);
+        qInfo("%d changes, 200 kills", confirmed);
+    }
+};
+QTEST_GUILESS_MAIN(TestKill)
+#include "test_kill.moc"
