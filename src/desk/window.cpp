@@ -85,12 +85,19 @@ Window::Window(Look& look, Room& room) : look_{look}, room_{room}
     connect(&room, &Room::stepped, this, &Window::refresh);
     connect(&room, &Room::refused, foot_, &Foot::show_trouble);
     connect(&look, &Look::changed, this, [this] {
-        setStyleSheet(look_.style_sheet());
+        dress();
         update();
     });
-    setStyleSheet(look.style_sheet());
+    dress();
     shortcuts();
     go_to(Station::Tape);
+}
+
+void Window::dress()
+{
+    QApplication::setPalette(look_.palette());
+    QApplication::setFont(look_.lato(14));
+    setStyleSheet(look_.style_sheet());
 }
 
 // A station is built when it is first wanted: the first window stands sooner.

@@ -33,6 +33,7 @@ protected:
 
 private:
     QWidget* station(Station);
+    void dress();
     void shortcuts();
     void refresh();
     void show_wearers();

@@ -180,16 +180,14 @@ QString Look::style_sheet() const
     const auto& d = dyes_;
     const auto px = [&](double v) { return QString::number(std::lround(v * scale_)) + "px"; };
     return QString{R"(
-* { font-family: Lato; font-size: %1; color: %2; }
-QLabel { background: transparent; }
 QToolTip { background: %3; color: %2; border: 1px solid %4; }
-QLineEdit, QPlainTextEdit, QTableWidget, QComboBox { background: %3; border: 1px solid %4; border-radius: 5px; padding: 5px 8px; selection-background-color: %5; selection-color: %6; }
+QLineEdit, QPlainTextEdit, QTableWidget, QComboBox { background: %3; border: 1px solid %4; border-radius: 5px; padding: 5px 8px; color: %2; font-size: %1; selection-background-color: %5; selection-color: %6; }
 QLineEdit:focus, QPlainTextEdit:focus, QTableWidget:focus, QComboBox:focus { border: 2px solid %5; padding: 4px 7px; }
 QLineEdit[large="true"] { font-size: %13; padding: 6px 8px; }
 QLineEdit[large="true"]:focus { padding: 5px 7px; }
 QLineEdit[wrong="true"] { background: %7; border: 1px solid %8; }
 QLineEdit[wrong="true"]:focus { border: 2px solid %8; }
-QMenu { background: %3; border: 1px solid %4; padding: 6px; }
+QMenu { background: %3; color: %2; font-size: %1; border: 1px solid %4; padding: 6px; }
 QMenu::item { padding: 7px 18px; border-radius: 4px; }
 QMenu::item:selected { background: %9; }
 QMenu::separator { height: 1px; background: %10; margin: 5px 8px; }
@@ -205,6 +203,21 @@ QComboBox QAbstractItemView { background: %3; border: 1px solid %4; selection-ba
         .arg(px(14), d.ink.name(), d.sheet.name(), d.edge.name(), d.woad.name(), d.on_woad.name(),
              d.madder_wash.name(), d.madder.name(), d.woad_wash.name())
         .arg(d.rule.name(), d.linen.name(), d.faded.name(), px(20));
+}
+
+QPalette Look::palette() const
+{
+    QPalette p;
+    p.setColor(QPalette::Window, dyes_.linen);
+    p.setColor(QPalette::WindowText, dyes_.ink);
+    p.setColor(QPalette::Base, dyes_.sheet);
+    p.setColor(QPalette::Text, dyes_.ink);
+    p.setColor(QPalette::PlaceholderText, dyes_.faded);
+    p.setColor(QPalette::Button, dyes_.sheet);
+    p.setColor(QPalette::ButtonText, dyes_.ink);
+    p.setColor(QPalette::Highlight, dyes_.woad);
+    p.setColor(QPalette::HighlightedText, dyes_.on_woad);
+    return p;
 }
 
 void load_fonts()

@@ -5,6 +5,7 @@
 #include <QFont>
 #include <QObject>
 #include <QPainter>
+#include <QPalette>
 
 #include "core/units/length_text.h"
 
@@ -42,6 +43,7 @@ public:
     [[nodiscard]] QBrush hatch() const;  // paper removed: on madder wash
     [[nodiscard]] QBrush weave() const;
     [[nodiscard]] QString style_sheet() const;
+    [[nodiscard]] QPalette palette() const;
 
 signals:
     void changed();

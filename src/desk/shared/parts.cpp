@@ -20,12 +20,10 @@ QLabel* styled(Look& look, const QString& text, QWidget* parent, std::function<Q
     l->setWordWrap(true);
     l->setTextFormat(Qt::PlainText);
     const auto apply = [l, font, colour] {
-        const QFont f = font();
-        l->setStyleSheet(QString{"font-family:%1; font-size:%2px; font-weight:%3; color:%4;"}
-                             .arg(f.family())
-                             .arg(f.pixelSize())
-                             .arg(f.weight())
-                             .arg(colour().name()));
+        l->setFont(font());
+        QPalette p = l->palette();
+        p.setColor(QPalette::WindowText, colour());
+        l->setPalette(p);
     };
     QObject::connect(&look, &Look::changed, l, apply);
     apply();

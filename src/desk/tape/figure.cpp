@@ -98,6 +98,34 @@ QRectF Figure::tag(Measure m) const
     return {left ? 24.0 : width() - 24.0 - w, y - h / 2, w, h};
 }
 
+// The silhouette's parts. Stroked together and then filled together they look like one shape, and nothing has to
+// be united, which would be slow.
+std::vector<QPainterPath> Figure::parts() const
+{
+    const auto place = [this](QPointF q) { return on_figure(q.x(), q.y()); };
+    std::vector<QPainterPath> out;
+    for (const double side : {1.0, -1.0}) {
+        QPainterPath half = smooth(torso, side, place, false);
+        half.lineTo(on_figure(-0.3 * side, 53.5));
+        half.lineTo(on_figure(-0.3 * side, 15.5));
+        half.closeSubpath();
+        out.push_back(half);
+        out.push_back(smooth(arm, side, place, true));
+    }
+    QPainterPath head;
+    const double s = (height() - 70) / 100.0;
+    head.addEllipse(on_figure(0, 7.4), 4.5 * s, 6.0 * s);
+    out.push_back(head);
+    // The neck runs in a curve from under the ear to the shoulder.
+    QPainterPath neck{on_figure(-2.9, 9)};
+    neck.cubicTo(on_figure(-2.5, 14), on_figure(-3.2, 16.2), on_figure(-6.4, 18.0));
+    neck.lineTo(on_figure(6.4, 18.0));
+    neck.cubicTo(on_figure(3.2, 16.2), on_figure(2.5, 14), on_figure(2.9, 9));
+    neck.closeSubpath();
+    out.push_back(neck);
+    return out;
+}
+
 void Figure::paintEvent(QPaintEvent* e)
 {
     Panel::paintEvent(e);
@@ -109,28 +137,13 @@ void Figure::paintEvent(QPaintEvent* e)
     p.drawText(QRectF{24, 16, width() - 48.0, 30},
                room_.wearer_name().isEmpty() ? tr("Nobody yet") : room_.wearer_name());
 
-    const auto place = [this](QPointF q) { return on_figure(q.x(), q.y()); };
-    QPainterPath body;
-    for (const double side : {1.0, -1.0}) {
-        QPainterPath half = smooth(torso, side, place, false);
-        half.lineTo(on_figure(0, 53.5));
-        half.lineTo(on_figure(0, 15.5));
-        half.closeSubpath();
-        body = body.united(half).united(smooth(arm, side, place, true));
-    }
-    QPainterPath head;
-    const double s = (height() - 70) / 100.0;
-    head.addEllipse(on_figure(0, 7.4), 4.5 * s, 6.0 * s);
-    // The neck runs in a curve from under the ear to the shoulder.
-    QPainterPath neck{on_figure(-2.9, 9)};
-    neck.cubicTo(on_figure(-2.5, 14), on_figure(-3.2, 16.2), on_figure(-6.4, 18.0));
-    neck.lineTo(on_figure(6.4, 18.0));
-    neck.cubicTo(on_figure(3.2, 16.2), on_figure(2.5, 14), on_figure(2.9, 9));
-    neck.closeSubpath();
-    body = body.united(head).united(neck).simplified();
-    p.setPen(QPen{d.walnut_line, 1.4});
+    const auto body = parts();
+    p.setBrush(Qt::NoBrush);
+    p.setPen(QPen{d.walnut_line, 2.8});
+    for (const auto& part : body) p.drawPath(part);
+    p.setPen(Qt::NoPen);
     p.setBrush(d.figure);
-    p.drawPath(body);
+    for (const auto& part : body) p.drawPath(part);
     p.setPen(QPen{d.rule, 2});
     p.drawLine(on_figure(-26, 99.6), on_figure(26, 99.6));
 

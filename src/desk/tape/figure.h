@@ -1,6 +1,7 @@
 // figure.h: the picture of the Tape: an abstract body, every measure a line on it with a leader to its name and
 // value.
 #pragma once
+#include <QPainterPath>
 #include <map>
 
 #include "desk/room.h"
@@ -27,6 +28,7 @@ private:
     void draw_tag(QPainter&, Measure);
     void draw_measure(QPainter&, Measure);
     [[nodiscard]] QPointF on_figure(double x, double y) const;  // figure units: height 100, x from the middle
+    [[nodiscard]] std::vector<QPainterPath> parts() const;
     Room& room_;
     Measure current_ = Measure::Waist;
 };
