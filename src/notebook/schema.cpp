@@ -39,6 +39,7 @@ QStringList schema()
         "CREATE TABLE body_set (id INTEGER PRIMARY KEY, wearer_id INTEGER NOT NULL REFERENCES wearer(id) "
         "DEFERRABLE "
         "INITIALLY DEFERRED, taken_on TEXT NOT NULL)",
+        "CREATE INDEX set_of_wearer ON body_set (wearer_id, taken_on)",
         "CREATE TABLE reading (id INTEGER PRIMARY KEY, set_id INTEGER NOT NULL REFERENCES body_set(id) DEFERRABLE "
         "INITIALLY DEFERRED, measure TEXT NOT NULL CHECK (measure IN "
         "('waist','hip','waist_to_hip','skirt_length')), "
@@ -54,6 +55,8 @@ QStringList schema()
         "CREATE TABLE pattern (id INTEGER PRIMARY KEY, name TEXT NOT NULL, maker TEXT NOT NULL, svg TEXT NOT "
         "NULL, "
         "chart_id INTEGER REFERENCES chart(id) DEFERRABLE INITIALLY DEFERRED)",
+        // Names are read at every opening; the drawings beside them are large.
+        "CREATE INDEX pattern_names ON pattern (id, name, maker)",
         "CREATE TABLE plan (id INTEGER PRIMARY KEY, wearer_id INTEGER NOT NULL REFERENCES wearer(id) DEFERRABLE "
         "INITIALLY "
         "DEFERRED, pattern_id INTEGER NOT NULL REFERENCES pattern(id) DEFERRABLE INITIALLY DEFERRED, waist_size "

@@ -27,7 +27,7 @@ void record(Applied& out, const Piece& before, const Piece& after, Length amount
     Step change{longer ? StepKind::AddHem : StepKind::TrimHem, before.id, abs(amount), {}, {}, {}, {}};
     change.picture.panels = {after};
     change.picture.dimensions = {size};
-    show_change(change, before, after);
+    change.picture.redrawn_from = {before};
     out.steps.push_back(std::move(draw));
     out.steps.push_back(std::move(change));
 }

@@ -1,16 +1,9 @@
 #include "core/alter/shared.h"
 
-#include "core/paper/area.h"
 #include "core/paper/panels.h"
 #include "core/paper/redraw.h"
 
 namespace sartorum {
-
-void show_change(Step& step, const Piece& before, const Piece& after)
-{
-    for (auto& p : difference(after, before)) step.picture.added.push_back(std::move(p));
-    for (auto& p : difference(before, after)) step.picture.removed.push_back(std::move(p));
-}
 
 Outcome<bool> match_sides(Applied& applied)
 {
@@ -25,7 +18,7 @@ Outcome<bool> match_sides(Applied& applied)
             Step step{
                 StepKind::MatchSides, before[i]->id, i == 0 ? matched->raised : -matched->raised, {}, {}, {}, {}};
             step.picture.panels = {*after[i]};
-            show_change(step, *before[i], *after[i]);
+            step.picture.redrawn_from = {*before[i]};
             applied.steps.push_back(std::move(step));
         }
     }

@@ -4,8 +4,6 @@
 
 namespace sartorum {
 
-// Fills in what `after` has more and less than `before`.
-void show_change(Step&, const Piece& before, const Piece& after);
 // Front and back side seams equally long again; leaves a step where the side waist moved by more than 0.5 mm.
 [[nodiscard]] Outcome<bool> match_sides(Applied&);
 // The waistband cut at its side notch and spread or overlapped so that it is longer by `change`.

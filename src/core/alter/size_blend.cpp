@@ -1,7 +1,6 @@
 #include "core/alter/size_blend.h"
 
 #include "core/alter/shared.h"
-#include "core/paper/area.h"
 #include "core/pattern/blend.h"
 
 namespace sartorum {
@@ -34,7 +33,7 @@ Outcome<Applied> trace_sizes(const Pattern& pattern, const std::string& waist_si
             Step step{StepKind::DrawBlend, blend->id, {}, {}, waist_size, hip_size, {{*blend}, {}, {}, {}, {}}};
             const Point onto = edge(*blend, EdgeRole::Centre).curve.finalPoint() -
                                edge(hip->pieces[i], EdgeRole::Centre).curve.finalPoint();
-            show_change(step, moved(hip->pieces[i], Geom::Translate(onto)), *blend);
+            step.picture.redrawn_from = {moved(hip->pieces[i], Geom::Translate(onto))};
             out.steps.push_back(std::move(step));
         }
         out.garment.pieces[i] = std::move(*blend);

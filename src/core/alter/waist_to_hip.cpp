@@ -62,7 +62,7 @@ Outcome<bool> alter_piece(Applied& out, Piece& piece, Length amount)
     if (!trued) return tl::make_unexpected(trued.error());
     Step true_side = step(StepKind::TrueSide);
     true_side.picture.panels = {*trued};
-    show_change(true_side, *joined_paper, *trued);
+    true_side.picture.redrawn_from = {*joined_paper};
     out.steps.push_back(std::move(true_side));
     piece = std::move(*trued);
     return true;

@@ -43,7 +43,7 @@ Outcome<Applied> alter_width(const Garment& garment, Length girth, Level level)
                     {},
                     {}};
         redraw.picture = {{*after}, {}, {}, {}, {{from, to, abs(quarter)}}};
-        show_change(redraw, piece, *after);
+        redraw.picture.redrawn_from = {piece};
         out.steps.push_back(std::move(mark));
         out.steps.push_back(std::move(redraw));
         piece = std::move(*after);

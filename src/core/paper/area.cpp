@@ -109,6 +109,24 @@ std::vector<Polygon> difference(const Piece& a, const Piece& b)
     return out;
 }
 
+std::vector<Polygon> added_paper(const StepPicture& picture)
+{
+    auto out = picture.added;
+    for (const auto& before : picture.redrawn_from) {
+        for (auto& p : difference(picture.panels.front(), before)) out.push_back(std::move(p));
+    }
+    return out;
+}
+
+std::vector<Polygon> removed_paper(const StepPicture& picture)
+{
+    auto out = picture.removed;
+    for (const auto& before : picture.redrawn_from) {
+        for (auto& p : difference(before, picture.panels.front())) out.push_back(std::move(p));
+    }
+    return out;
+}
+
 std::vector<Polygon> cutting_outline(const Piece& piece)
 {
     ClipperLib::Clipper clipper;

@@ -52,9 +52,11 @@ struct Dimension {
 struct StepPicture {
     std::vector<Piece> panels;
     std::vector<Stroke> lines;
-    std::vector<Polygon> added;
+    std::vector<Polygon> added;  // strips that opened or were folded away
     std::vector<Polygon> removed;
     std::vector<Dimension> dimensions;
+    // The piece before an edge was redrawn; what came and went is computed for showing (area.h), never stored.
+    std::vector<Piece> redrawn_from{};
 };
 
 struct Step {

@@ -17,7 +17,7 @@ namespace sartorum {
 using Point = Geom::Point;
 using Curve = Geom::Path;
 
-inline constexpr Length curve_tolerance = Length::mm(1e-4);
+inline constexpr Length curve_tolerance = Length::mm(1e-3);
 
 [[nodiscard]] Curve straight(Point from, Point to);
 [[nodiscard]] Curve cubic(Point p0, Point p1, Point p2, Point p3);

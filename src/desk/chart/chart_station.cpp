@@ -126,8 +126,9 @@ ChartStation::ChartStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
 
 QWidget* ChartStation::build_pad(QWidget* parent)
 {
-    auto* pad = new Panel{look_, parent};
-    pad->setFixedWidth(352);
+    auto* frame = new Panel{look_, parent};
+    frame->setFixedWidth(352);
+    auto* pad = scrolled(frame);
     auto* column = new QVBoxLayout{pad};
     column->setContentsMargins(20, 16, 20, 12);
     column->setSpacing(8);
@@ -164,7 +165,7 @@ QWidget* ChartStation::build_pad(QWidget* parent)
     connect(advised_, &Button::clicked, this, [this] {
         if (room_.advice()) room_.choose_sizes(room_.advice()->choice.waist_size, room_.advice()->choice.hip_size);
     });
-    return pad;
+    return frame;
 }
 
 void ChartStation::pick(Measure m, std::size_t size)

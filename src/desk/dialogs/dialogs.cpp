@@ -203,7 +203,7 @@ SkirtDialog::SkirtDialog(Look& look, Room& room, QWidget* parent) : QDialog{pare
     buttons->addWidget(leave);
     buttons->addStretch();
     column->addLayout(buttons);
-    setMinimumWidth(680);
+    setMinimumWidth(760);
     connect(keep, &Button::clicked, this, &SkirtDialog::take);
     connect(leave, &Button::clicked, this, &QDialog::reject);
 }
@@ -215,6 +215,7 @@ LengthField* SkirtDialog::add(QGridLayout* grid, const QString& key, const QStri
     const int row = n % 5;
     const int c = n / 5 * 2;
     auto* words = new QWidget{this};
+    words->setMinimumWidth(210);
     auto* stack = new QVBoxLayout{words};
     stack->setContentsMargins(0, 0, 0, 0);
     stack->setSpacing(0);

@@ -6,6 +6,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/paper/area.h"
 #include "desk/shared/piece_painter.h"
 #include "formats/painter_paths.h"
 #include "words/words.h"
@@ -149,8 +150,8 @@ void Canvas::zoom_to_step()
         include(d.a);
         include(d.b);
     }
-    for (const auto* shapes : {&step.picture.added, &step.picture.removed}) {
-        for (const auto& polygon : *shapes) std::for_each(polygon.begin(), polygon.end(), include);
+    for (const auto& shapes : {added_paper(step.picture), removed_paper(step.picture)}) {
+        for (const auto& polygon : shapes) std::for_each(polygon.begin(), polygon.end(), include);
     }
     if (where.isNull()) where = placed.box;
     where.adjust(-40, -40, 40, 40);
@@ -232,8 +233,8 @@ void Canvas::draw_piece(QPainter& p, const Piece& bought, const Placed& placed)
     paint.as_bought(bought);
     const bool here = step.piece == bought.id;
     if (here) {
-        paint.added(step.picture.added);
-        paint.removed(step.picture.removed);
+        paint.added(added_paper(step.picture));
+        paint.removed(removed_paper(step.picture));
     }
     for (const auto& panel : panels) {
         paint.marks(panel);

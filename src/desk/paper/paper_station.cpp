@@ -51,8 +51,9 @@ protected:
             words(more ? QObject::tr("paper added") : QObject::tr("paper removed or folded away"));
         }
         p.setPen(d.faded);
-        p.drawText(QRectF{0, 0, width() - 14.0, double(height())}, Qt::AlignRight | Qt::AlignVCenter,
-                   QObject::tr("squares of 1 and 5 cm"));
+        const QString squares = QObject::tr("squares of 1 and 5 cm");
+        if (x + p.fontMetrics().horizontalAdvance(squares) > width() - 14) return;
+        p.drawText(QRectF{0, 0, width() - 14.0, double(height())}, Qt::AlignRight | Qt::AlignVCenter, squares);
     }
 
 private:

@@ -44,26 +44,28 @@ void SeamWalk::paintEvent(QPaintEvent* e)
     QPainter p{this};
     p.setRenderHint(QPainter::Antialiasing);
     p.setPen(d.ink);
+    const double k = look_.scale();
     p.setFont(look_.cabin(18));
-    p.drawText(QPointF{20, 30}, tr("Walk the seams"));
+    p.drawText(QPointF{20, 30 * k}, tr("Walk the seams"));
     int holds = 0;
     int open = 0;
     for (const auto& w : checks.walks) ++(w.holds ? holds : open);
     for (const auto& j : checks.joins) ++(j.holds ? holds : open);
     p.setFont(look_.lato(14, QFont::DemiBold));
-    draw_tick(p, look_, {27, 50}, 6.5);
+    draw_tick(p, look_, {27, 50 * k}, 6.5);
     p.setPen(d.lichen_ink);
-    p.drawText(QPointF{42, 55}, tr("%1 hold").arg(holds));
+    p.drawText(QPointF{42, 55 * k}, tr("%1 hold").arg(holds));
     if (open > 0) {
-        draw_triangle(p, look_, {27, 74}, 7);
+        draw_triangle(p, look_, {27, 74 * k}, 7);
         p.setPen(d.madder_ink);
-        p.drawText(QPointF{42, 79}, tr("%1 to true").arg(open));
+        p.drawText(QPointF{42, 79 * k}, tr("%1 to true").arg(open));
     }
     p.setPen(d.faded);
     p.setFont(look_.lato(12.5));
-    p.drawText(QRectF{20, 96, 150, 50}, Qt::TextWordWrap, tr("end to end, darts closed, allowances left out"));
+    p.drawText(QRectF{20, 96 * k, 150 * k, 60 * k}, Qt::TextWordWrap,
+               tr("end to end, darts closed, allowances left out"));
     const double n = static_cast<double>(checks.walks.size()) + 1;
-    const double left = 190;
+    const double left = 190 * k;
     const double w = (width() - left - 16) / n;
     for (std::size_t i = 0; i < checks.walks.size(); ++i)
         draw_pair(p, {left + w * double(i), 8, w - 8, height() - 16.0}, checks.walks[i]);
@@ -85,7 +87,7 @@ void SeamWalk::draw_pair(QPainter& p, const QRectF& r, const Walk& walk)
     const QRectF in = r.adjusted(14, 4, -14, -4);
     p.setPen(d.ink);
     p.setFont(look_.cabin(16));
-    p.drawText(in.topLeft() + QPointF{0, 18}, words::seam_name(walk.seam));
+    p.drawText(in.topLeft() + QPointF{0, 18 * look_.scale()}, words::seam_name(walk.seam));
     const Length longest = std::max(walk.a, walk.b);
     const auto bar = [&](double y, Length l, const std::vector<Length>& notches, const QColor& c,
                          const QString& name, bool down) {
@@ -94,7 +96,8 @@ void SeamWalk::draw_pair(QPainter& p, const QRectF& r, const Walk& walk)
         p.drawText(QPointF{in.left(), y - 6}, name);
         p.setPen(d.ink);
         p.setFont(look_.lato(15, QFont::DemiBold));
-        p.drawText(QRectF{in.left(), y - 24, in.width(), 20}, Qt::AlignRight, words::amount(l, u));
+        p.drawText(QRectF{in.left(), y - 24 * look_.scale(), in.width(), 20 * look_.scale()}, Qt::AlignRight,
+                   words::amount(l, u));
         const double w = in.width() * (l / longest);
         p.setPen(QPen{c, 3});
         p.drawLine(QPointF(in.left(), y), QPointF(in.left() + w, y));
@@ -109,8 +112,9 @@ void SeamWalk::draw_pair(QPainter& p, const QRectF& r, const Walk& walk)
             p.drawPolygon(QPolygonF{{{x - 4, y + 2 * s}, {x + 4, y + 2 * s}, {x, y + 8 * s}}});
         }
     };
-    bar(in.top() + 50, walk.a, walk.notches_a, d.woad, words::seam_sides(walk.seam, false), true);
-    bar(in.top() + 88, walk.b, walk.notches_b, d.walnut, words::seam_sides(walk.seam, true), false);
+    bar(in.top() + 50 * look_.scale(), walk.a, walk.notches_a, d.woad, words::seam_sides(walk.seam, false), true);
+    bar(in.top() + 88 * look_.scale(), walk.b, walk.notches_b, d.walnut, words::seam_sides(walk.seam, true),
+        false);
     p.setPen(walk.holds ? d.ink : d.madder_ink);
     p.setFont(look_.lato(22));
     const QString off = words::amount(walk.difference, u, true);
@@ -136,12 +140,12 @@ void SeamWalk::draw_hem(QPainter& p, const QRectF& r, const Checks& c)
     const QRectF in = r.adjusted(14, 4, -14, -4);
     p.setPen(d.ink);
     p.setFont(look_.cabin(16));
-    p.drawText(in.topLeft() + QPointF{0, 18}, tr("Hem and waist at the side"));
+    p.drawText(in.topLeft() + QPointF{0, 18 * look_.scale()}, tr("Hem and waist at the side"));
     p.setFont(look_.lato(13));
     p.setPen(d.faded);
-    p.drawText(in.topLeft() + QPointF{0, 42},
+    p.drawText(in.topLeft() + QPointF{0, 42 * look_.scale()},
                tr("hem: front %1, back %2").arg(words::amount(c.front_hem, u), words::amount(c.back_hem, u)));
-    double y = in.top() + 66;
+    double y = in.top() + 66 * look_.scale();
     for (const auto& j : c.joins) {
         if (j.holds)
             draw_tick(p, look_, {in.left() + 8, y - 5}, 6.5);
@@ -153,7 +157,7 @@ void SeamWalk::draw_hem(QPainter& p, const QRectF& r, const Checks& c)
         const QString degrees = QString::number(j.degrees, 'f', 1) + "°";
         p.drawText(QPointF{in.left() + 24, y}, j.holds ? tr("%1 runs on smoothly, %2").arg(where, degrees)
                                                        : tr("%1 has a corner, %2: true it").arg(where, degrees));
-        y += 24;
+        y += 24 * look_.scale();
     }
     p.setPen(d.faded);
     p.setFont(look_.lato(12.5));

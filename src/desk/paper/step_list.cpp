@@ -128,7 +128,11 @@ private:
 
 StepList::StepList(Look& look, Room& room, QWidget* parent) : Panel{look, parent}, room_{room}
 {
-    setFixedWidth(338);
+    const auto widen = [this, &look] {
+        setFixedWidth(static_cast<int>(338 * std::clamp(look.scale(), 1.0, 1.3)));
+    };
+    widen();
+    connect(&look, &Look::changed, this, widen);
     auto* column = new QVBoxLayout{this};
     column->setContentsMargins(14, 12, 10, 8);
     column->setSpacing(6);

@@ -78,7 +78,7 @@ void Card::nudge(double tenths)
 void Card::set_open(bool open)
 {
     open_ = open;
-    setFixedHeight(static_cast<int>((open ? open_height : closed_height) * std::max(1.0, look_.scale() * 0.94)));
+    setFixedHeight(static_cast<int>((open ? open_height : closed_height) * look_.scale()));
     refresh();
 }
 
@@ -129,7 +129,7 @@ void Card::paintEvent(QPaintEvent*)
               open_ ? 1.8 : 1.0, quiet && !open_ ? Qt::DashLine : Qt::SolidLine};
     p.setPen(edge);
     p.drawRoundedRect(r, 4, 4);
-    draw_glyph(p, {10, 8, 66, closed_height - 16.0}, *l);
+    draw_glyph(p, {10, 8, 66, closed_height * look_.scale() - 16.0}, *l);
 
     const double k = look_.scale();
     const double x = 92;
@@ -158,7 +158,7 @@ void Card::paintEvent(QPaintEvent*)
     const QString state = l->state == LineState::Refused ? tr("the paper does not carry it") : state_text(*l);
     p.setFont(look_.lato(12.5, QFont::DemiBold));
     const double w = p.fontMetrics().horizontalAdvance(state) + 16;
-    const QRectF chip{width() - w - 16, closed_height - 34.0, w, 22};
+    const QRectF chip{width() - w - 16, (closed_height - 34.0) * k, w, 22 * k};
     const bool good = applied(*l) || l->state == LineState::LeaveIt;
     p.setPen(Qt::NoPen);
     p.setBrush(l->state == LineState::Refused    ? d.madder_wash
@@ -175,7 +175,7 @@ void Card::paintEvent(QPaintEvent*)
     draw_chain(p, *l);
     p.setPen(d.ink);
     p.setFont(look_.lato(14, QFont::DemiBold));
-    p.drawText(QPointF{x, height() - 28.0}, tr("Your amount"));
+    p.drawText(QPointF{x, height() - 28.0 * k}, tr("Your amount"));
 }
 
 void Card::draw_glyph(QPainter& p, const QRectF& box, const PlanLine& l)
@@ -241,7 +241,8 @@ void Card::draw_chain(QPainter& p, const PlanLine& l)
 {
     const auto& d = look_.dyes();
     double x = 92;
-    const double y = 88;
+    const double k = look_.scale();
+    const double y = 88 * k;
     if (l.state == LineState::Refused) {
         p.setPen(d.madder_ink);
         p.setFont(look_.lato(14));
@@ -264,7 +265,7 @@ void Card::draw_chain(QPainter& p, const PlanLine& l)
     const auto draw_box = [&](const QString& name, const std::optional<Length>& v, bool check) {
         p.setPen(Qt::NoPen);
         p.setBrush(check ? d.lichen_wash : d.woad_wash);
-        const QRectF r{x, y, 92, 42};
+        const QRectF r{x, y, 92 * k, 42 * k};
         p.drawRoundedRect(r, 3, 3);
         p.setPen(check ? d.lichen_ink : d.ink);
         p.setFont(look_.lato(12.5));
@@ -277,14 +278,14 @@ void Card::draw_chain(QPainter& p, const PlanLine& l)
         } else {
             draw_tick(p, look_, {r.center().x(), r.bottom() - 12}, 7);
         }
-        x += 92;
+        x += 92 * k;
     };
     for (const auto& b : boxes) {
         draw_box(b.name, b.value, false);
         p.setPen(QPen{d.faded, 1.3});
-        p.drawLine(QPointF(x + 4, y + 21), QPointF(x + 14, y + 21));
-        p.drawLine(QPointF(x + 14, y + 21), QPointF(x + 10, y + 17));
-        p.drawLine(QPointF(x + 14, y + 21), QPointF(x + 10, y + 25));
+        p.drawLine(QPointF(x + 4, y + 21 * k), QPointF(x + 14, y + 21 * k));
+        p.drawLine(QPointF(x + 14, y + 21 * k), QPointF(x + 10, y + 21 * k - 4));
+        p.drawLine(QPointF(x + 14, y + 21 * k), QPointF(x + 10, y + 21 * k + 4));
         x += 18;
     }
     const bool walks = room_.computed()->checks.seams_hold();
@@ -294,16 +295,18 @@ void Card::draw_chain(QPainter& p, const PlanLine& l)
         p.setFont(look_.lato(13));
         const QString text = l.state == LineState::Accepted ? tr("Done together with the finished length.")
                                                             : tr("Nothing changes on paper until it is accepted.");
-        p.drawText(QPointF{x, y + 26}, text);
+        p.drawText(QPointF{x, y + 26 * k}, text);
     }
 }
 
 void Card::resizeEvent(QResizeEvent*)
 {
-    const int y = height() - 50;
+    const double k = look_.scale();
+    const int y = height() - static_cast<int>(50 * k);
     toggle_->setGeometry(width() - 62, 8, 48, 30);
-    amount_->setGeometry(188, y, width() - 204, 48);
-    follow_->setGeometry(310, y - 6, follow_->sizeHint().width(), 44);
+    amount_->setGeometry(static_cast<int>(92 + 100 * k), y, width() - static_cast<int>(100 + 104 * k),
+                         static_cast<int>(48 * k));
+    follow_->setGeometry(static_cast<int>(210 + 100 * k), y - 6, follow_->sizeHint().width(), 44);
 }
 
 void Card::mousePressEvent(QMouseEvent*)

@@ -132,7 +132,10 @@ PlanStation::PlanStation(Look& look, Room& room, QWidget* parent) : QWidget{pare
     for (auto* w : {no_pattern_, no_sizes_, work_}) row->addWidget(w);
     setFocusPolicy(Qt::StrongFocus);
     connect(&room, &Room::changed, this, &PlanStation::refresh);
-    connect(&look, &Look::changed, this, &PlanStation::refresh);
+    connect(&look, &Look::changed, this, [this] {
+        open(current_);
+        refresh();
+    });
     open(current_);
     refresh();
 }

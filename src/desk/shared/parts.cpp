@@ -4,6 +4,7 @@
 #include <QMouseEvent>
 #include <QPainter>
 #include <QPainterPath>
+#include <QScrollArea>
 #include <QStyle>
 #include <QVBoxLayout>
 #include <cmath>
@@ -31,6 +32,20 @@ QLabel* styled(Look& look, const QString& text, QWidget* parent, std::function<Q
 }
 
 }  // namespace
+
+QWidget* scrolled(Panel* frame)
+{
+    auto* outer = new QVBoxLayout{frame};
+    outer->setContentsMargins(2, 2, 2, 2);
+    auto* area = new QScrollArea{frame};
+    area->setWidgetResizable(true);
+    area->setFocusPolicy(Qt::NoFocus);
+    area->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    auto* inside = new QWidget;
+    area->setWidget(inside);
+    outer->addWidget(area);
+    return inside;
+}
 
 QLabel* label(Look& look, const QString& text, double px, bool strong, QWidget* parent)
 {

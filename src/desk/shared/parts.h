@@ -105,6 +105,8 @@ private:
     QString shown_;  // text put there by show_value: leaving it untouched enters nothing
 };
 
+// What is put into the widget given back scrolls when the text grows: pads scroll, pictures do not.
+[[nodiscard]] QWidget* scrolled(Panel*);
 [[nodiscard]] QLabel* label(Look&, const QString& text, double px, bool strong = false, QWidget* parent = nullptr);
 [[nodiscard]] QLabel* heading(Look&, const QString& text, double px, QWidget* parent = nullptr);
 [[nodiscard]] QLabel* caption(Look&, const QString& text, QWidget* parent = nullptr);

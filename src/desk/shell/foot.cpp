@@ -46,9 +46,12 @@ void Foot::paintEvent(QPaintEvent*)
         return;
     }
     double x = 20;
+    p.setFont(look_.lato(12.5));
+    const double end = width() - 30.0 - p.fontMetrics().horizontalAdvance(kept_);
     for (const auto& [key, act] : keys_) {
         p.setFont(look_.lato(12.5, QFont::DemiBold));
         const double w = p.fontMetrics().horizontalAdvance(key) + 12;
+        if (x + w + p.fontMetrics().horizontalAdvance(act) > end) break;
         p.setPen(QPen{d.edge, 1});
         p.setBrush(d.sheet);
         p.drawRoundedRect(QRectF{x + 0.5, 6.5, w, 18}, 3, 3);
@@ -60,6 +63,8 @@ void Foot::paintEvent(QPaintEvent*)
         p.drawText(QPointF{x, 20}, act);
         x += p.fontMetrics().horizontalAdvance(act) + 18;
     }
+    p.setFont(look_.lato(12.5));
+    p.setPen(d.faded);
     p.drawText(QRectF{0, 0, width() - 18.0, double(height())}, Qt::AlignRight | Qt::AlignVCenter, kept_);
 }
 

@@ -29,6 +29,15 @@ protected:
         p.setRenderHint(QPainter::Antialiasing);
         const auto& d = look_.dyes();
         const double base = 66 * look_.scale();
+        // Both units stand beside each other; the large one gives way when they would meet.
+        const Unit beside = look_.unit() == Unit::Inch ? Unit::Centimetre : Unit::Inch;
+        double large = 70;
+        while (taken_ && large > 30 &&
+               number_width(look_, taken_->value, look_.unit(), large, QFont::Medium, false) +
+                       number_width(look_, taken_->value, beside, 24, QFont::Normal, false) + 76 * look_.scale() >
+                   width()) {
+            large -= 4;
+        }
         if (!taken_) {
             p.setPen(d.edge);
             p.setFont(look_.lato(50, QFont::Medium));
@@ -36,7 +45,8 @@ protected:
             return;
         }
         p.setPen(d.woad);
-        const double w = draw_number(p, look_, {0, base}, taken_->value, look_.unit(), 70, QFont::Medium, false);
+        const double w =
+            draw_number(p, look_, {0, base}, taken_->value, look_.unit(), large, QFont::Medium, false);
         p.setFont(look_.lato(22));
         p.drawText(QPointF{w + 8, base}, QString::fromStdString(std::string{unit_text(look_.unit())}));
         const Unit other = look_.unit() == Unit::Inch ? Unit::Centimetre : Unit::Inch;
@@ -129,8 +139,9 @@ TapeStation::TapeStation(Look& look, Room& room, QWidget* parent) : QWidget{pare
 
 QWidget* TapeStation::build_pad()
 {
-    auto* pad = new Panel{look_, work_};
-    pad->setFixedWidth(368);
+    auto* frame = new Panel{look_, work_};
+    frame->setFixedWidth(368);
+    auto* pad = scrolled(frame);
     auto* column = new QVBoxLayout{pad};
     column->setContentsMargins(20, 16, 20, 12);
     column->setSpacing(8);
@@ -196,7 +207,7 @@ QWidget* TapeStation::build_pad()
     next_button_->setObjectName("next_measure");
     connect(next_button_, &Button::clicked, this, &TapeStation::next);
     column->addWidget(next_button_);
-    return pad;
+    return frame;
 }
 
 void TapeStation::go_to(Measure m)
