@@ -9,7 +9,7 @@ namespace sartorum::desk {
 SeamWalk::SeamWalk(Look& look, Room& room, QWidget* parent) : Panel{look, parent}, room_{room}
 {
     setFocusPolicy(Qt::StrongFocus);
-    setFixedHeight(162);
+    setFixedHeight(static_cast<int>(162 * std::max(1.0, look_.scale())));
     setAccessibleName(tr("Walk the seams"));
     connect(&room, &Room::changed, this, [this] {
         describe();
@@ -62,7 +62,7 @@ void SeamWalk::paintEvent(QPaintEvent* e)
     }
     p.setPen(d.faded);
     p.setFont(look_.lato(12.5));
-    p.drawText(QRectF{20, 96 * k, 150 * k, 60 * k}, Qt::TextWordWrap,
+    p.drawText(QRectF{20, 92 * k, 150 * k, 62 * k}, Qt::TextWordWrap,
                tr("end to end, darts closed, allowances left out"));
     const double n = static_cast<double>(checks.walks.size()) + 1;
     const double left = 190 * k;

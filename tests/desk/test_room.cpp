@@ -1,0 +1,153 @@
+// The table and its acts, without a window: what is laid on it, kept, undone and computed.
+#include <QSignalSpy>
+#include <QTemporaryDir>
+#include <QTest>
+
+#include "desk/demo.h"
+#include "desk/room.h"
+
+using namespace sartorum;
+using namespace sartorum::desk;
+
+class TestRoom : public QObject {
+    Q_OBJECT
+    QTemporaryDir dir_;
+    int made_ = 0;
+    std::unique_ptr<Room> room(bool demo)
+    {
+        auto book = std::move(*notebook::Notebook::open(dir_.filePath(QString::number(++made_))));
+        if (demo && !fill_with_demo(*book, QString{SARTORUM_SOURCE_DIR} + "/demo")) qFatal("no demo");
+        return std::make_unique<Room>(std::move(book), [] { return QDate{2026, 11, 23}; });
+    }
+
+private slots:
+    void the_demo_has_two_wearers_nine_sizes_and_a_skirt_that_walks()
+    {
+        const auto r = room(true);
+        QCOMPARE(r->book().wearers().size(), std::size_t{2});
+        QVERIFY(r->chart()->sizes.size() >= 8);
+        QCOMPARE(r->pattern()->sizes.size(), r->chart()->sizes.size());
+        for (const auto& size : r->chart()->sizes) {
+            const auto i = *r->chart()->index_of(size.name);
+            r->choose_sizes(i, i);
+            QVERIFY(r->computed().has_value());
+            for (const auto& w : r->computed()->checks.walks) QVERIFY2(w.holds, size.name.c_str());
+        }
+    }
+    void the_demo_is_laid_out_once()
+    {
+        auto book = std::move(*notebook::Notebook::open(dir_.filePath("once")));
+        const QString folder = QString{SARTORUM_SOURCE_DIR} + "/demo";
+        QVERIFY(fill_with_demo(*book, folder));
+        QVERIFY(fill_with_demo(*book, folder));
+        QCOMPARE(book->wearers().size(), std::size_t{2});
+        auto other = std::move(*notebook::Notebook::open(dir_.filePath("nowhere")));
+        QVERIFY(!fill_with_demo(*other, dir_.filePath("no such folder")));
+    }
+    void advised_sizes_are_shown_but_not_chosen_until_she_does()
+    {
+        const auto r = room(true);
+        QVERIFY(!r->sizes_chosen());
+        QCOMPARE(r->plan().hip_size, std::string{"16"});
+        QVERIFY(r->computed().has_value());
+        r->choose_sizes(r->advice()->choice.waist_size, r->advice()->choice.hip_size);
+        QVERIFY(r->sizes_chosen());
+        QCOMPARE(r->print_label().sizes, "size 18 waist, 16 hip");
+    }
+    void each_wearer_keeps_a_plan_of_their_own()
+    {
+        const auto r = room(true);
+        const auto wearers = r->book().wearers();
+        r->choose_sizes(5, 4);
+        r->decide(AdjustmentKind::WaistToHip, Answer::Accepted, {});
+        const auto first = *r->table().wearer;
+        for (const auto& w : wearers) {
+            if (w.id != first) r->choose_wearer(w.id);
+        }
+        QVERIFY(!r->sizes_chosen());
+        QVERIFY(r->plan().decisions.empty());
+        r->choose_wearer(first);
+        QCOMPARE(r->plan().decisions.size(), std::size_t{1});
+    }
+    void a_corrected_reading_moves_everything_that_follows_it()
+    {
+        const auto r = room(true);
+        r->choose_sizes(5, 4);
+        r->decide(AdjustmentKind::WaistToHip, Answer::Accepted, {});
+        QVERIFY(is_near(r->computed()->lines[0].amount, Length::mm(20), Length::mm(1e-9)));
+        r->keep_readings(Measure::WaistToHip, {Length::mm(218), Length::mm(220)});
+        QVERIFY(is_near(r->computed()->lines[0].amount, Length::mm(11), Length::mm(1e-9)));
+        QVERIFY(is_near(r->computed()->altered_flat.waist_to_hip - r->computed()->traced_flat.waist_to_hip,
+                        Length::mm(11), Length::mm(0.05)));
+    }
+    void forgetting_a_decision_brings_the_proposal_back()
+    {
+        const auto r = room(true);
+        r->choose_sizes(5, 4);
+        r->decide(AdjustmentKind::WaistToHip, Answer::Declined, {});
+        QVERIFY(r->computed()->lines[0].state == LineState::Declined);
+        r->forget(AdjustmentKind::WaistToHip);
+        QVERIFY(r->computed()->lines[0].state == LineState::Proposed);
+        r->undo();
+        QVERIFY(r->computed()->lines[0].state == LineState::Declined);
+        r->redo();
+        QVERIFY(r->computed()->lines[0].state == LineState::Proposed);
+    }
+    void a_step_outside_the_list_is_not_gone_to()
+    {
+        const auto r = room(true);
+        QSignalSpy stepped{r.get(), &Room::stepped};
+        r->go_to_step(-1);
+        r->go_to_step(1000);
+        QCOMPARE(stepped.size(), 0);
+        r->go_to_step(2);
+        QCOMPARE(r->step(), 2);
+    }
+    void fewer_steps_than_before_leave_the_place_inside_the_list()
+    {
+        const auto r = room(true);
+        r->choose_sizes(5, 4);
+        r->decide(AdjustmentKind::WaistToHip, Answer::Accepted, {});
+        const int last = static_cast<int>(r->computed()->steps.size()) - 1;
+        r->go_to_step(last);
+        r->decide(AdjustmentKind::WaistToHip, Answer::Declined, {});
+        QVERIFY(r->step() < static_cast<int>(r->computed()->steps.size()));
+    }
+    void a_chart_without_the_pattern_s_sizes_says_so()
+    {
+        const auto r = room(true);
+        SizeChart other{"o",
+                        "Other",
+                        {{"S", {{Measure::Waist, Length::mm(700)}, {Measure::Hip, Length::mm(950)}}, 0},
+                         {"L", {{Measure::Waist, Length::mm(850)}, {Measure::Hip, Length::mm(1060)}}, 0}}};
+        QVERIFY(r->take_chart(other).has_value());
+        QVERIFY(!r->computed());
+        QVERIFY(r->trouble() && r->trouble()->why == Why::SizeUnknown);
+        r->undo();
+        QVERIFY(r->computed().has_value());
+    }
+    void what_cannot_be_taken_leaves_the_table_as_it_was()
+    {
+        const auto r = room(true);
+        QVERIFY(!r->take_pattern_svg("<svg/>").has_value());
+        QVERIFY(!r->take_chart({}).has_value());
+        SkirtFlat flat;
+        flat.waist = Length::mm(900);
+        flat.hip = Length::mm(800);
+        QVERIFY(!r->take_skirt(flat).has_value());
+        QCOMPARE(r->book().patterns().size(), std::size_t{1});
+        QVERIFY(r->computed().has_value());
+    }
+    void an_empty_room_stands_without_anything_on_the_table()
+    {
+        const auto r = room(false);
+        QVERIFY(!r->computed() && !r->advice() && !r->pattern() && !r->trouble());
+        r->undo();
+        r->redo();
+        r->go_to_step(3);
+        r->add_wearer("  Wilhelmine ");
+        QCOMPARE(r->wearer_name(), "Wilhelmine");
+    }
+};
+QTEST_GUILESS_MAIN(TestRoom)
+#include "test_room.moc"

@@ -1,0 +1,139 @@
+// Every reason and every step has its sentence; the sentences keep to how the trade and the program speak.
+#include <QTest>
+
+#include "skirts.h"
+#include "words/words.h"
+
+using namespace sartorum;
+using namespace sartorum::test;
+
+namespace {
+
+Computed everything_done(double amount_mm)
+{
+    const auto p = graded_skirt();
+    SizeChart chart{"c", "m", {}};
+    for (std::size_t i = 0; i < p.sizes.size(); ++i) {
+        const double step = 40.0 * double(i);
+        chart.sizes.push_back({p.sizes[i].size,
+                               {{Measure::Waist, Length::mm(640 + step)}, {Measure::Hip, Length::mm(880 + step)}},
+                               0});
+    }
+    Plan plan{"12", "14", {}};
+    for (const auto& a : catalogue()) plan.decide({a.kind, Answer::Accepted, Length::mm(amount_mm)});
+    return *compute(p, chart, {}, plan);
+}
+
+// Words that never stand in a sentence about a body or to a sewist.
+const QStringList never{"problem", "flaw",    "fault",     "sorry",   "oops",
+                        "ideal",   "too big", "too small", "slimmer", "!"};
+
+void check_voice(const QString& sentence)
+{
+    QVERIFY(!sentence.trimmed().isEmpty());
+    QVERIFY2(!sentence.contains("%1") && !sentence.contains("%2"), qPrintable(sentence));
+    for (const auto& word : never) QVERIFY2(!sentence.contains(word, Qt::CaseInsensitive), qPrintable(sentence));
+}
+
+}  // namespace
+
+class TestWords : public QObject {
+    Q_OBJECT
+private slots:
+    void every_refusal_has_a_sentence_with_a_remedy()
+    {
+        for (int w = 0; w <= static_cast<int>(Why::FileNotWritable); ++w) {
+            const Refusal r{static_cast<Why>(w), "hip", Length::mm(12), Length::mm(1), Length::mm(9), 3};
+            for (const auto unit : {Unit::Centimetre, Unit::Inch}) {
+                const QString s = words::refusal(r, unit);
+                check_voice(s);
+                QVERIFY2(s.endsWith('.') || s.endsWith('?'), qPrintable(s));
+            }
+        }
+    }
+    void a_refusal_names_the_field_and_the_range_in_the_unit_shown()
+    {
+        const auto r = check_reading(Measure::Waist, Length::mm(99.6)).error();
+        QVERIFY(words::refusal(r, Unit::Centimetre).contains("Waist"));
+        QVERIFY(words::refusal(r, Unit::Centimetre).contains("30.0 cm to 250.0 cm"));
+        QVERIFY(words::refusal(r, Unit::Inch).contains("in"));
+        const auto amount =
+            adjustment(AdjustmentKind::WaistToHip).apply({graded_skirt().sizes[0].pieces, {}}, Length::mm(80));
+        QVERIFY(words::refusal(amount.error(), Unit::Centimetre).contains("+8.0 cm"));
+        QVERIFY(words::refusal(amount.error(), Unit::Centimetre).contains("+5.0 cm"));
+    }
+    void every_step_says_what_to_do_and_how()
+    {
+        for (const double mm : {14.0, -14.0}) {
+            const auto c = everything_done(mm);
+            QVERIFY(c.steps.size() > 20);
+            for (const auto& s : c.steps) {
+                check_voice(words::step_title(s, Unit::Centimetre));
+                check_voice(words::step_detail(s, Unit::Inch));
+            }
+        }
+    }
+    void the_fold_is_named_half_as_deep_as_what_it_takes_out()  // common practice
+    {
+        const auto c = everything_done(-12);
+        const auto fold = std::find_if(c.steps.begin(), c.steps.end(),
+                                       [](const Step& s) { return s.kind == StepKind::FoldOut; });
+        QCOMPARE(words::step_title(*fold, Unit::Centimetre), "Fold 6 mm deep to take out 12 mm");
+        // 1¼ in deep removes 2½ in: beyond what the method carries here, but the sentence must say so.
+        Step step = *fold;
+        step.amount = Length::inches(2.5);
+        QCOMPARE(words::step_title(step, Unit::Inch), "Fold 1¼ in deep to take out 2½ in");
+    }
+    void longer_and_shorter_wider_and_narrower_are_told_apart()
+    {
+        const auto titles = [](double mm) {
+            QStringList out;
+            const auto c = everything_done(mm);
+            for (const auto& s : c.steps) out << words::step_title(s, Unit::Centimetre);
+            return out.join("\n");
+        };
+        QVERIFY(titles(16).contains("Spread") && titles(16).contains("outside") && titles(16).contains("lower"));
+        QVERIFY(titles(-16).contains("Fold") && titles(-16).contains("inside") && titles(-16).contains("higher"));
+        QVERIFY(titles(16).contains("Spread the waistband") && titles(-16).contains("Overlap the waistband"));
+    }
+    void every_line_of_a_plan_can_be_explained()
+    {
+        const auto c = everything_done(10);
+        for (const auto& l : c.lines) {
+            check_voice(words::adjustment_name(l.kind));
+            check_voice(words::amount_meaning(l.kind));
+            check_voice(words::piece_names(l.kind));
+            check_voice(words::why(l, Unit::Centimetre));
+        }
+    }
+    void low_ease_is_told_and_enough_is_not()
+    {
+        QVERIFY(words::ease_warning({Measure::Hip, {}, {}, Length::mm(60), Length::mm(40), true}, Unit::Centimetre)
+                    .isEmpty());
+        const auto s =
+            words::ease_warning({Measure::Hip, {}, {}, Length::mm(12), Length::mm(40), false}, Unit::Centimetre);
+        check_voice(s);
+        QVERIFY(s.contains("1.2 cm") && s.contains("4.0 cm"));
+    }
+    void on_paper_centimetres_become_millimetres_and_inches_stay()
+    {
+        QVERIFY(words::paper_unit(Unit::Centimetre) == Unit::Millimetre);
+        QVERIFY(words::paper_unit(Unit::Inch) == Unit::Inch);
+    }
+    void readings_are_described_without_blame()
+    {
+        for (const auto& f : all_measures) {
+            check_voice(words::measure_name(f.measure));
+            check_voice(words::measure_term(f.measure));
+            check_voice(words::measure_how(f.measure));
+            for (const auto& readings :
+                 {std::vector{f.least}, std::vector{f.least, f.least + Length::mm(2)},
+                  std::vector{f.least, f.least + Length::mm(40)},
+                  std::vector{f.least, f.least + Length::mm(40), f.least + Length::mm(3)}}) {
+                check_voice(words::reading_state(*take(f.measure, readings), f.measure, Unit::Centimetre));
+            }
+        }
+    }
+};
+QTEST_APPLESS_MAIN(TestWords)
+#include "test_words.moc"
