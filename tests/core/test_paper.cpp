@@ -113,6 +113,30 @@ private slots:
         QVERIFY(std::abs(left) < 0.01);                  // nothing beyond the fold
         QVERIFY(std::abs(bottom - (-600 - 30)) < 0.05);  // hem allowance 30 at the lowest place, the centre
     }
+    void the_cutting_line_is_one_line_without_slits_whatever_the_allowances()
+    {
+        std::mt19937 rng{17};
+        for (int i = 0; i < 40; ++i) {
+            auto f = random_skirt(rng);
+            f.allowance = Length::mm(between(rng, 4, 25));
+            f.hem_allowance = Length::mm(between(rng, 0, 60));
+            const auto drawn = draw_skirt(f);
+            for (const auto& piece : drawn->pieces) {
+                const auto cut = cutting_outline(piece);
+                QCOMPARE(cut.size(), std::size_t{1});
+                // A slit runs in and out again: the way round would be much longer than the stitching line's.
+                const auto around = [](const Polygon& p) {
+                    double sum = 0;
+                    for (std::size_t k = 0; k < p.size(); ++k) sum += Geom::distance(p[k], p[(k + 1) % p.size()]);
+                    return sum;
+                };
+                const double stitched = around(outline_points(piece, Length::mm(0.05)));
+                QVERIFY(around(cut[0]) > stitched - 1);
+                QVERIFY(around(cut[0]) < stitched + 8 * 25 + 4 * 60);
+                QVERIFY(area_mm2(cut[0]) > area_mm2(piece));
+            }
+        }
+    }
     void both_side_seams_end_equally_long()
     {
         const auto pieces = draw_skirt(plain_skirt())->pieces;

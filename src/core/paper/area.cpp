@@ -80,6 +80,23 @@ Polygon corner(const Edge& before, const Edge& after)
     return {p, q1, q1 + d1 * reach, q2};
 }
 
+// Swells and shrinks again, which closes the hair-thin slits that flattened curves leave between strips and
+// corners, and leaves out what would be a hole.
+ClipperLib::Paths closed_up(const ClipperLib::Paths& shapes)
+{
+    constexpr double slit = 0.1 * units_per_mm;
+    ClipperLib::Paths swollen;
+    ClipperLib::ClipperOffset out{4.0};
+    out.AddPaths(shapes, ClipperLib::jtMiter, ClipperLib::etClosedPolygon);
+    out.Execute(swollen, slit);
+    std::erase_if(swollen, [](const ClipperLib::Path& p) { return !ClipperLib::Orientation(p); });
+    ClipperLib::Paths back;
+    ClipperLib::ClipperOffset in{4.0};
+    in.AddPaths(swollen, ClipperLib::jtMiter, ClipperLib::etClosedPolygon);
+    in.Execute(back, -slit);
+    return back;
+}
+
 }  // namespace
 
 double area_mm2(const Polygon& polygon)
@@ -140,6 +157,7 @@ std::vector<Polygon> cutting_outline(const Piece& piece)
     // Nothing crosses a fold: what butt ends or mitres left beyond it is cut off along the fold's line.
     ClipperLib::Paths whole;
     clipper.Execute(ClipperLib::ctUnion, whole, ClipperLib::pftNonZero, ClipperLib::pftNonZero);
+    whole = closed_up(whole);
     for (const auto& e : piece.edges) {
         if (!e.on_fold) continue;
         const Point a = e.curve.initialPoint();

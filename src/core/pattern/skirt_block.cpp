@@ -116,7 +116,7 @@ Piece panel(const SkirtFlat& f, PieceRole role, double waist_width, Length mouth
     const double hip_level = c.side_hip[Geom::Y];
     // The printed line lies beneath the darts, so that cutting there leaves them whole.
     const double line = std::max(std::min(hip_level * 0.68, -dart_length.in_mm() - 8), hip_level * 0.9);
-    const double grain = c.side_hip[Geom::X] * 0.45;
+    const double grain = c.side_hip[Geom::X] * 0.22;
     p.guides = {{GuideKind::Grain, {grain, hip_level - 60}, {grain, c.centre_hem[Geom::Y] + 105}},
                 {GuideKind::LengthenShorten, {0, line}, {width_at(p, line)->in_mm(), line}},
                 {GuideKind::Hip, {0, hip_level}, c.side_hip}};

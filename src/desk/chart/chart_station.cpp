@@ -29,7 +29,7 @@ protected:
         p.setFont(look_.lato(12.5));
         p.setPen(d.faded);
         const double w = width();
-        const double x[] = {w * 0.46, w * 0.64, w * 0.80, w};
+        const double x[] = {w * 0.43, w * 0.64, w * 0.80, w};
         const QString heads[] = {tr("garment"), tr("designed"), tr("now"), tr("planned")};
         for (int i = 0; i < 4; ++i) p.drawText(QRectF{x[i] - 90, 0, 90, 18}, Qt::AlignRight, heads[i]);
         p.setPen(QPen{d.rule, 1});

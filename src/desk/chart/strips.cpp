@@ -225,7 +225,7 @@ void Strips::draw_row(QPainter& p, std::size_t row, Measure m)
     const QRectF line{answer.left(), r.center().y() + 8, answer.width(), 20};
     p.drawText(line, Qt::AlignRight, text);
     if (inside)
-        draw_tick(p, look_, {line.right() - p.fontMetrics().horizontalAdvance(text) - 12, line.center().y() - 1},
+        draw_tick(p, look_, {line.right() - p.fontMetrics().horizontalAdvance(text) - 12, line.center().y() - 2.5},
                   6);
 }
 

@@ -252,9 +252,9 @@ void Canvas::draw_name(QPainter& p, const Piece& piece, const QTransform& t)
 {
     const auto b = box_of(piece);
     const bool band = piece.role == PieceRole::Waistband;
-    // In the clear strip between the grain line and the hem; on the band, beside the grain.
+    // In the clear middle of the piece, beside the grain line; above the band.
     const QPointF at = t.map(band ? b.topLeft() + QPointF{b.width() * 0.5, -44}
-                                  : QPointF{b.left() + b.width() * 0.45, b.bottom() - 74});
+                                  : QPointF{b.left() + b.width() * 0.55, b.top() + b.height() * 0.6});
     p.setPen(look_.dyes().ink);
     p.setFont(look_.cabin(16));
     const QString name = words::piece_name(piece);
