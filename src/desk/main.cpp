@@ -63,7 +63,7 @@ int main(int argc, char** argv)
         return 1;
     }
     desk::Look look;
-    desk::Room room{std::move(*book), [] { return QDate::currentDate(); }};
+    desk::Room room{std::move(*book), [] { return QDate::currentDate(); }, desk::Room::Reading::Later};
     desk::Window window{look, room};
     // For the benchmark of starting: ends once the first window stands painted.
     QuitWhenPainted quit;

@@ -36,10 +36,19 @@ QString trouble_text(const notebook::Failure& f)
     return {};
 }
 
-Room::Room(std::unique_ptr<notebook::Notebook> book, std::function<QDate()> today, QObject* parent)
-    : QObject{parent}, book_{std::move(book)}, today_{std::move(today)}
+Room::Room(std::unique_ptr<notebook::Notebook> book, std::function<QDate()> today, Reading reading,
+           QObject* parent)
+    : QObject{parent}, book_{std::move(book)}, today_{std::move(today)}, later_{reading == Reading::Later}
 {
     reload();
+}
+
+void Room::load()
+{
+    if (!later_) return;
+    later_ = false;
+    reload();
+    emit changed();
 }
 
 template <class T>
@@ -55,15 +64,16 @@ bool Room::kept(const notebook::Result<T>& result)
     return true;
 }
 
-void Room::reload()
+std::optional<notebook::Named> Room::pattern_on_table() const
 {
-    table_ = book_->table();
-    wearer_name_.clear();
-    for (const auto& w : book_->wearers()) {
-        if (table_.wearer && w.id == *table_.wearer) wearer_name_ = w.name;
+    for (auto& p : book_->patterns()) {
+        if (table_.pattern == p.id) return p;
     }
-    body_ = table_.set ? book_->body(*table_.set).value_or(BodySet{}) : BodySet{};
-    chart_ = table_.chart ? book_->chart(*table_.chart) : std::nullopt;
+    return std::nullopt;
+}
+
+void Room::read_pattern()
+{
     if (table_.pattern != parsed_pattern_) {
         pattern_.reset();
         parsed_pattern_ = table_.pattern;
@@ -73,6 +83,18 @@ void Room::reload()
             if (read) pattern_ = std::move(*read);
         }
     }
+}
+
+void Room::reload()
+{
+    table_ = book_->table();
+    wearer_name_.clear();
+    for (const auto& w : book_->wearers()) {
+        if (table_.wearer && w.id == *table_.wearer) wearer_name_ = w.name;
+    }
+    body_ = table_.set ? book_->body(*table_.set).value_or(BodySet{}) : BodySet{};
+    chart_ = table_.chart ? book_->chart(*table_.chart) : std::nullopt;
+    if (!later_) read_pattern();
     plan_ = {};
     step_ = 0;
     if (table_.wearer && table_.pattern) {

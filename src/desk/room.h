@@ -16,7 +16,11 @@ namespace sartorum::desk {
 class Room : public QObject {
     Q_OBJECT
 public:
-    Room(std::unique_ptr<notebook::Notebook>, std::function<QDate()> today, QObject* parent = nullptr);
+    // Later: the pattern on the table is read only by load(), so that a first window can stand before it.
+    enum class Reading { Now, Later };
+    Room(std::unique_ptr<notebook::Notebook>, std::function<QDate()> today, Reading = Reading::Now,
+         QObject* parent = nullptr);
+    void load();
 
     [[nodiscard]] const notebook::Notebook& book() const { return *book_; }
     [[nodiscard]] const notebook::Table& table() const { return table_; }
@@ -24,6 +28,8 @@ public:
     [[nodiscard]] const BodySet& body() const { return body_; }
     [[nodiscard]] const std::optional<SizeChart>& chart() const { return chart_; }
     [[nodiscard]] const std::optional<Pattern>& pattern() const { return pattern_; }
+    // Its name and maker, known before it is read.
+    [[nodiscard]] std::optional<notebook::Named> pattern_on_table() const;
     [[nodiscard]] const std::optional<Advice>& advice() const { return advice_; }
     [[nodiscard]] bool sizes_chosen() const { return chosen_; }
     [[nodiscard]] const Plan& plan() const { return plan_; }  // with the advised sizes until she chooses
@@ -56,6 +62,7 @@ signals:
 
 private:
     void reload();
+    void read_pattern();
     void recompute();
     void save_plan(const QString& act);
     template <class T>
@@ -69,6 +76,7 @@ private:
     std::optional<SizeChart> chart_;
     std::optional<Pattern> pattern_;
     std::optional<notebook::Id> parsed_pattern_;
+    bool later_ = false;
     std::optional<Advice> advice_;
     bool chosen_ = false;
     Plan plan_;

@@ -6,6 +6,7 @@
 #include <QMenu>
 #include <QShortcut>
 #include <QStackedWidget>
+#include <QTimer>
 #include <QVBoxLayout>
 
 #include "desk/chart/chart_station.h"
@@ -90,6 +91,15 @@ Window::Window(Look& look, Room& room) : look_{look}, room_{room}
     });
     dress();
     shortcuts();
+    refresh();
+    foot_->show_keys(keys_of(current_));
+}
+
+void Window::begin()
+{
+    if (begun_) return;
+    begun_ = true;
+    room_.load();
     go_to(Station::Tape);
 }
 
@@ -149,6 +159,8 @@ QWidget* Window::station(Station s)
 
 void Window::go_to(Station s)
 {
+    begun_ = true;
+    room_.load();
     current_ = s;
     auto* w = station(s);
     stack_->setCurrentWidget(w);
@@ -330,6 +342,7 @@ void Window::paintEvent(QPaintEvent*)
 {
     QPainter p{this};
     p.fillRect(rect(), look_.weave());
+    if (!begun_) QTimer::singleShot(0, this, &Window::begin);
 }
 
 }  // namespace sartorum::desk

@@ -19,6 +19,8 @@ class Window : public QMainWindow {
 public:
     Window(Look&, Room&);
     void go_to(Station);
+    // Builds the first station; the first paint asks for it, so that the window stands sooner.
+    void begin();
     [[nodiscard]] Station current() const { return current_; }
 
     // What the menus and empty states ask for.
@@ -50,6 +52,7 @@ private:
     QStackedWidget* stack_;
     std::array<QWidget*, station_count> stations_{};
     Station current_ = Station::Tape;
+    bool begun_ = false;
 };
 
 }  // namespace sartorum::desk

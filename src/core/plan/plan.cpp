@@ -13,12 +13,20 @@ Length band_length(const Garment& g)
     return band ? sewn_length(*band, EdgeRole::Waist) * 2.0 : Length{};
 }
 
-Consequences consequences(const Garment& before, const Garment& after)
+struct Measured {
+    FlatMeasures flat;
+    Length band;
+};
+
+Measured measured(const Garment& g)
 {
-    const auto a = measure_flat(before.pieces);
-    const auto b = measure_flat(after.pieces);
-    return {b.waist - a.waist, b.hip - a.hip, b.hem - a.hem, b.side - a.side,
-            band_length(after) - band_length(before)};
+    return {measure_flat(g.pieces), band_length(g)};
+}
+
+Consequences consequences(const Measured& a, const Measured& b)
+{
+    return {b.flat.waist - a.flat.waist, b.flat.hip - a.flat.hip, b.flat.hem - a.flat.hem,
+            b.flat.side - a.flat.side, b.band - a.band};
 }
 
 bool accepted(const Plan& plan, AdjustmentKind kind)
@@ -69,6 +77,8 @@ Outcome<Computed> compute(const Pattern& pattern, const SizeChart& chart, const 
     out.steps = std::move(traced->steps);
     out.trace_steps = out.steps.size();
     Garment now = out.traced;
+    Measured now_measured = measured(now);
+    out.traced_flat = now_measured.flat;
     Length carried;  // what an earlier entry left to be done together with this one
     for (std::size_t i = 0; i < catalogue().size(); ++i) {
         const auto& entry = catalogue()[i];
@@ -94,7 +104,9 @@ Outcome<Computed> compute(const Pattern& pattern, const SizeChart& chart, const 
             }
             auto applied = entry.apply(now, whole);
             if (applied) {
-                line.changed = consequences(now, applied->garment);
+                const Measured then = measured(applied->garment);
+                line.changed = consequences(now_measured, then);
+                now_measured = then;
                 line.steps = applied->steps.size();
                 now = std::move(applied->garment);
                 std::move(applied->steps.begin(), applied->steps.end(), std::back_inserter(out.steps));
@@ -106,8 +118,7 @@ Outcome<Computed> compute(const Pattern& pattern, const SizeChart& chart, const 
         out.lines.push_back(std::move(line));
     }
     out.altered = std::move(now);
-    out.traced_flat = measure_flat(out.traced.pieces);
-    out.altered_flat = measure_flat(out.altered.pieces);
+    out.altered_flat = now_measured.flat;
     out.checks = check(out.altered, body);
     return out;
 }

@@ -159,6 +159,8 @@ void Docket::refresh()
     if (room_.pattern())
         pattern_->show(QString::fromStdString(room_.pattern()->name),
                        QString::fromStdString(room_.pattern()->maker));
+    else if (const auto known = room_.pattern_on_table())
+        pattern_->show(known->name, known->second);
     else
         pattern_->show(tr("No pattern"), room_.chart()
                                              ? tr("chart: %1").arg(QString::fromStdString(room_.chart()->maker))
