@@ -235,6 +235,21 @@ private slots:
         QCOMPARE(d.find<QLineEdit>("reading1")->text(), "99999");
     }
 
+    void emptying_a_field_takes_the_reading_back_and_undo_returns_it()
+    {
+        QTemporaryDir dir;
+        Desk d{dir.filePath("c.sartorum"), true};
+        auto* second = d.find<QLineEdit>("reading2");
+        second->setFocus();
+        second->selectAll();
+        d.key(Qt::Key_Delete);
+        d.key(Qt::Key_Return);
+        QCOMPARE(d.room->body().readings.at(Measure::Waist).size(), std::size_t{1});
+        QVERIFY(d.room->body().taken(Measure::Waist)->state == ReadingState::OneMore);
+        d.click("undo");
+        QCOMPARE(d.room->body().readings.at(Measure::Waist).size(), std::size_t{2});
+    }
+
     void files_that_cannot_be_taken_are_told_in_the_foot()
     {
         QTemporaryDir dir;

@@ -316,9 +316,15 @@ void LengthField::describe()
 void LengthField::finish()
 {
     if (edit_->text() == shown_) return;
+    if (edit_->text().trimmed().isEmpty()) {
+        shown_.clear();
+        say({}, false);
+        emit cleared();
+        return;
+    }
     const auto parsed = parse_length(edit_->text().toStdString(), look_.unit());
     if (!parsed) {
-        if (!edit_->text().trimmed().isEmpty()) say(words::refusal(parsed.error(), look_.unit()), true);
+        say(words::refusal(parsed.error(), look_.unit()), true);
         return;
     }
     if (check) {

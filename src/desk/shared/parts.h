@@ -95,6 +95,7 @@ public:
 signals:
     void entered(Length);  // valid and finished with Enter or by leaving
     void enter_pressed();
+    void cleared();  // emptied where a value stood
 
 private:
     void finish();

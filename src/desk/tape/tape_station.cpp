@@ -173,6 +173,7 @@ QWidget* TapeStation::build_pad()
             return ok ? std::nullopt : std::optional{ok.error()};
         };
         connect(cells_[i], &LengthField::entered, this, [this, i](Length l) { keep(i, l); });
+        connect(cells_[i], &LengthField::cleared, this, [this, i] { remove(i); });
         connect(cells_[i], &LengthField::enter_pressed, this, [this, i] {
             if (!cells_[i]->value()) return;
             // On to the next reading this measure still wants, else to the next measure.
@@ -283,6 +284,15 @@ void TapeStation::keep(std::size_t cell, Length l)
     else
         readings.push_back(l);
     drafts_.erase({current_, cell});
+    room_.keep_readings(current_, readings);
+}
+
+void TapeStation::remove(std::size_t cell)
+{
+    const auto it = room_.body().readings.find(current_);
+    if (it == room_.body().readings.end() || cell >= it->second.size()) return;
+    auto readings = it->second;
+    readings.erase(readings.begin() + static_cast<std::ptrdiff_t>(cell));
     room_.keep_readings(current_, readings);
 }
 

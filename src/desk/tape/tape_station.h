@@ -29,6 +29,7 @@ private:
     QWidget* build_pad();
     void refresh();
     void keep(std::size_t cell, Length);
+    void remove(std::size_t cell);
     void next();
 
     Look& look_;
