@@ -94,8 +94,8 @@ Checks check(const Garment& g, const BodySet& body)
     }
     for (const auto place : {JoinPlace::Waist, JoinPlace::Hem}) out.joins.push_back(join_at(g, place));
     const auto flat = measure_flat(g.pieces);
-    add_ease(out, body, Measure::Waist, flat.waist, Length::mm(25));
-    add_ease(out, body, Measure::Hip, flat.hip, Length::mm(40));
+    add_ease(out, body, Measure::Waist, flat.waist, least_waist_ease);
+    add_ease(out, body, Measure::Hip, flat.hip, least_hip_ease);
     out.front_hem = sewn_length(*find_piece(g.pieces, PieceRole::Front), EdgeRole::Hem);
     out.back_hem = sewn_length(*find_piece(g.pieces, PieceRole::Back), EdgeRole::Hem);
     return out;

@@ -11,6 +11,8 @@ namespace sartorum {
 
 inline constexpr Length walk_tolerance = Length::mm(1.5);
 inline constexpr double join_tolerance_degrees = 5.0;
+inline constexpr Length least_waist_ease = Length::mm(25);
+inline constexpr Length least_hip_ease = Length::mm(40);
 
 struct Walk {
     std::string seam;

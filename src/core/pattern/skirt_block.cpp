@@ -6,7 +6,6 @@ namespace sartorum {
 namespace {
 
 constexpr Length underlap = Length::mm(30);
-constexpr Length least_intake = Length{};
 
 Point along(Point from, Point direction, double distance)
 {
@@ -192,7 +191,7 @@ Outcome<SizedPieces> draw_skirt(const SkirtFlat& f)
 {
     if (const auto ok = drawable(f); !ok) return tl::make_unexpected(ok.error());
     const Length intake = (f.hip - f.waist) / 4.0 - (f.front_dart + f.back_dart) / 2.0;
-    if (intake < least_intake || intake > f.waist_to_hip * 0.6) {
+    if (intake < Length{} || intake > f.waist_to_hip * 0.6) {
         return refuse_amount(Why::BlockImpossible, "front_dart", f.front_dart + f.back_dart,
                              (f.hip - f.waist) / 2.0 - f.waist_to_hip * 1.2, (f.hip - f.waist) / 2.0);
     }

@@ -71,7 +71,7 @@ protected:
                 p.setPen(QPen{d.walnut, 1.4, Qt::DashLine});
                 p.drawLine(QPointF(at(garment - chart), y + 6), QPointF(at(garment - chart), y + 19));
                 p.setPen(QPen{d.madder, 1.6});
-                const double least = at(waist ? Length::mm(25) : Length::mm(40));
+                const double least = at(waist ? least_waist_ease : least_hip_ease);
                 p.drawLine(QPointF(least, y + 8), QPointF(least, y + 17));
             }
             ++row;

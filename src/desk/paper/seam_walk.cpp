@@ -122,8 +122,10 @@ void SeamWalk::draw_pair(QPainter& p, const QRectF& r, const Walk& walk)
     const double x = in.left() + p.fontMetrics().horizontalAdvance(off) + 14;
     p.setFont(look_.lato(12.5));
     p.setPen(walk.holds ? d.faded : d.madder_ink);
-    p.drawText(QPointF{x, in.bottom() - 5}, walk.holds ? tr("level, allowed %1").arg(QString{"1.5 mm"})
-                                                       : tr("allowed %1: true again").arg(QString{"1.5 mm"}));
+    const QString allowed =
+        QString::number(walk_tolerance.in_mm()) + " mm";  // finer than an eighth of an inch shows
+    p.drawText(QPointF{x, in.bottom() - 5},
+               walk.holds ? tr("level, allowed %1").arg(allowed) : tr("allowed %1: true again").arg(allowed));
     const QPointF mark{in.right() - 8, in.bottom() - 10};
     if (walk.holds)
         draw_tick(p, look_, mark, 7.5);
@@ -161,7 +163,8 @@ void SeamWalk::draw_hem(QPainter& p, const QRectF& r, const Checks& c)
     }
     p.setPen(d.faded);
     p.setFont(look_.lato(12.5));
-    p.drawText(QPointF{in.left(), in.bottom() - 5}, tr("laid seam to seam, 180° ± 5° asked"));
+    p.drawText(QPointF{in.left(), in.bottom() - 5},
+               tr("laid seam to seam, 180° ± %1° asked").arg(join_tolerance_degrees));
 }
 
 }  // namespace sartorum::desk

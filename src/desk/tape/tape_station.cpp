@@ -86,7 +86,7 @@ protected:
         p.setRenderHint(QPainter::Antialiasing);
         const Length allowed = facts(measure_).disagree;
         const Length span = std::max(allowed * 1.4, taken->apart * 1.3);
-        const Length middle = taken->state == ReadingState::ThirdAsked ? taken->value : taken->value;
+        const Length middle = taken->value;
         const auto x = [&](Length l) { return width() / 2.0 + (l - middle) / span * (width() - 24.0); };
         p.fillRect(QRectF{x(middle - allowed / 2.0), 6, x(middle + allowed / 2.0) - x(middle - allowed / 2.0), 24},
                    d.lichen_wash);
