@@ -25,7 +25,6 @@ int main(int argc, char** argv)
     Room room{std::move(*book), [] { return QDate{2026, 11, 23}; }};
     Window window{look, room};
     window.show();
-    window.begin();
     const auto shot = [&](const char* name) {
         QTest::qWait(60);
         window.grab().save(out.filePath(QString{name} + ".png"));

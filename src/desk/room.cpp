@@ -36,19 +36,10 @@ QString trouble_text(const notebook::Failure& f)
     return {};
 }
 
-Room::Room(std::unique_ptr<notebook::Notebook> book, std::function<QDate()> today, Reading reading,
-           QObject* parent)
-    : QObject{parent}, book_{std::move(book)}, today_{std::move(today)}, later_{reading == Reading::Later}
+Room::Room(std::unique_ptr<notebook::Notebook> book, std::function<QDate()> today, QObject* parent)
+    : QObject{parent}, book_{std::move(book)}, today_{std::move(today)}
 {
     reload();
-}
-
-void Room::load()
-{
-    if (!later_) return;
-    later_ = false;
-    reload();
-    emit changed();
 }
 
 template <class T>
@@ -66,10 +57,7 @@ bool Room::kept(const notebook::Result<T>& result)
 
 std::optional<notebook::Named> Room::pattern_on_table() const
 {
-    for (auto& p : book_->patterns()) {
-        if (table_.pattern == p.id) return p;
-    }
-    return std::nullopt;
+    return table_.pattern ? book_->pattern(*table_.pattern) : std::nullopt;
 }
 
 void Room::read_pattern()
@@ -88,13 +76,11 @@ void Room::read_pattern()
 void Room::reload()
 {
     table_ = book_->table();
-    wearer_name_.clear();
-    for (const auto& w : book_->wearers()) {
-        if (table_.wearer && w.id == *table_.wearer) wearer_name_ = w.name;
-    }
+    const auto wearer = table_.wearer ? book_->wearer(*table_.wearer) : std::nullopt;
+    wearer_name_ = wearer ? wearer->name : QString{};
     body_ = table_.set ? book_->body(*table_.set).value_or(BodySet{}) : BodySet{};
     chart_ = table_.chart ? book_->chart(*table_.chart) : std::nullopt;
-    if (!later_) read_pattern();
+    read_pattern();
     plan_ = {};
     step_ = 0;
     if (table_.wearer && table_.pattern) {

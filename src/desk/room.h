@@ -16,11 +16,7 @@ namespace sartorum::desk {
 class Room : public QObject {
     Q_OBJECT
 public:
-    // Later: the pattern on the table is read only by load(), so that a first window can stand before it.
-    enum class Reading { Now, Later };
-    Room(std::unique_ptr<notebook::Notebook>, std::function<QDate()> today, Reading = Reading::Now,
-         QObject* parent = nullptr);
-    void load();
+    Room(std::unique_ptr<notebook::Notebook>, std::function<QDate()> today, QObject* parent = nullptr);
 
     [[nodiscard]] const notebook::Notebook& book() const { return *book_; }
     [[nodiscard]] const notebook::Table& table() const { return table_; }
@@ -76,7 +72,6 @@ private:
     std::optional<SizeChart> chart_;
     std::optional<Pattern> pattern_;
     std::optional<notebook::Id> parsed_pattern_;
-    bool later_ = false;
     std::optional<Advice> advice_;
     bool chosen_ = false;
     Plan plan_;

@@ -6,8 +6,8 @@
 #include <QMenu>
 #include <QShortcut>
 #include <QStackedWidget>
-#include <QTimer>
 #include <QVBoxLayout>
+#include <utility>
 
 #include "desk/chart/chart_station.h"
 #include "desk/dialogs/dialogs.h"
@@ -55,11 +55,22 @@ Foot::Keys keys_of(Station s)
 
 }  // namespace
 
-Window::Window(Look& look, Room& room) : look_{look}, room_{room}
+Window::Window(Look& look) : look_{look}
 {
     setWindowTitle("Sartorum");
     setMinimumSize(1180, 720);
     resize(1280, 800);
+}
+
+Window::Window(Look& look, Room& room) : Window{look}
+{
+    furnish(room);
+}
+
+void Window::furnish(Room& room)
+{
+    room_ = &room;
+    auto& look = look_;
     auto* middle = new QWidget{this};
     auto* row = new QHBoxLayout{middle};
     row->setContentsMargins(0, 0, 0, 0);
@@ -91,15 +102,6 @@ Window::Window(Look& look, Room& room) : look_{look}, room_{room}
     });
     dress();
     shortcuts();
-    refresh();
-    foot_->show_keys(keys_of(current_));
-}
-
-void Window::begin()
-{
-    if (begun_) return;
-    begun_ = true;
-    room_.load();
     go_to(Station::Tape);
 }
 
@@ -117,14 +119,14 @@ QWidget* Window::station(Station s)
     if (place) return place;
     switch (s) {
         case Station::Tape: {
-            auto* tape = new TapeStation{look_, room_, stack_};
+            auto* tape = new TapeStation{look_, *room_, stack_};
             connect(tape, &TapeStation::wearer_wanted, this, &Window::new_wearer);
             connect(tape, &TapeStation::finished, this, [this] { go_to(Station::Chart); });
             place = tape;
             break;
         }
         case Station::Chart: {
-            auto* chart = new ChartStation{look_, room_, stack_};
+            auto* chart = new ChartStation{look_, *room_, stack_};
             connect(chart, &ChartStation::chart_typing_wanted, this, &Window::type_chart);
             connect(chart, &ChartStation::chart_import_wanted, this, [this] { import_chart(); });
             connect(chart, &ChartStation::tape_wanted, this, [this] { go_to(Station::Tape); });
@@ -133,7 +135,7 @@ QWidget* Window::station(Station s)
             break;
         }
         case Station::Plan: {
-            auto* plan = new PlanStation{look_, room_, stack_};
+            auto* plan = new PlanStation{look_, *room_, stack_};
             connect(plan, &PlanStation::pattern_wanted, this, &Window::show_patterns);
             connect(plan, &PlanStation::chart_wanted, this, [this] { go_to(Station::Chart); });
             connect(plan, &PlanStation::paper_wanted, this, [this] { go_to(Station::Paper); });
@@ -141,13 +143,13 @@ QWidget* Window::station(Station s)
             break;
         }
         case Station::Paper: {
-            auto* paper = new PaperStation{look_, room_, stack_};
+            auto* paper = new PaperStation{look_, *room_, stack_};
             connect(paper, &PaperStation::plan_wanted, this, [this] { go_to(Station::Plan); });
             place = paper;
             break;
         }
         case Station::Print: {
-            auto* print = new PrintStation{look_, room_, stack_};
+            auto* print = new PrintStation{look_, *room_, stack_};
             connect(print, &PrintStation::plan_wanted, this, [this] { go_to(Station::Plan); });
             place = print;
             break;
@@ -159,15 +161,13 @@ QWidget* Window::station(Station s)
 
 void Window::go_to(Station s)
 {
-    begun_ = true;
-    room_.load();
     current_ = s;
     auto* w = station(s);
     stack_->setCurrentWidget(w);
     refresh();
     foot_->show_keys(keys_of(s));
     // Straight to work: the first reading on the Tape, else the station itself, so that its keys act.
-    if (s == Station::Tape && room_.table().wearer) {
+    if (s == Station::Tape && room_->table().wearer) {
         static_cast<TapeStation*>(w)->go_to(Measure::Waist);
         return;
     }
@@ -189,8 +189,8 @@ void Window::shortcuts()
         on(QKeySequence{static_cast<int>(Qt::CTRL) + Qt::Key_1 + i},
            [this, i] { go_to(static_cast<Station>(i)); });
     }
-    on(QKeySequence{"Ctrl+Z"}, [this] { room_.undo(); });
-    on(QKeySequence{"Ctrl+Shift+Z"}, [this] { room_.redo(); });
+    on(QKeySequence{"Ctrl+Z"}, [this] { room_->undo(); });
+    on(QKeySequence{"Ctrl+Shift+Z"}, [this] { room_->redo(); });
     on(QKeySequence{"Ctrl+U"},
        [this] { look_.set_unit(look_.unit() == Unit::Inch ? Unit::Centimetre : Unit::Inch); });
     on(QKeySequence{"F8"}, [this] { look_.set_night(!look_.night()); });
@@ -217,42 +217,42 @@ void Window::next_part()
 
 std::vector<bool> Window::finished() const
 {
-    const auto& c = room_.computed();
+    const auto& c = room_->computed();
     bool measured = true;
     for (const auto m : {Measure::Waist, Measure::Hip, Measure::WaistToHip}) {
-        const auto taken = room_.body().taken(m);
+        const auto taken = room_->body().taken(m);
         measured = measured && taken &&
                    (taken->state == ReadingState::Agree || taken->state == ReadingState::MiddleTaken);
     }
-    bool answered = c && room_.sizes_chosen();
+    bool answered = c && room_->sizes_chosen();
     if (c) {
         for (const auto& l : c->lines)
             answered = answered && l.state != LineState::Proposed && l.state != LineState::Refused;
     }
-    const bool cut = answered && room_.step() + 1 == static_cast<int>(c->steps.size());
-    return {measured, room_.sizes_chosen(), answered, cut, false};
+    const bool cut = answered && room_->step() + 1 == static_cast<int>(c->steps.size());
+    return {measured, room_->sizes_chosen(), answered, cut, false};
 }
 
 void Window::refresh()
 {
     rail_->show(current_, finished());
     docket_->show(current_, finished());
-    if (!room_.kept_at().isEmpty()) foot_->show_kept(room_.kept_at());
+    if (!room_->kept_at().isEmpty()) foot_->show_kept(room_->kept_at());
 }
 
 void Window::new_wearer()
 {
-    NameDialog dialog{look_, room_, this};
+    NameDialog dialog{look_, *room_, this};
     if (dialog.exec() == QDialog::Accepted) go_to(Station::Tape);
 }
 
 void Window::type_chart()
 {
-    ChartDialog{look_, room_, this}.exec();
+    ChartDialog{look_, *room_, this}.exec();
 }
 void Window::draw_skirt()
 {
-    SkirtDialog{look_, room_, this}.exec();
+    SkirtDialog{look_, *room_, this}.exec();
 }
 void Window::tell(const QString& text)
 {
@@ -272,7 +272,7 @@ void Window::import_chart(const QString& given)
     if (!chart) return tell(name + ": " + words::refusal(chart.error(), look_.unit()));
     chart->name = QFileInfo{path}.completeBaseName().toStdString();
     if (chart->maker.empty()) chart->maker = chart->name;
-    (void)room_.take_chart(*chart);
+    (void)room_->take_chart(*chart);
 }
 
 void Window::open_pattern(const QString& given)
@@ -283,7 +283,7 @@ void Window::open_pattern(const QString& given)
     if (path.isEmpty()) return;
     const auto bytes = formats::read_file(path);
     if (!bytes) return tell(words::refusal(bytes.error(), look_.unit()));
-    const auto ok = room_.take_pattern_svg(*bytes);
+    const auto ok = room_->take_pattern_svg(*bytes);
     if (!ok) tell(QFileInfo{path}.fileName() + ": " + words::refusal(ok.error(), look_.unit()));
 }
 
@@ -292,22 +292,22 @@ void Window::show_wearers()
     auto* menu = new QMenu{this};
     menu->setObjectName("wearer_menu");
     menu->setAttribute(Qt::WA_DeleteOnClose);
-    for (const auto& w : room_.book().wearers()) {
-        auto* a = menu->addAction(w.name, this, [this, id = w.id] { room_.choose_wearer(id); });
+    for (const auto& w : room_->book().wearers()) {
+        auto* a = menu->addAction(w.name, this, [this, id = w.id] { room_->choose_wearer(id); });
         a->setCheckable(true);
-        a->setChecked(room_.table().wearer == w.id);
+        a->setChecked(room_->table().wearer == w.id);
     }
     menu->addAction(tr("New wearer…"), this, &Window::new_wearer);
-    if (room_.table().wearer) {
+    if (room_->table().wearer) {
         menu->addSeparator();
-        for (const auto& set : room_.book().sets(*room_.table().wearer)) {
+        for (const auto& set : room_->book().sets(*room_->table().wearer)) {
             auto* a = menu->addAction(tr("measured %1").arg(set.name), this,
-                                      [this, id = set.id] { room_.choose_wearer(*room_.table().wearer, id); });
+                                      [this, id = set.id] { room_->choose_wearer(*room_->table().wearer, id); });
             a->setCheckable(true);
-            a->setChecked(room_.table().set == set.id);
+            a->setChecked(room_->table().set == set.id);
         }
         menu->addAction(tr("Measure anew today"), this, [this] {
-            room_.measure_anew();
+            room_->measure_anew();
             go_to(Station::Tape);
         });
     }
@@ -319,19 +319,20 @@ void Window::show_patterns()
     auto* menu = new QMenu{this};
     menu->setObjectName("pattern_menu");
     menu->setAttribute(Qt::WA_DeleteOnClose);
-    for (const auto& p : room_.book().patterns()) {
-        auto* a = menu->addAction(p.name + ", " + p.second, this, [this, id = p.id] { room_.choose_pattern(id); });
+    for (const auto& p : room_->book().patterns()) {
+        auto* a =
+            menu->addAction(p.name + ", " + p.second, this, [this, id = p.id] { room_->choose_pattern(id); });
         a->setCheckable(true);
-        a->setChecked(room_.table().pattern == p.id);
+        a->setChecked(room_->table().pattern == p.id);
     }
     menu->addAction(tr("Open a pattern drawing (SVG)…"), this, [this] { open_pattern(); });
     menu->addAction(tr("Draw a skirt from flat measurements…"), this, &Window::draw_skirt);
     menu->addSeparator();
-    for (const auto& c : room_.book().charts()) {
+    for (const auto& c : room_->book().charts()) {
         auto* a = menu->addAction(tr("chart: %1").arg(c.second.isEmpty() ? c.name : c.second), this,
-                                  [this, id = c.id] { room_.choose_chart(id); });
+                                  [this, id = c.id] { room_->choose_chart(id); });
         a->setCheckable(true);
-        a->setChecked(room_.table().chart == c.id);
+        a->setChecked(room_->table().chart == c.id);
     }
     menu->addAction(tr("Type a size chart…"), this, &Window::type_chart);
     menu->addAction(tr("Import a size chart (CSV)…"), this, [this] { import_chart(); });
@@ -341,8 +342,8 @@ void Window::show_patterns()
 void Window::paintEvent(QPaintEvent*)
 {
     QPainter p{this};
-    p.fillRect(rect(), look_.weave());
-    if (!begun_) QTimer::singleShot(0, this, &Window::begin);
+    p.fillRect(rect(), room_ ? look_.weave() : QBrush{look_.dyes().linen});
+    if (!std::exchange(painted_, true)) emit first_painted();
 }
 
 }  // namespace sartorum::desk

@@ -17,10 +17,12 @@ class Foot;
 class Window : public QMainWindow {
     Q_OBJECT
 public:
+    // Stands as bare linen until it is furnished; `first_painted` says when it stands on the screen.
+    explicit Window(Look&);
     Window(Look&, Room&);
+    // Puts rail, docket, foot and the first station in place. Once only; the room outlives the window.
+    void furnish(Room&);
     void go_to(Station);
-    // Builds the first station; the first paint asks for it, so that the window stands sooner.
-    void begin();
     [[nodiscard]] Station current() const { return current_; }
 
     // What the menus and empty states ask for.
@@ -29,6 +31,9 @@ public:
     void import_chart(const QString& path = {});
     void open_pattern(const QString& path = {});
     void draw_skirt();
+
+signals:
+    void first_painted();
 
 protected:
     void paintEvent(QPaintEvent*) override;
@@ -45,14 +50,14 @@ private:
     [[nodiscard]] std::vector<bool> finished() const;
 
     Look& look_;
-    Room& room_;
-    Rail* rail_;
-    Docket* docket_;
-    Foot* foot_;
-    QStackedWidget* stack_;
+    Room* room_ = nullptr;
+    Rail* rail_ = nullptr;
+    Docket* docket_ = nullptr;
+    Foot* foot_ = nullptr;
+    QStackedWidget* stack_ = nullptr;
     std::array<QWidget*, station_count> stations_{};
     Station current_ = Station::Tape;
-    bool begun_ = false;
+    bool painted_ = false;
 };
 
 }  // namespace sartorum::desk

@@ -218,6 +218,18 @@ std::vector<Named> Notebook::charts() const
     return named(ask(connection_, "SELECT id, name, maker FROM chart ORDER BY id"));
 }
 
+std::optional<Named> Notebook::wearer(Id id) const
+{
+    const auto found = named(ask(connection_, "SELECT id, name, '' FROM wearer WHERE id = ?", {id}));
+    return found.empty() ? std::nullopt : std::optional{found.front()};
+}
+
+std::optional<Named> Notebook::pattern(Id id) const
+{
+    const auto found = named(ask(connection_, "SELECT id, name, maker FROM pattern WHERE id = ?", {id}));
+    return found.empty() ? std::nullopt : std::optional{found.front()};
+}
+
 Table Notebook::table() const
 {
     auto q = ask(connection_, "SELECT wearer_id, set_id, pattern_id, chart_id FROM on_table");

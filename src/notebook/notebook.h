@@ -51,6 +51,8 @@ public:
 
     // Reading.
     [[nodiscard]] std::vector<Named> wearers() const;
+    [[nodiscard]] std::optional<Named> wearer(Id) const;
+    [[nodiscard]] std::optional<Named> pattern(Id) const;
     [[nodiscard]] std::vector<Named> sets(Id wearer) const;  // newest first
     [[nodiscard]] std::vector<Named> patterns() const;
     [[nodiscard]] std::vector<Named> charts() const;

@@ -28,7 +28,6 @@ struct Desk {
         room = std::make_unique<Room>(std::move(*book), [today] { return today; });
         window = std::make_unique<Window>(look, *room);
         window->show();
-        window->begin();
         if (!QTest::qWaitForWindowActive(window.get())) qWarning("the window is not active");
     }
     template <class T = QWidget>

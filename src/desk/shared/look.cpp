@@ -109,6 +109,7 @@ Look::Look(QObject* parent) : QObject{parent}, dyes_{day()} {}
 void Look::set_night(bool night)
 {
     night_ = night;
+    weave_.reset();
     dyes_ = night ? indigo_night() : day();
     emit changed();
 }
@@ -166,13 +167,18 @@ QBrush Look::hatch() const
 
 QBrush Look::weave() const
 {
-    QPixmap tile{4, 4};
+    if (weave_) return *weave_;
+    constexpr int side = 256;  // far larger than the weave's 4 px: wide spans fill several times faster
+    QPixmap tile{side, side};
     tile.fill(dyes_.linen);
     QPainter p{&tile};
-    p.setPen(dyes_.weave);
-    p.drawLine(0, 0, 3, 0);
-    p.drawLine(0, 0, 0, 3);
-    return QBrush{tile};
+    for (int i = 0; i < side; i += 4) {
+        p.fillRect(i, 0, 1, side, dyes_.weave);
+        p.fillRect(0, i, side, 1, dyes_.weave);
+    }
+    p.end();
+    weave_ = QBrush{tile};
+    return *weave_;
 }
 
 QString Look::style_sheet() const

@@ -6,6 +6,7 @@
 #include <QObject>
 #include <QPainter>
 #include <QPalette>
+#include <optional>
 
 #include "core/units/length_text.h"
 
@@ -53,6 +54,7 @@ private:
     bool night_ = false;
     double scale_ = 1.0;
     Unit unit_ = Unit::Centimetre;
+    mutable std::optional<QBrush> weave_;  // made at first use, anew for each theme
 };
 
 void load_fonts();
