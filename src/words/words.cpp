@@ -416,7 +416,7 @@ QString before_going_on(const Step& s)
 QString reading_state(const Taken& taken, Measure m, Unit u)
 {
     const QString apart = number(taken.apart, u);
-    const QString allowed = number(facts(m).disagree, u);
+    const QString allowed = number(facts(m).disagree(), u);
     switch (taken.state) {
         case ReadingState::Unread: return t("not yet read");
         case ReadingState::OneMore: return t("One reading. Let go, start again, read a second time.");

@@ -1,6 +1,8 @@
 #include <QTest>
 #include <random>
 
+#include "core/chart/ease.h"
+#include "core/chart/flat_measuring.h"
 #include "core/chart/size_choice.h"
 
 using namespace sartorum;
@@ -23,6 +25,31 @@ BodySet body(double waist, double hip)
     return {"2026-01-01",
             {{Measure::Waist, {Length::mm(waist), Length::mm(waist)}},
              {Measure::Hip, {Length::mm(hip), Length::mm(hip)}}}};
+}
+
+// Misses' sizes 2 to 20 of ASTM D5585-95, bust, waist and hip in inches, from memory.
+SizeChart misses()
+{
+    constexpr double bust[] = {32, 33, 34, 35, 36, 37.5, 39, 40.5, 42.5, 44.5};
+    constexpr double waist[] = {24, 25, 26, 27, 28, 29.5, 31, 32.5, 34.5, 36.5};
+    constexpr double hip[] = {34.5, 35.5, 36.5, 37.5, 38.5, 40, 41.5, 43, 45, 47};
+    SizeChart c{"Misses", "Nobody", {}};
+    for (int i = 0; i < 10; ++i) {
+        c.sizes.push_back({std::to_string(2 + 2 * i),
+                           {{Measure::Bust, Length::inches(bust[i])},
+                            {Measure::Waist, Length::inches(waist[i])},
+                            {Measure::Hip, Length::inches(hip[i])}},
+                           0});
+    }
+    c.drafted_cup[""] = "B";
+    return c;
+}
+
+BodySet measured(std::initializer_list<std::pair<Measure, Length>> values)
+{
+    BodySet set{"2026-01-01", {}};
+    for (const auto& [m, l] : values) set.readings[m] = {l, l};
+    return set;
 }
 
 }  // namespace
@@ -81,12 +108,236 @@ private slots:
         QCOMPARE(check_chart(order).error().why, Why::ChartSizesOutOfOrder);
         auto hole = eight_sizes();
         hole.sizes[4].body.erase(Measure::Hip);
-        QCOMPARE(check_chart(hole).error().why, Why::ChartNoMeasure);
+        QCOMPARE(check_chart(hole).error().why, Why::ChartRagged);
+        auto bare = eight_sizes();
+        bare.sizes[0].body.clear();
+        QCOMPARE(check_chart(bare).error().why, Why::ChartNoMeasure);
+        SizeChart many;
+        for (int i = 0; i < 300; ++i)
+            many.sizes.push_back({std::to_string(i), {{Measure::Hip, Length::mm(600 + i)}}, 0});
+        QCOMPARE(check_chart(many).error().why, Why::ChartTooLarge);
         auto absurd = eight_sizes();
         absurd.sizes[0].body[Measure::Waist] = Length::mm(64);
         QCOMPARE(check_chart(absurd).error().why, Why::OutOfRange);
         QCOMPARE(check_chart({}).error().why, Why::ChartEmpty);
         QVERIFY(check_chart(eight_sizes()).has_value());
+    }
+    void the_sewing_cup_is_an_inch_a_letter()  // common practice
+    {
+        QCOMPARE(cup_by_high_bust(Length::inches(0.4)), std::string{"AA"});
+        QCOMPARE(cup_by_high_bust(Length::inches(1)), std::string{"A"});
+        QCOMPARE(cup_by_high_bust(Length::inches(3)), std::string{"C"});
+        QCOMPARE(cup_by_high_bust(Length::inches(4.2)), std::string{"D"});
+        QCOMPARE(cup_difference("DD"), cup_difference("E"));
+        QVERIFY(!cup_difference("Q"));
+    }
+    void the_shop_cup_is_two_centimetres_a_letter()  // EN 13402-3, from memory
+    {
+        const std::pair<double, const char*> classes[] = {{11, "AA"}, {12, "A"},   {13.9, "A"}, {14, "B"},
+                                                          {17, "C"},  {19.5, "D"}, {20, "E"},   {23, "F"}};
+        for (const auto& [cm, letter] : classes) QCOMPARE(cup_by_underbust(Length::cm(cm)), std::string{letter});
+    }
+    void sizes_of_the_standard_are_read_as_it_prints_them()  // EN 13402-3, women, from memory
+    {
+        constexpr double bust[] = {76, 80, 84, 88, 92, 96, 100, 104, 110, 116, 122, 128};
+        SizeChart c{"Standard", "", {}};
+        for (const double b : bust)
+            c.sizes.push_back({QString::number(b).toStdString(), {{Measure::Bust, Length::cm(b)}}, 0});
+        QVERIFY(check_chart(c).has_value());
+        // Each size serves half its step to either side: 4 cm up to 104, 6 cm beyond.
+        for (std::size_t i = 0; i < c.sizes.size(); ++i) {
+            const double step = bust[i] < 104 ? 4 : 6;
+            QCOMPARE(nearest_size(c, Measure::Bust, Length::cm(bust[i] + step / 2 - 0.1)), i);
+            if (i + 1 < c.sizes.size()) QCOMPARE(nearest_size(c, Measure::Bust, Length::cm(bust[i] + step / 2 + 0.1)), i + 1);
+        }
+    }
+    void the_frame_is_chosen_by_high_bust_and_the_bust_left_to_adjust()
+    {
+        // High bust of a size 10: 36 − 2 = 34 in; a full bust of 38 in would buy a 12 or 14.
+        const auto set = measured({{Measure::HighBust, Length::inches(34)},
+                                   {Measure::Bust, Length::inches(38)},
+                                   {Measure::Waist, Length::inches(28)},
+                                   {Measure::Hip, Length::inches(38.5)}});
+        ChoiceWish wish{GarmentKind::Top};
+        auto a = *advise(misses(), set, wish);
+        QCOMPARE(a.school.school, School::HighBust);
+        QCOMPARE(a.school.reason, SchoolReason::FrameByHighBust);
+        QCOMPARE(a.choice.bust_size, std::size_t{4});
+        QVERIFY(!a.choice.is_blend());
+        wish.school = School::FullBust;
+        a = *advise(misses(), set, wish);
+        QCOMPARE(a.choice.bust_size, std::size_t{5});
+        QCOMPARE(a.school.possible.size(), std::size_t{2});
+        QCOMPARE(cup_of(set, misses())->letter, std::string{"D"});
+        QCOMPARE(a.ranking[0], std::size_t{4});
+        // Its one difference is the bust, 2 in.
+        QCOMPARE(a.costs[4].outside_noise, 1);
+        QCOMPARE(a.costs[4].largest_at, Measure::Bust);
+        QVERIFY(is_near(a.costs[4].largest, Length::inches(2), Length::mm(1e-9)));
+    }
+    void a_cup_as_drafted_needs_no_school()
+    {
+        const auto set = measured({{Measure::HighBust, Length::inches(34)}, {Measure::Bust, Length::inches(36)}});
+        const auto a = *advise(misses(), set, {GarmentKind::Top});
+        QCOMPARE(a.school.reason, SchoolReason::CupAsDrafted);
+        const auto without = measured({{Measure::Bust, Length::inches(36)}});
+        QCOMPARE(advise(misses(), without, {GarmentKind::Top})->school.reason, SchoolReason::HighBustUnknown);
+        QCOMPARE(advise(misses(), {}, {GarmentKind::Top}).error().why, Why::BodyIncomplete);
+    }
+    void full_skirts_hang_from_the_waist_and_fitted_ones_from_the_hip()
+    {
+        const auto set = body(722, 958);
+        QCOMPARE(advise(eight_sizes(), set)->school.reason, SchoolReason::HangsFromHip);
+        ChoiceWish full{GarmentKind::Skirt, true};
+        QCOMPARE(advise(eight_sizes(), set, full)->school.school, School::Waist);
+    }
+    void between_sizes_knits_go_down_and_wovens_up()
+    {
+        SizeChart c = misses();
+        for (auto& s : c.sizes) s.body = {{Measure::Hip, s.body.at(Measure::Hip)}};
+        const auto set = measured({{Measure::Hip, Length::inches(38)}});  // the middle of 8 and 10
+        QCOMPARE(advise(c, set)->choice.hip_size, std::size_t{4});
+        ChoiceWish knit;
+        knit.knit = true;
+        const auto a = *advise(c, set, knit);
+        QCOMPARE(a.choice.hip_size, std::size_t{3});
+        QCOMPARE(a.between.size(), std::size_t{1});
+        QCOMPARE(a.between[0].lower, std::size_t{3});
+    }
+    void worn_seated_the_larger_girth_counts()
+    {
+        auto set = body(722, 958);
+        set.readings[Measure::SeatedHip] = {Length::mm(1010), Length::mm(1010)};
+        set.readings[Measure::SeatedWaist] = {Length::mm(700)};
+        QCOMPARE(as_worn(set, true).taken(Measure::Hip)->value.in_mm(), 1010.0);
+        QCOMPARE(as_worn(set, true).taken(Measure::Waist)->value.in_mm(), 722.0);
+        ChoiceWish seated;
+        seated.seated = true;
+        QVERIFY(advise(eight_sizes(), set, seated)->choice.hip_size > advise(eight_sizes(), set)->choice.hip_size);
+    }
+    void a_larger_body_never_gets_a_smaller_size_at_any_level()
+    {
+        std::mt19937 rng{23};
+        std::uniform_real_distribution<double> at{0, 1};
+        for (int i = 0; i < 4000; ++i) {
+            const double hb = 760 + 300 * at(rng);
+            const double b = hb + 10 + 120 * at(rng);
+            const double w = 600 + 330 * at(rng);
+            const double h = 860 + 340 * at(rng);
+            const int grown = i % 3;
+            const double more = 40 * at(rng);
+            const auto set_of = [&](bool larger) {
+                return measured({{Measure::HighBust, Length::mm(hb + (larger && grown == 0 ? more : 0))},
+                                 {Measure::Bust, Length::mm(b + (larger && grown == 0 ? more : 0))},
+                                 {Measure::Waist, Length::mm(w + (larger && grown == 1 ? more : 0))},
+                                 {Measure::Hip, Length::mm(h + (larger && grown == 2 ? more : 0))}});
+            };
+            for (const auto kind : {GarmentKind::Dress, GarmentKind::Trousers}) {
+                ChoiceWish wish{kind};
+                if (kind == GarmentKind::Dress) wish.school = School::HighBust;
+                const auto small = advise(misses(), set_of(false), wish)->choice;
+                const auto large = advise(misses(), set_of(true), wish)->choice;
+                QVERIFY(small.bust_size <= large.bust_size);
+                QVERIFY(small.waist_size <= large.waist_size);
+                QVERIFY(small.hip_size <= large.hip_size);
+            }
+        }
+    }
+    void small_noise_moves_the_size_only_near_the_middle()
+    {
+        std::mt19937 rng{5};
+        std::uniform_real_distribution<double> hip{870, 1200};
+        std::uniform_real_distribution<double> noise{-9, 9};  // under half the smallest half step, 12.7 mm
+        for (int i = 0; i < 2000; ++i) {
+            const double h = hip(rng);
+            const auto set = measured({{Measure::Hip, Length::mm(h)}, {Measure::Waist, Length::mm(700)}});
+            const auto moved =
+                measured({{Measure::Hip, Length::mm(h + noise(rng))}, {Measure::Waist, Length::mm(700)}});
+            const auto a = *advise(misses(), set);
+            const auto b = *advise(misses(), moved);
+            if (a.choice.hip_size == b.choice.hip_size) continue;
+            const auto c = misses();
+            const auto lower = std::min(a.choice.hip_size, b.choice.hip_size);
+            QCOMPARE(std::max(a.choice.hip_size, b.choice.hip_size), lower + 1);
+            const double middle = (c.sizes[lower].body.at(Measure::Hip).in_mm() +
+                                   c.sizes[lower + 1].body.at(Measure::Hip).in_mm()) /
+                                  2;
+            QVERIFY(std::abs(h - middle) <= 9 + 6);
+        }
+    }
+    void body_types_of_one_pattern_stay_apart()
+    {
+        SizeChart c{"Cups", "Nobody", {}};
+        for (const char* group : {"B", "D"}) {
+            for (int i = 0; i < 3; ++i) {
+                const double bust = 900 + 40 * i + (group[0] == 'D' ? 50 : 0);
+                c.sizes.push_back({std::to_string(10 + 2 * i), {{Measure::Bust, Length::mm(bust)}}, 0, group});
+            }
+            c.drafted_cup[group] = group;
+        }
+        QVERIFY(check_chart(c).has_value());
+        QCOMPARE(c.groups().size(), std::size_t{2});
+        const auto d = c.of_group("D");
+        QCOMPARE(d.sizes.size(), std::size_t{3});
+        QCOMPARE(drafted_difference(d)->in_inches(), 4.0);
+        QVERIFY(is_near(*implied_high_bust(d, 0), Length::mm(950) - Length::inches(4), Length::mm(1e-9)));
+        QCOMPARE(c.of_group("nobody").sizes[0].group, std::string{"B"});
+    }
+    void a_makers_cup_table_wins()
+    {
+        auto c = misses();
+        c.cups = {{"small", Length::cm(6)}, {"middle", Length::cm(10)}, {"large", Length::cm(14)}};
+        const auto set = measured({{Measure::HighBust, Length::cm(86)}, {Measure::Bust, Length::cm(95.5)}});
+        QCOMPARE(cup_of(set, c)->letter, std::string{"middle"});
+        QVERIFY(cup_of(set, c)->makers);
+        c.drafted_cup[""] = "small";
+        QCOMPARE(drafted_difference(c)->in_cm(), 6.0);
+        c.cups_by = CupBy::Underbust;
+        QVERIFY(!cup_of(set, c));  // the table wants an underbust
+    }
+    void a_printed_range_is_its_middle_and_holds_all_of_it()
+    {
+        auto c = eight_sizes();
+        for (auto& s : c.sizes) s.half_range[Measure::Hip] = Length::mm(20);
+        const auto cost = cost_of(c, 2, body(720, 978));
+        QCOMPARE(cost.outside_noise, 0);
+        QCOMPARE(cost_of(c, 2, body(720, 982)).outside_noise, 1);
+    }
+    void the_designers_ease_is_kept_unless_another_is_wished()
+    {
+        auto c = eight_sizes();
+        c.sizes[2].finished[Measure::Hip] = Length::mm(1020);  // chart 960: 60 of ease
+        const auto set = body(722, 975);
+        auto row = *ease_at(c, 2, Measure::Hip, set, {}, {});
+        QCOMPARE(row.designed.in_mm(), 60.0);
+        QCOMPARE(row.now.in_mm(), 45.0);
+        QCOMPARE(row.change().in_mm(), 15.0);  // body − chart
+        QCOMPARE(row.finished_wanted().in_mm(), 1035.0);
+        row = *ease_at(c, 2, Measure::Hip, set, {{Measure::Hip, Length::mm(30)}}, {});
+        QVERIFY(row.wished && !row.holds({}));  // below the least, 40
+        QCOMPARE(row.change().in_mm(), -15.0);
+        QVERIFY(!ease_at(c, 2, Measure::Waist, set, {}, {}));  // nothing finished is known
+    }
+    void knits_may_be_smaller_than_the_body()
+    {
+        QCOMPARE(least_ease(Measure::Bust, {}, Length::mm(900)).in_mm(), 50.0);  // common practice, woven
+        QCOMPARE(least_ease(Measure::Bust, {true, 0.05}, Length::mm(900)).in_mm(), 50.0);
+        // Half of 50 % stretch: a garment of 720 stretched by a quarter is 900.
+        QVERIFY(is_near(least_ease(Measure::Bust, {true, 0.5}, Length::mm(900)), Length::mm(-180), Length::mm(1e-9)));
+    }
+    void pieces_laid_flat_give_the_finished_girth()
+    {
+        // A quarter front 25 cm less a 2 cm dart, on the fold; a back 26 less 1.5 with a tuck stitched 1 cm from its
+        // fold, cut twice: 2·23 + 2·(26 − 1.5 − 2) = 91 cm.
+        const std::vector<FlatWidth> widths{
+            {"front", Length::cm(25), Length::cm(2)},
+            {"back", Length::cm(26), Length::cm(1.5), {{FoldKind::Tuck, Length::cm(1), 1}}}};
+        QVERIFY(is_near(*finished_girth(widths), Length::cm(91), Length::mm(1e-9)));
+        QVERIFY(is_near(taken_by({FoldKind::BoxPleat, Length::cm(3), 2}), Length::cm(24), Length::mm(1e-9)));
+        QVERIFY(is_near(taken_by({FoldKind::KnifePleat, Length::cm(3), 2}), Length::cm(12), Length::mm(1e-9)));
+        QCOMPARE(finished_girth({}).error().why, Why::FlatNothingMeasured);
+        QCOMPARE(finished_girth({{"front", Length::cm(5), Length::cm(6)}}).error().why, Why::FlatMoreTakenThanThere);
+        QCOMPARE(finished_girth({{"front", Length::cm(-5)}}).error().why, Why::NotPositive);
     }
 };
 QTEST_APPLESS_MAIN(TestChart)

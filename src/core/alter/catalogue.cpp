@@ -29,14 +29,24 @@ std::optional<Proposal> propose_waist_to_hip(const FittingState& s)
     return Proposal{taken->value - drafted, taken->spread, taken->value, drafted, Against::Pattern};
 }
 
+// With the design ease kept, body − chart; with her own ease, what the garment then lacks.
+std::optional<Proposal> width(const FittingState& s, Measure m, std::size_t size, Length finished)
+{
+    const auto wish = s.ease.find(m);
+    const auto taken = s.body.taken(m);
+    if (wish == s.ease.end() || !taken) return against_chart(s, m, size);
+    const Length wanted = taken->value + wish->second;
+    return Proposal{wanted - finished, taken->spread, wanted, finished, Against::EaseWish};
+}
+
 std::optional<Proposal> propose_width_at_waist(const FittingState& s)
 {
-    return against_chart(s, Measure::Waist, s.waist_size);
+    return width(s, Measure::Waist, s.waist_size, measure_flat(s.traced.pieces).waist);
 }
 
 std::optional<Proposal> propose_width_at_hip(const FittingState& s)
 {
-    return against_chart(s, Measure::Hip, s.hip_size);
+    return width(s, Measure::Hip, s.hip_size, measure_flat(s.traced.pieces).hip);
 }
 
 std::optional<Proposal> propose_hem_given_back(const FittingState& s)
@@ -61,15 +71,15 @@ const std::array<Adjustment, 5>& catalogue()
 {
     static const std::array<Adjustment, 5> all{{
         {AdjustmentKind::WaistToHip, "waist_to_hip", Zone::Lengths, waist_to_hip_limit, propose_waist_to_hip,
-         alter_waist_to_hip},
+         alter_waist_to_hip, false, Measure::WaistToHip},
         {AdjustmentKind::WidthAtWaist, "width_at_waist", Zone::Widths, width_limit, propose_width_at_waist,
-         alter_width_at_waist},
+         alter_width_at_waist, false, Measure::Waist},
         {AdjustmentKind::WidthAtHip, "width_at_hip", Zone::Widths, width_limit, propose_width_at_hip,
-         alter_width_at_hip},
+         alter_width_at_hip, false, Measure::Hip},
         {AdjustmentKind::HemGivenBack, "hem_given_back", Zone::Hem, hem_limit, propose_hem_given_back, alter_hem,
-         true},
+         true, {}},
         {AdjustmentKind::FinishedLength, "finished_length", Zone::Hem, hem_limit, propose_finished_length,
-         alter_hem},
+         alter_hem, false, Measure::SkirtLength},
     }};
     return all;
 }

@@ -6,6 +6,7 @@
 
 #include "core/alter/garment.h"
 #include "core/body/body_set.h"
+#include "core/chart/ease.h"
 #include "core/chart/size_chart.h"
 
 namespace sartorum {
@@ -22,10 +23,11 @@ struct FittingState {
     const SizeChart& chart;
     std::size_t waist_size;
     std::size_t hip_size;
+    const EaseWishes& ease;
 };
 
 // Where the second number of a proposal came from.
-enum class Against { Chart, Pattern, EarlierChange };
+enum class Against { Chart, Pattern, EarlierChange, EaseWish };
 
 struct Proposal {
     Length amount;
@@ -46,6 +48,8 @@ struct Adjustment {
     Outcome<Applied> (*apply)(const Garment&, Length amount);
     // Done in one go with the next entry when both are accepted: nobody trims a hem to add to it.
     bool joins_next = false;
+    // The measure it is proposed from, if there is one: when that is stale, so is the adjustment.
+    std::optional<Measure> from{};
 };
 
 [[nodiscard]] const std::array<Adjustment, 5>& catalogue();

@@ -14,6 +14,18 @@ std::optional<Measure> measure_of_key(std::string_view key)
     return std::nullopt;
 }
 
+Length Repeatability::of(MeasureKind kind) const
+{
+    switch (kind) {
+        case MeasureKind::Girth: return girth;
+        case MeasureKind::Along:
+        case MeasureKind::Wish: return along;
+        case MeasureKind::Height: return height;
+        case MeasureKind::Crotch: return crotch;
+    }
+    return along;
+}
+
 Outcome<Length> check_reading(Measure m, Length reading)
 {
     const auto& f = facts(m);
@@ -24,7 +36,8 @@ Outcome<Length> check_reading(Measure m, Length reading)
     return reading;
 }
 
-std::optional<Taken> take(Measure m, const std::vector<Length>& readings)
+std::optional<Taken> take(Measure m, const std::vector<Length>& readings, const TapeCheck& tape,
+                          const Repeatability& hand)
 {
     if (readings.empty()) return std::nullopt;
     const auto& f = facts(m);
@@ -33,14 +46,14 @@ std::optional<Taken> take(Measure m, const std::vector<Length>& readings)
     Taken out;
     out.apart = sorted.back() - sorted.front();
     const std::size_t n = sorted.size();
-    const Length s = f.repeatability;
+    const Length s = hand.of(f.kind);
     if (n == 1) {
         // A wished length is decided, not measured: once is enough.
         out.state = f.kind == MeasureKind::Wish ? ReadingState::Agree : ReadingState::OneMore;
         out.value = sorted[0];
         out.spread = s * 2.0;
     } else if (n == 2) {
-        out.state = out.apart <= f.disagree ? ReadingState::Agree : ReadingState::ThirdAsked;
+        out.state = out.apart <= f.disagree() ? ReadingState::Agree : ReadingState::ThirdAsked;
         out.value = (sorted[0] + sorted[1]) / 2.0;
         out.spread = out.state == ReadingState::Agree ? s * std::numbers::sqrt2 : std::max(out.apart, s * 2.0);
     } else {
@@ -48,6 +61,68 @@ std::optional<Taken> take(Measure m, const std::vector<Length>& readings)
         out.value = n % 2 == 1 ? sorted[n / 2] : (sorted[n / 2 - 1] + sorted[n / 2]) / 2.0;
         out.spread = s * (2.0 * std::sqrt(1.0 - std::numbers::sqrt3 / std::numbers::pi));
     }
+    out.as_read = out.value;
+    if (!tape.empty() && f.kind != MeasureKind::Wish) {
+        out.value = tape.corrected(out.as_read);
+        out.spread = Length::mm(std::hypot(out.spread.in_mm(), 2.0 * tape.left_on(out.as_read).in_mm()));
+    }
+    return out;
+}
+
+std::optional<Taken> BodySet::taken(Measure m, Side s) const
+{
+    const auto it = side(s).find(m);
+    return it == side(s).end() ? std::nullopt : take(m, it->second, tape, hand);
+}
+
+std::optional<Taken> BodySet::taken(Measure m) const
+{
+    auto right = taken(m, Side::Right);
+    auto other = taken(m, Side::Left);
+    if (!right || (other && other->value > right->value)) return other;
+    return right;
+}
+
+std::optional<double> shoulder_slope_degrees(const BodySet& set, Side side)
+{
+    const auto either = [&](Measure m) {
+        const auto t = set.taken(m, side);
+        return t ? t : set.taken(m);
+    };
+    const auto neck = set.taken(Measure::NeckPointHeight);
+    const auto tip = either(Measure::ShoulderTipHeight);
+    const auto length = either(Measure::ShoulderLength);
+    if (!neck || !tip || !length) return std::nullopt;
+    const double sine = (neck->value - tip->value) / length->value;
+    if (sine <= -0.2 || sine >= 0.8) return std::nullopt;
+    return std::asin(sine) * 180.0 / std::numbers::pi;
+}
+
+Repeatability pooled_repeatability(const std::vector<BodySet>& sets)
+{
+    constexpr double start_pairs = 8;
+    Repeatability out;
+    const auto pooled = [&](MeasureKind kind, Length start) {
+        double squares = start_pairs * start.in_mm() * start.in_mm();
+        double pairs = start_pairs;
+        for (const auto& set : sets) {
+            for (const auto* readings : {&set.readings, &set.left}) {
+                for (const auto& [m, values] : *readings) {
+                    if (facts(m).kind != kind || values.size() < 2) continue;
+                    const double d = (values[1] - values[0]).in_mm();
+                    // A blunder is what the third reading is for; it says nothing about the hand.
+                    if (std::abs(d) > 2.0 * facts(m).disagree().in_mm()) continue;
+                    squares += d * d / 2.0;
+                    pairs += 1;
+                }
+            }
+        }
+        return Length::mm(std::sqrt(squares / pairs));
+    };
+    out.girth = pooled(MeasureKind::Girth, out.girth);
+    out.along = pooled(MeasureKind::Along, out.along);
+    out.height = pooled(MeasureKind::Height, out.height);
+    out.crotch = pooled(MeasureKind::Crotch, out.crotch);
     return out;
 }
 

@@ -1,8 +1,58 @@
 #include "core/chart/size_chart.h"
 
+#include <algorithm>
+#include <array>
 #include <set>
 
 namespace sartorum {
+namespace {
+
+// Sizes grow at these: a chart in which one shrinks was read in the wrong order or mistyped.
+constexpr std::array growing{Measure::HighBust, Measure::Bust, Measure::Underbust, Measure::Waist, Measure::Hip};
+
+std::optional<Length> in(const std::map<Measure, Length>& values, Measure m)
+{
+    const auto it = values.find(m);
+    return it == values.end() ? std::nullopt : std::optional{it->second};
+}
+
+Outcome<bool> check_size(const ChartSize& size)
+{
+    if (size.name.empty()) return refuse(Why::ChartSizesUnnamed, {}, size.line);
+    if (std::none_of(growing.begin(), growing.end(), [&](Measure m) { return size.body.contains(m); })) {
+        return refuse(Why::ChartNoMeasure, std::string{facts(Measure::Waist).key}, size.line);
+    }
+    for (const auto& [m, value] : size.body) {
+        const auto& f = facts(m);
+        if (value < f.least || value > f.most) {
+            return tl::make_unexpected(
+                Refusal{Why::OutOfRange, std::string{f.key}, value, f.least, f.most, size.line});
+        }
+    }
+    for (const auto& [m, value] : size.finished) {
+        const auto& f = facts(m);
+        if (value < f.least * 0.5 || value > f.most * 2.0) {
+            return tl::make_unexpected(
+                Refusal{Why::OutOfRange, std::string{f.key}, value, f.least * 0.5, f.most * 2.0, size.line});
+        }
+    }
+    return true;
+}
+
+Outcome<bool> check_order(const ChartSize& small, const ChartSize& large)
+{
+    if (large.body.size() != small.body.size()) return refuse(Why::ChartRagged, large.name, large.line);
+    for (const auto& [m, value] : small.body) {
+        if (!large.body.contains(m)) return refuse(Why::ChartRagged, large.name, large.line);
+        const bool grows = std::find(growing.begin(), growing.end(), m) != growing.end();
+        if (grows && large.body.at(m) <= value) {
+            return refuse(Why::ChartSizesOutOfOrder, large.name, large.line);
+        }
+    }
+    return true;
+}
+
+}  // namespace
 
 std::optional<std::size_t> SizeChart::index_of(const std::string& size) const
 {
@@ -14,8 +64,17 @@ std::optional<std::size_t> SizeChart::index_of(const std::string& size) const
 
 std::optional<Length> SizeChart::body(std::size_t size, Measure m) const
 {
-    const auto it = sizes.at(size).body.find(m);
-    return it == sizes[size].body.end() ? std::nullopt : std::optional{it->second};
+    return in(sizes.at(size).body, m);
+}
+
+Length SizeChart::half_range(std::size_t size, Measure m) const
+{
+    return in(sizes.at(size).half_range, m).value_or(Length{});
+}
+
+std::optional<Length> SizeChart::finished(std::size_t size, Measure m) const
+{
+    return in(sizes.at(size).finished, m);
 }
 
 bool SizeChart::prints(Measure m) const
@@ -23,33 +82,42 @@ bool SizeChart::prints(Measure m) const
     return !sizes.empty() && sizes.front().body.contains(m);
 }
 
+std::vector<std::string> SizeChart::groups() const
+{
+    std::vector<std::string> out;
+    for (const auto& s : sizes) {
+        if (std::find(out.begin(), out.end(), s.group) == out.end()) out.push_back(s.group);
+    }
+    return out;
+}
+
+SizeChart SizeChart::of_group(const std::string& wanted) const
+{
+    const auto all = groups();
+    if (all.size() < 2) return *this;
+    const std::string& group = std::find(all.begin(), all.end(), wanted) == all.end() ? all.front() : wanted;
+    SizeChart out = *this;
+    std::erase_if(out.sizes, [&](const ChartSize& s) { return s.group != group; });
+    return out;
+}
+
 Outcome<SizeChart> check_chart(SizeChart chart)
 {
     if (chart.sizes.empty()) return refuse(Why::ChartEmpty);
-    if (chart.sizes.size() < 2) return refuse(Why::ChartTooFewSizes, chart.sizes[0].name);
     if (chart.sizes.size() > most_sizes) return refuse(Why::ChartTooLarge);
-    std::set<std::string> names;
+    std::set<std::pair<std::string, std::string>> names;
     for (const auto& size : chart.sizes) {
-        if (size.name.empty()) return refuse(Why::ChartSizesUnnamed, {}, size.line);
-        if (!names.insert(size.name).second) return refuse(Why::ChartSizeTwice, size.name, size.line);
-        for (const auto m : {Measure::Waist, Measure::Hip}) {
-            if (!size.body.contains(m)) return refuse(Why::ChartNoMeasure, std::string{facts(m).key}, size.line);
+        if (!names.insert({size.group, size.name}).second) {
+            return refuse(Why::ChartSizeTwice, size.name, size.line);
         }
-        for (const auto& [m, value] : size.body) {
-            const auto& f = facts(m);
-            if (value < f.least || value > f.most) {
-                auto r = Refusal{Why::OutOfRange, std::string{f.key}, value, f.least, f.most, size.line};
-                return tl::make_unexpected(r);
-            }
-        }
+        if (const auto ok = check_size(size); !ok) return tl::make_unexpected(ok.error());
     }
-    for (std::size_t i = 1; i < chart.sizes.size(); ++i) {
-        const auto& small = chart.sizes[i - 1];
-        const auto& large = chart.sizes[i];
-        if (large.body.size() != small.body.size()) return refuse(Why::ChartRagged, large.name, large.line);
-        for (const auto m : {Measure::Waist, Measure::Hip}) {
-            if (large.body.at(m) <= small.body.at(m)) {
-                return refuse(Why::ChartSizesOutOfOrder, large.name, large.line);
+    for (const auto& group : chart.groups()) {
+        const auto one = chart.of_group(group);
+        if (one.sizes.size() < 2) return refuse(Why::ChartTooFewSizes, one.sizes[0].name);
+        for (std::size_t i = 1; i < one.sizes.size(); ++i) {
+            if (const auto ok = check_order(one.sizes[i - 1], one.sizes[i]); !ok) {
+                return tl::make_unexpected(ok.error());
             }
         }
     }

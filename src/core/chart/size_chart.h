@@ -1,7 +1,8 @@
-// size_chart.h: the body measurements a maker drafts each size for.
+// size_chart.h: the body measurements a maker drafts each size for, as makers print them.
 //
-// Sizes stand in growing order; every printed measure grows or stays from size to size, and waist and hip
-// are there for every size. waist_to_hip may be missing: then the pattern itself is measured.
+// Sizes stand in growing order inside their group (a body type or cup range of one pattern; most charts have one,
+// without a name). At least one girth is printed for every size, and every printed measure for every size of a
+// group. A printed range ("92-96") is kept as its middle and half its width.
 #pragma once
 #include <map>
 #include <optional>
@@ -17,16 +18,46 @@ struct ChartSize {
     std::string name;
     std::map<Measure, Length> body;
     int line = 0;  // where it stood in the file, for messages
+    std::string group{};
+    std::map<Measure, Length> half_range{};  // where a range was printed
+    std::map<Measure, Length> finished{};    // garment, at the stitching lines, where printed or flat-measured
+};
+
+struct CupRow {
+    std::string letter;
+    Length difference;
+    friend bool operator==(const CupRow&, const CupRow&) = default;
+};
+
+enum class CupBy { HighBust, Underbust };
+
+struct ChartView {
+    std::string name;
+    std::string first;  // size names
+    std::string last;
+    friend bool operator==(const ChartView&, const ChartView&) = default;
 };
 
 struct SizeChart {
     std::string name;
     std::string maker;
     std::vector<ChartSize> sizes;
+    std::map<std::string, std::string> drafted_cup{};  // letter by group; "" for the whole chart
+    std::vector<CupRow> cups{};                        // the maker's own table, if there is one
+    CupBy cups_by = CupBy::HighBust;
+    std::optional<Length> height_from{};
+    std::optional<Length> height_to{};
+    std::optional<Length> allowance{};
+    std::vector<ChartView> views{};
 
     [[nodiscard]] std::optional<std::size_t> index_of(const std::string& size) const;
     [[nodiscard]] std::optional<Length> body(std::size_t size, Measure) const;
+    [[nodiscard]] Length half_range(std::size_t size, Measure) const;
+    [[nodiscard]] std::optional<Length> finished(std::size_t size, Measure) const;
     [[nodiscard]] bool prints(Measure) const;
+    [[nodiscard]] std::vector<std::string> groups() const;  // in order of appearance
+    // The sizes of one group, as a chart of their own; an unknown name gives the first group.
+    [[nodiscard]] SizeChart of_group(const std::string&) const;
 };
 
 inline constexpr std::size_t most_sizes = 60;

@@ -1,83 +1,248 @@
 #include "core/chart/size_choice.h"
 
 #include <algorithm>
+#include <array>
+#include <tuple>
 
 namespace sartorum {
 namespace {
 
+using enum Measure;
+
+// Compared size by size; the frame counts most because it is the hardest to alter.
+constexpr std::array compared{HighBust,    Bust,          Underbust,  Waist,      Hip,         Thigh,        UpperArm,
+                              CrossShoulder, ShoulderLength, AcrossFront, AcrossBack, BackWaistLength,
+                              FrontWaistLength};
+constexpr std::array frame{HighBust, CrossShoulder, ShoulderLength, AcrossFront, AcrossBack};
+
+struct Level {
+    Measure measure{};
+    Taken taken;
+    std::size_t nearest = 0;
+    std::optional<std::size_t> other;  // as good within the noise
+};
+
+Length at(const SizeChart& chart, std::size_t size, Measure m)
+{
+    return *drafted(chart, size, m);
+}
+
 // The neighbour that is as good as the nearest, if the body stands within its noise of the middle.
 std::optional<std::size_t> other_side(const SizeChart& chart, Measure m, const Taken& taken, std::size_t nearest)
 {
-    const Length here = *chart.body(nearest, m);
+    const Length here = at(chart, nearest, m);
     const bool up = taken.value > here;
     if (up ? nearest + 1 >= chart.sizes.size() : nearest == 0) return std::nullopt;
     const std::size_t next = up ? nearest + 1 : nearest - 1;
-    const Length middle = (here + *chart.body(next, m)) / 2.0;
+    const Length middle = (here + at(chart, next, m)) / 2.0;
     return abs(taken.value - middle) <= taken.spread ? std::optional{next} : std::nullopt;
 }
 
-bool beyond(const SizeChart& chart, Measure m, const Taken& taken)
+bool beyond(const SizeChart& chart, const Level& level)
 {
     const std::size_t last = chart.sizes.size() - 1;
-    const Length step_up = *chart.body(last, m) - *chart.body(last - 1, m);
-    const Length step_down = *chart.body(1, m) - *chart.body(0, m);
-    return taken.value > *chart.body(last, m) + step_up / 2.0 || taken.value < *chart.body(0, m) - step_down / 2.0;
+    const auto value = [&](std::size_t i) { return at(chart, i, level.measure); };
+    return level.taken.value > value(last) + (value(last) - value(last - 1)) / 2.0 ||
+           level.taken.value < value(0) - (value(1) - value(0)) / 2.0;
+}
+
+std::optional<Level> level_at(const SizeChart& chart, const BodySet& set, Measure m)
+{
+    const auto taken = set.taken(m);
+    if (!taken || !drafted(chart, 0, m)) return std::nullopt;
+    const std::size_t nearest = nearest_size(chart, m, taken->value);
+    return Level{m, *taken, nearest, other_side(chart, m, *taken, nearest)};
+}
+
+// The one of a level's candidates that lies towards `size`.
+std::size_t towards(const Level& level, std::size_t size)
+{
+    if (!level.other) return level.nearest;
+    return std::clamp(size, std::min(level.nearest, *level.other), std::max(level.nearest, *level.other));
+}
+
+bool wears_bust(GarmentKind kind)
+{
+    return kind == GarmentKind::Top || kind == GarmentKind::Dress || kind == GarmentKind::Bra;
+}
+
+// Bust (by the school's measure), waist and hip, as far as garment, chart and body have them.
+std::vector<Level> levels_of(const SizeChart& chart, const BodySet& set, const ChoiceWish& wish, School school)
+{
+    std::vector<Level> out;
+    const auto add = [&](Measure m) {
+        if (auto level = level_at(chart, set, m)) out.push_back(*level);
+    };
+    if (wears_bust(wish.kind)) add(school == School::HighBust ? HighBust : Bust);
+    if (wish.kind == GarmentKind::Bra) {
+        add(Underbust);
+    } else {
+        add(Waist);
+        add(Hip);
+    }
+    return out;
+}
+
+std::size_t anchor_size(const Level& anchor, const std::vector<Level>& levels, const ChoiceWish& wish)
+{
+    if (!anchor.other) return anchor.nearest;
+    const auto next = std::find_if(levels.begin(), levels.end(),
+                                   [&](const Level& l) { return l.measure != anchor.measure; });
+    if (next != levels.end()) return towards(anchor, next->nearest);
+    const auto [lower, upper] = std::minmax(anchor.nearest, *anchor.other);
+    return wish.knit || wish.full ? lower : upper;
+}
+
+std::vector<std::size_t> ranked(const std::vector<SizeCost>& costs)
+{
+    std::vector<std::size_t> out(costs.size());
+    for (std::size_t i = 0; i < out.size(); ++i) out[i] = i;
+    std::stable_sort(out.begin(), out.end(), [&](std::size_t a, std::size_t b) {
+        const auto key = [&](std::size_t i) {
+            return std::tuple{costs[i].frame_outside, costs[i].outside_noise, costs[i].largest};
+        };
+        return key(a) < key(b);
+    });
+    return out;
 }
 
 }  // namespace
+
+std::optional<Length> drafted(const SizeChart& chart, std::size_t size, Measure m)
+{
+    return m == HighBust ? implied_high_bust(chart, size) : chart.body(size, m);
+}
 
 std::size_t nearest_size(const SizeChart& chart, Measure m, Length body)
 {
     std::size_t best = 0;
     for (std::size_t i = 1; i < chart.sizes.size(); ++i) {
-        if (abs(body - *chart.body(i, m)) < abs(body - *chart.body(best, m))) best = i;
+        if (abs(body - at(chart, i, m)) < abs(body - at(chart, best, m))) best = i;
     }
     return best;
 }
 
 SizeCost cost_of(const SizeChart& chart, std::size_t size, const BodySet& set)
 {
-    SizeCost cost{size, {}, 0, {}};
-    for (const auto m : {Measure::Waist, Measure::Hip}) {
+    SizeCost cost{size, {}, 0, 0, {}, {}};
+    for (const auto m : compared) {
         const auto taken = set.taken(m);
-        if (!taken) continue;
-        const Length printed = *chart.body(size, m);
-        const LevelDifference d{m, taken->value, printed, taken->value - printed, taken->spread};
+        const auto printed = drafted(chart, size, m);
+        if (!taken || !printed) continue;
+        const LevelDifference d{m,           taken->value, *printed, taken->value - *printed, taken->spread,
+                                chart.half_range(size, m)};
         if (!d.inside_noise()) {
             ++cost.outside_noise;
-            cost.largest = std::max(cost.largest, abs(d.difference));
+            cost.frame_outside += std::find(frame.begin(), frame.end(), m) != frame.end();
+            if (abs(d.difference) > cost.largest) {
+                cost.largest = abs(d.difference);
+                cost.largest_at = m;
+            }
         }
         cost.left.push_back(d);
     }
     return cost;
 }
 
-Outcome<Advice> advise(const SizeChart& chart, const BodySet& set)
+BodySet as_worn(BodySet set, bool seated)
 {
-    const auto waist = set.taken(Measure::Waist);
-    const auto hip = set.taken(Measure::Hip);
-    if (!waist) return refuse(Why::BodyIncomplete, std::string{facts(Measure::Waist).key});
-    if (!hip) return refuse(Why::BodyIncomplete, std::string{facts(Measure::Hip).key});
-
-    const std::size_t by_waist = nearest_size(chart, Measure::Waist, waist->value);
-    const std::size_t by_hip = nearest_size(chart, Measure::Hip, hip->value);
-    const auto waist_other = other_side(chart, Measure::Waist, *waist, by_waist);
-    const auto hip_other = other_side(chart, Measure::Hip, *hip, by_hip);
-
-    Advice advice{{by_waist, by_hip}, ChoiceReason::Blend, waist_other.has_value(), hip_other.has_value(), {}};
-    if (by_waist == by_hip) {
-        advice.reason = ChoiceReason::OneSize;
-    } else if (waist_other == by_hip) {
-        advice.choice.waist_size = by_hip;
-        advice.reason = ChoiceReason::OneSizeByNoise;
-    } else if (hip_other == by_waist) {
-        advice.choice.hip_size = by_waist;
-        advice.reason = ChoiceReason::OneSizeByNoise;
+    if (!seated) return set;
+    constexpr std::array pairs{std::pair{Waist, SeatedWaist}, std::pair{Hip, SeatedHip},
+                               std::pair{Thigh, SeatedThigh}};
+    for (const auto& [standing, sitting] : pairs) {
+        for (const auto side : {Side::Right, Side::Left}) {
+            const auto a = set.taken(standing, side);
+            const auto b = set.taken(sitting, side);
+            if (b && (!a || b->value > a->value)) set.side(side)[standing] = set.side(side).at(sitting);
+        }
     }
-    if (beyond(chart, Measure::Waist, *waist) || beyond(chart, Measure::Hip, *hip)) {
-        advice.reason = ChoiceReason::BeyondChart;
+    return set;
+}
+
+Measure anchor_of(School school)
+{
+    switch (school) {
+        case School::HighBust: return HighBust;
+        case School::FullBust: return Bust;
+        case School::Waist: return Waist;
+        case School::Hip: return Hip;
     }
+    return Hip;
+}
+
+SchoolAdvice advise_school(const SizeChart& chart, const BodySet& set, const ChoiceWish& wish)
+{
+    SchoolAdvice out;
+    const bool bust = wears_bust(wish.kind);
+    for (const auto school : {School::HighBust, School::FullBust, School::Waist, School::Hip}) {
+        const bool of_bust = school == School::HighBust || school == School::FullBust;
+        if (of_bust == bust && level_at(chart, set, anchor_of(school))) out.possible.push_back(school);
+    }
+    if (out.possible.empty()) return out;
+    const auto can = [&](School s) {
+        return std::find(out.possible.begin(), out.possible.end(), s) != out.possible.end();
+    };
+    out.school = out.possible.front();
+    out.reason = SchoolReason::OnlyOne;
+    if (bust && can(School::HighBust)) {
+        // High bust when the cup is C or more, or another than the drafted one; else both say the same.
+        const auto cup = cup_of(set, chart);
+        const auto difference = drafted_difference(chart);
+        const bool as_drafted = cup && difference && cup->by == CupBy::HighBust &&
+                                abs(cup->difference - *difference) <= Length::inches(0.5) &&
+                                cup->difference < Length::inches(2.5);
+        out.reason = as_drafted ? SchoolReason::CupAsDrafted : SchoolReason::FrameByHighBust;
+    } else if (bust) {
+        out.reason = SchoolReason::HighBustUnknown;
+    } else if (out.possible.size() > 1) {
+        out.school = wish.full ? School::Waist : School::Hip;
+        out.reason = wish.full ? SchoolReason::HangsFromWaist : SchoolReason::HangsFromHip;
+    }
+    return out;
+}
+
+Outcome<Advice> advise(const SizeChart& chart, const BodySet& body, const ChoiceWish& wish)
+{
+    const BodySet set = as_worn(body, wish.seated);
+    Advice advice;
+    advice.school = advise_school(chart, set, wish);
+    if (advice.school.possible.empty()) {
+        const Measure wanted = wears_bust(wish.kind)             ? (set.taken(Bust) ? HighBust : Bust)
+                               : set.taken(Waist)                ? Hip
+                                                                 : Waist;
+        const bool unprinted = !drafted(chart, 0, wanted);
+        return refuse(unprinted ? Why::ChartNoMeasure : Why::BodyIncomplete, std::string{facts(wanted).key});
+    }
+    const auto& possible = advice.school.possible;
+    if (wish.school && std::find(possible.begin(), possible.end(), *wish.school) != possible.end()) {
+        advice.school.school = *wish.school;
+    }
+    const auto levels = levels_of(chart, set, wish, advice.school.school);
+    const Measure anchor_measure = anchor_of(advice.school.school);
+    const auto anchor = *std::find_if(levels.begin(), levels.end(),
+                                      [&](const Level& l) { return l.measure == anchor_measure; });
+    const std::size_t by_anchor = anchor_size(anchor, levels, wish);
+    advice.choice = {by_anchor, by_anchor, by_anchor};
+    bool differ = false;
+    bool off = false;
+    for (const auto& level : levels) {
+        const std::size_t size = level.measure == anchor_measure ? by_anchor : towards(level, by_anchor);
+        (level.measure == Waist ? advice.choice.waist_size
+         : level.measure == Hip ? advice.choice.hip_size
+                                : advice.choice.bust_size) = size;
+        advice.levels.push_back(level.measure);
+        if (level.other) advice.between.push_back({level.measure, std::min(level.nearest, *level.other)});
+        advice.waist_between = advice.waist_between || (level.measure == Waist && level.other);
+        advice.hip_between = advice.hip_between || (level.measure == Hip && level.other);
+        differ = differ || level.nearest != anchor.nearest;
+        off = off || beyond(chart, level);
+    }
+    advice.reason = off                        ? ChoiceReason::BeyondChart
+                    : advice.choice.is_blend() ? ChoiceReason::Blend
+                    : differ                   ? ChoiceReason::OneSizeByNoise
+                                               : ChoiceReason::OneSize;
     for (std::size_t i = 0; i < chart.sizes.size(); ++i) advice.costs.push_back(cost_of(chart, i, set));
+    advice.ranking = ranked(advice.costs);
     return advice;
 }
 

@@ -1,15 +1,38 @@
-// size_choice.h: which size, or which blend between waist and hip, leaves the least to do.
+// size_choice.h: which size, or which blend between levels, leaves the least to do.
 //
-// Common practice: at each level the size whose chart body is nearest; fitted skirts stand on the hip, and the
-// waist is blended to where it lies nearest. When a body lies within its measuring noise of the middle between
-// two sizes, both are offered, and the one that agrees with the other level is taken.
+// The anchor is the level that is hardest to alter (a school): the frame by high bust or by full bust for tops and
+// dresses; the hip for fitted skirts and trousers, the waist for full ones. At each level the size whose chart body
+// is nearest (common practice). When a body lies within its measuring noise of the middle between two sizes, both
+// are offered and the one towards the other levels' size is taken; with no other level, knits and roomy styles go
+// down, woven close ones up. So no larger body ever gets a smaller size.
 #pragma once
 #include <vector>
 
 #include "core/body/body_set.h"
+#include "core/chart/cup.h"
 #include "core/chart/size_chart.h"
 
 namespace sartorum {
+
+enum class GarmentKind { Top, Dress, Skirt, Trousers, Bra };
+enum class School { HighBust, FullBust, Waist, Hip };
+
+struct ChoiceWish {
+    GarmentKind kind = GarmentKind::Skirt;
+    bool full = false;  // gathered or roomy: hangs from the waist, goes down between sizes
+    bool knit = false;
+    bool seated = false;             // worn sitting: the larger of standing and seated girths
+    std::optional<School> school{};  // hers; else the recommended one
+    friend bool operator==(const ChoiceWish&, const ChoiceWish&) = default;
+};
+
+enum class SchoolReason { FrameByHighBust, CupAsDrafted, HighBustUnknown, HangsFromHip, HangsFromWaist, OnlyOne };
+
+struct SchoolAdvice {
+    School school{};
+    SchoolReason reason{};
+    std::vector<School> possible;  // what chart and body allow
+};
 
 struct LevelDifference {
     Measure measure{};
@@ -17,15 +40,18 @@ struct LevelDifference {
     Length chart;
     Length difference;  // body − chart
     Length spread;
-    [[nodiscard]] bool inside_noise() const { return abs(difference) <= spread; }
+    Length half_range{};
+    [[nodiscard]] bool inside_noise() const { return abs(difference) <= std::max(spread, half_range); }
 };
 
 // What one size, taken throughout, would leave to adjust.
 struct SizeCost {
     std::size_t size = 0;
-    std::vector<LevelDifference> left;  // waist, hip
+    std::vector<LevelDifference> left;
     int outside_noise = 0;
-    Length largest;  // of the absolute differences outside the noise
+    int frame_outside = 0;  // of these, high bust, shoulders and across
+    Length largest;         // of the absolute differences outside the noise
+    Measure largest_at{};
 };
 
 enum class ChoiceReason { OneSize, OneSizeByNoise, Blend, BeyondChart };
@@ -33,8 +59,14 @@ enum class ChoiceReason { OneSize, OneSizeByNoise, Blend, BeyondChart };
 struct SizeChoice {
     std::size_t waist_size = 0;
     std::size_t hip_size = 0;
-    [[nodiscard]] bool is_blend() const { return waist_size != hip_size; }
+    std::size_t bust_size = 0;  // the anchor's size where the chart has no bust or the garment none
+    [[nodiscard]] bool is_blend() const { return waist_size != hip_size || bust_size != hip_size; }
     friend bool operator==(const SizeChoice&, const SizeChoice&) = default;
+};
+
+struct Between {
+    Measure measure{};
+    std::size_t lower = 0;
 };
 
 struct Advice {
@@ -42,13 +74,24 @@ struct Advice {
     ChoiceReason reason{};
     bool waist_between = false;  // the waist lies within its noise of the middle of two sizes
     bool hip_between = false;
-    std::vector<SizeCost> costs;  // one a size, in chart order
+    std::vector<SizeCost> costs{};  // one a size, in chart order
+    SchoolAdvice school{};
+    std::vector<Measure> levels{};        // where a size is chosen: of bust (or high bust), waist, hip
+    std::vector<Between> between{};       // levels where two sizes are as good
+    std::vector<std::size_t> ranking{};   // sizes, least left to do first
 };
 
 // Nearest size at one measure; on an exact tie the smaller. The chart must print the measure.
 [[nodiscard]] std::size_t nearest_size(const SizeChart&, Measure, Length body);
+// What the chart drafts a size for at a measure; for the high bust also what the drafted cup implies.
+[[nodiscard]] std::optional<Length> drafted(const SizeChart&, std::size_t size, Measure);
 [[nodiscard]] SizeCost cost_of(const SizeChart&, std::size_t size, const BodySet&);
-// Needs waist and hip in the set.
-[[nodiscard]] Outcome<Advice> advise(const SizeChart&, const BodySet&);
+// Standing readings replaced by the seated ones where these are larger.
+[[nodiscard]] BodySet as_worn(BodySet, bool seated);
+[[nodiscard]] SchoolAdvice advise_school(const SizeChart&, const BodySet&, const ChoiceWish&);
+// The measure whose nearest size each school stands for.
+[[nodiscard]] Measure anchor_of(School);
+// Needs the anchor's measure in the set, and one level in common with the chart.
+[[nodiscard]] Outcome<Advice> advise(const SizeChart&, const BodySet&, const ChoiceWish& = {});
 
 }  // namespace sartorum

@@ -57,10 +57,11 @@ Join join_at(const Garment& g, JoinPlace place)
     return {place, sum, std::abs(sum - 180.0) <= join_tolerance_degrees};
 }
 
-void add_ease(Checks& out, const BodySet& body, Measure m, Length finished, Length least)
+void add_ease(Checks& out, const BodySet& body, Measure m, Length finished, const Cloth& cloth)
 {
     const auto taken = body.taken(m);
     if (!taken) return;
+    const Length least = least_ease(m, cloth, taken->value);
     const Length ease = finished - taken->value;
     out.ease.push_back({m, finished, taken->value, ease, least, ease >= least - taken->spread});
 }
@@ -78,7 +79,7 @@ bool Checks::all_hold() const
     return seams_hold() && std::all_of(ease.begin(), ease.end(), [](const EaseCheck& e) { return e.holds; });
 }
 
-Checks check(const Garment& g, const BodySet& body)
+Checks check(const Garment& g, const BodySet& body, const Cloth& cloth)
 {
     Checks out;
     for (const auto& seam : g.seams) {
@@ -94,8 +95,8 @@ Checks check(const Garment& g, const BodySet& body)
     }
     for (const auto place : {JoinPlace::Waist, JoinPlace::Hem}) out.joins.push_back(join_at(g, place));
     const auto flat = measure_flat(g.pieces);
-    add_ease(out, body, Measure::Waist, flat.waist, least_waist_ease);
-    add_ease(out, body, Measure::Hip, flat.hip, least_hip_ease);
+    add_ease(out, body, Measure::Waist, flat.waist, cloth);
+    add_ease(out, body, Measure::Hip, flat.hip, cloth);
     out.front_hem = sewn_length(*find_piece(g.pieces, PieceRole::Front), EdgeRole::Hem);
     out.back_hem = sewn_length(*find_piece(g.pieces, PieceRole::Back), EdgeRole::Hem);
     return out;

@@ -2,17 +2,16 @@
 //
 // Walked pairs: equal within 1.5 mm with darts closed, or different by the ease meant. Joins: the two corner
 // angles that meet at a seam add up to 180° within 5°, so that the edge runs on without a corner. Common practice.
-// Least wearing ease, woven: waist 25 mm, hip 40 mm (common practice).
+// Least wearing ease: core/chart/ease.h.
 #pragma once
 #include "core/alter/garment.h"
 #include "core/body/body_set.h"
+#include "core/chart/ease.h"
 
 namespace sartorum {
 
 inline constexpr Length walk_tolerance = Length::mm(1.5);
 inline constexpr double join_tolerance_degrees = 5.0;
-inline constexpr Length least_waist_ease = Length::mm(25);
-inline constexpr Length least_hip_ease = Length::mm(40);
 
 struct Walk {
     std::string seam;
@@ -51,6 +50,6 @@ struct Checks {
     [[nodiscard]] bool all_hold() const;
 };
 
-[[nodiscard]] Checks check(const Garment&, const BodySet&);
+[[nodiscard]] Checks check(const Garment&, const BodySet&, const Cloth& = {});
 
 }  // namespace sartorum

@@ -62,8 +62,13 @@ void Plan::forget(AdjustmentKind kind)
     std::erase_if(decisions, [&](const Decision& d) { return d.kind == kind; });
 }
 
-Outcome<Computed> compute(const Pattern& pattern, const SizeChart& chart, const BodySet& body, const Plan& plan)
+Outcome<Computed> compute(const Pattern& pattern, const SizeChart& printed, const BodySet& standing, const Plan& plan)
 {
+    const SizeChart chart = printed.of_group(plan.chart_group);
+    const BodySet body = as_worn(standing, plan.choosing.seated);
+    for (const auto m : {Measure::Waist, Measure::Hip}) {
+        if (!chart.prints(m)) return refuse(Why::ChartNoMeasure, std::string{facts(m).key});
+    }
     const auto waist_size = chart.index_of(plan.waist_size);
     const auto hip_size = chart.index_of(plan.hip_size);
     if (!waist_size) return refuse(Why::SizeUnknown, plan.waist_size);
@@ -84,7 +89,7 @@ Outcome<Computed> compute(const Pattern& pattern, const SizeChart& chart, const 
         const auto& entry = catalogue()[i];
         PlanLine line;
         line.kind = entry.kind;
-        line.proposal = entry.propose({out.traced, now, body, chart, *waist_size, *hip_size});
+        line.proposal = entry.propose({out.traced, now, body, chart, *waist_size, *hip_size, plan.ease});
         const Decision* decision = plan.decision(entry.kind);
         line.state = state_of(line, decision);
         line.own_amount = decision && decision->amount;
@@ -119,7 +124,7 @@ Outcome<Computed> compute(const Pattern& pattern, const SizeChart& chart, const 
     }
     out.altered = std::move(now);
     out.altered_flat = now_measured.flat;
-    out.checks = check(out.altered, body);
+    out.checks = check(out.altered, body, plan.cloth);
     return out;
 }
 

@@ -4,6 +4,8 @@
 // chart + body + plan by compute(), and are never stored.
 #pragma once
 #include "core/alter/catalogue.h"
+#include "core/chart/ease.h"
+#include "core/chart/size_choice.h"
 #include "core/check/walk.h"
 
 namespace sartorum {
@@ -20,6 +22,11 @@ struct Plan {
     std::string waist_size;
     std::string hip_size;
     std::vector<Decision> decisions;  // at most one a kind
+    std::string bust_size{};          // where the chart prints one
+    std::string chart_group{};        // body type or cup range, where the chart has several
+    ChoiceWish choosing{};
+    Cloth cloth{};
+    EaseWishes ease{};  // her own ease; the rest keeps the designer's
 
     [[nodiscard]] const Decision* decision(AdjustmentKind) const;
     void decide(Decision);  // replaces an earlier one of its kind
@@ -68,7 +75,7 @@ struct Computed {
     Checks checks;
 };
 
-// The sizes must exist in chart and pattern alike.
+// The sizes must exist in chart and pattern alike, and the chart print waist and hip.
 [[nodiscard]] Outcome<Computed> compute(const Pattern&, const SizeChart&, const BodySet&, const Plan&);
 
 }  // namespace sartorum

@@ -33,6 +33,11 @@ enum class Why {
     ChartSizeTwice,
     ChartSizesOutOfOrder,
     ChartTooFewSizes,
+    ChartMixedUnits,
+    ChartRangeBackwards,
+    ChartMetaBroken,
+    FlatNothingMeasured,
+    FlatMoreTakenThanThere,
     SizeUnknown,
     // patterns
     FileUnreadable,
@@ -57,6 +62,8 @@ enum class Why {
     AmountTooLarge,
     // bodies
     BodyIncomplete,
+    TapeCheckTooMany,
+    TapeChecksTooClose,
     KeyMissing,
     // writing
     FileNotWritable,

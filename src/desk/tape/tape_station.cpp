@@ -84,7 +84,7 @@ protected:
         const auto& d = look_.dyes();
         QPainter p{this};
         p.setRenderHint(QPainter::Antialiasing);
-        const Length allowed = facts(measure_).disagree;
+        const Length allowed = facts(measure_).disagree();
         const Length span = std::max(allowed * 1.4, taken->apart * 1.3);
         const Length middle = taken->value;
         const auto x = [&](Length l) { return width() / 2.0 + (l - middle) / span * (width() - 24.0); };

@@ -1,0 +1,48 @@
+#include "core/chart/ease.h"
+
+namespace sartorum {
+namespace {
+
+constexpr double stretch_that_counts = 0.10;
+
+Length least_woven(Measure m)
+{
+    switch (m) {
+        case Measure::Bust: return Length::mm(50);
+        case Measure::Waist:
+        case Measure::SeatedWaist: return Length::mm(25);
+        case Measure::Hip:
+        case Measure::HighHip:
+        case Measure::SeatedHip:
+        case Measure::Thigh:
+        case Measure::SeatedThigh:
+        case Measure::UpperArm: return Length::mm(40);
+        default: return {};
+    }
+}
+
+}  // namespace
+
+Length least_ease(Measure m, const Cloth& cloth, Length body)
+{
+    if (!cloth.knit || cloth.stretch < stretch_that_counts) return least_woven(m);
+    const double spent = cloth.stretch / 2.0;
+    return body * (-spent / (1.0 + spent));
+}
+
+std::optional<EaseRow> ease_at(const SizeChart& chart, std::size_t size, Measure m, const BodySet& set,
+                               const EaseWishes& wishes, const Cloth& cloth, std::optional<Length> finished)
+{
+    const auto taken = set.taken(m);
+    const auto printed = chart.body(size, m);
+    const auto garment = finished ? finished : chart.finished(size, m);
+    if (!taken || !printed || !garment) return std::nullopt;
+    EaseRow row{m, taken->value, *garment, *garment - *printed, *garment - taken->value, {}, false, {}};
+    const auto wish = wishes.find(m);
+    row.wished = wish != wishes.end();
+    row.planned = row.wished ? wish->second : row.designed;
+    row.least = least_ease(m, cloth, taken->value);
+    return row;
+}
+
+}  // namespace sartorum

@@ -1,0 +1,45 @@
+// ease.h: how much larger the garment is than the body: as designed, as wished, and the least one moves in.
+//
+// Design ease of a size at a measure = finished − chart body. Finished wanted = body + design ease, unless she
+// wishes another ease. What must change = wanted − finished of the chosen size; with the design ease kept this is
+// body − chart.
+// Least wearing ease, woven and close (common practice): bust 50 mm, waist 25, hip 40, upper arm 40; thigh 40 by
+// analogy with the hip, high bust and underbust 0. Seated: the hip's least applies to the seated girth.
+// Knit: girth g of cloth that stretches by s may be as small as body/(1 + s/2): half the stretch is spent at most,
+// so least = −body·(s/2)/(1 + s/2); a knit that stretches less than 10 % counts as woven. From memory.
+#pragma once
+#include "core/body/body_set.h"
+#include "core/chart/size_chart.h"
+
+namespace sartorum {
+
+struct Cloth {
+    bool knit = false;
+    double stretch = 0.0;  // 0.30 for 30 %, 0 to 1.5
+    friend bool operator==(const Cloth&, const Cloth&) = default;
+};
+
+[[nodiscard]] Length least_ease(Measure, const Cloth&, Length body);
+
+struct EaseRow {
+    Measure measure{};
+    Length body;
+    Length finished;  // of the chosen size
+    Length designed;  // ease over the chart's body
+    Length now;       // over the wearer's, in the chosen size
+    Length planned;   // designed, or her wish
+    bool wished = false;
+    Length least;
+    [[nodiscard]] Length change() const { return planned - now; }
+    [[nodiscard]] Length finished_wanted() const { return body + planned; }
+    [[nodiscard]] bool holds(Length spread) const { return planned + spread >= least; }
+};
+
+using EaseWishes = std::map<Measure, Length>;
+
+// None while the body or the chart's body or the finished girth is not known. `finished` overrides the chart's.
+[[nodiscard]] std::optional<EaseRow> ease_at(const SizeChart&, std::size_t size, Measure, const BodySet&,
+                                             const EaseWishes&, const Cloth&,
+                                             std::optional<Length> finished = {});
+
+}  // namespace sartorum

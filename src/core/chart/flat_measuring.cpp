@@ -1,0 +1,34 @@
+#include "core/chart/flat_measuring.h"
+
+namespace sartorum {
+
+Length taken_by(const FlatFold& fold)
+{
+    const double times = fold.kind == FoldKind::BoxPleat ? 4.0 : 2.0;
+    return fold.depth * (times * fold.count);
+}
+
+Outcome<Length> finished_girth(const std::vector<FlatWidth>& widths)
+{
+    if (widths.empty()) return refuse(Why::FlatNothingMeasured);
+    Length sum;
+    for (const auto& w : widths) {
+        if (w.width <= Length{} || w.times < 1 || w.times > 40) {
+            return refuse_amount(Why::NotPositive, w.piece, w.width, Length::mm(1), Length::mm(3000));
+        }
+        Length out = w.darts;
+        for (const auto& fold : w.folds) {
+            if (fold.count < 1 || fold.depth < Length{}) {
+                return refuse_amount(Why::NotPositive, w.piece, fold.depth, Length::mm(1), w.width);
+            }
+            out += taken_by(fold);
+        }
+        if (w.darts < Length{} || out >= w.width) {
+            return refuse_amount(Why::FlatMoreTakenThanThere, w.piece, out, {}, w.width);
+        }
+        sum += (w.width - out) * w.times;
+    }
+    return sum;
+}
+
+}  // namespace sartorum
