@@ -6,6 +6,7 @@
 #include <QTest>
 
 #include "desk/demo.h"
+#include "desk/tape/tape_station.h"
 #include "desk/window.h"
 
 using namespace sartorum;
@@ -30,6 +31,28 @@ int main(int argc, char** argv)
         window.grab().save(out.filePath(QString{name} + ".png"));
     };
     shot("tape");
+    const auto tape = [&](Round round, Measure m, const char* name) {
+        room.walk_round(round);
+        window.findChild<TapeStation*>()->go_to(m);
+        shot(name);
+    };
+    tape(Round::Dress, Measure::Bust, "tape-front");
+    tape(Round::Dress, Measure::UpperArm, "tape-back");
+    tape(Round::Everything, Measure::Hip, "all-front");
+    tape(Round::Everything, Measure::CrotchLength, "all-legs");
+    tape(Round::Everything, Measure::ShoulderTipHeight, "all-door");
+    tape(Round::Everything, Measure::BodyRise, "all-seated");
+    room.walk_round({});
+    const auto dress = room.book().charts().front().id;
+    const auto skirt_table = room.table();
+    room.choose_chart(dress);
+    room.put_pattern_away();
+    room.wear({GarmentKind::Dress}, {}, {});
+    window.go_to(Station::Chart);
+    shot("chart-dress");
+    window.go_to(Station::Tape);
+    room.choose_pattern(*skirt_table.pattern);
+    room.choose_chart(*skirt_table.chart);
     window.go_to(Station::Chart);
     shot("chart");
     room.choose_sizes(room.advice()->choice.waist_size, room.advice()->choice.hip_size);

@@ -79,7 +79,7 @@ int compare(const Options& o)
         return 0;
     }
     QTextStream out{stdout};
-    out << words::advice_title(in.chart, advice.choice) << "\n"
+    out << words::advice_title(in.chart, advice.choice, advice.levels) << "\n"
         << words::advice_reason(in.chart, advice, in.body.set, o.unit) << "\n";
     for (const auto& cost : advice.costs) out << "  " << words::cost_text(in.chart, cost, o.unit) << "\n";
     return 0;

@@ -10,17 +10,31 @@
 namespace sartorum::desk {
 namespace {
 
-bool add_body(notebook::Notebook& book, const QString& path)
+// One person's dated sets, oldest first.
+bool add_bodies(notebook::Notebook& book, const QDir& dir, const QStringList& files)
 {
-    const auto text = formats::read_file(path);
-    if (!text) return false;
-    const auto body = formats::read_body(*text);
-    if (!body) return false;
-    const auto date = QDate::fromString(QString::fromStdString(body->set.date), Qt::ISODate);
-    const auto wearer = book.add_wearer(QString::fromStdString(body->name), date);
-    if (!wearer) return false;
-    for (const auto& [m, readings] : body->set.readings) {
-        if (!book.set_readings(*book.table().set, m, readings)) return false;
+    std::optional<notebook::Id> wearer;
+    for (const auto& file : files) {
+        const auto text = formats::read_file(dir.filePath(file));
+        if (!text) return false;
+        const auto body = formats::read_body(*text);
+        if (!body) return false;
+        const auto date = QDate::fromString(QString::fromStdString(body->set.date), Qt::ISODate);
+        if (!wearer) {
+            const auto made = book.add_wearer(QString::fromStdString(body->name), date);
+            if (!made) return false;
+            wearer = *made;
+        } else if (!book.add_set(*wearer, date)) {
+            return false;
+        }
+        const auto set = *book.table().set;
+        for (const auto side : {Side::Right, Side::Left}) {
+            for (const auto& [m, readings] : body->set.side(side)) {
+                if (!book.set_readings(set, m, readings, side)) return false;
+            }
+        }
+        if (!book.set_circumstances(set, body->set)) return false;
+        if (!body->set.tape.empty() && !book.set_tape_check(set, body->set.tape)) return false;
     }
     return true;
 }
@@ -39,12 +53,17 @@ bool fill_with_demo(notebook::Notebook& book, const QString& folder)
     if (!chart || !pattern) return false;
     chart->name = "Towpath Paper, skirts";
     chart->maker = "Towpath Paper";
+    const auto dress = formats::read_file(dir.filePath("windlass-dress.csv"));
+    if (!dress) return false;
+    const auto dress_chart = formats::read_chart_csv(*dress);
+    if (!dress_chart || !book.add_chart(*dress_chart)) return false;
     const auto chart_id = book.add_chart(*chart);
     if (!chart_id) return false;
     if (!book.add_pattern(QString::fromStdString(pattern->name), QString::fromStdString(pattern->maker),
                           QByteArray::fromStdString(*svg), *chart_id))
         return false;
-    return add_body(book, dir.filePath("bram.json")) && add_body(book, dir.filePath("ottilie.json"));
+    return add_bodies(book, dir, {"bram.json"}) &&
+           add_bodies(book, dir, {"ottilie-april.json", "ottilie-july.json", "ottilie.json"});
 }
 
 }  // namespace sartorum::desk

@@ -2,6 +2,7 @@
 
 #include <QLocale>
 #include <QTime>
+#include <algorithm>
 
 #include "formats/pattern_svg.h"
 #include "words/words.h"
@@ -78,16 +79,65 @@ void Room::reload()
     table_ = book_->table();
     const auto wearer = table_.wearer ? book_->wearer(*table_.wearer) : std::nullopt;
     wearer_name_ = wearer ? wearer->name : QString{};
-    body_ = table_.set ? book_->body(*table_.set).value_or(BodySet{}) : BodySet{};
-    chart_ = table_.chart ? book_->chart(*table_.chart) : std::nullopt;
+    history_.clear();
+    std::optional<std::size_t> here;
+    if (table_.wearer) {
+        auto sets = book_->sets(*table_.wearer);
+        std::reverse(sets.begin(), sets.end());
+        for (const auto& set : sets) {
+            auto body = book_->body(set.id);
+            if (!body) continue;
+            if (table_.set == set.id) here = history_.size();
+            history_.push_back(std::move(*body));
+        }
+    }
+    const auto hand = pooled_repeatability(history_);
+    for (auto& set : history_) set.hand = hand;
+    body_ = here ? history_[*here] : BodySet{};
+    printed_chart_ = table_.chart ? book_->chart(*table_.chart) : std::nullopt;
     read_pattern();
     plan_ = {};
     step_ = 0;
-    if (table_.wearer && table_.pattern) {
-        plan_ = book_->plan(*table_.wearer, *table_.pattern);
-        step_ = book_->step(*table_.wearer, *table_.pattern);
-    }
+    if (const auto what = plan_for()) plan_ = book_->plan(*table_.wearer, *what);
+    if (table_.wearer && table_.pattern) step_ = book_->step(*table_.wearer, *table_.pattern);
+    if (pattern_) plan_.choosing.kind = GarmentKind::Skirt;  // the one kind of drawing there is
+    chart_ = printed_chart_ ? std::optional{printed_chart_->of_group(plan_.chart_group)} : std::nullopt;
     recompute();
+}
+
+std::optional<notebook::PlanFor> Room::plan_for() const
+{
+    if (!table_.wearer) return std::nullopt;
+    if (table_.pattern) return notebook::PlanFor::pattern(*table_.pattern);
+    if (table_.chart) return notebook::PlanFor::chart(*table_.chart);
+    return std::nullopt;
+}
+
+std::vector<Stale> Room::stale() const
+{
+    const BodySet* newest = history_.empty() || history_.back().date == body_.date ? nullptr : &history_.back();
+    return stale_measures(body_, today_().toString(Qt::ISODate).toStdString(), newest);
+}
+
+std::optional<Round> Room::round() const
+{
+    return round_of_key(table_.round.toStdString());
+}
+
+std::vector<Measure> Room::measures() const
+{
+    if (const auto r = round()) return measures_of(*r, plan_.choosing.seated);
+    const auto garment = [&] {
+        switch (plan_.choosing.kind) {
+            case GarmentKind::Top: return Round::Top;
+            case GarmentKind::Dress: return Round::Dress;
+            case GarmentKind::Skirt: return Round::Skirt;
+            case GarmentKind::Trousers: return Round::Trousers;
+            case GarmentKind::Bra: return Round::Bra;
+        }
+        return Round::Skirt;
+    }();
+    return measures_of(garment, plan_.choosing.seated);
 }
 
 void Room::recompute()
@@ -96,17 +146,19 @@ void Room::recompute()
     computed_.reset();
     trouble_.reset();
     if (chart_ && !chart_->sizes.empty()) {
-        if (auto a = advise(*chart_, body_)) advice_ = std::move(*a);
+        if (auto a = advise(*chart_, body_, plan_.choosing)) advice_ = std::move(*a);
     }
     chosen_ = chart_ && chart_->index_of(plan_.waist_size) && chart_->index_of(plan_.hip_size);
     if (!chosen_ && advice_) {
-        plan_.waist_size = chart_->sizes[advice_->choice.waist_size].name;
-        plan_.hip_size = chart_->sizes[advice_->choice.hip_size].name;
+        const auto& c = advice_->choice;
+        plan_.waist_size = chart_->sizes[c.waist_size].name;
+        plan_.hip_size = chart_->sizes[c.hip_size].name;
+        plan_.bust_size = chart_->sizes[c.bust_size].name;
         // A pattern cut in one size only is taken as it is.
         if (pattern_ && pattern_->sizes.size() == 1) plan_.waist_size = plan_.hip_size = pattern_->sizes[0].size;
     }
     if (!chart_ || !pattern_ || (!chosen_ && !advice_)) return;
-    auto c = compute(*pattern_, *chart_, body_, plan_);
+    auto c = compute(*pattern_, *printed_chart_, body_, plan_);
     if (c) {
         computed_ = std::move(*c);
         step_ = std::min(step_, static_cast<int>(computed_->steps.size()) - 1);
@@ -159,9 +211,34 @@ void Room::choose_chart(notebook::Id chart)
     kept(book_->lay_on_table(t));
 }
 
-void Room::keep_readings(Measure m, const std::vector<Length>& readings)
+void Room::put_pattern_away()
 {
-    if (table_.set) kept(book_->set_readings(*table_.set, m, readings));
+    auto t = table_;
+    t.pattern.reset();
+    kept(book_->lay_on_table(t));
+}
+
+void Room::walk_round(std::optional<Round> round)
+{
+    auto t = table_;
+    const auto key = round ? key_of(*round) : std::string_view{};
+    t.round = QString::fromUtf8(key.data() ? key.data() : "", static_cast<qsizetype>(key.size()));
+    kept(book_->lay_on_table(t));
+}
+
+void Room::keep_readings(Measure m, const std::vector<Length>& readings, Side side)
+{
+    if (table_.set) kept(book_->set_readings(*table_.set, m, readings, side));
+}
+
+void Room::keep_circumstances(const BodySet& body)
+{
+    if (table_.set) kept(book_->set_circumstances(*table_.set, body));
+}
+
+void Room::keep_tape_check(const TapeCheck& tape)
+{
+    if (table_.set) kept(book_->set_tape_check(*table_.set, tape));
 }
 
 Outcome<bool> Room::take_chart(const SizeChart& chart)
@@ -190,14 +267,55 @@ Outcome<bool> Room::take_skirt(const SkirtFlat& flat)
 
 void Room::save_plan(const QString& act)
 {
-    if (table_.wearer && table_.pattern) kept(book_->save_plan(*table_.wearer, *table_.pattern, plan_, act));
+    if (const auto what = plan_for()) kept(book_->save_plan(*table_.wearer, *what, plan_, act));
+}
+
+Outcome<bool> Room::change_chart(const SizeChart& chart)
+{
+    auto checked = check_chart(chart);
+    if (!checked) return tl::make_unexpected(checked.error());
+    if (table_.chart) kept(book_->replace_chart(*table_.chart, *checked));
+    return true;
+}
+
+SizeChoice Room::choice() const
+{
+    if (!chart_) return {};
+    const std::size_t hip = chart_->index_of(plan_.hip_size).value_or(0);
+    return {chart_->index_of(plan_.waist_size).value_or(0), hip, chart_->index_of(plan_.bust_size).value_or(hip)};
+}
+
+void Room::choose(const SizeChoice& c)
+{
+    plan_.waist_size = chart_->sizes.at(c.waist_size).name;
+    plan_.hip_size = chart_->sizes.at(c.hip_size).name;
+    plan_.bust_size = chart_->sizes.at(c.bust_size).name;
+    save_plan(tr("size"));
 }
 
 void Room::choose_sizes(std::size_t waist, std::size_t hip)
 {
-    plan_.waist_size = chart_->sizes.at(waist).name;
-    plan_.hip_size = chart_->sizes.at(hip).name;
-    save_plan(tr("size"));
+    choose({waist, hip, hip});
+}
+
+// Another body type asks for the size anew.
+void Room::choose_group(const std::string& group)
+{
+    plan_.chart_group = group;
+    plan_.waist_size = plan_.hip_size = plan_.bust_size = {};
+    save_plan(tr("body type"));
+}
+
+void Room::wear(const ChoiceWish& wish, const Cloth& cloth, const EaseWishes& ease)
+{
+    ChoiceWish now = wish;
+    now.knit = cloth.knit;
+    // Another way to choose asks for the size anew.
+    if (!(now == plan_.choosing)) plan_.waist_size = plan_.hip_size = plan_.bust_size = {};
+    plan_.choosing = now;
+    plan_.cloth = cloth;
+    plan_.ease = ease;
+    save_plan(tr("how it is worn"));
 }
 
 void Room::decide(AdjustmentKind kind, Answer answer, std::optional<Length> amount)

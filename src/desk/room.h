@@ -6,6 +6,8 @@
 #include <QObject>
 #include <functional>
 
+#include "core/body/rounds.h"
+#include "core/body/staleness.h"
 #include "core/chart/size_choice.h"
 #include "core/pattern/skirt_block.h"
 #include "formats/pages.h"
@@ -22,7 +24,16 @@ public:
     [[nodiscard]] const notebook::Table& table() const { return table_; }
     [[nodiscard]] QString wearer_name() const { return wearer_name_; }
     [[nodiscard]] const BodySet& body() const { return body_; }
+    // Every set of this wearer, oldest first; the one on the table among them.
+    [[nodiscard]] const std::vector<BodySet>& history() const { return history_; }
+    [[nodiscard]] std::vector<Stale> stale() const;  // of the set on the table
+    [[nodiscard]] QDate today() const { return today_(); }
+    // The round that is walked; none: what this pattern and chart need.
+    [[nodiscard]] std::optional<Round> round() const;
+    [[nodiscard]] std::vector<Measure> measures() const;
+    // The sizes of the chosen body type; printed_chart() has them all.
     [[nodiscard]] const std::optional<SizeChart>& chart() const { return chart_; }
+    [[nodiscard]] const std::optional<SizeChart>& printed_chart() const { return printed_chart_; }
     [[nodiscard]] const std::optional<Pattern>& pattern() const { return pattern_; }
     // Its name and maker, known before it is read.
     [[nodiscard]] std::optional<notebook::Named> pattern_on_table() const;
@@ -40,11 +51,21 @@ public:
     void choose_wearer(notebook::Id wearer, std::optional<notebook::Id> set = {});
     void choose_pattern(notebook::Id);
     void choose_chart(notebook::Id);
-    void keep_readings(Measure, const std::vector<Length>&);
+    void put_pattern_away();
+    void walk_round(std::optional<Round>);
+    void keep_readings(Measure, const std::vector<Length>&, Side = Side::Right);
+    void keep_circumstances(const BodySet&);
+    void keep_tape_check(const TapeCheck&);
     [[nodiscard]] Outcome<bool> take_chart(const SizeChart&);
     [[nodiscard]] Outcome<bool> take_pattern_svg(const std::string& svg);
     [[nodiscard]] Outcome<bool> take_skirt(const SkirtFlat&);
+    [[nodiscard]] Outcome<bool> change_chart(const SizeChart&);  // the one on the table, corrected
+    [[nodiscard]] SizeChoice choice() const;
+    void choose(const SizeChoice&);
     void choose_sizes(std::size_t waist, std::size_t hip);
+    void choose_group(const std::string&);
+    // How the size is chosen, in what cloth, with which ease of her own: one step of undo.
+    void wear(const ChoiceWish&, const Cloth&, const EaseWishes&);
     void decide(AdjustmentKind, Answer, std::optional<Length> amount);
     void forget(AdjustmentKind);
     void go_to_step(int);
@@ -61,6 +82,7 @@ private:
     void read_pattern();
     void recompute();
     void save_plan(const QString& act);
+    [[nodiscard]] std::optional<notebook::PlanFor> plan_for() const;
     template <class T>
     bool kept(const notebook::Result<T>&);
 
@@ -69,7 +91,9 @@ private:
     notebook::Table table_;
     QString wearer_name_;
     BodySet body_;
+    std::vector<BodySet> history_;
     std::optional<SizeChart> chart_;
+    std::optional<SizeChart> printed_chart_;
     std::optional<Pattern> pattern_;
     std::optional<notebook::Id> parsed_pattern_;
     std::optional<Advice> advice_;

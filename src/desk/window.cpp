@@ -9,6 +9,7 @@
 #include <QVBoxLayout>
 #include <utility>
 
+#include "desk/chart/chart_dialog.h"
 #include "desk/chart/chart_station.h"
 #include "desk/dialogs/dialogs.h"
 #include "desk/paper/paper_station.h"
@@ -129,6 +130,7 @@ QWidget* Window::station(Station s)
             auto* chart = new ChartStation{look_, *room_, stack_};
             connect(chart, &ChartStation::chart_typing_wanted, this, &Window::type_chart);
             connect(chart, &ChartStation::chart_import_wanted, this, [this] { import_chart(); });
+            connect(chart, &ChartStation::chart_correcting_wanted, this, &Window::correct_chart);
             connect(chart, &ChartStation::tape_wanted, this, [this] { go_to(Station::Tape); });
             connect(chart, &ChartStation::plan_wanted, this, [this] { go_to(Station::Plan); });
             place = chart;
@@ -168,7 +170,7 @@ void Window::go_to(Station s)
     foot_->show_keys(keys_of(s));
     // Straight to work: the first reading on the Tape, else the station itself, so that its keys act.
     if (s == Station::Tape && room_->table().wearer) {
-        static_cast<TapeStation*>(w)->go_to(Measure::Waist);
+        static_cast<TapeStation*>(w)->resume();
         return;
     }
     for (auto* child : w->findChildren<QWidget*>()) {
@@ -218,12 +220,12 @@ void Window::next_part()
 std::vector<bool> Window::finished() const
 {
     const auto& c = room_->computed();
-    bool measured = true;
-    for (const auto m : {Measure::Waist, Measure::Hip, Measure::WaistToHip}) {
+    const auto settled = [&](Measure m) {
         const auto taken = room_->body().taken(m);
-        measured = measured && taken &&
-                   (taken->state == ReadingState::Agree || taken->state == ReadingState::MiddleTaken);
-    }
+        return taken && (taken->state == ReadingState::Agree || taken->state == ReadingState::MiddleTaken);
+    };
+    bool measured = room_->table().wearer.has_value();
+    for (const auto m : room_->measures()) measured = measured && (facts(m).kind == MeasureKind::Wish || settled(m));
     bool answered = c && room_->sizes_chosen();
     if (c) {
         for (const auto& l : c->lines)
@@ -250,6 +252,12 @@ void Window::type_chart()
 {
     ChartDialog{look_, *room_, this}.exec();
 }
+void Window::correct_chart()
+{
+    ChartDialog dialog{look_, *room_, this};
+    dialog.correct();
+    dialog.exec();
+}
 void Window::draw_skirt()
 {
     SkirtDialog{look_, *room_, this}.exec();
@@ -268,11 +276,11 @@ void Window::import_chart(const QString& given)
     const QString name = QFileInfo{path}.fileName();
     const auto bytes = formats::read_file(path);
     if (!bytes) return tell(words::refusal(bytes.error(), look_.unit()));
-    auto chart = formats::read_chart_csv(*bytes);
-    if (!chart) return tell(name + ": " + words::refusal(chart.error(), look_.unit()));
-    chart->name = QFileInfo{path}.completeBaseName().toStdString();
-    if (chart->maker.empty()) chart->maker = chart->name;
-    (void)room_->take_chart(*chart);
+    auto lines = formats::chart_lines(*bytes);
+    if (!lines) return tell(name + ": " + words::refusal(lines.error(), look_.unit()));
+    ChartDialog dialog{look_, *room_, this};
+    dialog.fill(*lines, QFileInfo{path}.completeBaseName());
+    dialog.exec();
 }
 
 void Window::open_pattern(const QString& given)
@@ -334,6 +342,9 @@ void Window::show_patterns()
         a->setCheckable(true);
         a->setChecked(room_->table().chart == c.id);
     }
+    if (room_->table().pattern && room_->table().chart)
+        menu->addAction(tr("Work by the chart alone"), this, [this] { room_->put_pattern_away(); });
+    if (room_->table().chart) menu->addAction(tr("Correct this size chart…"), this, &Window::correct_chart);
     menu->addAction(tr("Type a size chart…"), this, &Window::type_chart);
     menu->addAction(tr("Import a size chart (CSV)…"), this, [this] { import_chart(); });
     menu->popup(docket_->pattern_button().mapToGlobal(QPoint{0, docket_->pattern_button().height()}));

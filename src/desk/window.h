@@ -30,6 +30,7 @@ public:
     void type_chart();
     void import_chart(const QString& path = {});
     void open_pattern(const QString& path = {});
+    void correct_chart();
     void draw_skirt();
 
 signals:

@@ -1,15 +1,18 @@
 #include "formats/chart_csv.h"
 
 #include <algorithm>
+#include <array>
 #include <cctype>
 #include <charconv>
-
-#include "core/units/length_text.h"
 
 namespace sartorum::formats {
 namespace {
 
 constexpr std::size_t most_bytes = 1024 * 1024;
+constexpr std::size_t most_lines = 400;
+constexpr std::size_t most_cells = 100;
+// No grown body has a girth of 75 cm or less as its largest, and none of 75 in as its usual.
+constexpr double most_inches = 75;
 
 std::string trimmed(std::string_view s)
 {
@@ -41,70 +44,380 @@ std::vector<std::string> cells_of(std::string_view line, char separator)
     return out;
 }
 
-struct Column {
-    bool names_size = false;
-    Measure measure{};
-    Unit unit = Unit::Centimetre;
-};
-
-Outcome<Column> column_of(const std::string& header, int line)
+// "Full Bust (in)" -> "full_bust_in"
+std::string plain(std::string_view s)
 {
-    std::string name;
-    for (const char c : header) {
-        if (c != '(' && c != ')') name += static_cast<char>(std::tolower(static_cast<unsigned char>(c)));
+    std::string out;
+    for (const char c : s) {
+        const auto u = static_cast<unsigned char>(c);
+        if (std::isalnum(u) || u >= 0x80)
+            out += static_cast<char>(std::tolower(u));
+        else if (!out.empty() && out.back() != '_')
+            out += '_';
     }
-    name = trimmed(name);
-    Column column;
-    const auto space = name.rfind(' ');
-    if (space != std::string::npos) {
-        const std::string unit = name.substr(space + 1);
-        const bool known = unit == "cm" || unit == "mm" || unit == "in";
-        if (known) {
-            column.unit = unit == "cm" ? Unit::Centimetre : unit == "mm" ? Unit::Millimetre : Unit::Inch;
-            name = trimmed(name.substr(0, space));
-        }
-    }
-    std::replace(name.begin(), name.end(), ' ', '_');
-    std::replace(name.begin(), name.end(), '-', '_');
-    if (name == "size") {
-        column.names_size = true;
-        return column;
-    }
-    const auto measure = measure_of_key(name);
-    if (!measure || facts(*measure).kind == MeasureKind::Wish)
-        return refuse(Why::ChartColumnUnknown, header, line);
-    column.measure = *measure;
-    return column;
+    while (!out.empty() && out.back() == '_') out.pop_back();
+    return out;
 }
 
-Outcome<std::vector<Column>> columns_of(const std::vector<std::string>& headers)
+using Word = std::pair<const char*, Measure>;
+constexpr std::array other_words{
+    Word{"full_bust", Measure::Bust},
+    Word{"chest", Measure::Bust},
+    Word{"bust_girth", Measure::Bust},
+    Word{"upper_bust", Measure::HighBust},
+    Word{"above_bust", Measure::HighBust},
+    Word{"upper_chest", Measure::HighBust},
+    Word{"under_bust", Measure::Underbust},
+    Word{"ribcage", Measure::Underbust},
+    Word{"waistline", Measure::Waist},
+    Word{"waist_girth", Measure::Waist},
+    Word{"hips", Measure::Hip},
+    Word{"hip_girth", Measure::Hip},
+    Word{"seat", Measure::Hip},
+    Word{"top_hip", Measure::HighHip},
+    Word{"upper_hip", Measure::HighHip},
+    Word{"nape_to_waist", Measure::BackWaistLength},
+    Word{"back_length", Measure::BackWaistLength},
+    Word{"back_waist", Measure::BackWaistLength},
+    Word{"back_neck_to_waist", Measure::BackWaistLength},
+    Word{"front_waist", Measure::FrontWaistLength},
+    Word{"hip_depth", Measure::WaistToHip},
+    Word{"waist_to_hips", Measure::WaistToHip},
+    Word{"crotch_depth", Measure::BodyRise},
+    Word{"rise", Measure::BodyRise},
+    Word{"inseam", Measure::InsideLeg},
+    Word{"inside_leg_length", Measure::InsideLeg},
+    Word{"bicep", Measure::UpperArm},
+    Word{"biceps", Measure::UpperArm},
+    Word{"shoulder", Measure::ShoulderLength},
+    Word{"shoulder_width", Measure::CrossShoulder},
+    Word{"across_shoulder", Measure::CrossShoulder},
+    Word{"back_width", Measure::AcrossBack},
+    Word{"front_width", Measure::AcrossFront},
+    Word{"neck", Measure::NeckBase},
+    Word{"stature", Measure::Height},
+};
+
+enum class HeadKind { Size, Group, Cup, Body, Finished };
+
+struct Head {
+    HeadKind kind = HeadKind::Body;
+    Measure measure{};
+    std::optional<Unit> unit;
+};
+
+std::optional<Unit> unit_of_word(std::string_view w)
 {
-    std::vector<Column> out;
-    for (const auto& h : headers) {
-        const auto c = column_of(h, 1);
-        if (!c) return tl::make_unexpected(c.error());
-        for (const auto& other : out) {
-            if (other.names_size == c->names_size && (c->names_size || other.measure == c->measure)) {
-                return refuse(Why::ChartColumnTwice, h, 1);
-            }
-        }
-        out.push_back(*c);
+    if (w == "cm" || w == "centimetres" || w == "centimeters") return Unit::Centimetre;
+    if (w == "mm" || w == "millimetres") return Unit::Millimetre;
+    if (w == "in" || w == "inch" || w == "inches") return Unit::Inch;
+    return std::nullopt;
+}
+
+std::optional<Head> head_of(const std::string& text)
+{
+    Head head;
+    std::string name = plain(text);
+    const auto cut = name.rfind('_');
+    if (cut != std::string::npos) {
+        head.unit = unit_of_word(std::string_view{name}.substr(cut + 1));
+        if (head.unit) name = name.substr(0, cut);
     }
-    if (std::none_of(out.begin(), out.end(), [](const Column& c) { return c.names_size; })) {
-        return refuse(Why::ChartSizesUnnamed, {}, 1);
+    if (name == "size" || name == "sizes") {
+        head.kind = HeadKind::Size;
+        return head;
+    }
+    if (name == "type" || name == "body_type" || name == "group" || name == "figure") {
+        head.kind = HeadKind::Group;
+        return head;
+    }
+    if (name == "cup" || name == "cup_range") {
+        head.kind = HeadKind::Cup;
+        return head;
+    }
+    for (const std::string_view garment : {"finished_", "garment_"}) {
+        if (name.starts_with(garment)) {
+            head.kind = HeadKind::Finished;
+            name = name.substr(garment.size());
+            break;
+        }
+    }
+    const auto measure = measure_of_word(name);
+    if (!measure || facts(*measure).kind == MeasureKind::Wish) return std::nullopt;
+    head.measure = *measure;
+    return head;
+}
+
+struct Cell {
+    Length value;
+    Length half;
+    bool names_unit = false;
+};
+
+bool names_unit(const std::string& s)
+{
+    return s.find('"') != std::string::npos ||
+           std::any_of(s.begin(), s.end(), [](char c) { return std::isalpha(static_cast<unsigned char>(c)); });
+}
+
+// Where a range is parted: at "–", "—", " to " or a hyphen that is not inside "39-1/2".
+std::optional<std::pair<std::string, std::string>> range_of(const std::string& s)
+{
+    for (const std::string_view mark : {"\xe2\x80\x93", "\xe2\x80\x94", " to ", "..."}) {
+        const auto at = s.find(mark, 1);
+        if (at != std::string::npos) return std::pair{trimmed(s.substr(0, at)), trimmed(s.substr(at + mark.size()))};
+    }
+    const auto dash = s.find('-', 1);
+    if (dash == std::string::npos || dash + 1 == s.size()) return std::nullopt;
+    const std::string after = trimmed(s.substr(dash + 1));
+    const auto slash = after.find('/');
+    // A whole, a hyphen and a fraction of one inch: one number, not two.
+    if (slash != std::string::npos && after.find_first_of(" -") == std::string::npos) return std::nullopt;
+    return std::pair{trimmed(s.substr(0, dash)), after};
+}
+
+Outcome<Cell> cell_of(const std::string& text, Unit unit, int line)
+{
+    Cell out;
+    out.names_unit = names_unit(text);
+    if (const auto range = range_of(text)) {
+        const auto high = parse_length(range->second, unit);
+        // "92-96 in": the unit behind the range is that of both.
+        std::string first = range->first;
+        if (names_unit(range->second) && !names_unit(first)) {
+            const auto digits = range->second.find_last_of("0123456789");
+            first += range->second.substr(digits == std::string::npos ? 0 : digits + 1);
+        }
+        const auto low = parse_length(first, unit);
+        if (!low || !high || *low >= *high) return refuse(Why::ChartRangeBackwards, text, line);
+        out.value = (*low + *high) / 2.0;
+        out.half = (*high - *low) / 2.0;
+        return out;
+    }
+    std::string one = text;
+    const auto dash = one.find('-', 1);
+    if (dash != std::string::npos) one[dash] = ' ';
+    const auto value = parse_length(one, unit);
+    if (!value) return refuse(Why::ChartCellNotALength, text, line);
+    out.value = *value;
+    return out;
+}
+
+// Lines beside the table are taken out of `lines`.
+struct Beside {
+    std::optional<Unit> unit;
+    std::vector<ChartLine> lengths;  // wait until the unit is known
+};
+
+Outcome<bool> take_view(const ChartLine& l, const std::string& key, SizeChart& chart)
+{
+    if (l.cells.size() < 3) return refuse(Why::ChartMetaBroken, l.cells[0], l.number);
+    chart.views.push_back({trimmed(l.cells[0].substr(key == "view" ? 4 : 5)), l.cells[1], l.cells[2]});
+    return true;
+}
+
+Outcome<bool> take_beside(std::vector<ChartLine>& lines, SizeChart& chart, Beside& beside)
+{
+    std::vector<ChartLine> rest;
+    for (auto& l : lines) {
+        const std::string key = plain(l.cells[0]);
+        const std::string value = l.cells.size() > 1 ? l.cells[1] : std::string{};
+        if (key == "maker") {
+            chart.maker = value;
+        } else if (key == "name" || key == "pattern") {
+            chart.name = value;
+        } else if (key == "unit" || key == "units") {
+            beside.unit = unit_of_word(plain(value));
+            if (!beside.unit) return refuse(Why::ChartUnitUnknown, value, l.number);
+        } else if (key == "drafted_cup") {
+            chart.drafted_cup[""] = value;
+        } else if (key == "cups_by") {
+            if (plain(value) != "underbust" && plain(value) != "high_bust")
+                return refuse(Why::ChartMetaBroken, l.cells[0], l.number);
+            chart.cups_by = plain(value) == "underbust" ? CupBy::Underbust : CupBy::HighBust;
+        } else if (key == "cups" || key == "allowance" || key == "height_range" ||
+                   (key == "height" && l.cells.size() == 2)) {
+            beside.lengths.push_back(l);
+        } else if (key.starts_with("view_") || key == "view") {
+            if (const auto ok = take_view(l, key, chart); !ok) return tl::make_unexpected(ok.error());
+        } else {
+            rest.push_back(std::move(l));
+        }
+    }
+    lines = std::move(rest);
+    return true;
+}
+
+Outcome<bool> take_lengths(const Beside& beside, Unit unit, SizeChart& chart)
+{
+    for (const auto& l : beside.lengths) {
+        const std::string key = plain(l.cells[0]);
+        if (key == "cups") {
+            for (std::size_t i = 1; i + 1 < l.cells.size(); i += 2) {
+                if (l.cells[i].empty()) break;
+                const auto d = parse_length(l.cells[i + 1], unit);
+                if (!d) return refuse(Why::ChartCellNotALength, l.cells[i + 1], l.number);
+                chart.cups.push_back({l.cells[i], *d});
+            }
+            if (chart.cups.empty()) return refuse(Why::ChartMetaBroken, l.cells[0], l.number);
+            continue;
+        }
+        if (l.cells.size() < 2) return refuse(Why::ChartMetaBroken, l.cells[0], l.number);
+        const auto cell = cell_of(l.cells[1], unit, l.number);
+        if (!cell) return tl::make_unexpected(cell.error());
+        if (key == "allowance") {
+            chart.allowance = cell->value;
+        } else {
+            chart.height_from = cell->value - cell->half;
+            chart.height_to = cell->value + cell->half;
+        }
+    }
+    return true;
+}
+
+bool is_across(const std::vector<ChartLine>& lines)
+{
+    std::size_t in_first_line = 0;
+    for (std::size_t i = 1; i < lines[0].cells.size(); ++i) in_first_line += head_of(lines[0].cells[i]).has_value();
+    std::size_t in_first_column = 0;
+    for (std::size_t i = 1; i < lines.size(); ++i) in_first_column += head_of(lines[i].cells[0]).has_value();
+    return in_first_column > in_first_line;
+}
+
+Outcome<std::vector<ChartLine>> turned(const std::vector<ChartLine>& lines)
+{
+    std::vector<ChartLine> out(lines[0].cells.size());
+    for (const auto& l : lines) {
+        if (l.cells.size() != lines[0].cells.size()) return refuse(Why::ChartRagged, l.cells[0], l.number);
+        for (std::size_t i = 0; i < l.cells.size(); ++i) {
+            out[i].cells.push_back(l.cells[i]);
+            out[i].number = lines[0].number;
+        }
+    }
+    if (out[0].cells[0].empty()) out[0].cells[0] = "size";
+    return out;
+}
+
+Outcome<std::vector<Head>> heads_of(const ChartLine& l)
+{
+    std::vector<Head> out;
+    for (std::size_t i = 0; i < l.cells.size(); ++i) {
+        const auto head = i == 0 && l.cells[i].empty() ? Head{HeadKind::Size, {}, {}} : head_of(l.cells[i]);
+        if (!head) return refuse(Why::ChartColumnUnknown, l.cells[i], l.number);
+        for (const auto& other : out) {
+            const bool lengths = head->kind == HeadKind::Body || head->kind == HeadKind::Finished;
+            if (other.kind == head->kind && (!lengths || other.measure == head->measure))
+                return refuse(Why::ChartColumnTwice, l.cells[i], l.number);
+        }
+        out.push_back(*head);
+    }
+    if (std::none_of(out.begin(), out.end(), [](const Head& h) { return h.kind == HeadKind::Size; })) {
+        return refuse(Why::ChartSizesUnnamed, {}, l.number);
     }
     return out;
 }
 
+bool holds_length(const Head& h)
+{
+    return h.kind == HeadKind::Body || h.kind == HeadKind::Finished;
+}
+
+// A column in which some cells name a unit and others, without one in the heading, do not.
+Outcome<bool> check_units(const std::vector<ChartLine>& lines, const std::vector<Head>& heads, bool unit_said)
+{
+    for (std::size_t c = 0; c < heads.size(); ++c) {
+        if (!holds_length(heads[c]) || heads[c].unit || unit_said) continue;
+        std::size_t named = 0;
+        for (std::size_t r = 1; r < lines.size(); ++r) named += c < lines[r].cells.size() && names_unit(lines[r].cells[c]);
+        if (named != 0 && named + 1 != lines.size())
+            return refuse(Why::ChartMixedUnits, lines[0].cells[c], lines[0].number);
+    }
+    return true;
+}
+
+// Inches, when the largest body girth says so and nothing names a unit.
+std::optional<Unit> guessed_unit(const std::vector<ChartLine>& lines, const std::vector<Head>& heads)
+{
+    double largest = 0;
+    for (std::size_t c = 0; c < heads.size(); ++c) {
+        const auto& h = heads[c];
+        if (h.kind != HeadKind::Body || facts(h.measure).kind != MeasureKind::Girth || h.unit) continue;
+        for (std::size_t r = 1; r < lines.size(); ++r) {
+            if (c >= lines[r].cells.size() || names_unit(lines[r].cells[c])) continue;
+            const auto cell = cell_of(lines[r].cells[c], Unit::Centimetre, 0);
+            if (cell) largest = std::max(largest, cell->value.in_cm());
+        }
+    }
+    if (largest == 0) return std::nullopt;
+    return largest <= most_inches ? Unit::Inch : Unit::Centimetre;
+}
+
+Outcome<ChartSize> size_of(const ChartLine& l, const std::vector<Head>& heads, Unit unit, SizeChart& chart,
+                           ChartUnderstood& understood)
+{
+    ChartSize size;
+    size.line = l.number;
+    for (std::size_t i = 0; i < heads.size(); ++i) {
+        const auto& head = heads[i];
+        const auto& text = l.cells[i];
+        if (head.kind == HeadKind::Size) {
+            size.name = text;
+        } else if (!holds_length(head)) {
+            size.group = text;
+            if (head.kind == HeadKind::Cup) chart.drafted_cup[text] = text;
+        } else if (text.empty()) {
+            return refuse(Why::ChartRagged, l.cells[0], l.number);
+        } else {
+            const auto cell = cell_of(text, head.unit.value_or(unit), l.number);
+            if (!cell) return tl::make_unexpected(cell.error());
+            (head.kind == HeadKind::Body ? size.body : size.finished)[head.measure] = cell->value;
+            if (cell->half > Length{}) {
+                ++understood.ranges;
+                if (head.kind == HeadKind::Body) size.half_range[head.measure] = cell->half;
+            }
+        }
+    }
+    return size;
+}
+
+std::string quoted(const std::string& name)
+{
+    if (name.find_first_of(",;\"\t") == std::string::npos) return name;
+    std::string out = "\"";
+    for (const char c : name) out += c == '"' ? std::string{"\"\""} : std::string{c};
+    return out + "\"";
+}
+
+std::string digits(Length l)
+{
+    char text[32];
+    const auto end = std::to_chars(text, text + sizeof text, l.in_mm()).ptr;
+    return std::string(text, end);
+}
+
+std::string ranged(Length middle, Length half)
+{
+    return half > Length{} ? digits(middle - half) + "-" + digits(middle + half) : digits(middle);
+}
+
 }  // namespace
 
-Outcome<SizeChart> read_chart_csv(std::string_view text)
+std::optional<Measure> measure_of_word(std::string_view word)
+{
+    const std::string name = plain(word);
+    if (const auto m = measure_of_key(name)) return m;
+    for (const auto& [other, measure] : other_words) {
+        if (name == other) return measure;
+    }
+    return std::nullopt;
+}
+
+Outcome<std::vector<ChartLine>> chart_lines(std::string_view text)
 {
     if (text.size() > most_bytes) return refuse(Why::ChartTooLarge);
     if (text.starts_with("\xef\xbb\xbf")) text.remove_prefix(3);
-    SizeChart chart;
-    std::vector<Column> columns;
-    char separator = ',';
+    std::vector<ChartLine> out;
+    char separator = 0;
     int number = 0;
     while (!text.empty()) {
         const auto end = text.find('\n');
@@ -112,59 +425,121 @@ Outcome<SizeChart> read_chart_csv(std::string_view text)
         text = end == std::string_view::npos ? std::string_view{} : text.substr(end + 1);
         ++number;
         if (trimmed(line).empty()) continue;
-        if (columns.empty()) {
+        if (separator == 0) {
             separator = line.find(';') != std::string_view::npos    ? ';'
                         : line.find('\t') != std::string_view::npos ? '\t'
-                                                                    : ',';
-            auto found = columns_of(cells_of(line, separator));
-            if (!found) return tl::make_unexpected(found.error());
-            columns = std::move(*found);
-            continue;
+                        : line.find(',') != std::string_view::npos  ? ','
+                                                                    : '\0';
         }
-        const auto cells = cells_of(line, separator);
-        if (cells.size() != columns.size()) return refuse(Why::ChartRagged, cells[0], number);
-        if (chart.sizes.size() >= most_sizes) return refuse(Why::ChartTooLarge, {}, number);
-        ChartSize size;
-        size.line = number;
-        for (std::size_t i = 0; i < cells.size(); ++i) {
-            if (columns[i].names_size) {
-                size.name = cells[i];
-                continue;
-            }
-            if (cells[i].empty()) return refuse(Why::ChartRagged, cells[0], number);
-            const auto value = parse_length(cells[i], columns[i].unit);
-            if (!value) return refuse(Why::ChartCellNotALength, cells[i], number);
-            size.body[columns[i].measure] = *value;
-        }
-        chart.sizes.push_back(std::move(size));
+        out.push_back({number, cells_of(line, separator == 0 ? ',' : separator)});
+        if (out.size() > most_lines || out.back().cells.size() > most_cells)
+            return refuse(Why::ChartTooLarge, {}, number);
     }
-    return check_chart(std::move(chart));
+    return out;
+}
+
+Outcome<ChartRead> read_chart(std::vector<ChartLine> lines, std::optional<Unit> unit)
+{
+    ChartRead out;
+    auto& chart = out.chart;
+    Beside beside;
+    // Spreadsheets fill lines up with empty cells.
+    for (auto& l : lines) {
+        while (!l.cells.empty() && l.cells.back().empty()) l.cells.pop_back();
+    }
+    std::erase_if(lines, [](const ChartLine& l) { return l.cells.empty(); });
+    if (const auto ok = take_beside(lines, chart, beside); !ok) return tl::make_unexpected(ok.error());
+    if (lines.empty()) return refuse(Why::ChartEmpty);
+    out.understood.sizes_across = is_across(lines);
+    if (out.understood.sizes_across) {
+        auto down = turned(lines);
+        if (!down) return tl::make_unexpected(down.error());
+        lines = std::move(*down);
+    }
+    const auto heads = heads_of(lines[0]);
+    if (!heads) return tl::make_unexpected(heads.error());
+    if (lines.size() - 1 > most_sizes) return refuse(Why::ChartTooLarge, {}, lines[most_sizes].number);
+    for (const auto& l : lines) {
+        if (l.cells.size() != heads->size()) return refuse(Why::ChartRagged, l.cells[0], l.number);
+    }
+    if (const auto ok = check_units(lines, *heads, beside.unit.has_value()); !ok)
+        return tl::make_unexpected(ok.error());
+    const auto guess = beside.unit || unit ? std::nullopt : guessed_unit(lines, *heads);
+    out.understood.unit_guessed = guess.has_value();
+    out.understood.unit = beside.unit ? *beside.unit : unit ? *unit : guess.value_or(Unit::Centimetre);
+    if (!guess && !beside.unit && !unit) {
+        for (const auto& h : *heads) out.understood.unit = h.unit.value_or(out.understood.unit);
+    }
+    if (const auto ok = take_lengths(beside, out.understood.unit, chart); !ok)
+        return tl::make_unexpected(ok.error());
+    for (const auto& h : *heads) {
+        if (h.kind == HeadKind::Body) out.understood.body.push_back(h.measure);
+        if (h.kind == HeadKind::Finished) out.understood.finished.push_back(h.measure);
+    }
+    for (std::size_t r = 1; r < lines.size(); ++r) {
+        auto size = size_of(lines[r], *heads, out.understood.unit, chart, out.understood);
+        if (!size) return tl::make_unexpected(size.error());
+        chart.sizes.push_back(std::move(*size));
+    }
+    auto checked = check_chart(std::move(chart));
+    if (!checked) return tl::make_unexpected(checked.error());
+    out.chart = std::move(*checked);
+    return out;
+}
+
+Outcome<SizeChart> read_chart_csv(std::string_view text)
+{
+    auto lines = chart_lines(text);
+    if (!lines) return tl::make_unexpected(lines.error());
+    auto read = read_chart(std::move(*lines));
+    if (!read) return tl::make_unexpected(read.error());
+    return std::move(read->chart);
 }
 
 std::string write_chart_csv(const SizeChart& chart)
 {
-    std::string out = "size";
-    std::vector<Measure> printed;
-    for (const auto& f : all_measures) {
-        if (chart.prints(f.measure)) {
-            printed.push_back(f.measure);
-            out += "," + std::string{f.key} + " mm";
-        }
+    std::string out;
+    const auto beside = [&](const std::string& key, const std::string& value) {
+        if (!value.empty()) out += key + "," + value + "\n";
+    };
+    beside("maker", quoted(chart.maker));
+    beside("name", quoted(chart.name));
+    out += "unit,mm\n";
+    const bool grouped = chart.groups().size() > 1;
+    if (chart.drafted_cup.contains("")) beside("drafted cup", quoted(chart.drafted_cup.at("")));
+    if (!chart.cups.empty()) {
+        out += "cups";
+        for (const auto& row : chart.cups) out += "," + quoted(row.letter) + "," + digits(row.difference);
+        out += "\n";
+        beside("cups by", chart.cups_by == CupBy::Underbust ? "underbust" : "high bust");
     }
+    if (chart.height_from && chart.height_to) beside("height range", digits(*chart.height_from) + "-" + digits(*chart.height_to));
+    if (chart.allowance) beside("allowance", digits(*chart.allowance));
+    for (const auto& v : chart.views) out += "view " + quoted(v.name) + "," + quoted(v.first) + "," + quoted(v.last) + "\n";
+    const bool cup_groups =
+        grouped && std::all_of(chart.sizes.begin(), chart.sizes.end(),
+                               [&](const ChartSize& s) { return chart.drafted_cup.contains(s.group); });
+    out += "size";
+    if (grouped) out += cup_groups ? ",cup" : ",type";
+    std::vector<Measure> printed;
+    std::vector<Measure> finished;
+    for (const auto& f : all_measures) {
+        const bool all_finished =
+            !chart.sizes.empty() && std::all_of(chart.sizes.begin(), chart.sizes.end(), [&](const ChartSize& s) {
+                return s.finished.contains(f.measure);
+            });
+        if (chart.prints(f.measure)) printed.push_back(f.measure);
+        if (all_finished) finished.push_back(f.measure);
+    }
+    for (const auto m : printed) out += "," + std::string{facts(m).key} + " mm";
+    for (const auto m : finished) out += ",finished " + std::string{facts(m).key} + " mm";
     out += "\n";
-    for (const auto& size : chart.sizes) {
-        std::string name = size.name;
-        if (name.find_first_of(",;\"\t") != std::string::npos) {
-            std::string quoted = "\"";
-            for (const char c : name) quoted += c == '"' ? std::string{"\"\""} : std::string{c};
-            name = quoted + "\"";
-        }
-        out += name;
-        for (const auto m : printed) {
-            char digits[32];
-            const auto end = std::to_chars(digits, digits + sizeof digits, size.body.at(m).in_mm()).ptr;
-            out += "," + std::string(digits, end);
-        }
+    for (std::size_t i = 0; i < chart.sizes.size(); ++i) {
+        const auto& size = chart.sizes[i];
+        out += quoted(size.name);
+        if (grouped) out += "," + quoted(size.group);
+        for (const auto m : printed) out += "," + ranged(size.body.at(m), chart.half_range(i, m));
+        for (const auto m : finished) out += "," + digits(size.finished.at(m));
         out += "\n";
     }
     return out;

@@ -37,6 +37,40 @@ Outcome<Length> length_of(const json& value, const std::string& field)
     return refuse(Why::KeyMissing, field);
 }
 
+Outcome<Readings> readings_of(const json& j)
+{
+    Readings out;
+    if (!j.is_object()) return refuse(Why::KeyMissing, "left");
+    for (const auto& [key, values] : j.items()) {
+        const auto measure = measure_of_key(key);
+        if (!measure || !values.is_array() || values.size() > 9) return refuse(Why::KeyMissing, key);
+        for (const auto& v : values) {
+            const auto l = length_of(v, key);
+            if (!l) return tl::make_unexpected(l.error());
+            const auto ok = check_reading(*measure, *l);
+            if (!ok) return tl::make_unexpected(ok.error());
+            out[*measure].push_back(*ok);
+        }
+    }
+    return out;
+}
+
+Outcome<TapeCheck> tape_of(const json& j)
+{
+    if (!j.is_array() || j.size() > 2) return refuse(Why::KeyMissing, "tape_check");
+    std::vector<TapeAtRuler> at;
+    for (const auto& entry : j) {
+        if (!entry.is_object() || !entry.contains("ruler") || !entry.contains("tape"))
+            return refuse(Why::KeyMissing, "tape_check");
+        const auto ruler = length_of(entry["ruler"], "ruler");
+        const auto tape = length_of(entry["tape"], "tape");
+        if (!ruler) return tl::make_unexpected(ruler.error());
+        if (!tape) return tl::make_unexpected(tape.error());
+        at.push_back({*ruler, *tape});
+    }
+    return TapeCheck::from(std::move(at));
+}
+
 std::string key_of(LineState s)
 {
     switch (s) {
@@ -52,7 +86,13 @@ std::string key_of(LineState s)
 
 std::string key_of(Against a)
 {
-    return a == Against::Chart ? "chart" : a == Against::Pattern ? "pattern" : "earlier_change";
+    switch (a) {
+        case Against::Chart: return "chart";
+        case Against::Pattern: return "pattern";
+        case Against::EarlierChange: return "earlier_change";
+        case Against::EaseWish: return "ease_wish";
+    }
+    return {};
 }
 
 }  // namespace
@@ -69,28 +109,46 @@ Outcome<NamedBody> read_body(const std::string& text)
     out.name = *name;
     out.set.date = *date;
     if (!j->contains("readings") || !(*j)["readings"].is_object()) return refuse(Why::KeyMissing, "readings");
-    for (const auto& [key, values] : (*j)["readings"].items()) {
-        const auto measure = measure_of_key(key);
-        if (!measure || !values.is_array() || values.size() > 9) return refuse(Why::KeyMissing, key);
-        for (const auto& v : values) {
-            const auto l = length_of(v, key);
-            if (!l) return tl::make_unexpected(l.error());
-            const auto ok = check_reading(*measure, *l);
-            if (!ok) return tl::make_unexpected(ok.error());
-            out.set.readings[*measure].push_back(*ok);
-        }
+    for (const auto side : {Side::Right, Side::Left}) {
+        const char* key = side == Side::Right ? "readings" : "left";
+        if (!j->contains(key)) continue;
+        auto readings = readings_of((*j)[key]);
+        if (!readings) return tl::make_unexpected(readings.error());
+        out.set.side(side) = std::move(*readings);
+    }
+    if (j->contains("tape_check")) {
+        auto tape = tape_of((*j)["tape_check"]);
+        if (!tape) return tl::make_unexpected(tape.error());
+        out.set.tape = std::move(*tape);
+    }
+    if (j->contains("worn")) out.set.worn = text_at(*j, "worn").value_or("");
+    if (j->contains("note")) out.set.note = text_at(*j, "note").value_or("");
+    if (j->contains("weight_kg") && (*j)["weight_kg"].is_number()) {
+        const double kg = (*j)["weight_kg"].get<double>();
+        if (kg <= 0 || kg > 500) return refuse(Why::KeyMissing, "weight_kg");
+        out.set.weight_kg = kg;
     }
     return out;
 }
 
 json body_json(const NamedBody& body)
 {
-    json readings = json::object();
-    for (const auto& [m, values] : body.set.readings) {
-        auto& list = readings[std::string{facts(m).key}] = json::array();
-        for (const auto v : values) list.push_back(v.in_mm());
-    }
-    return {{"name", body.name}, {"date", body.set.date}, {"readings", readings}};
+    const auto listed = [](const Readings& from) {
+        json out = json::object();
+        for (const auto& [m, values] : from) {
+            auto& list = out[std::string{facts(m).key}] = json::array();
+            for (const auto v : values) list.push_back(v.in_mm());
+        }
+        return out;
+    };
+    json out{{"name", body.name}, {"date", body.set.date}, {"readings", listed(body.set.readings)}};
+    if (!body.set.left.empty()) out["left"] = listed(body.set.left);
+    for (const auto& c : body.set.tape.at())
+        out["tape_check"].push_back({{"ruler", c.ruler.in_mm()}, {"tape", c.tape.in_mm()}});
+    if (!body.set.worn.empty()) out["worn"] = body.set.worn;
+    if (!body.set.note.empty()) out["note"] = body.set.note;
+    if (body.set.weight_kg) out["weight_kg"] = *body.set.weight_kg;
+    return out;
 }
 
 Outcome<Plan> read_plan(const std::string& text)
@@ -154,6 +212,7 @@ json compare_json(const SizeChart& chart, const Advice& advice, const BodySet& b
     }
     const char* reasons[] = {"one_size", "one_size_by_noise", "blend", "beyond_chart"};
     return {{"measures", measures},
+            {"bust_size", chart.sizes[advice.choice.bust_size].name},
             {"waist_size", chart.sizes[advice.choice.waist_size].name},
             {"hip_size", chart.sizes[advice.choice.hip_size].name},
             {"reason", reasons[static_cast<int>(advice.reason)]},

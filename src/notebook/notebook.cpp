@@ -7,6 +7,8 @@
 #include <QSqlQuery>
 #include <QUuid>
 #include <QVariant>
+#include <algorithm>
+#include <array>
 
 #include "notebook/schema.h"
 
@@ -121,16 +123,40 @@ QVariant one_value(QSqlDatabase& db, const QString& sql)
     return q.exec(sql) && q.next() ? q.value(0) : QVariant{};
 }
 
-Result<bool> create_tables(QSqlDatabase& db)
+Result<bool> run_all(QSqlDatabase& db, const QStringList& statements)
 {
     QSqlQuery q{db};
-    auto statements = QStringList{"BEGIN IMMEDIATE"} + schema() + undo_triggers();
-    statements << QString{"PRAGMA application_id = %1"}.arg(application_id)
-               << QString{"PRAGMA user_version = %1"}.arg(schema_version) << "COMMIT";
     for (const auto& sql : statements) {
-        if (!q.exec(sql)) return fail(trouble_of(q.lastError()), q.lastError().text());
+        if (!q.exec(sql)) {
+            const Failure f{trouble_of(q.lastError()), q.lastError().text()};
+            q.exec("ROLLBACK");
+            return tl::make_unexpected(f);
+        }
     }
     return true;
+}
+
+// From `version` (0: an empty file) to the newest, in one transaction.
+Result<bool> bring_up(QSqlDatabase& db, int version)
+{
+    QStringList statements{"PRAGMA foreign_keys = OFF", "BEGIN IMMEDIATE"};
+    if (version == 0) statements << first_schema();
+    for (const auto& name : undo_trigger_names()) statements << "DROP TRIGGER IF EXISTS " + name;
+    for (int v = std::max(version, 1); v < schema_version; ++v) statements << migration_from(v);
+    statements << undo_triggers() << QString{"PRAGMA application_id = %1"}.arg(application_id)
+               << QString{"PRAGMA user_version = %1"}.arg(schema_version) << "COMMIT" << "PRAGMA foreign_keys = ON";
+    return run_all(db, statements);
+}
+
+// A copy beside the file before it is brought to a newer version; an earlier copy is left as it is.
+bool keep_copy(QSqlDatabase& db, int version)
+{
+    const QString copy = QString{"%1.version-%2"}.arg(db.databaseName()).arg(version);
+    if (QFile::exists(copy)) return true;
+    QSqlQuery q{db};
+    q.prepare("VACUUM INTO ?");
+    q.bindValue(0, copy);
+    return q.exec();
 }
 
 Result<bool> prepare(QSqlDatabase& db, bool fresh)
@@ -146,8 +172,11 @@ Result<bool> prepare(QSqlDatabase& db, bool fresh)
                                "PRAGMA synchronous = FULL", "PRAGMA foreign_keys = ON"}) {
         if (!q.exec(pragma)) return fail(trouble_of(q.lastError()), q.lastError().text());
     }
-    if (fresh) return create_tables(db);
-    return true;
+    if (fresh) return bring_up(db, 0);
+    if (version == schema_version) return true;
+    if (version < 1) return fail(Trouble::NotANotebook);
+    if (!keep_copy(db, version)) return fail(Trouble::DiskFull, "copy before the new version");
+    return bring_up(db, version);
 }
 
 }  // namespace
@@ -184,6 +213,47 @@ QSqlQuery ask(const QString& connection, const QString& sql, const QVariantList&
     for (int i = 0; i < values.size(); ++i) q.bindValue(i, values[i]);
     q.exec();
     return q;
+}
+
+QString column_of(PlanFor what)
+{
+    return what.what == PlanFor::What::Pattern ? QString{"pattern_id"} : QString{"chart_id"};
+}
+
+constexpr std::array stances{"", "back", "centred", "forward"};
+constexpr std::array round_backs{"", "none", "slight", "marked"};
+constexpr std::array slopes{"", "square", "middling", "sloping"};
+constexpr std::array garments{"top", "dress", "skirt", "trousers", "bra"};
+constexpr std::array schools{"high_bust", "full_bust", "waist", "hip"};
+
+// Enums are stored as words; a word nobody knows reads as the first.
+template <class E, std::size_t N>
+E from_word(const std::array<const char*, N>& words, const QVariant& v)
+{
+    for (std::size_t i = 0; i < N; ++i) {
+        if (v.toString() == QLatin1String{words[i]}) return static_cast<E>(i);
+    }
+    return static_cast<E>(0);
+}
+
+template <class E, std::size_t N>
+QString word(const std::array<const char*, N>& words, E e)
+{
+    return QString::fromLatin1(words[static_cast<std::size_t>(e)]);
+}
+
+std::optional<Length> length_of(const QVariant& v)
+{
+    return v.isNull() ? std::nullopt : std::optional{Length::mm(v.toDouble())};
+}
+QVariant or_null(const std::optional<Length>& l)
+{
+    return l ? QVariant{l->in_mm()} : QVariant{};
+}
+QString key(Measure m)
+{
+    const auto k = facts(m).key;
+    return QString::fromLatin1(k.data(), static_cast<int>(k.size()));
 }
 
 std::vector<Named> named(QSqlQuery q)
@@ -232,22 +302,37 @@ std::optional<Named> Notebook::pattern(Id id) const
 
 Table Notebook::table() const
 {
-    auto q = ask(connection_, "SELECT wearer_id, set_id, pattern_id, chart_id FROM on_table");
+    auto q = ask(connection_, "SELECT wearer_id, set_id, pattern_id, chart_id, round FROM on_table");
     if (!q.next()) return {};
-    return {id_of(q.value(0)), id_of(q.value(1)), id_of(q.value(2)), id_of(q.value(3))};
+    return {id_of(q.value(0)), id_of(q.value(1)), id_of(q.value(2)), id_of(q.value(3)), q.value(4).toString()};
 }
 
 std::optional<BodySet> Notebook::body(Id set) const
 {
-    auto head = ask(connection_, "SELECT taken_on FROM body_set WHERE id = ?", {set});
+    auto head = ask(connection_,
+                    "SELECT taken_on, worn, note, weight_kg, ball, neck, round_back, slope FROM body_set WHERE id = ?",
+                    {set});
     if (!head.next()) return std::nullopt;
     BodySet out{head.value(0).toString().toStdString(), {}};
-    auto q = ask(connection_, "SELECT measure, value_mm FROM reading WHERE set_id = ? ORDER BY measure, position",
-                 {set});
+    out.worn = head.value(1).toString().toStdString();
+    out.note = head.value(2).toString().toStdString();
+    if (!head.value(3).isNull()) out.weight_kg = head.value(3).toDouble();
+    out.posture.ball = from_word<Stance>(stances, head.value(4));
+    out.posture.neck = from_word<Stance>(stances, head.value(5));
+    out.posture.round_back = from_word<RoundBack>(round_backs, head.value(6));
+    out.posture.slope = from_word<SlopeSeen>(slopes, head.value(7));
+    auto q = ask(connection_,
+                 "SELECT measure, value_mm, side FROM reading WHERE set_id = ? ORDER BY measure, position", {set});
     while (q.next()) {
+        const Side side = q.value(2).toString() == "left" ? Side::Left : Side::Right;
         if (const auto m = measure_of_key(q.value(0).toString().toStdString()))
-            out.readings[*m].push_back(Length::mm(q.value(1).toDouble()));
+            out.side(side)[*m].push_back(Length::mm(q.value(1).toDouble()));
     }
+    auto checks = ask(connection_, "SELECT ruler_mm, tape_mm FROM tape_check WHERE set_id = ? ORDER BY id", {set});
+    std::vector<TapeAtRuler> at;
+    while (checks.next())
+        at.push_back({Length::mm(checks.value(0).toDouble()), Length::mm(checks.value(1).toDouble())});
+    if (auto tape = TapeCheck::from(std::move(at))) out.tape = *tape;
     return out;
 }
 
@@ -259,41 +344,76 @@ std::optional<QByteArray> Notebook::pattern_svg(Id id) const
 
 std::optional<SizeChart> Notebook::chart(Id id) const
 {
-    auto head = ask(connection_, "SELECT name, maker FROM chart WHERE id = ?", {id});
+    auto head = ask(connection_,
+                    "SELECT name, maker, cups_by, height_from_mm, height_to_mm, allowance_mm FROM chart WHERE id = ?",
+                    {id});
     if (!head.next()) return std::nullopt;
     SizeChart out{head.value(0).toString().toStdString(), head.value(1).toString().toStdString(), {}};
-    auto q =
-        ask(connection_,
-            "SELECT s.id, s.name, v.measure, v.value_mm FROM chart_size s JOIN chart_value v ON v.size_id = s.id "
-            "WHERE s.chart_id = ? ORDER BY s.position",
-            {id});
+    out.cups_by = head.value(2).toString() == "underbust" ? CupBy::Underbust : CupBy::HighBust;
+    out.height_from = length_of(head.value(3));
+    out.height_to = length_of(head.value(4));
+    out.allowance = length_of(head.value(5));
+    auto q = ask(connection_,
+                 "SELECT s.id, s.name, s.group_name, v.measure, v.value_mm, v.half_range_mm, v.what FROM chart_size s "
+                 "JOIN chart_value v ON v.size_id = s.id WHERE s.chart_id = ? ORDER BY s.position",
+                 {id});
     Id last = -1;
     while (q.next()) {
-        if (q.value(0).toLongLong() != last) out.sizes.push_back({q.value(1).toString().toStdString(), {}, 0});
+        if (q.value(0).toLongLong() != last) {
+            out.sizes.push_back({q.value(1).toString().toStdString(), {}, 0, q.value(2).toString().toStdString()});
+        }
         last = q.value(0).toLongLong();
-        if (const auto m = measure_of_key(q.value(2).toString().toStdString()))
-            out.sizes.back().body[*m] = Length::mm(q.value(3).toDouble());
+        const auto m = measure_of_key(q.value(3).toString().toStdString());
+        if (!m) continue;
+        auto& size = out.sizes.back();
+        (q.value(6).toString() == "finished" ? size.finished : size.body)[*m] = Length::mm(q.value(4).toDouble());
+        if (q.value(5).toDouble() > 0) size.half_range[*m] = Length::mm(q.value(5).toDouble());
     }
+    auto cups = ask(connection_, "SELECT group_name, letter FROM chart_cup WHERE chart_id = ?", {id});
+    while (cups.next()) out.drafted_cup[cups.value(0).toString().toStdString()] = cups.value(1).toString().toStdString();
+    auto rows = ask(connection_, "SELECT letter, difference_mm FROM cup_row WHERE chart_id = ? ORDER BY position", {id});
+    while (rows.next())
+        out.cups.push_back({rows.value(0).toString().toStdString(), Length::mm(rows.value(1).toDouble())});
+    auto views =
+        ask(connection_, "SELECT name, first_size, last_size FROM chart_view WHERE chart_id = ? ORDER BY position", {id});
+    while (views.next())
+        out.views.push_back({views.value(0).toString().toStdString(), views.value(1).toString().toStdString(),
+                             views.value(2).toString().toStdString()});
     return out;
 }
 
-Plan Notebook::plan(Id wearer, Id pattern) const
+Plan Notebook::plan(Id wearer, PlanFor what) const
 {
     Plan out;
-    auto head =
-        ask(connection_, "SELECT id, waist_size, hip_size FROM plan WHERE wearer_id = ? AND pattern_id = ?",
-            {wearer, pattern});
+    auto head = ask(connection_,
+                    "SELECT id, waist_size, hip_size, bust_size, chart_group, garment, roomy, knit, stretch, seated, "
+                    "school FROM plan WHERE wearer_id = ? AND " +
+                        column_of(what) + " = ?",
+                    {wearer, what.id});
     if (!head.next()) return out;
     out.waist_size = head.value(1).toString().toStdString();
     out.hip_size = head.value(2).toString().toStdString();
+    out.bust_size = head.value(3).toString().toStdString();
+    out.chart_group = head.value(4).toString().toStdString();
+    out.choosing.kind = from_word<GarmentKind>(garments, head.value(5));
+    out.choosing.full = head.value(6).toBool();
+    out.choosing.knit = out.cloth.knit = head.value(7).toBool();
+    out.cloth.stretch = head.value(8).toDouble();
+    out.choosing.seated = head.value(9).toBool();
+    if (!head.value(10).toString().isEmpty()) out.choosing.school = from_word<School>(schools, head.value(10));
     auto q = ask(connection_, "SELECT adjustment, answer, amount_mm FROM decision WHERE plan_id = ? ORDER BY id",
                  {head.value(0)});
     while (q.next()) {
         const auto kind = adjustment_of_key(q.value(0).toString().toStdString());
         if (!kind) continue;
         Decision d{*kind, q.value(1).toString() == "accepted" ? Answer::Accepted : Answer::Declined, {}};
-        if (!q.value(2).isNull()) d.amount = Length::mm(q.value(2).toDouble());
+        d.amount = length_of(q.value(2));
         out.decide(d);
+    }
+    auto wishes = ask(connection_, "SELECT measure, ease_mm FROM ease_wish WHERE plan_id = ?", {head.value(0)});
+    while (wishes.next()) {
+        if (const auto m = measure_of_key(wishes.value(0).toString().toStdString()))
+            out.ease[*m] = Length::mm(wishes.value(1).toDouble());
     }
     return out;
 }
@@ -323,35 +443,97 @@ Result<Id> Notebook::add_set(Id wearer, const QDate& date)
     return change.commit(id);
 }
 
-Result<bool> Notebook::set_readings(Id set, Measure m, const std::vector<Length>& readings)
+Result<bool> Notebook::set_readings(Id set, Measure m, const std::vector<Length>& readings, Side side)
 {
-    const QString key = QString::fromLatin1(facts(m).key.data(), static_cast<int>(facts(m).key.size()));
+    const QString which = side == Side::Left ? "left" : "right";
     Change change{*this, tr_("reading")};
-    change.run("DELETE FROM reading WHERE set_id = ? AND measure = ?", {set, key});
+    change.run("DELETE FROM reading WHERE set_id = ? AND measure = ? AND side = ?", {set, key(m), which});
     for (std::size_t i = 0; i < readings.size(); ++i) {
-        change.run("INSERT INTO reading (set_id, measure, position, value_mm) VALUES (?, ?, ?, ?)",
-                   {set, key, static_cast<int>(i), readings[i].in_mm()});
+        change.run("INSERT INTO reading (set_id, measure, position, value_mm, side) VALUES (?, ?, ?, ?, ?)",
+                   {set, key(m), static_cast<int>(i), readings[i].in_mm(), which});
     }
     return change.commit(true);
+}
+
+Result<bool> Notebook::set_circumstances(Id set, const BodySet& body)
+{
+    Change change{*this, tr_("notes on the measuring")};
+    change.run("UPDATE body_set SET worn = ?, note = ?, weight_kg = ?, ball = ?, neck = ?, round_back = ?, slope = ? "
+               "WHERE id = ?",
+               {text(body.worn), text(body.note), body.weight_kg ? QVariant{*body.weight_kg} : QVariant{},
+                word(stances, body.posture.ball), word(stances, body.posture.neck),
+                word(round_backs, body.posture.round_back), word(slopes, body.posture.slope), set});
+    return change.commit(true);
+}
+
+Result<bool> Notebook::set_tape_check(Id set, const TapeCheck& tape)
+{
+    Change change{*this, tr_("tape check")};
+    change.run("DELETE FROM tape_check WHERE set_id = ?", {set});
+    for (const auto& c : tape.at()) {
+        change.run("INSERT INTO tape_check (set_id, ruler_mm, tape_mm) VALUES (?, ?, ?)",
+                   {set, c.ruler.in_mm(), c.tape.in_mm()});
+    }
+    return change.commit(true);
+}
+
+void Notebook::write_chart(Change& change, Id id, const SizeChart& chart)
+{
+    for (std::size_t i = 0; i < chart.sizes.size(); ++i) {
+        const auto& s = chart.sizes[i];
+        const Id size =
+            change.insert("INSERT INTO chart_size (chart_id, position, name, group_name) VALUES (?, ?, ?, ?)",
+                          {id, static_cast<int>(i), text(s.name), text(s.group)});
+        for (const auto& [m, value] : s.body) {
+            change.run("INSERT INTO chart_value (size_id, measure, value_mm, half_range_mm) VALUES (?, ?, ?, ?)",
+                       {size, key(m), value.in_mm(), chart.half_range(i, m).in_mm()});
+        }
+        for (const auto& [m, value] : s.finished) {
+            change.run("INSERT INTO chart_value (size_id, measure, value_mm, what) VALUES (?, ?, ?, 'finished')",
+                       {size, key(m), value.in_mm()});
+        }
+    }
+    for (const auto& [group, letter] : chart.drafted_cup) {
+        change.run("INSERT INTO chart_cup (chart_id, group_name, letter) VALUES (?, ?, ?)",
+                   {id, text(group), text(letter)});
+    }
+    for (std::size_t i = 0; i < chart.cups.size(); ++i) {
+        change.run("INSERT INTO cup_row (chart_id, position, letter, difference_mm) VALUES (?, ?, ?, ?)",
+                   {id, static_cast<int>(i), text(chart.cups[i].letter), chart.cups[i].difference.in_mm()});
+    }
+    for (std::size_t i = 0; i < chart.views.size(); ++i) {
+        const auto& v = chart.views[i];
+        change.run("INSERT INTO chart_view (chart_id, position, name, first_size, last_size) VALUES (?, ?, ?, ?, ?)",
+                   {id, static_cast<int>(i), text(v.name), text(v.first), text(v.last)});
+    }
 }
 
 Result<Id> Notebook::add_chart(const SizeChart& chart)
 {
     Change change{*this, tr_("new size chart")};
-    const Id id =
-        change.insert("INSERT INTO chart (name, maker) VALUES (?, ?)", {text(chart.name), text(chart.maker)});
-    for (std::size_t i = 0; i < chart.sizes.size(); ++i) {
-        const Id size = change.insert("INSERT INTO chart_size (chart_id, position, name) VALUES (?, ?, ?)",
-                                      {id, static_cast<int>(i), text(chart.sizes[i].name)});
-        for (const auto& [m, value] : chart.sizes[i].body) {
-            change.run("INSERT INTO chart_value (size_id, measure, value_mm) VALUES (?, ?, ?)",
-                       {size, text(std::string{facts(m).key}), value.in_mm()});
-        }
-    }
+    const Id id = change.insert(
+        "INSERT INTO chart (name, maker, cups_by, height_from_mm, height_to_mm, allowance_mm) VALUES (?, ?, ?, ?, ?, ?)",
+        {text(chart.name), text(chart.maker), chart.cups_by == CupBy::Underbust ? "underbust" : "high_bust",
+         or_null(chart.height_from), or_null(chart.height_to), or_null(chart.allowance)});
+    write_chart(change, id, chart);
     change.run("UPDATE on_table SET chart_id = ?", {id});
     change.run("UPDATE pattern SET chart_id = ? WHERE chart_id IS NULL AND id = (SELECT pattern_id FROM on_table)",
                {id});
     return change.commit(id);
+}
+
+Result<bool> Notebook::replace_chart(Id id, const SizeChart& chart)
+{
+    Change change{*this, tr_("size chart changed")};
+    change.run("DELETE FROM chart_value WHERE size_id IN (SELECT id FROM chart_size WHERE chart_id = ?)", {id});
+    for (const char* table : {"chart_size", "chart_cup", "cup_row", "chart_view"})
+        change.run(QString{"DELETE FROM %1 WHERE chart_id = ?"}.arg(QLatin1String{table}), {id});
+    change.run("UPDATE chart SET name = ?, maker = ?, cups_by = ?, height_from_mm = ?, height_to_mm = ?, allowance_mm = "
+               "? WHERE id = ?",
+               {text(chart.name), text(chart.maker), chart.cups_by == CupBy::Underbust ? "underbust" : "high_bust",
+                or_null(chart.height_from), or_null(chart.height_to), or_null(chart.allowance), id});
+    write_chart(change, id, chart);
+    return change.commit(true);
 }
 
 Result<Id> Notebook::add_pattern(const QString& name, const QString& maker, const QByteArray& svg,
@@ -367,25 +549,35 @@ Result<Id> Notebook::add_pattern(const QString& name, const QString& maker, cons
 Result<bool> Notebook::lay_on_table(const Table& t)
 {
     Change change{*this, tr_("what is on the table")};
-    change.run("UPDATE on_table SET wearer_id = ?, set_id = ?, pattern_id = ?, chart_id = ?",
-               {or_null(t.wearer), or_null(t.set), or_null(t.pattern), or_null(t.chart)});
+    change.run("UPDATE on_table SET wearer_id = ?, set_id = ?, pattern_id = ?, chart_id = ?, round = ?",
+               {or_null(t.wearer), or_null(t.set), or_null(t.pattern), or_null(t.chart), t.round});
     return change.commit(true);
 }
 
-Result<bool> Notebook::save_plan(Id wearer, Id pattern, const Plan& plan, const QString& act)
+Result<bool> Notebook::save_plan(Id wearer, PlanFor what, const Plan& plan, const QString& act)
 {
     Change change{*this, act};
-    auto found = change.run("SELECT id FROM plan WHERE wearer_id = ? AND pattern_id = ?", {wearer, pattern});
+    auto found = change.run("SELECT id FROM plan WHERE wearer_id = ? AND " + column_of(what) + " = ?", {wearer, what.id});
     Id id = found.next() ? found.value(0).toLongLong() : 0;
     found.finish();
-    const QVariant waist = text(plan.waist_size);
-    const QVariant hip = text(plan.hip_size);
+    const auto& wish = plan.choosing;
+    const QVariantList values{text(plan.waist_size), text(plan.hip_size), text(plan.bust_size), text(plan.chart_group),
+                              word(garments, wish.kind), wish.full, plan.cloth.knit, plan.cloth.stretch, wish.seated,
+                              wish.school ? word(schools, *wish.school) : QString{""}};
     if (id) {
-        change.run("UPDATE plan SET waist_size = ?, hip_size = ? WHERE id = ?", {waist, hip, id});
+        change.run("UPDATE plan SET waist_size = ?, hip_size = ?, bust_size = ?, chart_group = ?, garment = ?, roomy = ?, "
+                   "knit = ?, stretch = ?, seated = ?, school = ? WHERE id = ?",
+                   values + QVariantList{id});
         change.run("DELETE FROM decision WHERE plan_id = ?", {id});
+        change.run("DELETE FROM ease_wish WHERE plan_id = ?", {id});
     } else {
-        id = change.insert("INSERT INTO plan (wearer_id, pattern_id, waist_size, hip_size) VALUES (?, ?, ?, ?)",
-                           {wearer, pattern, waist, hip});
+        id = change.insert("INSERT INTO plan (waist_size, hip_size, bust_size, chart_group, garment, roomy, knit, "
+                           "stretch, seated, school, wearer_id, " +
+                               column_of(what) + ") VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+                           values + QVariantList{wearer, what.id});
+    }
+    for (const auto& [m, ease] : plan.ease) {
+        change.run("INSERT INTO ease_wish (plan_id, measure, ease_mm) VALUES (?, ?, ?)", {id, key(m), ease.in_mm()});
     }
     for (const auto& d : plan.decisions) {
         change.run(

@@ -37,6 +37,15 @@ struct Table {
     std::optional<Id> set;
     std::optional<Id> pattern;
     std::optional<Id> chart;
+    QString round{""};  // which round of measures is walked; empty: what this pattern needs
+};
+
+// A plan belongs to a pattern, or to a chart alone while there is no drawing of the pattern.
+struct PlanFor {
+    enum class What { Pattern, Chart } what = What::Pattern;
+    Id id = 0;
+    static PlanFor pattern(Id id) { return {What::Pattern, id}; }
+    static PlanFor chart(Id id) { return {What::Chart, id}; }
 };
 
 class Notebook {
@@ -60,18 +69,22 @@ public:
     [[nodiscard]] std::optional<BodySet> body(Id set) const;
     [[nodiscard]] std::optional<QByteArray> pattern_svg(Id) const;
     [[nodiscard]] std::optional<SizeChart> chart(Id) const;
-    [[nodiscard]] Plan plan(Id wearer, Id pattern) const;
+    [[nodiscard]] Plan plan(Id wearer, PlanFor) const;
     [[nodiscard]] int step(Id wearer, Id pattern) const;
 
     // Changing: each call is one transaction and one step of undo.
     Result<Id> add_wearer(const QString& name, const QDate& today);
     Result<Id> add_set(Id wearer, const QDate&);
-    Result<bool> set_readings(Id set, Measure, const std::vector<Length>&);
+    Result<bool> set_readings(Id set, Measure, const std::vector<Length>&, Side = Side::Right);
+    // What was worn, weight, note and posture; the readings stay.
+    Result<bool> set_circumstances(Id set, const BodySet&);
+    Result<bool> set_tape_check(Id set, const TapeCheck&);
     Result<Id> add_chart(const SizeChart&);
+    Result<bool> replace_chart(Id, const SizeChart&);
     Result<Id> add_pattern(const QString& name, const QString& maker, const QByteArray& svg,
                            std::optional<Id> chart);
     Result<bool> lay_on_table(const Table&);
-    Result<bool> save_plan(Id wearer, Id pattern, const Plan&, const QString& act);
+    Result<bool> save_plan(Id wearer, PlanFor, const Plan&, const QString& act);
     Result<bool> save_step(Id wearer, Id pattern, int step);  // where the sewist is; not a step of undo
 
     [[nodiscard]] std::optional<QString> undo_name() const;
@@ -82,6 +95,7 @@ public:
 private:
     Notebook(QString path, QString connection);
     class Change;
+    static void write_chart(Change&, Id, const SizeChart&);
     Result<bool> replay(const char* from, const char* to);
 
     QString path_;

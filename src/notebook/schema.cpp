@@ -11,15 +11,23 @@ struct TableColumns {
 QList<TableColumns> tracked()
 {
     return {{"wearer", {"id", "name"}},
-            {"body_set", {"id", "wearer_id", "taken_on"}},
-            {"reading", {"id", "set_id", "measure", "position", "value_mm"}},
-            {"chart", {"id", "name", "maker"}},
-            {"chart_size", {"id", "chart_id", "position", "name"}},
-            {"chart_value", {"id", "size_id", "measure", "value_mm"}},
+            {"body_set",
+             {"id", "wearer_id", "taken_on", "worn", "note", "weight_kg", "ball", "neck", "round_back", "slope"}},
+            {"reading", {"id", "set_id", "measure", "position", "value_mm", "side"}},
+            {"tape_check", {"id", "set_id", "ruler_mm", "tape_mm"}},
+            {"chart", {"id", "name", "maker", "cups_by", "height_from_mm", "height_to_mm", "allowance_mm"}},
+            {"chart_size", {"id", "chart_id", "position", "name", "group_name"}},
+            {"chart_value", {"id", "size_id", "measure", "value_mm", "half_range_mm", "what"}},
+            {"chart_cup", {"id", "chart_id", "group_name", "letter"}},
+            {"cup_row", {"id", "chart_id", "position", "letter", "difference_mm"}},
+            {"chart_view", {"id", "chart_id", "position", "name", "first_size", "last_size"}},
             {"pattern", {"id", "name", "maker", "svg", "chart_id"}},
-            {"plan", {"id", "wearer_id", "pattern_id", "waist_size", "hip_size"}},
+            {"plan",
+             {"id", "wearer_id", "pattern_id", "chart_id", "waist_size", "hip_size", "bust_size", "chart_group", "garment",
+              "roomy", "knit", "stretch", "seated", "school"}},
             {"decision", {"id", "plan_id", "adjustment", "answer", "amount_mm"}},
-            {"on_table", {"id", "wearer_id", "set_id", "pattern_id", "chart_id"}}};
+            {"ease_wish", {"id", "plan_id", "measure", "ease_mm"}},
+            {"on_table", {"id", "wearer_id", "set_id", "pattern_id", "chart_id", "round"}}};
 }
 
 // quote() writes any value so that SQLite reads back the very same one.
@@ -32,7 +40,9 @@ QString quoted(const QStringList& columns, const QString& row)
 
 }  // namespace
 
-QStringList schema()
+// Version 1 as it was released; later versions are made by their migrations, on new files too, so that there is one
+// way to get there.
+QStringList first_schema()
 {
     return {
         "CREATE TABLE wearer (id INTEGER PRIMARY KEY, name TEXT NOT NULL)",
@@ -79,6 +89,69 @@ QStringList schema()
         "('undo','redo')))",
         "CREATE TABLE current_act (id INTEGER)",
     };
+}
+
+QStringList migration_from(int version)
+{
+    if (version != 1) return {};
+    const auto of_chart = QString{"chart_id INTEGER NOT NULL REFERENCES chart(id) DEFERRABLE INITIALLY DEFERRED"};
+    const auto of_set = QString{"set_id INTEGER NOT NULL REFERENCES body_set(id) DEFERRABLE INITIALLY DEFERRED"};
+    QStringList out;
+    // The list of measures grew and left the table: the program knows them.
+    out << "CREATE TABLE reading_2 (id INTEGER PRIMARY KEY, " + of_set +
+               ", measure TEXT NOT NULL, position INTEGER NOT NULL, value_mm REAL NOT NULL CHECK (value_mm > 0), side "
+               "TEXT NOT NULL DEFAULT 'right' CHECK (side IN ('right','left')))"
+        << "INSERT INTO reading_2 (id, set_id, measure, position, value_mm) SELECT id, set_id, measure, position, "
+           "value_mm FROM reading"
+        << "DROP TABLE reading"
+        << "ALTER TABLE reading_2 RENAME TO reading"
+        << "CREATE INDEX reading_of_set ON reading (set_id, measure, position)";
+    for (const char* column :
+         {"worn TEXT NOT NULL DEFAULT ''", "note TEXT NOT NULL DEFAULT ''", "weight_kg REAL CHECK (weight_kg > 0)",
+          "ball TEXT NOT NULL DEFAULT ''", "neck TEXT NOT NULL DEFAULT ''", "round_back TEXT NOT NULL DEFAULT ''",
+          "slope TEXT NOT NULL DEFAULT ''"})
+        out << QString{"ALTER TABLE body_set ADD COLUMN "} + column;
+    out << "CREATE TABLE tape_check (id INTEGER PRIMARY KEY, " + of_set +
+               ", ruler_mm REAL NOT NULL CHECK (ruler_mm > 0), tape_mm REAL NOT NULL CHECK (tape_mm > 0))"
+        << "CREATE INDEX tape_check_of_set ON tape_check (set_id)";
+    for (const char* column : {"cups_by TEXT NOT NULL DEFAULT 'high_bust' CHECK (cups_by IN ('high_bust','underbust'))",
+                               "height_from_mm REAL", "height_to_mm REAL", "allowance_mm REAL"})
+        out << QString{"ALTER TABLE chart ADD COLUMN "} + column;
+    out << "ALTER TABLE chart_size ADD COLUMN group_name TEXT NOT NULL DEFAULT ''"
+        << "ALTER TABLE chart_value ADD COLUMN half_range_mm REAL NOT NULL DEFAULT 0"
+        << "ALTER TABLE chart_value ADD COLUMN what TEXT NOT NULL DEFAULT 'body' CHECK (what IN ('body','finished'))"
+        << "CREATE TABLE chart_cup (id INTEGER PRIMARY KEY, " + of_chart +
+               ", group_name TEXT NOT NULL, letter TEXT NOT NULL)"
+        << "CREATE TABLE cup_row (id INTEGER PRIMARY KEY, " + of_chart +
+               ", position INTEGER NOT NULL, letter TEXT NOT NULL, difference_mm REAL NOT NULL)"
+        << "CREATE TABLE chart_view (id INTEGER PRIMARY KEY, " + of_chart +
+               ", position INTEGER NOT NULL, name TEXT NOT NULL, first_size TEXT NOT NULL, last_size TEXT NOT NULL)";
+    // A plan may belong to a chart alone, while there is no drawing of the pattern.
+    out << "CREATE TABLE plan_2 (id INTEGER PRIMARY KEY, wearer_id INTEGER NOT NULL REFERENCES wearer(id) DEFERRABLE "
+           "INITIALLY DEFERRED, pattern_id INTEGER REFERENCES pattern(id) DEFERRABLE INITIALLY DEFERRED, chart_id "
+           "INTEGER REFERENCES chart(id) DEFERRABLE INITIALLY DEFERRED, waist_size TEXT NOT NULL, hip_size TEXT NOT "
+           "NULL, bust_size TEXT NOT NULL DEFAULT '', chart_group TEXT NOT NULL DEFAULT '', garment TEXT NOT NULL "
+           "DEFAULT 'skirt', roomy INTEGER NOT NULL DEFAULT 0, knit INTEGER NOT NULL DEFAULT 0, stretch REAL NOT NULL "
+           "DEFAULT 0, seated INTEGER NOT NULL DEFAULT 0, school TEXT NOT NULL DEFAULT '', UNIQUE (wearer_id, "
+           "pattern_id), UNIQUE (wearer_id, chart_id), CHECK ((pattern_id IS NULL) <> (chart_id IS NULL)))"
+        << "INSERT INTO plan_2 (id, wearer_id, pattern_id, waist_size, hip_size) SELECT id, wearer_id, pattern_id, "
+           "waist_size, hip_size FROM plan"
+        << "DROP TABLE plan"
+        << "ALTER TABLE plan_2 RENAME TO plan";
+    out << "CREATE TABLE ease_wish (id INTEGER PRIMARY KEY, plan_id INTEGER NOT NULL REFERENCES plan(id) DEFERRABLE "
+           "INITIALLY DEFERRED, measure TEXT NOT NULL, ease_mm REAL NOT NULL)"
+        << "ALTER TABLE on_table ADD COLUMN round TEXT NOT NULL DEFAULT ''";
+    return out;
+}
+
+QStringList undo_trigger_names()
+{
+    QStringList out;
+    for (const auto& t : tracked()) {
+        for (const char* what : {"insert", "update", "delete"})
+            out << QString{"undo_%1_%2"}.arg(QLatin1String{what}, QLatin1String{t.table});
+    }
+    return out;
 }
 
 QStringList undo_triggers()

@@ -28,54 +28,6 @@ QString amount(Length l, Unit u, bool change)
     return text(length_text(l, u, change));
 }
 
-QString measure_name(Measure m)
-{
-    switch (m) {
-        case Measure::Waist: return t("Waist");
-        case Measure::Hip: return t("Hip");
-        case Measure::WaistToHip: return t("Waist to hip");
-        case Measure::SkirtLength: return t("Wished length");
-    }
-    return {};
-}
-
-QString measure_term(Measure m)
-{
-    switch (m) {
-        case Measure::Waist: return t("waist girth, ISO 8559-1");
-        case Measure::Hip: return t("hip girth, ISO 8559-1");
-        case Measure::WaistToHip: return t("waist to hip, at the side");
-        case Measure::SkirtLength: return t("waist to hem, at the side");
-    }
-    return {};
-}
-
-QString measure_how(Measure m)
-{
-    switch (m) {
-        case Measure::Waist:
-            return t(
-                "Tie an elastic round the waist and bend: it settles where the body bends. Lay the tape along its "
-                "lower edge, firm and not tight, and breathe out.");
-        case Measure::Hip:
-            return t(
-                "Feet together. The tape goes round the fullest level below the waist, wherever that is, level "
-                "all "
-                "round. Let a mirror or a friend check the back.");
-        case Measure::WaistToHip:
-            return t(
-                "At the side, from the lower edge of the waist elastic down to the level where the hip was "
-                "fullest. "
-                "Keep the tape on the body.");
-        case Measure::SkirtLength:
-            return t(
-                "At the side, from the lower edge of the waist elastic to where the hem should fall, over the "
-                "hip. "
-                "Stand as you always stand.");
-    }
-    return {};
-}
-
 QString piece_name(const Piece& p)
 {
     if (!p.name.empty()) return text(p.name);
@@ -172,11 +124,12 @@ QString refusal(const Refusal& r, Unit u)
                 .arg(field, line);
         case Why::ChartTooLarge: return t("The chart is too long: up to %1 sizes, up to 1 MB.").arg(most_sizes);
         case Why::ChartNoMeasure:
-            return t("The chart has no %1%2. Skirts need a waist and a hip for every size.")
+            return t("The chart has no %1%2. Add it for every size, or take a chart that prints it.")
                 .arg(name.toLower(), line);
         case Why::ChartColumnUnknown:
-            return t("Column “%1” is not known. Columns are size, waist, hip, waist_to_hip, with cm or in.")
-                .arg(field);
+            return t("“%1”%2 is not a measure this program knows. Name it like bust, waist, hip or finished hip, with cm "
+                     "or in; or leave it out.")
+                .arg(field, line);
         case Why::ChartColumnTwice: return t("Column “%1” stands there twice. Remove one.").arg(field);
         case Why::ChartCellNotALength:
             return t("“%1”%2 is not a length. Write it like 98.4 or 39 1/2.").arg(field, line);
@@ -185,11 +138,26 @@ QString refusal(const Refusal& r, Unit u)
         case Why::ChartSizeTwice:
             return t("Size “%1” stands there twice%2. Give each size its own name.").arg(field, line);
         case Why::ChartSizesOutOfOrder:
-            return t("Size “%1”%2 is not larger than the size before it. Put the sizes in growing order, waist "
-                     "and hip alike.")
+            return t("Size “%1”%2 is not larger than the size before it. Put the sizes in growing order, every "
+                     "girth alike.")
                 .arg(field, line);
         case Why::ChartTooFewSizes:
             return t("Only size “%1” is there. A chart needs at least two sizes.").arg(field);
+        case Why::ChartMixedUnits:
+            return t("“%1”%2 mixes units: some cells name one and some do not. Write one unit in the heading.")
+                .arg(field, line);
+        case Why::ChartRangeBackwards:
+            return t("The range “%1”%2 runs backwards or is not two lengths. Write it like 92-96.").arg(field, line);
+        case Why::ChartMetaBroken:
+            return t("The line “%1”%2 is not understood. docs/cli.md lists what may stand beside the sizes.")
+                .arg(field, line);
+        case Why::FlatNothingMeasured: return t("No piece is measured yet. Type at least one width.");
+        case Why::FlatMoreTakenThanThere:
+            return t("%1: darts, tucks and pleats take %2 of %3. Check their depths.").arg(field, given, high);
+        case Why::TapeCheckTooMany: return t("Two lengths are enough for a tape check. Remove one.");
+        case Why::TapeChecksTooClose:
+            return t("The two lengths lie too close together. Check once near 30 cm and once as far along as the "
+                     "ruler goes.");
         case Why::SizeUnknown:
             return t("Size “%1” is not in this chart and pattern. Choose one that is in both.").arg(field);
         case Why::FileUnreadable:
@@ -237,34 +205,93 @@ QString refusal(const Refusal& r, Unit u)
     return {};
 }
 
-QString advice_title(const SizeChart& chart, const SizeChoice& c)
+QString school_name(School s)
 {
-    const QString waist = text(chart.sizes[c.waist_size].name);
-    const QString hip = text(chart.sizes[c.hip_size].name);
-    return c.is_blend() ? t("%1 at the waist, %2 at the hip").arg(waist, hip) : t("Size %1 throughout").arg(hip);
+    switch (s) {
+        case School::HighBust: return t("By high bust");
+        case School::FullBust: return t("By full bust");
+        case School::Waist: return t("By waist");
+        case School::Hip: return t("By hip");
+    }
+    return {};
+}
+
+QString school_reason(const SchoolAdvice& a)
+{
+    switch (a.reason) {
+        case SchoolReason::FrameByHighBust:
+            return t("Shoulders and neck follow the high bust; the bust itself is opened on paper.");
+        case SchoolReason::CupAsDrafted:
+            return t("The bust stands as far out as the pattern is drafted, so high bust and full bust say nearly the "
+                     "same.");
+        case SchoolReason::HighBustUnknown:
+            return t("By the full bust, since the high bust is not read, or the drafted cup is not known.");
+        case SchoolReason::HangsFromHip: return t("It hangs from the hip, and the waist is easier to alter.");
+        case SchoolReason::HangsFromWaist: return t("A full or gathered style hangs from the waist.");
+        case SchoolReason::OnlyOne: return t("The one level that both the chart and the tape know.");
+    }
+    return {};
+}
+
+QString kind_name(GarmentKind k)
+{
+    switch (k) {
+        case GarmentKind::Top: return t("Top");
+        case GarmentKind::Dress: return t("Dress");
+        case GarmentKind::Skirt: return t("Skirt");
+        case GarmentKind::Trousers: return t("Trousers");
+        case GarmentKind::Bra: return t("Bra");
+    }
+    return {};
+}
+
+std::size_t chosen_at(const SizeChoice& c, Measure m)
+{
+    return m == Measure::Waist ? c.waist_size : m == Measure::Hip ? c.hip_size : c.bust_size;
+}
+
+QString advice_title(const SizeChart& chart, const SizeChoice& c, const std::vector<Measure>& levels)
+{
+    QStringList parts;
+    bool same = true;
+    for (const auto m : levels) {
+        const QString size = text(chart.sizes[chosen_at(c, m)].name);
+        same = same && chosen_at(c, m) == chosen_at(c, levels.front());
+        parts << (m == Measure::Waist        ? t("%1 at the waist")
+                  : m == Measure::Hip        ? (levels.size() > 2 ? t("%1 below") : t("%1 at the hip"))
+                  : m == Measure::Underbust  ? t("%1 under the bust")
+                                             : t("%1 above"))
+                     .arg(size);
+    }
+    if (levels.empty() || same) {
+        return t("Size %1 throughout").arg(text(chart.sizes[levels.empty() ? c.hip_size : chosen_at(c, levels.front())].name));
+    }
+    return parts.join(", ");
 }
 
 QString advice_reason(const SizeChart& chart, const Advice& a, const BodySet& body, Unit u)
 {
-    const auto waist = *body.taken(Measure::Waist);
-    const auto hip = *body.taken(Measure::Hip);
-    const auto near_text = [&](Measure m, std::size_t size) {
-        return t("%1 for %2").arg(amount(*chart.body(size, m), u), text(chart.sizes[size].name));
-    };
-    const auto& c = a.choice;
-    const QString both = t("The hip, %1, lies nearest to %2; the waist, %3, to %4.")
-                             .arg(amount(hip.value, u), near_text(Measure::Hip, c.hip_size),
-                                  amount(waist.value, u), near_text(Measure::Waist, c.waist_size));
+    QStringList nearest;
+    for (const auto m : a.levels) {
+        const auto taken = body.taken(m);
+        const std::size_t size = chosen_at(a.choice, m);
+        if (!taken) continue;
+        nearest << t("the %1, %2, is nearest to %3 for %4")
+                       .arg(measure_name(m).toLower(), amount(taken->value, u), amount(*drafted(chart, size, m), u),
+                            text(chart.sizes[size].name));
+    }
+    QString out = nearest.join("; ") + ".";
+    if (!out.isEmpty()) out[0] = out[0].toUpper();
     switch (a.reason) {
-        case ChoiceReason::OneSize: return both + " " + t("One size serves both.");
+        case ChoiceReason::OneSize:
+            return a.levels.size() > 1 ? out + " " + t("One size serves them all.") : out;
         case ChoiceReason::OneSizeByNoise:
-            return both + " " +
-                   t("One of them stands between two sizes within measuring noise, so one size serves both.");
+            return out + " " +
+                   t("One of them stands between two sizes within measuring noise, so one size serves.");
         case ChoiceReason::Blend:
-            return both + " " +
-                   t("A skirt hangs from the hip: trace that size, and run to the other at the waist.");
+            return out + " " + t("Trace from one line to the other between the levels.");
         case ChoiceReason::BeyondChart:
-            return both + " " +
+            return out + " " +
                    t("The body lies beyond this chart: more is left to adjust than one size step. Look for "
                      "another size range, or make a toile first.");
     }
@@ -274,10 +301,36 @@ QString advice_reason(const SizeChart& chart, const Advice& a, const BodySet& bo
 QString cost_text(const SizeChart& chart, const SizeCost& cost, Unit u)
 {
     const QString size = text(chart.sizes[cost.size].name);
-    if (cost.outside_noise == 0) return t("%1: nothing to adjust in width").arg(size);
-    return (cost.outside_noise == 1 ? t("%1: one width to adjust, by %2")
-                                    : t("%1: two widths to adjust, up to %2"))
-        .arg(size, amount(cost.largest, u));
+    if (cost.outside_noise == 0) return t("%1: nothing to adjust").arg(size);
+    const QString most = t("%1 %2").arg(measure_name(cost.largest_at).toLower(), amount(cost.largest, u));
+    if (cost.outside_noise == 1) return t("%1: one to adjust, %2").arg(size, most);
+    return t("%1: %2 to adjust, most at the %3").arg(size).arg(cost.outside_noise).arg(most);
+}
+
+QString cup_text(const Cup& own, const SizeChart& chart)
+{
+    const QString by = own.makers                    ? t("by the maker's table")
+                       : own.by == CupBy::HighBust   ? t("by high bust")
+                                                     : t("by underbust, EN 13402-3");
+    QString out = t("Sewing cup %1, %2.").arg(text(own.letter), by);
+    auto it = chart.drafted_cup.find(chart.sizes.front().group);
+    if (it == chart.drafted_cup.end()) it = chart.drafted_cup.find("");
+    if (it == chart.drafted_cup.end()) return out;
+    out += " " + (it->second == own.letter
+                      ? t("The pattern is drafted for %1 too.").arg(text(it->second))
+                      : t("The pattern is drafted for %1: the bust is adjusted on paper.").arg(text(it->second)));
+    return out;
+}
+
+QString view_text(const ChartView& view)
+{
+    return t("View %1 comes in %2 to %3.").arg(text(view.name), text(view.first), text(view.last));
+}
+
+QString ease_below(const EaseRow& row, Unit u)
+{
+    return t("%1: %2 of ease planned, and one moves in %3 or more.")
+        .arg(measure_name(row.measure), amount(row.planned, u), amount(row.least, u));
 }
 
 QString why(const PlanLine& line, Unit u)
@@ -287,6 +340,8 @@ QString why(const PlanLine& line, Unit u)
     switch (p.against) {
         case Against::Chart: return t("measured %1, chart %2").arg(number(p.wanted, u), number(p.given, u));
         case Against::Pattern: return t("wanted %1, pattern %2").arg(number(p.wanted, u), number(p.given, u));
+        case Against::EaseWish:
+            return t("garment wanted %1, traced %2, by your ease").arg(number(p.wanted, u), number(p.given, u));
         case Against::EarlierChange:
             return t("side seam now %1, traced %2").arg(number(p.given, u), number(p.wanted, u));
     }
@@ -411,26 +466,6 @@ QString before_going_on(const Step& s)
         case StepKind::DrawBlend: return t("Walk front and back side seam along each other.");
         default: return {};
     }
-}
-
-QString reading_state(const Taken& taken, Measure m, Unit u)
-{
-    const QString apart = number(taken.apart, u);
-    const QString allowed = number(facts(m).disagree(), u);
-    switch (taken.state) {
-        case ReadingState::Unread: return t("not yet read");
-        case ReadingState::OneMore: return t("One reading. Let go, start again, read a second time.");
-        case ReadingState::Agree:
-            return facts(m).kind == MeasureKind::Wish
-                       ? t("Kept.")
-                       : t("The readings agree within %1 (allowed %2).").arg(apart, allowed);
-        case ReadingState::ThirdAsked:
-            return t("The readings stand %1 apart, allowed %2. Take one more; the middle one counts.")
-                .arg(apart, allowed);
-        case ReadingState::MiddleTaken:
-            return t("The middle one of the readings counts; they lie %1 apart.").arg(apart);
-    }
-    return {};
 }
 
 }  // namespace sartorum::words

@@ -7,6 +7,7 @@
 #include "core/chart/size_choice.h"
 #include "core/plan/plan.h"
 #include "core/units/length_text.h"
+#include "words/measures.h"
 
 namespace sartorum::words {
 
@@ -14,9 +15,6 @@ namespace sartorum::words {
 [[nodiscard]] QString number(Length, Unit, bool change = false);
 [[nodiscard]] QString amount(Length, Unit, bool change = false);
 
-[[nodiscard]] QString measure_name(Measure);
-[[nodiscard]] QString measure_term(Measure);  // ISO 8559-1 term, or what it is
-[[nodiscard]] QString measure_how(Measure);
 [[nodiscard]] QString piece_name(const Piece&);
 [[nodiscard]] QString piece_names(AdjustmentKind);
 [[nodiscard]] QString seam_name(const std::string& id);
@@ -26,7 +24,14 @@ namespace sartorum::words {
 [[nodiscard]] QString amount_meaning(AdjustmentKind);  // "all round, a quarter at each side seam"
 
 [[nodiscard]] QString refusal(const Refusal&, Unit);
-[[nodiscard]] QString advice_title(const SizeChart&, const SizeChoice&);
+[[nodiscard]] QString school_name(School);
+[[nodiscard]] QString school_reason(const SchoolAdvice&);
+[[nodiscard]] QString kind_name(GarmentKind);
+[[nodiscard]] std::size_t chosen_at(const SizeChoice&, Measure level);
+[[nodiscard]] QString advice_title(const SizeChart&, const SizeChoice&, const std::vector<Measure>& levels);
+[[nodiscard]] QString cup_text(const Cup& own, const SizeChart&);
+[[nodiscard]] QString view_text(const ChartView&);
+[[nodiscard]] QString ease_below(const EaseRow&, Unit);
 [[nodiscard]] QString advice_reason(const SizeChart&, const Advice&, const BodySet&, Unit);
 [[nodiscard]] QString cost_text(const SizeChart&, const SizeCost&, Unit);
 [[nodiscard]] QString why(const PlanLine&, Unit);
@@ -35,6 +40,5 @@ namespace sartorum::words {
 [[nodiscard]] QString step_title(const Step&, Unit);
 [[nodiscard]] QString step_detail(const Step&, Unit);
 [[nodiscard]] QString before_going_on(const Step&);  // what to look at, may be empty
-[[nodiscard]] QString reading_state(const Taken&, Measure, Unit);
 
 }  // namespace sartorum::words

@@ -122,7 +122,7 @@ private slots:
         qInfo("blends: %d of %d, beyond the chart: %d", blends, women, beyond);
         QVERIFY(blends > women / 2);  // most bodies are no single size
     }
-    void the_likely_value_is_the_regression_on_the_raw_data()
+    void the_likely_value_is_the_regression_on_the_raw_rows()
     {
         auto all = people();
         const std::map<Measure, Length> known{{Measure::Waist, Length::mm(820)},

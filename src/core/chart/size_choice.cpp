@@ -2,7 +2,6 @@
 
 #include <algorithm>
 #include <array>
-#include <tuple>
 
 namespace sartorum {
 namespace {
@@ -97,13 +96,21 @@ std::vector<std::size_t> ranked(const std::vector<SizeCost>& costs)
 {
     std::vector<std::size_t> out(costs.size());
     for (std::size_t i = 0; i < out.size(); ++i) out[i] = i;
-    std::stable_sort(out.begin(), out.end(), [&](std::size_t a, std::size_t b) {
-        const auto key = [&](std::size_t i) {
-            return std::tuple{costs[i].frame_outside, costs[i].outside_noise, costs[i].largest};
-        };
-        return key(a) < key(b);
-    });
+    std::stable_sort(out.begin(), out.end(),
+                     [&](std::size_t a, std::size_t b) { return costs[a].work < costs[b].work; });
     return out;
+}
+
+bool of_frame(Measure m)
+{
+    return std::find(frame.begin(), frame.end(), m) != frame.end();
+}
+
+Length work_of(const LevelDifference& d)
+{
+    constexpr Length each = Length::mm(8);
+    const double weight = (facts(d.measure).kind == MeasureKind::Girth ? 1.0 : 2.0) * (of_frame(d.measure) ? 2.0 : 1.0);
+    return each + abs(d.difference) * weight;
 }
 
 }  // namespace
@@ -124,7 +131,8 @@ std::size_t nearest_size(const SizeChart& chart, Measure m, Length body)
 
 SizeCost cost_of(const SizeChart& chart, std::size_t size, const BodySet& set)
 {
-    SizeCost cost{size, {}, 0, 0, {}, {}};
+    SizeCost cost;
+    cost.size = size;
     for (const auto m : compared) {
         const auto taken = set.taken(m);
         const auto printed = drafted(chart, size, m);
@@ -133,7 +141,8 @@ SizeCost cost_of(const SizeChart& chart, std::size_t size, const BodySet& set)
                                 chart.half_range(size, m)};
         if (!d.inside_noise()) {
             ++cost.outside_noise;
-            cost.frame_outside += std::find(frame.begin(), frame.end(), m) != frame.end();
+            cost.frame_outside += of_frame(m);
+            cost.work += work_of(d);
             if (abs(d.difference) > cost.largest) {
                 cost.largest = abs(d.difference);
                 cost.largest_at = m;

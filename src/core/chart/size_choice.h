@@ -5,6 +5,10 @@
 // is nearest (common practice). When a body lies within its measuring noise of the middle between two sizes, both
 // are offered and the one towards the other levels' size is taken; with no other level, knits and roomy styles go
 // down, woven close ones up. So no larger body ever gets a smaller size.
+//
+// Ranking: fewest and smallest adjustments first, the frame counting most (common practice). The weights are our own:
+// 8 mm for each adjustment, plus its amount, twice for a length (5 mm on a length is as much as 10 mm on a girth, as
+// in reading them) and twice again on the frame.
 #pragma once
 #include <vector>
 
@@ -52,6 +56,7 @@ struct SizeCost {
     int frame_outside = 0;  // of these, high bust, shoulders and across
     Length largest;         // of the absolute differences outside the noise
     Measure largest_at{};
+    Length work;  // for ranking: each difference outside the noise, lengths and the frame weighing more
 };
 
 enum class ChoiceReason { OneSize, OneSizeByNoise, Blend, BeyondChart };

@@ -4,84 +4,42 @@
 #include <QVBoxLayout>
 #include <algorithm>
 
+#include "desk/chart/ease_table.h"
 #include "desk/chart/strips.h"
+#include "desk/chart/wear_dialog.h"
 #include "desk/shared/empty_state.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
+namespace {
 
-// Garment, designed, now and planned, for waist and hip.
-class EaseTable : public QWidget {
-public:
-    EaseTable(Look& look, Room& room, QWidget* parent) : QWidget{parent}, look_{look}, room_{room}
-    {
-        setFixedHeight(118);
+constexpr std::size_t ranked_shown = 4;
+
+// Choices are built anew when their words change.
+Choices* replaced(QWidget* place, Look& look, const QStringList& words, const QString& name, const char* object)
+{
+    delete place->findChild<Choices*>(QString{}, Qt::FindDirectChildrenOnly);
+    if (words.size() < 2) {
+        place->hide();
+        return nullptr;
     }
+    auto* out = new Choices{look, words, name, place};
+    out->setObjectName(object);
+    place->layout()->addWidget(out);
+    place->show();
+    return out;
+}
 
-protected:
-    void paintEvent(QPaintEvent*) override
-    {
-        const auto& c = room_.computed();
-        if (!c || !room_.chart()) return;
-        const auto& d = look_.dyes();
-        QPainter p{this};
-        p.setRenderHint(QPainter::Antialiasing);
-        p.setFont(look_.lato(12.5));
-        p.setPen(d.faded);
-        const double w = width();
-        const double x[] = {w * 0.43, w * 0.64, w * 0.80, w};
-        const QString heads[] = {tr("garment"), tr("designed"), tr("now"), tr("planned")};
-        for (int i = 0; i < 4; ++i) p.drawText(QRectF{x[i] - 90, 0, 90, 18}, Qt::AlignRight, heads[i]);
-        p.setPen(QPen{d.rule, 1});
-        p.drawLine(QPointF(0, 21.5), QPointF(w, 21.5));
-        int row = 0;
-        for (const auto m : {Measure::Waist, Measure::Hip}) {
-            const bool waist = m == Measure::Waist;
-            const auto size =
-                room_.chart()->index_of(waist ? room_.plan().waist_size : room_.plan().hip_size).value_or(0);
-            const Length garment = waist ? c->traced_flat.waist : c->traced_flat.hip;
-            const Length planned = waist ? c->altered_flat.waist : c->altered_flat.hip;
-            const Length chart = *room_.chart()->body(size, m);
-            const auto body = room_.body().taken(m);
-            const double y = 44 + row * 44;
-            p.setPen(d.ink);
-            p.setFont(look_.lato(14, QFont::DemiBold));
-            p.drawText(QPointF{0, y}, words::measure_name(m));
-            const auto cell = [&](int i, Length l, const QColor& colour, bool strong) {
-                p.setPen(colour);
-                const double px = strong ? 21 : 16;
-                const double nw = number_width(look_, l, look_.unit(), px, QFont::Normal, false);
-                draw_number(p, look_, {x[i] - nw, y}, l, look_.unit(), px, QFont::Normal, false);
-            };
-            cell(0, garment, d.walnut, false);
-            cell(1, garment - chart, d.ink, false);
-            if (body) {
-                cell(2, garment - body->value, d.ink, false);
-                cell(3, planned - body->value, d.woad, true);
-                const double most = Length::mm(140).in_mm();
-                const auto at = [&](Length l) { return std::clamp(l.in_mm() / most, 0.0, 1.0) * w; };
-                const QRectF bar{0, y + 8, w, 9};
-                p.fillRect(bar, d.linen);
-                const double now = at(garment - body->value);
-                const double then = at(planned - body->value);
-                p.fillRect(QRectF{0, y + 8, std::min(now, then), 9}, d.woad_wash);
-                if (then > now + 0.5) p.fillRect(QRectF{now, y + 8, then - now, 9}, look_.dots());
-                p.setPen(QPen{d.woad, 2.4});
-                p.drawLine(QPointF(then, y + 6), QPointF(then, y + 19));
-                p.setPen(QPen{d.walnut, 1.4, Qt::DashLine});
-                p.drawLine(QPointF(at(garment - chart), y + 6), QPointF(at(garment - chart), y + 19));
-                p.setPen(QPen{d.madder, 1.6});
-                const double least = at(waist ? least_waist_ease : least_hip_ease);
-                p.drawLine(QPointF(least, y + 8), QPointF(least, y + 17));
-            }
-            ++row;
-        }
-    }
+QWidget* place_for_choices(QWidget* pad)
+{
+    auto* out = new QWidget{pad};
+    auto* row = new QHBoxLayout{out};
+    row->setContentsMargins(0, 0, 0, 0);
+    row->setAlignment(Qt::AlignLeft);
+    return out;
+}
 
-private:
-    Look& look_;
-    Room& room_;
-};
+}  // namespace
 
 ChartStation::ChartStation(Look& look, Room& room, QWidget* parent) : QWidget{parent}, look_{look}, room_{room}
 {
@@ -91,14 +49,16 @@ ChartStation::ChartStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
                                tr("No size chart yet."),
                                tr("The maker's chart stands on the envelope or the instruction sheet: for each "
                                   "size, the body it is drafted "
-                                  "for. Type it in, or bring it as a CSV file."),
-                               {{tr("Type a chart"), [this] { emit chart_typing_wanted(); }},
+                                  "for. Type or paste it, or bring it as a CSV file."),
+                               {{tr("Type or paste a chart"), [this] { emit chart_typing_wanted(); }},
                                 {tr("Import a CSV file"), [this] { emit chart_import_wanted(); }}},
                                this};
     no_body_ = new EmptyState{look,
-                              tr("Waist and hip are not read yet."),
-                              tr("A skirt size is chosen by these two. Two readings each are enough."),
-                              {{tr("To the tape"), [this] { emit tape_wanted(); }}},
+                              tr("What a size is chosen by is not read yet."),
+                              tr("A skirt goes by waist and hip, a top by high bust or bust. Two readings each are "
+                                 "enough; or this chart does not print what the garment goes by."),
+                              {{tr("To the tape"), [this] { emit tape_wanted(); }},
+                               {tr("Another garment"), [this] { WearDialog{look_, room_, this}.exec(); }}},
                               this};
     work_ = new QWidget{this};
     auto* inner = new QHBoxLayout{work_};
@@ -111,14 +71,8 @@ ChartStation::ChartStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
     connect(strips_, &Strips::size_picked, this, &ChartStation::pick);
     connect(strips_, &Strips::size_wanted, this, &ChartStation::step);
     connect(strips_, &Strips::onwards, take_, &Button::click);
-    connect(strips_, &Strips::blend_wanted, this, [this] {
-        const auto hip = room_.chart()->index_of(room_.plan().hip_size).value_or(0);
-        const bool blended = room_.plan().waist_size != room_.plan().hip_size;
-        if (blended)
-            room_.choose_sizes(hip, hip);
-        else if (room_.advice())
-            room_.choose_sizes(room_.advice()->choice.waist_size, room_.advice()->choice.hip_size);
-    });
+    connect(strips_, &Strips::ease_wanted, wear_, &Button::click);
+    connect(strips_, &Strips::blend_wanted, this, &ChartStation::toggle_blend);
     connect(&room, &Room::changed, this, &ChartStation::refresh);
     connect(&look, &Look::changed, this, &ChartStation::refresh);
     refresh();
@@ -131,57 +85,115 @@ QWidget* ChartStation::build_pad(QWidget* parent)
     auto* pad = scrolled(frame);
     auto* column = new QVBoxLayout{pad};
     column->setContentsMargins(20, 16, 20, 12);
-    column->setSpacing(8);
-    title_ = heading(look_, {}, 21, pad);
-    reason_ = label(look_, {}, 14, false, pad);
-    firm_ = label(look_, {}, 14, true, pad);
-    costs_ = label(look_, {}, 14, false, pad);
-    ease_ = new EaseTable{look_, room_, pad};
-    ease_note_ = caption(
-        look_, tr("Ease in %1 all round. Bar: planned; dashed: as designed; short tick: least to move in."), pad);
-    take_ = new Button{look_, tr("Take this to Plan"), ButtonKind::Primary, pad};
-    take_->setObjectName("take_to_plan");
-    advised_ = new Button{look_, tr("Back to the advised size"), ButtonKind::Plain, pad};
-    advised_->setObjectName("advised_size");
-    column->addWidget(title_);
-    column->addWidget(reason_);
-    column->addWidget(firm_);
-    column->addSpacing(6);
-    column->addWidget(heading(look_, tr("What one size throughout would leave"), 16, pad));
-    column->addWidget(costs_);
-    column->addSpacing(6);
+    column->setSpacing(7);
+    build_choice(column, pad);
+    column->addSpacing(4);
     column->addWidget(heading(look_, tr("Room to move"), 16, pad));
+    ease_ = new EaseTable{look_, room_, pad};
     column->addWidget(ease_);
+    ease_note_ = caption(look_, {}, pad);
     column->addWidget(ease_note_);
+    auto* row = new QHBoxLayout;
+    wear_ = new Button{look_, tr("How it is worn"), ButtonKind::Small, pad};
+    wear_->setObjectName("wear");
+    flat_ = new Button{look_, tr("Measure flat"), ButtonKind::Small, pad};
+    flat_->setObjectName("measure_flat");
+    row->addWidget(wear_);
+    row->addWidget(flat_);
+    row->addStretch();
+    column->addLayout(row);
+    notes_ = caption(look_, {}, pad);
+    column->addWidget(notes_);
     column->addStretch();
-    column->addWidget(advised_);
-    column->addWidget(take_);
+    // Below what scrolls, so that it is always in sight.
+    auto* foot = new QVBoxLayout;
+    foot->setContentsMargins(16, 2, 16, 8);
+    static_cast<QVBoxLayout*>(frame->layout())->addLayout(foot);
+    take_ = new Button{look_, tr("Take this to Plan"), ButtonKind::Primary, frame};
+    take_->setObjectName("take_to_plan");
+    advised_ = new Button{look_, tr("Back to the advised size"), ButtonKind::Plain, frame};
+    advised_->setObjectName("advised_size");
+    foot->addWidget(advised_);
+    foot->addWidget(take_);
+    connect(wear_, &Button::clicked, this, [this] { WearDialog{look_, room_, this}.exec(); });
+    connect(flat_, &Button::clicked, this, [this] { FlatDialog{look_, room_, this}.exec(); });
     connect(take_, &Button::clicked, this, [this] {
-        const auto w = room_.chart()->index_of(room_.plan().waist_size);
-        const auto h = room_.chart()->index_of(room_.plan().hip_size);
-        if (w && h && !room_.sizes_chosen()) room_.choose_sizes(*w, *h);
-        emit plan_wanted();
+        if (room_.chart() && !room_.sizes_chosen()) room_.choose(room_.choice());
+        if (room_.pattern()) emit plan_wanted();
     });
     connect(advised_, &Button::clicked, this, [this] {
-        if (room_.advice()) room_.choose_sizes(room_.advice()->choice.waist_size, room_.advice()->choice.hip_size);
+        if (room_.advice()) room_.choose(room_.advice()->choice);
     });
     return frame;
 }
 
+void ChartStation::build_choice(QVBoxLayout* column, QWidget* pad)
+{
+    title_ = heading(look_, {}, 21, pad);
+    title_->setWordWrap(true);
+    reason_ = label(look_, {}, 14, false, pad);
+    firm_ = label(look_, {}, 14, true, pad);
+    group_place_ = place_for_choices(pad);
+    school_place_ = place_for_choices(pad);
+    school_reason_ = caption(look_, {}, pad);
+    cup_ = label(look_, {}, 14, false, pad);
+    costs_ = label(look_, {}, 14, false, pad);
+    costs_->setObjectName("ranking");
+    column->addWidget(title_);
+    column->addWidget(group_place_);
+    column->addWidget(reason_);
+    column->addWidget(firm_);
+    column->addWidget(school_place_);
+    column->addWidget(school_reason_);
+    column->addWidget(cup_);
+    column->addSpacing(4);
+    column->addWidget(heading(look_, tr("One size throughout, least to do first"), 16, pad));
+    column->addWidget(costs_);
+}
+
 void ChartStation::pick(Measure m, std::size_t size)
 {
-    auto waist = room_.chart()->index_of(room_.plan().waist_size).value_or(0);
-    auto hip = room_.chart()->index_of(room_.plan().hip_size).value_or(0);
-    (m == Measure::Waist ? waist : hip) = size;
-    room_.choose_sizes(waist, hip);
+    auto c = room_.choice();
+    const auto& levels = room_.advice()->levels;
+    const auto has = [&](Measure level) { return std::find(levels.begin(), levels.end(), level) != levels.end(); };
+    const bool upper = std::any_of(levels.begin(), levels.end(), [](Measure l) {
+        return l == Measure::HighBust || l == Measure::Bust || l == Measure::Underbust;
+    });
+    if (m == Measure::Waist)
+        c.waist_size = size;
+    else if (m == Measure::Hip || m == Measure::HighHip || m == Measure::Thigh || m == Measure::WaistToHip)
+        c.hip_size = size;
+    else
+        c.bust_size = size;
+    // A level that the garment or the chart does not have follows its neighbour.
+    if (!has(Measure::Hip)) c.hip_size = has(Measure::Waist) ? c.waist_size : c.bust_size;
+    if (!has(Measure::Waist)) c.waist_size = c.hip_size;
+    if (!upper) c.bust_size = c.hip_size;
+    room_.choose(c);
 }
 
 void ChartStation::step(Measure m, int by)
 {
-    const auto& name = m == Measure::Waist ? room_.plan().waist_size : room_.plan().hip_size;
-    const auto here = static_cast<int>(room_.chart()->index_of(name).value_or(0));
+    const auto c = room_.choice();
+    const auto here = static_cast<int>(words::chosen_at(c, m == Measure::WaistToHip ? Measure::Hip : m));
     const int next = std::clamp(here + by, 0, static_cast<int>(room_.chart()->sizes.size()) - 1);
     if (next != here) pick(m, static_cast<std::size_t>(next));
+}
+
+void ChartStation::toggle_blend()
+{
+    if (!room_.advice()) return;
+    const auto c = room_.choice();
+    const std::size_t anchor = words::chosen_at(c, anchor_of(room_.advice()->school.school));
+    room_.choose(c.is_blend() ? SizeChoice{anchor, anchor, anchor} : room_.advice()->choice);
+}
+
+void ChartStation::pick_school(int i)
+{
+    const auto& plan = room_.plan();
+    ChoiceWish wish = plan.choosing;
+    wish.school = room_.advice()->school.possible[static_cast<std::size_t>(i)];
+    room_.wear(wish, plan.cloth, plan.ease);
 }
 
 void ChartStation::refresh()
@@ -192,39 +204,101 @@ void ChartStation::refresh()
     no_body_->setVisible(chart && !body);
     work_->setVisible(chart && body);
     if (!chart || !body) return;
+    refresh_choice();
+    refresh_ease();
+    take_->setText(room_.pattern() ? tr("Take this to Plan") : tr("Keep this size"));
+}
+
+void ChartStation::refresh_choice()
+{
     const auto& c = *room_.chart();
     const auto& advice = *room_.advice();
-    const SizeChoice choice{c.index_of(room_.plan().waist_size).value_or(0),
-                            c.index_of(room_.plan().hip_size).value_or(0)};
+    const auto choice = room_.choice();
     const bool as_advised = choice == advice.choice;
-    title_->setText(words::advice_title(c, choice));
-    reason_->setText(
-        as_advised ? words::advice_reason(c, advice, room_.body(), look_.unit())
-                   : tr("Your choice. Advised from the tape: %1.").arg(words::advice_title(c, advice.choice)));
-    QString firm;
-    if (advice.waist_between || advice.hip_between) {
-        firm =
-            tr("%1 stands between two sizes within measuring: either will do.")
-                .arg(advice.hip_between ? words::measure_name(Measure::Hip) : words::measure_name(Measure::Waist));
+    const Unit u = look_.unit();
+    title_->setText(words::advice_title(c, choice, advice.levels));
+    const BodySet body = as_worn(room_.body(), room_.plan().choosing.seated);
+    reason_->setText(as_advised ? words::advice_reason(c, advice, body, u)
+                                : tr("Your choice. Advised from the tape: %1.")
+                                      .arg(words::advice_title(c, advice.choice, advice.levels)));
+    QStringList firm;
+    for (const auto& b : advice.between) {
+        firm << tr("%1 stands between %2 and %3 within measuring: either will do.")
+                    .arg(words::measure_name(b.measure), QString::fromStdString(c.sizes[b.lower].name),
+                         QString::fromStdString(c.sizes[b.lower + 1].name));
     }
-    firm_->setText(firm);
+    firm_->setText(firm.join("\n"));
     firm_->setVisible(!firm.isEmpty());
-    QStringList costs;
-    const auto low = std::min(choice.waist_size, choice.hip_size);
-    const auto high = std::max(choice.waist_size, choice.hip_size);
-    for (std::size_t i = low > 0 ? low - 1 : 0; i <= std::min(high + 1, c.sizes.size() - 1); ++i) {
-        costs << words::cost_text(c, advice.costs[i], look_.unit());
+
+    QStringList groups;
+    for (const auto& g : room_.printed_chart()->groups()) groups << QString::fromStdString(g);
+    if (auto* pick = replaced(group_place_, look_, groups, tr("Body type"), "chart_group")) {
+        pick->choose(std::max(0, static_cast<int>(groups.indexOf(QString::fromStdString(c.sizes.front().group)))));
+        connect(pick, &Choices::picked, this, [this, groups](int i) {
+            QMetaObject::invokeMethod(
+                this, [this, group = groups[i].toStdString()] { room_.choose_group(group); }, Qt::QueuedConnection);
+        });
     }
+    QStringList schools;
+    for (const auto s : advice.school.possible) schools << words::school_name(s);
+    if (auto* pick = replaced(school_place_, look_, schools, tr("What the size is chosen by"), "school")) {
+        const auto at = std::find(advice.school.possible.begin(), advice.school.possible.end(), advice.school.school);
+        pick->choose(static_cast<int>(at - advice.school.possible.begin()));
+        connect(pick, &Choices::picked, this, [this](int i) {
+            QMetaObject::invokeMethod(this, [this, i] { pick_school(i); }, Qt::QueuedConnection);
+        });
+    }
+    const auto recommended = advise_school(c, body, room_.plan().choosing);
+    school_reason_->setText(advice.school.school == recommended.school
+                                ? words::school_reason(recommended)
+                                : tr("Recommended: %1. %2")
+                                      .arg(words::school_name(recommended.school), words::school_reason(recommended)));
+    const auto cup = cup_of(body, c);
+    const bool bust = std::any_of(advice.levels.begin(), advice.levels.end(),
+                                  [](Measure m) { return m == Measure::HighBust || m == Measure::Bust; });
+    cup_->setVisible(cup && bust);
+    if (cup) cup_->setText(words::cup_text(*cup, c));
+
+    QStringList costs;
+    for (std::size_t i = 0; i < std::min(ranked_shown, advice.ranking.size()); ++i)
+        costs << words::cost_text(c, advice.costs[advice.ranking[i]], u);
     costs_->setText(costs.join("\n"));
-    ease_note_->setText(
-        room_.computed()
-            ? tr("Ease all round, in %1. Bar: planned; dashed: as designed; short tick: least to move in.")
-                  .arg(QString::fromStdString(std::string{unit_text(look_.unit())}))
-        : room_.trouble() ? words::refusal(*room_.trouble(), look_.unit())
-                          : tr("Lay a pattern on the table to see its ease."));
-    ease_->setVisible(room_.computed().has_value());
-    ease_->update();
     advised_->setVisible(!as_advised);
+}
+
+void ChartStation::refresh_ease()
+{
+    ease_->refresh();
+    const auto rows = ease_rows(room_);
+    QStringList note;
+    for (const auto& r : rows) {
+        const auto taken = room_.body().taken(r.measure);
+        if (!r.holds(taken ? taken->spread : Length{})) note << words::ease_below(r, look_.unit());
+    }
+    if (!rows.empty()) {
+        note << tr("Ease all round, in %1. Bar: planned; dashed: as designed; short tick: least to move in.")
+                    .arg(QString::fromStdString(std::string{unit_text(look_.unit())}));
+    } else if (room_.trouble()) {
+        note << words::refusal(*room_.trouble(), look_.unit());
+    } else {
+        note << tr("No finished girths are printed. Lay a pattern on the table, or measure its pieces flat.");
+    }
+    ease_note_->setText(note.join("\n"));
+    flat_->setVisible(!room_.pattern());
+    const auto& c = *room_.chart();
+    QStringList notes;
+    const auto height = room_.body().taken(Measure::Height);
+    if (c.height_from && c.height_to) {
+        QString text = tr("Drafted for heights %1 to %2.")
+                           .arg(words::number(*c.height_from, look_.unit()), words::number(*c.height_to, look_.unit()));
+        if (height && (height->value < *c.height_from || height->value > *c.height_to))
+            text += " " + tr("%1 differs: look at every length.").arg(words::amount(height->value, look_.unit()));
+        notes << text;
+    }
+    if (c.allowance) notes << tr("Seam allowance %1.").arg(words::amount(*c.allowance, look_.unit()));
+    for (const auto& v : c.views) notes << words::view_text(v);
+    notes_->setText(notes.join(" "));
+    notes_->setVisible(!notes.isEmpty());
 }
 
 }  // namespace sartorum::desk

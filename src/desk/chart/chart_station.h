@@ -3,6 +3,8 @@
 #include "desk/room.h"
 #include "desk/shared/parts.h"
 
+class QVBoxLayout;
+
 namespace sartorum::desk {
 
 class Strips;
@@ -16,14 +18,20 @@ public:
 signals:
     void chart_typing_wanted();
     void chart_import_wanted();
+    void chart_correcting_wanted();
     void tape_wanted();
     void plan_wanted();
 
 private:
     QWidget* build_pad(QWidget* parent);
+    void build_choice(QVBoxLayout*, QWidget* pad);
     void refresh();
+    void refresh_choice();
+    void refresh_ease();
     void pick(Measure, std::size_t size);
     void step(Measure, int by);
+    void toggle_blend();
+    void pick_school(int);
     Look& look_;
     Room& room_;
     QWidget* no_chart_;
@@ -33,9 +41,16 @@ private:
     QLabel* title_;
     QLabel* reason_;
     QLabel* firm_;
+    QWidget* group_place_;
+    QWidget* school_place_;
+    QLabel* school_reason_;
+    QLabel* cup_;
     QLabel* costs_;
     EaseTable* ease_;
     QLabel* ease_note_;
+    QLabel* notes_;
+    Button* wear_;
+    Button* flat_;
     Button* take_;
     Button* advised_;
 };

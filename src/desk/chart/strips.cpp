@@ -5,6 +5,7 @@
 #include <QPainterPath>
 #include <algorithm>
 
+#include "desk/chart/ease_table.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
@@ -13,6 +14,40 @@ namespace {
 constexpr double label_width = 190;
 constexpr double answer_width = 150;
 constexpr double top = 84;
+constexpr double girth_height = 84;
+constexpr double length_height = 57;
+constexpr double gap_before_lengths = 30;
+
+bool is_girth(Measure m)
+{
+    return facts(m).kind == MeasureKind::Girth && m != Measure::UpperArm && m != Measure::Wrist;
+}
+
+// Girths first, then the lengths and the arm.
+constexpr Measure shown[] = {Measure::HighBust,       Measure::Bust,          Measure::Underbust,
+                             Measure::Waist,          Measure::HighHip,       Measure::Hip,
+                             Measure::Thigh,          Measure::ShoulderLength, Measure::CrossShoulder,
+                             Measure::AcrossFront,    Measure::AcrossBack,    Measure::BackWaistLength,
+                             Measure::FrontWaistLength, Measure::BustDepth,   Measure::WaistToHip,
+                             Measure::BodyRise,       Measure::CrotchLength,  Measure::InsideLeg,
+                             Measure::UpperArm,       Measure::ArmLength,     Measure::Wrist};
+
+bool answers(GarmentKind kind, Measure m)
+{
+    const bool skirt_level = m == Measure::Waist || m == Measure::HighHip || m == Measure::Hip;
+    switch (kind) {
+        case GarmentKind::Skirt: return skirt_level || m == Measure::WaistToHip;
+        case GarmentKind::Trousers:
+            return skirt_level || m == Measure::WaistToHip || m == Measure::Thigh || m == Measure::BodyRise ||
+                   m == Measure::CrotchLength || m == Measure::InsideLeg;
+        case GarmentKind::Bra: return m == Measure::HighBust || m == Measure::Bust || m == Measure::Underbust;
+        case GarmentKind::Top:
+        case GarmentKind::Dress:
+            return m != Measure::Thigh && m != Measure::BodyRise && m != Measure::CrotchLength &&
+                   m != Measure::InsideLeg && m != Measure::HighHip;
+    }
+    return true;
+}
 
 }  // namespace
 
@@ -30,15 +65,45 @@ Strips::Strips(Look& look, Room& room, QWidget* parent) : Panel{look, parent}, r
 
 std::vector<Measure> Strips::rows() const
 {
-    std::vector<Measure> out{Measure::Waist, Measure::Hip};
-    if (room_.chart() && room_.chart()->prints(Measure::WaistToHip)) out.push_back(Measure::WaistToHip);
+    std::vector<Measure> out;
+    if (!room_.chart()) return out;
+    constexpr std::size_t most = 10;  // what stays readable at the least window
+    for (const auto m : shown) {
+        const bool there = drafted(*room_.chart(), 0, m).has_value() && answers(room_.plan().choosing.kind, m);
+        // The levels a size is chosen at are always there; of the others those that are read come first.
+        if (there && (is_girth(m) || room_.body().taken(m)) && out.size() < most) out.push_back(m);
+    }
+    for (const auto m : shown) {
+        const bool there = drafted(*room_.chart(), 0, m).has_value() && answers(room_.plan().choosing.kind, m);
+        if (there && !is_girth(m) && !room_.body().taken(m) && out.size() < most) out.push_back(m);
+    }
     return out;
 }
 
-QRectF Strips::row_rect(std::size_t i) const
+QRectF Strips::row_rect(std::size_t wanted) const
 {
-    const double h = std::min(190.0, (height() - top - 20) / static_cast<double>(rows().size()));
-    return {10, top + h * static_cast<double>(i), width() - 20.0, h};
+    const auto all = rows();
+    const auto height_of = [](Measure m) { return is_girth(m) ? girth_height : length_height; };
+    double sum = 0;
+    bool lengths = false;
+    for (const auto m : all) {
+        sum += height_of(m);
+        lengths = lengths || !is_girth(m);
+    }
+    const double gap = lengths && all.size() > 4 ? gap_before_lengths : 0;
+    const double k = std::min(2.3, (height() - top - 14 - gap) / std::max(1.0, sum));
+    double y = top;
+    bool below = false;
+    for (std::size_t i = 0; i < all.size(); ++i) {
+        if (!is_girth(all[i]) && !below) {
+            below = true;
+            y += gap;
+        }
+        const double h = height_of(all[i]) * k;
+        if (i == wanted) return {10, y, width() - 20.0, h};
+        y += h;
+    }
+    return {};
 }
 
 double Strips::column_x(double size) const
@@ -51,29 +116,41 @@ double Strips::column_x(double size) const
 
 double Strips::size_position(Measure m, Length value) const
 {
-    const auto& sizes = room_.chart()->sizes;
+    const auto& c = *room_.chart();
     std::size_t i = 0;
-    while (i + 2 < sizes.size() && value > sizes[i + 1].body.at(m)) ++i;
-    const Length a = sizes[i].body.at(m);
-    const Length b = sizes[i + 1].body.at(m);
+    while (i + 2 < c.sizes.size() && value > *drafted(c, i + 1, m)) ++i;
+    const Length a = *drafted(c, i, m);
+    const Length b = *drafted(c, i + 1, m);
     const double t = a == b ? 0.0 : (value - a) / (b - a);
-    return std::clamp(static_cast<double>(i) + t, -0.45, static_cast<double>(sizes.size()) - 0.55);
+    return std::clamp(static_cast<double>(i) + t, -0.45, static_cast<double>(c.sizes.size()) - 0.55);
 }
 
 std::size_t Strips::chosen(Measure m) const
 {
-    const auto& name = m == Measure::Waist ? room_.plan().waist_size : room_.plan().hip_size;
-    return room_.chart()->index_of(name).value_or(0);
+    const auto c = room_.choice();
+    switch (m) {
+        case Measure::Waist: return c.waist_size;
+        case Measure::Hip:
+        case Measure::HighHip:
+        case Measure::Thigh:
+        case Measure::WaistToHip:
+        case Measure::BodyRise:
+        case Measure::CrotchLength:
+        case Measure::InsideLeg: return c.hip_size;
+        default: return c.bust_size;
+    }
 }
 
 void Strips::describe()
 {
     if (!room_.chart()) return;
+    const auto all = rows();
+    if (!all.empty() && std::find(all.begin(), all.end(), current_) == all.end()) current_ = all.front();
     QStringList out;
-    for (const auto m : rows()) {
+    for (const auto m : all) {
         const auto taken = room_.body().taken(m);
         const auto size = chosen(m);
-        const Length printed = *room_.chart()->body(size, m);
+        const Length printed = *drafted(*room_.chart(), size, m);
         QString s = words::measure_name(m);
         if (taken)
             s += ", " + words::number(taken->value, look_.unit()) + tr(", plus or minus ") +
@@ -90,12 +167,22 @@ void Strips::paintEvent(QPaintEvent* e)
 {
     Panel::paintEvent(e);
     if (!room_.chart()) return;
-    const auto& d = look_.dyes();
     QPainter p{this};
     p.setRenderHint(QPainter::Antialiasing);
+    draw_head(p);
+    draw_ribbon(p);
+    const auto all = rows();
+    for (std::size_t i = 0; i < all.size(); ++i) draw_row(p, i, all[i]);
+    if (hasFocus()) draw_focus(p, look_, QRectF{rect()}.adjusted(3, 3, -3, -3), 6);
+}
+
+void Strips::draw_head(QPainter& p)
+{
+    const auto& d = look_.dyes();
+    const auto& chart = *room_.chart();
     p.setPen(d.ink);
     p.setFont(look_.cabin(17));
-    p.drawText(QPointF{20, 32}, tr("Body sizes printed by %1").arg(QString::fromStdString(room_.chart()->maker)));
+    p.drawText(QPointF{20, 32}, tr("Body sizes printed by %1").arg(QString::fromStdString(chart.maker)));
     p.setFont(look_.lato(12.5));
     p.setPen(d.faded);
     p.drawText(QRectF{0, 18, width() - 20.0, 18}, Qt::AlignRight,
@@ -103,35 +190,58 @@ void Strips::paintEvent(QPaintEvent* e)
     p.drawText(QPointF{20, 62},
                tr("body measure, %1").arg(QString::fromStdString(std::string{unit_text(look_.unit())})));
     p.drawText(QRectF{0, 48, width() - 20.0, 18}, Qt::AlignRight, tr("differs from the chart by"));
-    const auto& sizes = room_.chart()->sizes;
+    const auto& sizes = chart.sizes;
+    const auto c = room_.choice();
+    const double pitch = column_x(1) - column_x(0);
     for (std::size_t i = 0; i < sizes.size(); ++i) {
-        const bool on = i == chosen(Measure::Waist) || i == chosen(Measure::Hip);
-        p.setFont(look_.lato(sizes.size() > 14 ? 13 : 17, on ? QFont::DemiBold : QFont::Normal));
+        const bool on = i == c.waist_size || i == c.hip_size || i == c.bust_size;
+        p.setFont(look_.lato(pitch < 34 ? 13 : 17, on ? QFont::DemiBold : QFont::Normal));
         p.setPen(on ? d.woad : d.ink);
         p.drawText(QRectF{column_x(double(i)) - 40, 46, 80, 24}, Qt::AlignHCenter,
                    QString::fromStdString(sizes[i].name));
     }
     p.setPen(QPen{d.rule, 1});
     p.drawLine(QPointF(20, top - 6.5), QPointF(width() - 20, top - 6.5));
-    draw_ribbon(p);
     const auto all = rows();
-    for (std::size_t i = 0; i < all.size(); ++i) draw_row(p, i, all[i]);
-    if (hasFocus()) draw_focus(p, look_, QRectF{rect()}.adjusted(3, 3, -3, -3), 6);
+    const auto first_length = std::find_if(all.begin(), all.end(), [](Measure m) { return !is_girth(m); });
+    if (first_length == all.end() || first_length == all.begin() || all.size() <= 4) return;
+    const auto i = static_cast<std::size_t>(first_length - all.begin());
+    const double y = row_rect(i).top() - 9;
+    p.setFont(look_.lato(14, QFont::DemiBold));
+    p.setPen(d.ink);
+    const QString title = tr("Lengths and arm");
+    p.drawText(QPointF{24, y}, title);
+    const double w = p.fontMetrics().horizontalAdvance(title);
+    p.setFont(look_.lato(12.5));
+    p.setPen(d.faded);
+    p.drawText(QPointF{24 + w + 12, y}, tr("set right on paper, not by changing size"));
 }
 
+// Through the levels at which a size is chosen, from the uppermost girth to the lowest.
 void Strips::draw_ribbon(QPainter& p)
 {
     const auto& d = look_.dyes();
     const auto all = rows();
-    QPainterPath seam;
-    const double x0 = column_x(double(chosen(Measure::Waist)));
-    const double x1 = column_x(double(chosen(Measure::Hip)));
-    const double y0 = row_rect(0).center().y();
-    const double y1 = row_rect(1).center().y();
-    seam.moveTo(x0, row_rect(0).top() + 6);
-    seam.lineTo(x0, y0 + 24);
-    seam.cubicTo({x0, (y0 + y1) / 2 + 20}, {x1, (y0 + y1) / 2 - 4}, {x1, y1});
-    seam.lineTo(x1, row_rect(all.size() - 1).bottom() - 6);
+    std::vector<QPointF> through;
+    double end = 0;
+    for (std::size_t i = 0; i < all.size(); ++i) {
+        if (!is_girth(all[i])) continue;
+        const auto r = row_rect(i);
+        through.push_back({column_x(double(chosen(all[i]))), r.center().y()});
+        end = r.bottom() - 4;
+    }
+    if (through.empty()) return;
+    QPainterPath seam{QPointF{through.front().x(), top}};
+    seam.lineTo(through.front());
+    for (std::size_t i = 1; i < through.size(); ++i) {
+        const auto& a = through[i - 1];
+        const auto& b = through[i];
+        const double m = (a.y() + b.y()) / 2;
+        seam.lineTo(a + QPointF{0, (b.y() - a.y()) * 0.28});
+        seam.cubicTo({a.x(), m + 4}, {b.x(), m - 4}, b - QPointF{0, (b.y() - a.y()) * 0.1});
+        seam.lineTo(b);
+    }
+    seam.lineTo(through.back().x(), end);
     p.setBrush(Qt::NoBrush);
     p.setPen(QPen{d.woad_wash, 24, Qt::SolidLine, Qt::FlatCap, Qt::RoundJoin});
     p.drawPath(seam);
@@ -143,90 +253,136 @@ void Strips::draw_row(QPainter& p, std::size_t row, Measure m)
 {
     const auto& d = look_.dyes();
     const QRectF r = row_rect(row);
+    const bool low = r.height() < 74;
     const Unit u = look_.unit();
     const auto taken = room_.body().taken(m);
-    const auto& sizes = room_.chart()->sizes;
     const std::size_t on = chosen(m);
-    const Length printed = sizes[on].body.at(m);
-    const double axis = r.center().y() + 16;
+    const double axis = low ? r.center().y() + 2 : r.center().y() + std::min(16.0, r.height() * 0.08);
     if (m == current_) {
         p.setBrush(Qt::NoBrush);
         p.setPen(QPen{d.woad, 1.8});
-        p.drawRoundedRect(r.adjusted(4, 3, -4, -3), 5, 5);
+        p.drawRoundedRect(r.adjusted(4, 1, -4, -1), 5, 5);
     }
+    const double number_px = low ? 20 : 30;
+    const double name_y = r.center().y() - (low ? 8 : 16);
+    const double value_y = r.center().y() + (low ? 16 : 18);
     p.setPen(d.ink);
     p.setFont(look_.lato(14, QFont::DemiBold));
-    p.drawText(QPointF{24, r.center().y() - 26}, words::measure_name(m));
+    p.drawText(QPointF{24, name_y}, words::measure_name(m));
     if (taken) {
         p.setPen(d.woad);
-        const double w =
-            draw_number(p, look_, {24, r.center().y() + 12}, taken->value, u, 32, QFont::Medium, false);
+        const double w = draw_number(p, look_, {24, value_y}, taken->value, u, number_px, QFont::Medium, false);
         p.setPen(d.faded);
-        p.setFont(look_.lato(14));
-        p.drawText(QPointF{24 + w + 8, r.center().y() + 12}, "±" + words::number(taken->spread, u));
+        p.setFont(look_.lato(13.5));
+        p.drawText(QPointF{24 + w + 8, value_y}, "±" + words::number(taken->spread, u));
     } else {
         p.setPen(d.faded);
-        p.setFont(look_.lato(14));
-        p.drawText(QPointF{24, r.center().y() + 8}, tr("not yet read"));
+        p.setFont(look_.lato(13.5));
+        p.drawText(QPointF{24, value_y}, tr("not yet read"));
     }
-    // The axis with the maker's ticks.
-    p.setPen(QPen{d.edge, 1});
-    p.drawLine(QPointF(column_x(0) - 24, axis), QPointF(column_x(double(sizes.size() - 1)) + 24, axis));
+    if (m == Measure::HighBust && !room_.chart()->prints(m) && r.height() > 80) {
+        p.setPen(d.faded);
+        p.setFont(look_.lato(12.5));
+        p.drawText(QPointF{24, value_y + 17}, tr("not printed: bust less the cup"));
+    }
+    draw_axis(p, m, axis, on, low);
+    if (!taken) return;
+    draw_wearer(p, m, *taken, axis, on, low);
+    draw_answer(p, m, *taken, r, on, low);
+}
+
+void Strips::draw_axis(QPainter& p, Measure m, double axis, std::size_t on, bool low)
+{
+    const auto& d = look_.dyes();
+    const auto& chart = *room_.chart();
+    const std::size_t n = chart.sizes.size();
     const double pitch = column_x(1) - column_x(0);
-    const int every = pitch < 40 ? (pitch < 22 ? 3 : 2) : 1;
-    for (std::size_t i = 0; i < sizes.size(); ++i) {
+    p.setPen(QPen{d.edge, 1});
+    p.drawLine(QPointF(column_x(0) - 24, axis), QPointF(column_x(double(n - 1)) + 24, axis));
+    const QFont tick_font = look_.lato(low ? 12.5 : 13.5);
+    const double text_width = QFontMetricsF{tick_font}.horizontalAdvance("100.0") + 8;
+    const int every = std::max(1, static_cast<int>(std::ceil(text_width / pitch)));
+    const QString chosen_text = words::number(*drafted(chart, on, m), look_.unit());
+    const QFont chosen_font = look_.lato(low ? 13.5 : 15, QFont::DemiBold);
+    const double sw = QFontMetricsF{chosen_font}.horizontalAdvance(chosen_text) + 16;
+    for (std::size_t i = 0; i < n; ++i) {
         const double x = column_x(double(i));
         p.setPen(QPen{d.walnut, 1.6});
         p.drawLine(QPointF(x, axis - 6), QPointF(x, axis + 6));
         if (i == on || (static_cast<int>(i) - static_cast<int>(on)) % every != 0) continue;
+        if (std::abs(x - column_x(double(on))) < (sw + text_width) / 2 - 4) continue;
         p.setPen(d.walnut);
-        p.setFont(look_.lato(13.5));
-        p.drawText(QRectF{x - 40, axis + 10, 80, 22}, Qt::AlignHCenter, words::number(sizes[i].body.at(m), u));
+        p.setFont(tick_font);
+        p.drawText(QRectF{x - 40, axis + 7, 80, 20}, Qt::AlignHCenter, words::number(*drafted(chart, i, m), look_.unit()));
     }
-    const QString chosen_text = words::number(printed, u);
-    p.setFont(look_.lato(15, QFont::DemiBold));
-    const double sw = p.fontMetrics().horizontalAdvance(chosen_text) + 18;
-    const QRectF swatch{column_x(double(on)) - sw / 2, axis + 8, sw, 26};
-    // The bar from the chosen tick to the wearer: dotted when larger, hatched when smaller.
-    if (taken) {
-        const double from = column_x(double(on));
-        const double to = column_x(size_position(m, taken->value));
-        if (std::abs(to - from) > 1) {
-            const QRectF bar{std::min(from, to), axis - 34, std::abs(to - from), 12};
-            p.setBrush(to > from ? look_.dots() : look_.hatch());
-            p.setPen(QPen{to > from ? d.weld_ink : d.madder, 1});
-            p.drawRect(bar);
-        }
-        const double low = column_x(size_position(m, taken->value - taken->spread));
-        const double high = column_x(size_position(m, taken->value + taken->spread));
-        p.setPen(QPen{d.woad, 2});
-        p.drawLine(QPointF(low, axis - 28), QPointF(high, axis - 28));
-        for (const double x : {low, high}) p.drawLine(QPointF(x, axis - 33), QPointF(x, axis - 23));
-        p.setBrush(d.woad);
-        p.setPen(QPen{d.sheet, 1.5});
-        p.drawPolygon(QPolygonF{{{to, axis - 38}, {to + 8, axis - 28}, {to, axis - 18}, {to - 8, axis - 28}}});
-    }
+    const QRectF swatch{column_x(double(on)) - sw / 2, axis + 6, sw, low ? 21.0 : 25.0};
     p.setPen(Qt::NoPen);
     p.setBrush(d.woad);
     p.drawPolygon(pinked(swatch, 4));
     p.setPen(d.on_woad);
+    p.setFont(chosen_font);
     p.drawText(swatch, Qt::AlignCenter, chosen_text);
+}
 
+// The bar from the chosen tick to the wearer: dotted when larger, hatched when smaller; the diamond and its spread.
+void Strips::draw_wearer(QPainter& p, Measure m, const Taken& taken, double axis, std::size_t on, bool low)
+{
+    const auto& d = look_.dyes();
+    const double lift = low ? 16 : 28;
+    const double from = column_x(double(on));
+    const double to = column_x(size_position(m, taken.value));
+    if (std::abs(to - from) > 1) {
+        const double h = low ? 9 : 12;
+        const QRectF bar{std::min(from, to), axis - lift - h / 2, std::abs(to - from), h};
+        p.setBrush(to > from ? look_.dots() : look_.hatch());
+        p.setPen(QPen{to > from ? d.weld_ink : d.madder, 1});
+        p.drawRect(bar);
+    }
+    const double lower = column_x(size_position(m, taken.value - taken.spread));
+    const double upper = column_x(size_position(m, taken.value + taken.spread));
+    p.setPen(QPen{d.woad, 2});
+    p.drawLine(QPointF(lower, axis - lift), QPointF(upper, axis - lift));
+    for (const double x : {lower, upper}) p.drawLine(QPointF(x, axis - lift - 5), QPointF(x, axis - lift + 5));
+    const double s = low ? 7 : 8;
+    p.setBrush(d.woad);
+    p.setPen(QPen{d.sheet, 1.5});
+    p.drawPolygon(QPolygonF{{{to, axis - lift - s - 2}, {to + s, axis - lift}, {to, axis - lift + s + 2}, {to - s, axis - lift}}});
+}
+
+// A difference that takes or gives no more than a fifth of the designed ease, and leaves what one moves in.
+bool Strips::ease_holds(Measure m, Length difference) const
+{
+    for (const auto& row : ease_rows(room_)) {
+        if (row.measure == m) return abs(difference) <= row.designed * 0.2 && row.now >= row.least;
+    }
+    return false;
+}
+
+void Strips::draw_answer(QPainter& p, Measure m, const Taken& taken, const QRectF& r, std::size_t on, bool low)
+{
+    const auto& d = look_.dyes();
     const QRectF answer{width() - answer_width - 24.0, r.top(), answer_width, r.height()};
-    if (!taken) return;
-    const Length difference = taken->value - printed;
+    const Length difference = taken.value - *drafted(*room_.chart(), on, m);
+    const double px = low ? 20 : 26;
     p.setPen(d.ink);
-    const double w = number_width(look_, difference, u, 28, QFont::Normal, true);
-    draw_number(p, look_, {answer.right() - w, r.center().y() - 2}, difference, u, 28, QFont::Normal, true);
-    const bool inside = abs(difference) <= taken->spread;
+    const double w = number_width(look_, difference, look_.unit(), px, QFont::Normal, true);
+    const double base = r.center().y() - (low ? 4 : 3);
+    draw_number(p, look_, {answer.right() - w, base}, difference, look_.unit(), px, QFont::Normal, true);
+    const bool inside = abs(difference) <= taken.spread;
+    const bool in_range = abs(difference) <= room_.chart()->half_range(on, m);
+    const bool paper = room_.pattern() && (m == Measure::Waist || m == Measure::Hip || m == Measure::WaistToHip);
+    const bool held = !paper && ease_holds(m, difference);
+    const QString text = inside     ? tr("within measuring")
+                         : in_range ? tr("inside the printed range")
+                         : held     ? tr("ease holds it")
+                         : paper    ? tr("→ answered in Plan")
+                                    : tr("left to adjust");
     p.setFont(look_.lato(12.5, QFont::DemiBold));
-    p.setPen(inside ? d.lichen_ink : d.woad);
-    const QString text = inside ? tr("within measuring") : tr("→ answered in Plan");
-    const QRectF line{answer.left(), r.center().y() + 8, answer.width(), 20};
+    p.setPen(inside || in_range || held ? d.lichen_ink : paper ? d.woad : d.weld_ink);
+    const QRectF line{answer.left() - 20, base + (low ? 4 : 8), answer.width() + 20, 20};
     p.drawText(line, Qt::AlignRight, text);
-    if (inside)
-        draw_tick(p, look_, {line.right() - p.fontMetrics().horizontalAdvance(text) - 12, line.center().y() - 2.5},
-                  6);
+    if (inside || in_range || held)
+        draw_tick(p, look_, {line.right() - p.fontMetrics().horizontalAdvance(text) - 12, line.center().y() - 2.5}, 6);
 }
 
 void Strips::mousePressEvent(QMouseEvent* e)
@@ -255,11 +411,12 @@ void Strips::keyPressEvent(QKeyEvent* e)
             if (here != all.begin()) current_ = *(here - 1);
             break;
         case Qt::Key_Down:
-            if (here + 1 != all.end()) current_ = *(here + 1);
+            if (here != all.end() && here + 1 != all.end()) current_ = *(here + 1);
             break;
         case Qt::Key_Left: emit size_wanted(current_, -1); break;
         case Qt::Key_Right: emit size_wanted(current_, 1); break;
         case Qt::Key_B: emit blend_wanted(); break;
+        case Qt::Key_E: emit ease_wanted(); break;
         case Qt::Key_Return:
         case Qt::Key_Enter: emit onwards(); break;
         default: return QWidget::keyPressEvent(e);

@@ -1,5 +1,5 @@
 // strips.h: the picture of the Chart: one strip a measure on one size scale, the wearer's mark and its spread, and
-// the chosen sizes joined like a side seam.
+// the chosen sizes joined like a side seam. Girths stand first, lengths below them in lower strips.
 #pragma once
 #include "desk/room.h"
 #include "desk/shared/parts.h"
@@ -16,6 +16,7 @@ signals:
     void size_wanted(Measure, int step);
     void size_picked(Measure, std::size_t size);
     void blend_wanted();
+    void ease_wanted();
     void onwards();
 
 protected:
@@ -29,7 +30,12 @@ private:
     [[nodiscard]] double column_x(double size) const;
     [[nodiscard]] double size_position(Measure, Length) const;  // fractional size index
     [[nodiscard]] std::size_t chosen(Measure) const;
+    void draw_head(QPainter&);
     void draw_row(QPainter&, std::size_t row, Measure);
+    void draw_axis(QPainter&, Measure, double axis, std::size_t on, bool low);
+    void draw_wearer(QPainter&, Measure, const Taken&, double axis, std::size_t on, bool low);
+    void draw_answer(QPainter&, Measure, const Taken&, const QRectF& row, std::size_t on, bool low);
+    [[nodiscard]] bool ease_holds(Measure, Length difference) const;
     void draw_ribbon(QPainter&);
     void describe();
     Room& room_;

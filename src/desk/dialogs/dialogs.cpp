@@ -1,47 +1,19 @@
 #include "desk/dialogs/dialogs.h"
 
-#include <QApplication>
-#include <QClipboard>
 #include <QGridLayout>
 #include <QHBoxLayout>
-#include <QHeaderView>
-#include <QShortcut>
-#include <QTableWidget>
 #include <QVBoxLayout>
 
+#include "desk/dialogs/sheet.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
-namespace {
-
-QVBoxLayout* sheet(QDialog& dialog, Look& look, const QString& title)
-{
-    dialog.setWindowTitle(title);
-    dialog.setAccessibleName(title);
-    auto* column = new QVBoxLayout{&dialog};
-    column->setContentsMargins(24, 20, 24, 16);
-    column->setSpacing(10);
-    column->addWidget(heading(look, title, 21, &dialog));
-    return column;
-}
-
-QLineEdit* line(QWidget* parent, const QString& name, const QString& object)
-{
-    auto* e = new QLineEdit{parent};
-    e->setAccessibleName(name);
-    e->setObjectName(object);
-    e->setMaxLength(80);
-    return e;
-}
-
-}  // namespace
-
 NameDialog::NameDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent}
 {
     auto* column = sheet(*this, look, tr("Who is it for?"));
     column->addWidget(
         label(look, tr("A name to find her or him by. It stays in this notebook."), 14, false, this));
-    name_ = line(this, tr("Name"), "wearer_name");
+    name_ = line_edit(this, tr("Name"), "wearer_name");
     column->addWidget(name_);
     auto* said = label(look, {}, 14, true, this);
     column->addWidget(said);
@@ -68,94 +40,6 @@ NameDialog::NameDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent
     connect(leave, &Button::clicked, this, &QDialog::reject);
 }
 
-ChartDialog::ChartDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent}, look_{look}, room_{room}
-{
-    auto* column = sheet(*this, look, tr("The maker's size chart"));
-    column->addWidget(label(look,
-                            tr("One line a size, in growing order. Body measurements, in %1 unless you write a "
-                               "unit. Waist to hip may stay empty.")
-                                .arg(QString::fromStdString(std::string{unit_text(look.unit())})),
-                            14, false, this));
-    auto* row = new QHBoxLayout;
-    row->addWidget(label(look, tr("Maker"), 14, true, this));
-    maker_ = line(this, tr("Maker"), "chart_maker");
-    row->addWidget(maker_, 1);
-    column->addLayout(row);
-    table_ = new QTableWidget{12, 4, this};
-    table_->setObjectName("chart_table");
-    table_->setAccessibleName(tr("Sizes and body measurements"));
-    table_->setHorizontalHeaderLabels({tr("size"), tr("waist"), tr("hip"), tr("waist to hip")});
-    table_->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
-    table_->verticalHeader()->hide();
-    table_->verticalHeader()->setDefaultSectionSize(30);
-    table_->setTabKeyNavigation(true);
-    column->addWidget(table_, 1);
-    said_ = label(look, {}, 14, true, this);
-    said_->setObjectName("chart_said");
-    column->addWidget(said_);
-    auto* buttons = new QHBoxLayout;
-    auto* keep = new Button{look, tr("Take this chart"), ButtonKind::Primary, this};
-    keep->setObjectName("take_chart");
-    auto* leave = new Button{look, tr("Leave it"), ButtonKind::Plain, this};
-    buttons->addWidget(keep);
-    buttons->addWidget(leave);
-    buttons->addStretch();
-    column->addLayout(buttons);
-    resize(640, 620);
-    connect(keep, &Button::clicked, this, &ChartDialog::take);
-    connect(leave, &Button::clicked, this, &QDialog::reject);
-    auto* paste = new QShortcut{QKeySequence::Paste, table_};
-    paste->setContext(Qt::WidgetShortcut);
-    connect(paste, &QShortcut::activated, this, [this] {
-        const auto rows = QApplication::clipboard()->text().left(20000).split('\n', Qt::SkipEmptyParts);
-        const int top = std::max(0, table_->currentRow());
-        const int left = std::max(0, table_->currentColumn());
-        for (int r = 0; r < rows.size() && r < int(most_sizes); ++r) {
-            if (top + r >= table_->rowCount()) table_->insertRow(table_->rowCount());
-            const auto cells = rows[r].split('\t');
-            for (int c = 0; c < cells.size() && left + c < 4; ++c)
-                table_->setItem(top + r, left + c, new QTableWidgetItem{cells[c].trimmed()});
-        }
-    });
-    connect(table_, &QTableWidget::cellChanged, this, [this](int r, int) {
-        if (r + 1 == table_->rowCount() && table_->rowCount() < int(most_sizes)) table_->insertRow(r + 1);
-    });
-}
-
-Outcome<SizeChart> ChartDialog::read() const
-{
-    const Measure columns[] = {Measure::Waist, Measure::Hip, Measure::WaistToHip};
-    SizeChart chart{maker_->text().trimmed().toStdString(), maker_->text().trimmed().toStdString(), {}};
-    for (int r = 0; r < table_->rowCount(); ++r) {
-        const auto cell = [&](int c) {
-            return table_->item(r, c) ? table_->item(r, c)->text().trimmed() : QString{};
-        };
-        if (cell(0).isEmpty() && cell(1).isEmpty() && cell(2).isEmpty() && cell(3).isEmpty()) continue;
-        ChartSize size{cell(0).toStdString(), {}, r + 1};
-        for (int c = 0; c < 3; ++c) {
-            if (cell(c + 1).isEmpty()) continue;
-            const auto l = parse_length(cell(c + 1).toStdString(), look_.unit());
-            if (!l) return refuse(Why::ChartCellNotALength, cell(c + 1).toStdString(), r + 1);
-            size.body[columns[c]] = *l;
-        }
-        chart.sizes.push_back(std::move(size));
-    }
-    return check_chart(std::move(chart));
-}
-
-void ChartDialog::take()
-{
-    table_->setCurrentItem(nullptr);  // ends an edit in progress, so that its text counts
-    const auto chart = read();
-    if (!chart) {
-        said_->setText(words::refusal(chart.error(), look_.unit()));
-        if (chart.error().line > 0) table_->selectRow(chart.error().line - 1);
-        return;
-    }
-    (void)room_.take_chart(*chart);
-    accept();
-}
-
 SkirtDialog::SkirtDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent}, look_{look}, room_{room}
 {
     auto* column = sheet(*this, look, tr("A skirt from flat measurements"));
@@ -164,11 +48,11 @@ SkirtDialog::SkirtDialog(Look& look, Room& room, QWidget* parent) : QDialog{pare
                                "are all round: the widths of front and back, times two."),
                             14, false, this));
     auto* top = new QHBoxLayout;
-    name_ = line(this, tr("Pattern name"), "skirt_name");
+    name_ = line_edit(this, tr("Pattern name"), "skirt_name");
     name_->setPlaceholderText(tr("pattern name"));
-    maker_ = line(this, tr("Maker"), "skirt_maker");
+    maker_ = line_edit(this, tr("Maker"), "skirt_maker");
     maker_->setPlaceholderText(tr("maker"));
-    size_ = line(this, tr("Size as in the chart"), "skirt_size");
+    size_ = line_edit(this, tr("Size as in the chart"), "skirt_size");
     size_->setPlaceholderText(tr("size"));
     if (room.chart()) {
         maker_->setText(QString::fromStdString(room.chart()->maker));

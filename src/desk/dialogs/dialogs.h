@@ -6,7 +6,6 @@
 #include "desk/shared/parts.h"
 
 class QGridLayout;
-class QTableWidget;
 
 namespace sartorum::desk {
 
@@ -17,22 +16,6 @@ public:
 
 private:
     QLineEdit* name_;
-};
-
-// The maker's chart, typed as a table or pasted; says what is missing before it is taken.
-class ChartDialog : public QDialog {
-    Q_OBJECT
-public:
-    ChartDialog(Look&, Room&, QWidget* parent = nullptr);
-
-private:
-    void take();
-    [[nodiscard]] Outcome<SizeChart> read() const;
-    Look& look_;
-    Room& room_;
-    QLineEdit* maker_;
-    QTableWidget* table_;
-    QLabel* said_;
 };
 
 class SkirtDialog : public QDialog {

@@ -96,8 +96,10 @@ Button::Button(Look& look, const QString& text, ButtonKind kind, QWidget* parent
 
 QSize Button::sizeHint() const
 {
-    const QFontMetrics m{look_.lato(15, QFont::DemiBold)};
-    return {m.horizontalAdvance(text()) + 40, static_cast<int>(std::lround(36 * look_.scale())) + 8};
+    const bool small = kind_ == ButtonKind::Small;
+    const QFontMetrics m{look_.lato(small ? 13.5 : 15, QFont::DemiBold)};
+    return {m.horizontalAdvance(text()) + (small ? 32 : 40),
+            static_cast<int>(std::lround((small ? 28 : 36) * look_.scale())) + 8};
 }
 
 bool Button::event(QEvent* e)
@@ -136,7 +138,7 @@ void Button::paintEvent(QPaintEvent*)
     p.setBrush(fill);
     p.drawRoundedRect(r, 5, 5);
     p.setPen(ink);
-    p.setFont(look_.lato(15, QFont::DemiBold));
+    p.setFont(look_.lato(kind_ == ButtonKind::Small ? 13.5 : 15, QFont::DemiBold));
     p.drawText(r, Qt::AlignCenter, text());
     if (hasFocus()) draw_focus(p, look_, QRectF{rect()}.adjusted(1, 1, -1, -1), 7);
 }

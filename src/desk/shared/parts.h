@@ -23,7 +23,7 @@ protected:
     Look& look_;
 };
 
-enum class ButtonKind { Primary, Plain };
+enum class ButtonKind { Primary, Plain, Small };
 
 class Button : public QAbstractButton {
     Q_OBJECT

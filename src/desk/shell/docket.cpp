@@ -162,9 +162,9 @@ void Docket::refresh()
     else if (const auto known = room_.pattern_on_table())
         pattern_->show(known->name, known->second);
     else
-        pattern_->show(tr("No pattern"), room_.chart()
-                                             ? tr("chart: %1").arg(QString::fromStdString(room_.chart()->maker))
-                                             : tr("choose one"));
+        pattern_->show(room_.chart() ? QString::fromStdString(room_.chart()->name) : tr("No pattern"),
+                       room_.chart() ? tr("by the chart, %1").arg(QString::fromStdString(room_.chart()->maker))
+                                     : tr("choose one"));
     const auto u = room_.book().undo_name();
     const auto r = room_.book().redo_name();
     undo_->setEnabled(u.has_value());
@@ -193,11 +193,22 @@ void Docket::paintEvent(QPaintEvent*)
     // Sizes as two swatches joined by stitches; hollow until chosen.
     double x = pattern_->geometry().right() + 24;
     const bool chosen = room_.sizes_chosen();
-    const std::pair<QString, std::string> sizes[] = {{tr("waist"), room_.plan().waist_size},
-                                                     {tr("hip"), room_.plan().hip_size}};
+    const auto& plan = room_.plan();
+    std::vector<std::pair<QString, std::string>> sizes{{tr("waist"), plan.waist_size}, {tr("hip"), plan.hip_size}};
+    if (room_.advice()) {
+        sizes.clear();
+        for (const auto m : room_.advice()->levels) {
+            if (m == Measure::Waist)
+                sizes.emplace_back(tr("waist"), plan.waist_size);
+            else if (m == Measure::Hip)
+                sizes.emplace_back(tr("hip"), plan.hip_size);
+            else if (m != Measure::Underbust)
+                sizes.emplace_back(tr("bust"), plan.bust_size);
+        }
+    }
     p.setPen(QPen{d.rule, 1});
     p.drawLine(QPointF(x - 12, 12), QPointF(x - 12, 48));
-    for (int i = 0; i < 2; ++i) {
+    for (std::size_t i = 0; i < sizes.size(); ++i) {
         const QRectF r{x, 9, 38, 22};
         p.setPen(chosen ? QPen{Qt::NoPen} : QPen{d.edge, 1});
         p.setBrush(chosen ? d.woad_wash : d.sheet);
@@ -208,7 +219,7 @@ void Docket::paintEvent(QPaintEvent*)
         p.setPen(d.faded);
         p.setFont(look_.lato(12.5));
         p.drawText(QRectF{x - 10, 34, 58, 18}, Qt::AlignHCenter, sizes[i].first);
-        if (i == 0) {
+        if (i + 1 < sizes.size()) {
             QPen stitch{d.woad, 2, Qt::CustomDashLine};
             stitch.setDashPattern({3, 2});
             p.setPen(chosen ? stitch : QPen{d.rule, 1.6});
@@ -235,8 +246,9 @@ void Docket::paintEvent(QPaintEvent*)
     switch (current_) {
         case Station::Tape: {
             int kept = 0;
-            for (const auto& f : all_measures) kept += room_.body().taken(f.measure).has_value();
-            say = tr("%1 of %2 measures kept").arg(kept).arg(all_measures.size());
+            const auto round = room_.measures();
+            for (const auto m : round) kept += room_.body().taken(m).has_value();
+            say = tr("%1 of %2 measures kept").arg(kept).arg(round.size());
             break;
         }
         case Station::Chart: say = chosen ? tr("size chosen") : tr("size to choose"); break;

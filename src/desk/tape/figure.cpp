@@ -3,39 +3,21 @@
 #include <QKeyEvent>
 #include <QMouseEvent>
 #include <QPainterPath>
+#include <algorithm>
+#include <functional>
 
 #include "words/words.h"
 
 namespace sartorum::desk {
 namespace {
 
-// Half outlines, from the neck down, in figure units (height 100, y down). One neutral shape for everyone.
-const QPolygonF torso{QList<QPointF>{{2.2, 15.5}, {3.4, 17.0}, {6.2, 18.1}, {9.6, 19.3}, {10.9, 22.5}, {10.2, 27},
-                                     {9.4, 31},   {8.6, 35},   {8.0, 39},   {8.8, 43},   {10.2, 47},   {10.9, 51},
-                                     {10.8, 55},  {10.0, 62},  {8.8, 69},   {7.6, 74},   {7.5, 79},    {6.6, 86},
-                                     {5.0, 93},   {5.2, 96.5}, {5.6, 98.8}, {2.6, 99.2}, {1.9, 96},    {2.0, 90},
-                                     {2.2, 80},   {1.6, 72},   {0.7, 60},   {0, 53.5}}};
-const QPolygonF arm{QList<QPointF>{{9.4, 19.2},
-                                   {11.6, 20.6},
-                                   {12.9, 25},
-                                   {13.6, 32},
-                                   {14.8, 39},
-                                   {15.9, 46},
-                                   {16.9, 51.5},
-                                   {16.4, 54.5},
-                                   {14.9, 54.8},
-                                   {14.2, 51},
-                                   {13.0, 46},
-                                   {11.9, 39.5},
-                                   {10.9, 33},
-                                   {10.0, 27},
-                                   {8.6, 23}}};
+constexpr std::size_t most_on_a_page = 12;
+constexpr double head_room = 78;
+constexpr double foot_room = 74;
 
 // Catmull-Rom through the points.
-QPainterPath smooth(const QPolygonF& pts, double mirror, const std::function<QPointF(QPointF)>& place, bool closed)
+QPainterPath smooth(const QPolygonF& q, bool closed)
 {
-    QList<QPointF> q;
-    for (const auto& p : pts) q << place({p.x() * mirror, p.y()});
     const auto at = [&](int i) {
         const int n = static_cast<int>(q.size());
         return closed ? q[(i + n) % n] : q[std::clamp(i, 0, n - 1)];
@@ -48,20 +30,21 @@ QPainterPath smooth(const QPolygonF& pts, double mirror, const std::function<QPo
     return path;
 }
 
-double half_width_at(double y)
+bool is_seated(Measure m)
 {
-    for (int i = 1; i < torso.size() - 6; ++i) {
-        if (torso[i].y() >= y) {
-            const double t = (y - torso[i - 1].y()) / (torso[i].y() - torso[i - 1].y());
-            return torso[i - 1].x() + t * (torso[i].x() - torso[i - 1].x());
-        }
-    }
-    return 8;
+    return facts(m).view == View::Seated;
 }
 
-constexpr double waist_y = 39.0;
-constexpr double hip_y = 52.0;
-constexpr double hem_y = 73.0;
+// On the seated figure, seen from the side.
+MeasureLine seated_line(Measure m)
+{
+    switch (m) {
+        case Measure::BodyRise: return {QPolygonF{{{-3.2, 46}, {-4.6, 52}, {-4.6, 62}}}, false, {-4.6, 55}, true};
+        case Measure::SeatedWaist: return {QPolygonF{{{-9.4, 46}, {-2.4, 47.4}, {4.4, 46}}}, true, {4.4, 46}, false};
+        case Measure::SeatedHip: return {QPolygonF{{{-11.6, 57}, {-3, 59.4}, {6.0, 55}}}, true, {-11.6, 57}, true};
+        default: return {QPolygonF{{{10, 52.2}, {11.4, 57}, {10.4, 61.6}}}, true, {10, 52.4}, false};
+    }
+}
 
 }  // namespace
 
@@ -70,60 +53,200 @@ Figure::Figure(Look& look, Room& room, QWidget* parent) : Panel{look, parent}, r
     setFocusPolicy(Qt::StrongFocus);
     setMinimumSize(520, 500);
     setAccessibleName(tr("Measures on the body"));
-    connect(&room, &Room::changed, this, qOverload<>(&QWidget::update));
+    connect(&room, &Room::changed, this, [this] {
+        lay_out();
+        update();
+    });
+    connect(&look, &Look::changed, this, [this] { lay_out(); });
 }
 
 void Figure::set_current(Measure m)
 {
     current_ = m;
+    lay_out();
     const auto taken = room_.body().taken(m);
     setAccessibleDescription(words::measure_name(m) + ", " +
                              (taken ? words::amount(taken->value, look_.unit()) : tr("not yet read")));
     update();
 }
 
-QPointF Figure::on_figure(double x, double y) const
+std::vector<std::vector<Measure>> Figure::pages() const
 {
-    const double scale = (height() - 70) / 100.0;
-    return {width() / 2.0 + x * scale * 1.12, 26 + y * scale};
+    std::vector<std::vector<Measure>> out;
+    const auto round = room_.measures();
+    const auto of = [&](View v) { return std::count_if(round.begin(), round.end(), [&](Measure m) { return facts(m).view == v; }); };
+    const bool joined = of(View::Front) + of(View::Legs) <= static_cast<long>(most_on_a_page);
+    std::optional<View> last;
+    for (const auto m : round) {
+        const View v = facts(m).view;
+        const bool same = last && (*last == v || (joined && *last == View::Front && v == View::Legs));
+        if (!same) {
+            out.emplace_back();
+            last = v;
+        }
+        out.back().push_back(m);
+    }
+    return out;
 }
 
-QRectF Figure::tag(Measure m) const
+std::vector<Measure> Figure::page() const
 {
-    const double h = 58 * look_.scale();
-    const bool left = facts(m).kind == MeasureKind::Girth;
-    const bool lower = m == Measure::Hip || m == Measure::SkirtLength;
-    const double y = on_figure(0, lower ? (m == Measure::SkirtLength ? 62 : 49) : (left ? 34 : 43)).y();
-    const double w = 176 * look_.scale();
-    return {left ? 24.0 : width() - 24.0 - w, y - h / 2, w, h};
+    const auto all = pages();
+    for (const auto& p : all) {
+        if (std::find(p.begin(), p.end(), current_) != p.end()) return p;
+    }
+    return all.empty() ? std::vector<Measure>{} : all.front();
 }
 
-// The silhouette's parts. Stroked together and then filled together they look like one shape, and nothing has to
-// be united, which would be slow.
-std::vector<QPainterPath> Figure::parts() const
+double Figure::unit() const
 {
-    const auto place = [this](QPointF q) { return on_figure(q.x(), q.y()); };
-    std::vector<QPainterPath> out;
+    return (height() - head_room - foot_room) / 100.0;
+}
+
+QPointF Figure::at(QPointF q) const
+{
+    return {width() / 2.0 + q.x() * unit() * 1.12, head_room - 10 + q.y() * unit()};
+}
+
+MeasureLine Figure::placed(Measure m) const
+{
+    return is_seated(m) ? seated_line(m) : line_of(m, body_);
+}
+
+void Figure::resizeEvent(QResizeEvent*)
+{
+    lay_out();
+}
+
+// Tags stand in two columns, each near its line, none on another.
+void Figure::lay_out()
+{
+    body_ = Proportions{room_.body()};
+    tags_.clear();
+    const auto all = page();
+    std::vector<Measure> columns[2];
+    for (const auto m : all) columns[placed(m).tag_left ? 0 : 1].push_back(m);
+    for (int c = 0; c < 2; ++c) {  // neither column more than two longer than the other
+        while (columns[c].size() > columns[1 - c].size() + 2) {
+            columns[1 - c].push_back(columns[c].back());
+            columns[c].pop_back();
+        }
+    }
+    const double k = look_.scale();
+    const double w = 172 * k;
+    const double top = 70;
+    const double bottom = height() - 62.0;
+    for (int c = 0; c < 2; ++c) {
+        auto& column = columns[c];
+        std::stable_sort(column.begin(), column.end(),
+                         [&](Measure a, Measure b) { return placed(a).anchor.y() < placed(b).anchor.y(); });
+        const double n = static_cast<double>(column.size());
+        const double pitch = std::min(64.0 * k, (bottom - top) / std::max(1.0, n));
+        const double h = pitch - 6;
+        std::vector<double> y;
+        for (const auto m : column) {
+            const double wanted = at(placed(m).anchor).y() - 14 * k;
+            y.push_back(std::max(y.empty() ? top + h / 2 : y.back() + pitch, wanted));
+        }
+        // What ran over the lower edge pushes back up.
+        for (std::size_t i = column.size(); i-- > 0;) {
+            const double most = i + 1 == column.size() ? bottom - h / 2 : y[i + 1] - pitch;
+            y[i] = std::min(y[i], most);
+            tags_[column[i]] = QRectF{c == 0 ? 20.0 : width() - 20.0 - w, y[i] - h / 2, w, h};
+        }
+    }
+}
+
+// Stroked together and then filled together the parts look like one shape, and nothing has to be united, which
+// would be slow.
+void Figure::draw_body(QPainter& p) const
+{
+    const auto& d = look_.dyes();
+    std::vector<QPainterPath> body;
     for (const double side : {1.0, -1.0}) {
-        QPainterPath half = smooth(torso, side, place, false);
-        half.lineTo(on_figure(-0.3 * side, 53.5));
-        half.lineTo(on_figure(-0.3 * side, 15.5));
+        QPolygonF trunk;
+        const auto& plain = Proportions::plain_trunk();
+        for (int i = 0; i < plain.size(); ++i) {
+            const QPointF q = body_.trunk(plain[i], i < Proportions::outside_points);
+            trunk << at({q.x() * side, q.y()});
+        }
+        QPainterPath half = smooth(trunk, false);
+        half.lineTo(at({-0.3 * side, body_.y(53.5)}));
+        half.lineTo(at({-0.3 * side, 15.5}));
         half.closeSubpath();
-        out.push_back(half);
-        out.push_back(smooth(arm, side, place, true));
+        body.push_back(half);
+        QPolygonF arm;
+        for (const auto& q : Proportions::plain_arm()) {
+            const QPointF a = body_.arm(q);
+            arm << at({a.x() * side, a.y()});
+        }
+        body.push_back(smooth(arm, true));
     }
     QPainterPath head;
-    const double s = (height() - 70) / 100.0;
-    head.addEllipse(on_figure(0, 7.4), 4.5 * s, 6.0 * s);
-    out.push_back(head);
-    // The neck runs in a curve from under the ear to the shoulder.
-    QPainterPath neck{on_figure(-2.9, 9)};
-    neck.cubicTo(on_figure(-2.5, 14), on_figure(-3.2, 16.2), on_figure(-6.4, 18.0));
-    neck.lineTo(on_figure(6.4, 18.0));
-    neck.cubicTo(on_figure(3.2, 16.2), on_figure(2.5, 14), on_figure(2.9, 9));
+    head.addEllipse(at({0, 7.4}), 4.5 * unit(), 6.0 * unit());
+    body.push_back(head);
+    QPainterPath neck{at({-2.9, 9})};
+    neck.cubicTo(at({-2.5, 14}), at({-3.2, 16.2}), at({-6.4, 18.0}));
+    neck.lineTo(at({6.4, 18.0}));
+    neck.cubicTo(at({3.2, 16.2}), at({2.5, 14}), at({2.9, 9}));
     neck.closeSubpath();
-    out.push_back(neck);
-    return out;
+    body.push_back(neck);
+    p.setBrush(Qt::NoBrush);
+    p.setPen(QPen{d.walnut_line, 2.8});
+    for (const auto& part : body) p.drawPath(part);
+    p.setPen(Qt::NoPen);
+    p.setBrush(d.figure);
+    for (const auto& part : body) p.drawPath(part);
+    // Hair tells front from back.
+    QPainterPath hair;
+    const QRectF crown{at({-4.5, 1.4}), at({4.5, 13.4})};
+    if (facts(current_).view == View::Back) {
+        hair.addEllipse(crown);
+    } else {
+        hair.moveTo(at({-4.45, 8}));
+        hair.arcTo(crown, 175, -170);
+        hair.cubicTo(at({4, 3.6}), at({-1, 3.4}), at({-4.45, 8}));
+    }
+    p.setBrush(d.walnut_line);
+    p.drawPath(hair);
+    p.setPen(QPen{d.rule, 2});
+    p.drawLine(at({-26, 99.6}), at({26, 99.6}));
+}
+
+void Figure::draw_seated(QPainter& p) const
+{
+    const auto& d = look_.dyes();
+    const QPolygonF outline{QList<QPointF>{
+        {-3.6, 20},  {-0.4, 20.6}, {2.2, 24},   {4.2, 30},   {4.6, 36},   {4.2, 42},  {4.6, 48},  {8, 51},
+        {16, 51.6},  {23, 52.6},   {26, 55.4},  {26.4, 60},  {25.6, 68},  {25, 78},   {24, 88},   {24.4, 94.4},
+        {30, 97.4},  {30, 99.4},   {20.4, 99.4}, {19.8, 94}, {19.4, 84},  {19.6, 74}, {19, 65},   {12, 63.2},
+        {2, 63.2},   {-8, 63.2},   {-11.6, 60}, {-11.4, 54}, {-9.6, 47},  {-9.2, 40}, {-9.8, 33}, {-9, 26},
+        {-6.6, 21.4}}};
+    QPolygonF placed_outline;
+    for (const auto& q : outline) placed_outline << at(q);
+    QPainterPath body = smooth(placed_outline, true);
+    QPainterPath head;
+    head.addEllipse(at({-1.2, 10.6}), 5.0 * unit(), 6.0 * unit());
+    QPainterPath neck{at({-5, 13})};
+    neck.lineTo(at({-5.2, 22}));
+    neck.lineTo(at({0.4, 22}));
+    neck.lineTo(at({0.2, 15}));
+    neck.closeSubpath();
+    p.setPen(QPen{d.edge, 3, Qt::SolidLine, Qt::RoundCap});
+    p.setBrush(Qt::NoBrush);
+    p.drawPolyline(QPolygonF{{at({-14, 36}), at({-14, 64.4}), at({14, 64.4}), at({14, 99.4})}});
+    p.drawLine(at({-14, 64.4}), at({-14, 99.4}));
+    p.setPen(QPen{d.walnut_line, 2.8});
+    for (const auto& part : {body, head, neck}) p.drawPath(part);
+    p.setPen(Qt::NoPen);
+    p.setBrush(d.figure);
+    for (const auto& part : {body, head, neck}) p.drawPath(part);
+    // The arm rests on the thigh.
+    p.setPen(QPen{d.walnut_line, 1.3});
+    p.setBrush(Qt::NoBrush);
+    p.drawPath(smooth(QPolygonF{{at({-3, 25}), at({-4.4, 34}), at({-2.6, 43}), at({6, 48}), at({14, 51})}}, false));
+    p.setPen(QPen{d.rule, 2});
+    p.drawLine(at({-26, 99.6}), at({34, 99.6}));
 }
 
 void Figure::paintEvent(QPaintEvent* e)
@@ -134,75 +257,61 @@ void Figure::paintEvent(QPaintEvent* e)
     p.setRenderHint(QPainter::Antialiasing);
     p.setFont(look_.cabin(18));
     p.setPen(d.ink);
-    p.drawText(QRectF{24, 16, width() - 48.0, 30},
+    p.drawText(QRectF{24, 14, width() - 48.0, 30},
                room_.wearer_name().isEmpty() ? tr("Nobody yet") : room_.wearer_name());
-
-    const auto body = parts();
-    p.setBrush(Qt::NoBrush);
-    p.setPen(QPen{d.walnut_line, 2.8});
-    for (const auto& part : body) p.drawPath(part);
-    p.setPen(Qt::NoPen);
-    p.setBrush(d.figure);
-    for (const auto& part : body) p.drawPath(part);
-    p.setPen(QPen{d.rule, 2});
-    p.drawLine(on_figure(-26, 99.6), on_figure(26, 99.6));
-
-    for (const auto& f : all_measures) {
-        draw_measure(p, f.measure);
-        draw_tag(p, f.measure);
+    if (is_seated(current_))
+        draw_seated(p);
+    else
+        draw_body(p);
+    for (const auto& [m, rect] : tags_) {
+        if (m != current_) draw_line(p, m);
     }
+    if (tags_.contains(current_)) draw_line(p, current_);
+    for (const auto& [m, rect] : tags_) draw_tag(p, m);
+    draw_pages(p);
     if (hasFocus()) draw_focus(p, look_, QRectF{rect()}.adjusted(3, 3, -3, -3), 6);
 }
 
-void Figure::draw_measure(QPainter& p, Measure m)
+void Figure::draw_line(QPainter& p, Measure m)
 {
     const auto& d = look_.dyes();
     const bool here = m == current_;
-    const double s = (height() - 70) / 100.0;
-    QPointF anchor;
+    const auto line = placed(m);
+    QPolygonF points;
+    for (const auto& q : line.points) points << at(q);
+    const QPainterPath path = smooth(points, false);
     p.setBrush(Qt::NoBrush);
-    if (facts(m).kind == MeasureKind::Girth) {
-        const double y = m == Measure::Waist ? waist_y : hip_y;
-        const double w = half_width_at(y);
-        QPainterPath line{on_figure(-w, y)};
-        line.quadTo(on_figure(0, y + 2.6), on_figure(w, y));
-        if (here) {
-            p.setPen(QPen{d.woad, 11, Qt::SolidLine, Qt::FlatCap});
-            p.drawPath(line);
-            p.setPen(QPen{d.on_woad, 1.2});
-            for (int i = 1; i < 24; ++i) {
-                const double t = i / 24.0;
-                const QPointF c = line.pointAtPercent(t);
-                p.drawLine(c + QPointF{0, -5}, c + QPointF{0, i % 4 == 0 ? 2.0 : -1.0});
-            }
-        } else {
-            p.setPen(QPen{d.walnut, 1.3});
-            p.drawPath(line);
+    if (here && line.round) {
+        p.setPen(QPen{d.woad, 11, Qt::SolidLine, Qt::FlatCap});
+        p.drawPath(path);
+        p.setPen(QPen{d.on_woad, 1.2});
+        const int ticks = std::clamp(static_cast<int>(path.length() / 8), 4, 26);
+        for (int i = 1; i < ticks; ++i) {
+            const double t = path.percentAtLength(path.length() * i / ticks);
+            const QPointF c = path.pointAtPercent(t);
+            const double a = (path.angleAtPercent(t) + 90) * M_PI / 180;
+            const QPointF across{std::cos(a), -std::sin(a)};
+            p.drawLine(c + across * 5, c + across * (i % 4 == 0 ? -2.0 : 1.0));
         }
-        anchor = on_figure(-w, y);
     } else {
-        const double end = m == Measure::WaistToHip ? hip_y : hem_y;
-        const double out = m == Measure::WaistToHip ? 0.0 : 1.6;
-        QPainterPath line{on_figure(half_width_at(waist_y) + out, waist_y)};
-        if (m == Measure::WaistToHip) {
-            for (double y = waist_y; y <= end; y += 1) line.lineTo(on_figure(half_width_at(y), y));
-        } else {  // over the hip, then straight down
-            line.quadTo(on_figure(half_width_at(hip_y) + out, hip_y - 6),
-                        on_figure(half_width_at(hip_y) + out, hip_y + 2));
-            line.lineTo(on_figure(half_width_at(hip_y) + out, end));
+        p.setPen(here ? QPen{d.woad, 4.5, Qt::SolidLine, Qt::FlatCap} : QPen{d.walnut, 1.3});
+        p.drawPath(path);
+        if (!line.round) {  // where the tape is held at both ends
+            for (const double end : {0.0, 1.0}) {
+                const double a = (path.angleAtPercent(end) + 90) * M_PI / 180;
+                const QPointF across = QPointF{std::cos(a), -std::sin(a)} * (here ? 7 : 4);
+                const QPointF c = path.pointAtPercent(end);
+                p.setPen(QPen{here ? d.woad : d.walnut, here ? 2.4 : 1.3});
+                p.drawLine(c - across, c + across);
+            }
         }
-        p.setPen(here ? QPen{d.woad, 5, Qt::SolidLine, Qt::FlatCap} : QPen{d.walnut, 1.3});
-        p.drawPath(line);
-        p.setPen(QPen{here ? d.woad : d.walnut, here ? 2.4 : 1.3});
-        const QPointF foot = on_figure(half_width_at(hip_y) + out, end);
-        p.drawLine(foot - QPointF{0.9 * s, 0}, foot + QPointF{0.9 * s, 0});
-        anchor = line.pointAtPercent(m == Measure::WaistToHip ? 0.4 : 0.85);
     }
-    const QRectF r = tag(m);
+    const QRectF r = tags_.at(m);
     const bool left = r.center().x() < width() / 2.0;
-    const QPointF from = left ? QPointF{r.right() + 4, r.center().y()} : QPointF{r.left() - 4, r.center().y()};
-    const QPointF bend = left ? QPointF{from.x() + 26, from.y()} : QPointF{from.x() - 26, from.y()};
-    p.setPen(QPen{here ? d.woad : d.walnut_line, here ? 1.8 : 1.1});
+    const QPointF anchor = at(line.anchor);
+    const QPointF from = left ? QPointF{r.right() + 3, r.center().y()} : QPointF{r.left() - 3, r.center().y()};
+    const QPointF bend = from + QPointF{left ? 22.0 : -22.0, 0};
+    p.setPen(QPen{here ? d.woad : d.walnut_line, here ? 1.8 : 1.0});
     p.drawPolyline(QPolygonF{{from, bend, anchor}});
     p.setBrush(here ? d.woad : d.walnut);
     p.drawEllipse(anchor, 2.4, 2.4);
@@ -211,53 +320,93 @@ void Figure::draw_measure(QPainter& p, Measure m)
 void Figure::draw_tag(QPainter& p, Measure m)
 {
     const auto& d = look_.dyes();
-    const QRectF r = tag(m);
-    if (m == current_) {
+    const QRectF r = tags_.at(m);
+    const bool here = m == current_;
+    if (here) {
         p.setPen(QPen{d.woad, 2});
         p.setBrush(d.woad_wash);
         p.drawRoundedRect(r, 4, 4);
     }
     const double k = look_.scale();
-    p.setPen(m == current_ ? d.woad : d.ink);
-    p.setFont(look_.lato(14, QFont::DemiBold));
-    p.drawText(QPointF{r.left() + 12, r.top() + 22 * k}, words::measure_name(m));
+    const double line = r.height() / 2;
+    const double name_base = r.top() + line - 4 * k;
+    const double value_base = r.bottom() - line * 0.28;
+    p.setPen(here ? d.woad : d.ink);
+    p.setFont(look_.lato(r.height() < 48 * k ? 13 : 14, QFont::DemiBold));
+    p.drawText(QPointF{r.left() + 10, name_base},
+               p.fontMetrics().elidedText(words::measure_name(m), Qt::ElideRight, static_cast<int>(r.width() - 14)));
     const auto taken = room_.body().taken(m);
     if (!taken) {
         p.setPen(d.faded);
-        p.setFont(look_.lato(14));
-        p.setBrush(Qt::NoBrush);
-        p.drawText(QPointF{r.left() + 30, r.top() + 45 * k}, tr("not yet read"));
+        p.setFont(look_.lato(13));
+        p.drawText(QPointF{r.left() + 28, value_base}, tr("not yet read"));
         p.setPen(QPen{d.edge, 1.4});
-        p.drawEllipse(QPointF{r.left() + 19, r.top() + 40 * k}, 6, 6);
+        p.setBrush(Qt::NoBrush);
+        p.drawEllipse(QPointF{r.left() + 16, value_base - 5 * k}, 5.5, 5.5);
         return;
     }
-    p.setPen(m == current_ ? d.woad : d.ink);
-    const double w = draw_number(p, look_, {r.left() + 12, r.top() + 47 * k}, taken->value, look_.unit(), 22,
-                                 QFont::Medium, false);
-    const QPointF mark{r.left() + 12 + w + 22, r.top() + 40 * k};
-    if (taken->state == ReadingState::Agree || taken->state == ReadingState::MiddleTaken)
-        draw_tick(p, look_, mark, 7);
-    else if (taken->state == ReadingState::ThirdAsked)
+    p.setPen(here ? d.woad : d.ink);
+    const double w = draw_number(p, look_, {r.left() + 10, value_base}, taken->value, look_.unit(), 21, QFont::Medium,
+                                 false);
+    const QPointF mark{r.left() + 10 + w + 18, value_base - 7 * k};
+    const bool questioned = !sense_of(m, room_.body()).empty();
+    if (taken->state == ReadingState::ThirdAsked || questioned)
         draw_triangle(p, look_, mark, 7.5);
+    else if (taken->state == ReadingState::Agree || taken->state == ReadingState::MiddleTaken)
+        draw_tick(p, look_, mark, 6.5);
     else
         draw_knot(p, look_, mark, Knot::Later);
+    const auto stale = room_.stale();
+    const bool old = std::any_of(stale.begin(), stale.end(), [&](const Stale& s) { return s.measure == m; });
+    if (old) {
+        p.setPen(d.weld_ink);
+        p.setFont(look_.lato(12.5, QFont::DemiBold));
+        p.drawText(mark + QPointF{13, 5 * k}, tr("old"));
+    }
+}
+
+// The views of the round, as knots on a thread.
+void Figure::draw_pages(QPainter& p)
+{
+    const auto& d = look_.dyes();
+    const auto all = pages();
+    page_marks_.clear();
+    if (all.size() < 2) return;
+    const double y = height() - 36.0;
+    const double pitch = std::min(170.0, (width() - 80.0) / static_cast<double>(all.size()));
+    const double x0 = width() / 2.0 - pitch * static_cast<double>(all.size() - 1) / 2;
+    const auto here = page();
+    for (std::size_t i = 0; i < all.size(); ++i) {
+        const double x = x0 + pitch * static_cast<double>(i);
+        const bool done = std::all_of(all[i].begin(), all[i].end(),
+                                      [&](Measure m) { return room_.body().taken(m).has_value(); });
+        if (i + 1 < all.size()) draw_thread(p, look_, {x + 10, y}, {x + pitch - 10, y}, done);
+        draw_knot(p, look_, {x, y}, all[i] == here ? Knot::Here : done ? Knot::Done : Knot::Later);
+        p.setFont(look_.lato(12.5, all[i] == here ? QFont::DemiBold : QFont::Normal));
+        p.setPen(all[i] == here ? d.woad : d.faded);
+        const QRectF text{x - pitch / 2, y + 8, pitch, 20};
+        p.drawText(text, Qt::AlignHCenter, words::view_name(facts(all[i].front()).view));
+        page_marks_.push_back(QRectF{x - pitch / 2, y - 14, pitch, 44});
+    }
 }
 
 void Figure::mousePressEvent(QMouseEvent* e)
 {
-    for (const auto& f : all_measures) {
-        if (tag(f.measure).adjusted(-4, -4, 4, 4).contains(e->position())) emit picked(f.measure);
+    for (const auto& [m, rect] : tags_) {
+        if (rect.adjusted(-3, -3, 3, 3).contains(e->position())) return emit picked(m);
+    }
+    const auto all = pages();
+    for (std::size_t i = 0; i < page_marks_.size(); ++i) {
+        if (page_marks_[i].contains(e->position())) return emit picked(all[i].front());
     }
 }
 
 void Figure::keyPressEvent(QKeyEvent* e)
 {
-    const int step = e->key() == Qt::Key_Down ? 1 : e->key() == Qt::Key_Up ? -1 : 0;
-    const int next = static_cast<int>(current_) + step;
-    if (step != 0 && next >= 0 && next < static_cast<int>(all_measures.size())) {
-        emit picked(static_cast<Measure>(next));
-        return;
-    }
+    const auto round = room_.measures();
+    const auto here = std::find(round.begin(), round.end(), current_);
+    if (e->key() == Qt::Key_Down && here != round.end() && here + 1 != round.end()) return emit picked(*(here + 1));
+    if (e->key() == Qt::Key_Up && here != round.begin() && here != round.end()) return emit picked(*(here - 1));
     QWidget::keyPressEvent(e);
 }
 

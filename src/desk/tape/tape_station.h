@@ -1,22 +1,30 @@
-// tape_station.h: readings for one wearer, two or three a measure, kept in a dated set.
+// tape_station.h: the guided round: readings for one wearer, two or three a measure and side, kept in a dated set.
 #pragma once
 #include <array>
+#include <tuple>
 
 #include "desk/room.h"
 #include "desk/shared/parts.h"
 
-class QStackedLayout;
+class QVBoxLayout;
 
 namespace sartorum::desk {
 
 class Figure;
+class Hero;
 class ReadingStrip;
+class TapeLink;
+class Trend;
 
 class TapeStation : public QWidget {
     Q_OBJECT
 public:
     TapeStation(Look&, Room&, QWidget* parent = nullptr);
-    void go_to(Measure);
+    void go_to(Measure, Side = Side::Right);
+    // Where the round was left: its first measure that is not settled, else its first.
+    void resume();
+    // A digital tape on this socket; the menu of the station connects to the usual one.
+    void connect_tape(const QString& socket);
 
 signals:
     void wearer_wanted();
@@ -27,29 +35,48 @@ protected:
 
 private:
     QWidget* build_pad();
+    void build_readings(QVBoxLayout*, QWidget* pad);
+    void build_sections(QVBoxLayout*, QWidget* pad);
     void refresh();
+    void refresh_readings();
+    void refresh_sections();
     void keep(std::size_t cell, Length);
     void remove(std::size_t cell);
+    void take_pressed(Length);
     void next();
+    [[nodiscard]] std::vector<Length> readings() const;
+    [[nodiscard]] bool settled(Measure) const;
+    using Draft = std::tuple<Measure, Side, std::size_t>;
 
     Look& look_;
     Room& room_;
     Measure current_ = Measure::Waist;
+    Side side_ = Side::Right;
     // What stands in a field and could not be taken yet, so that nothing typed is lost when moving about.
-    std::map<std::pair<Measure, std::size_t>, QString> drafts_;
+    std::map<Draft, QString> drafts_;
+    TapeLink* link_;
     Figure* figure_;
+    Choices* rounds_;
     QWidget* empty_;
     QWidget* work_;
     QLabel* title_;
     QLabel* term_;
-    QWidget* hero_;
+    Hero* hero_;
     QLabel* sure_;
+    Choices* sides_;
     std::array<LengthField*, 3> cells_{};
     std::array<QWidget*, 3> cell_boxes_{};
     ReadingStrip* strip_;
     QLabel* state_;
+    QLabel* sense_;
     QLabel* how_;
+    QLabel* check_;
+    QLabel* live_;
+    Button* link_button_;
+    Trend* trend_;
     QLabel* history_;
+    Button* dates_button_;
+    QLabel* day_;
     Button* next_button_;
 };
 

@@ -1,0 +1,108 @@
+#include "desk/chart/ease_table.h"
+
+#include <algorithm>
+
+#include "words/words.h"
+
+namespace sartorum::desk {
+namespace {
+
+constexpr int head_height = 30;
+constexpr int row_height = 44;
+
+}  // namespace
+
+std::vector<EaseRow> ease_rows(const Room& room)
+{
+    std::vector<EaseRow> out;
+    if (!room.chart()) return out;
+    const auto& chart = *room.chart();
+    const auto choice = room.choice();
+    const auto& plan = room.plan();
+    const BodySet body = as_worn(room.body(), plan.choosing.seated);
+    for (const auto m : {Measure::Bust, Measure::Waist, Measure::Hip, Measure::UpperArm, Measure::Thigh}) {
+        std::optional<Length> traced;
+        std::optional<Length> altered;
+        if (room.computed() && (m == Measure::Waist || m == Measure::Hip)) {
+            const auto& c = *room.computed();
+            traced = m == Measure::Waist ? c.traced_flat.waist : c.traced_flat.hip;
+            altered = m == Measure::Waist ? c.altered_flat.waist : c.altered_flat.hip;
+        }
+        auto row = ease_at(chart, words::chosen_at(choice, m), m, body, plan.ease, plan.cloth, traced);
+        if (!row) continue;
+        if (altered) row->planned = *altered - row->body;  // what the paper gives now
+        out.push_back(*row);
+    }
+    return out;
+}
+
+EaseTable::EaseTable(Look& look, Room& room, QWidget* parent) : QWidget{parent}, look_{look}, room_{room} {}
+
+void EaseTable::refresh()
+{
+    const auto rows = ease_rows(room_);
+    setVisible(!rows.empty());
+    setFixedHeight(head_height + row_height * static_cast<int>(rows.size()));
+    QStringList spoken;
+    for (const auto& r : rows) {
+        spoken << tr("%1: garment %2, designed ease %3, now %4, planned %5, least %6")
+                      .arg(words::measure_name(r.measure), words::number(r.finished, look_.unit()),
+                           words::number(r.designed, look_.unit()), words::number(r.now, look_.unit()),
+                           words::number(r.planned, look_.unit()), words::number(r.least, look_.unit()));
+    }
+    setAccessibleName(spoken.join("; "));
+    update();
+}
+
+void EaseTable::paintEvent(QPaintEvent*)
+{
+    const auto rows = ease_rows(room_);
+    const auto& d = look_.dyes();
+    QPainter p{this};
+    p.setRenderHint(QPainter::Antialiasing);
+    p.setFont(look_.lato(12.5));
+    p.setPen(d.faded);
+    const double w = width();
+    const double x[] = {w * 0.43, w * 0.64, w * 0.80, w};
+    const QString heads[] = {tr("garment"), tr("designed"), tr("now"), tr("planned")};
+    for (int i = 0; i < 4; ++i) p.drawText(QRectF{x[i] - 90, 0, 90, 18}, Qt::AlignRight, heads[i]);
+    p.setPen(QPen{d.rule, 1});
+    p.drawLine(QPointF(0, 21.5), QPointF(w, 21.5));
+    Length most = Length::mm(80);
+    Length least;
+    for (const auto& r : rows) {
+        most = std::max({most, r.designed, r.now, r.planned, r.least});
+        least = std::min({least, r.now, r.planned, r.least});
+    }
+    const double span = (most - least).in_mm() * 1.08;
+    const auto at = [&](Length l) { return std::clamp((l - least).in_mm() / span, 0.0, 1.0) * w; };
+    double y = head_height + 14;
+    for (const auto& r : rows) {
+        p.setPen(d.ink);
+        p.setFont(look_.lato(14, QFont::DemiBold));
+        p.drawText(QPointF{0, y}, words::measure_name(r.measure));
+        const auto cell = [&](int i, Length l, const QColor& colour, double px) {
+            p.setPen(colour);
+            const double nw = number_width(look_, l, look_.unit(), px, QFont::Normal, false);
+            draw_number(p, look_, {x[i] - nw, y}, l, look_.unit(), px, QFont::Normal, false);
+        };
+        cell(0, r.finished, d.walnut, 16);
+        cell(1, r.designed, d.ink, 16);
+        cell(2, r.now, d.ink, 16);
+        cell(3, r.planned, d.woad, 21);
+        p.fillRect(QRectF{0, y + 8, w, 9}, d.linen);
+        const double now = at(r.now);
+        const double then = at(r.planned);
+        p.fillRect(QRectF{0, y + 8, std::min(now, then), 9}, d.woad_wash);
+        if (then > now + 0.5) p.fillRect(QRectF{now, y + 8, then - now, 9}, look_.dots());
+        p.setPen(QPen{d.woad, 2.4});
+        p.drawLine(QPointF(then, y + 6), QPointF(then, y + 19));
+        p.setPen(QPen{d.walnut, 1.4, Qt::DashLine});
+        p.drawLine(QPointF(at(r.designed), y + 6), QPointF(at(r.designed), y + 19));
+        p.setPen(QPen{d.madder, 1.6});
+        p.drawLine(QPointF(at(r.least), y + 8), QPointF(at(r.least), y + 17));
+        y += row_height;
+    }
+}
+
+}  // namespace sartorum::desk
