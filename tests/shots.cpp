@@ -4,8 +4,11 @@
 #include <QLineEdit>
 #include <QTemporaryDir>
 #include <QTest>
+#include <QTimer>
 
 #include "desk/demo.h"
+#include "desk/chart/wear_dialog.h"
+#include "desk/tape/dialogs.h"
 #include "desk/tape/tape_station.h"
 #include "desk/window.h"
 
@@ -43,6 +46,21 @@ int main(int argc, char** argv)
     tape(Round::Everything, Measure::ShoulderTipHeight, "all-door");
     tape(Round::Everything, Measure::BodyRise, "all-seated");
     room.walk_round({});
+    const auto dialog = [&](const char* name, auto open) {
+        QTimer::singleShot(150, [&, name] {
+            if (auto* w = QApplication::activeModalWidget()) {
+                w->grab().save(out.filePath(QString{name} + ".png"));
+                w->close();
+            }
+        });
+        open();
+    };
+    dialog("d-check", [&] { TapeCheckDialog{look, room, &window}.exec(); });
+    dialog("d-day", [&] { DayDialog{look, room, &window}.exec(); });
+    dialog("d-dates", [&] { DatesDialog{look, room, &window}.exec(); });
+    dialog("d-chart", [&] { window.correct_chart(); });
+    dialog("d-wear", [&] { WearDialog{look, room, &window}.exec(); });
+    dialog("d-flat", [&] { FlatDialog{look, room, &window}.exec(); });
     const auto dress = room.book().charts().front().id;
     const auto skirt_table = room.table();
     room.choose_chart(dress);

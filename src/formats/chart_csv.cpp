@@ -154,10 +154,13 @@ struct Cell {
     bool names_unit = false;
 };
 
+// A unit stands behind the last digit: "39 in", "92-96cm", "38\"".
 bool names_unit(const std::string& s)
 {
-    return s.find('"') != std::string::npos ||
-           std::any_of(s.begin(), s.end(), [](char c) { return std::isalpha(static_cast<unsigned char>(c)); });
+    const auto last = s.find_last_of("0123456789");
+    if (last == std::string::npos) return false;
+    const std::string behind = trimmed(std::string_view{s}.substr(last + 1));
+    return behind == "\"" || unit_of_word(behind).has_value();
 }
 
 // Where a range is parted: at "–", "—", " to " or a hyphen that is not inside "39-1/2".
@@ -345,7 +348,10 @@ std::optional<Unit> guessed_unit(const std::vector<ChartLine>& lines, const std:
         for (std::size_t r = 1; r < lines.size(); ++r) {
             if (c >= lines[r].cells.size() || names_unit(lines[r].cells[c])) continue;
             const auto cell = cell_of(lines[r].cells[c], Unit::Centimetre, 0);
-            if (cell) largest = std::max(largest, cell->value.in_cm());
+            if (!cell) continue;
+            // Read the same whatever the unit: it has a fraction, and only inches have.
+            if (cell_of(lines[r].cells[c], Unit::Millimetre, 0)->value == cell->value) return Unit::Inch;
+            largest = std::max(largest, cell->value.in_cm());
         }
     }
     if (largest == 0) return std::nullopt;

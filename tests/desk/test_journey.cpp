@@ -178,15 +178,17 @@ private slots:
         in_dialog([](QWidget* w) {
             QTest::keyClicks(w->findChild<QLineEdit*>("chart_maker"), "Weir Pattern Co");
             auto* table = w->findChild<QTableWidget*>("chart_table");
-            const char* cells[3][4] = {
-                {"38", "72", "98", "20"}, {"40", "76", "102", "20.2"}, {"42", "80", "106", "20.4"}};
-            for (int r = 0; r < 3; ++r)
+            const char* cells[4][4] = {{"size", "waist", "hip", "waist to hip"},
+                                       {"38", "72", "98", "20"},
+                                       {"40", "76", "102", "20.2"},
+                                       {"42", "80", "106", "20.4"}};
+            for (int r = 0; r < 4; ++r)
                 for (int c = 0; c < 4; ++c) table->setItem(r, c, new QTableWidgetItem{cells[r][c]});
-            table->item(1, 1)->setText("7x6");
+            table->item(2, 1)->setText("7x6");
             QTest::mouseClick(w->findChild<QWidget*>("take_chart"), Qt::LeftButton);
             QVERIFY(w->isVisible());  // nothing typed is lost while it is wrong
             QVERIFY(w->findChild<QLabel*>("chart_said")->text().contains("7x6"));
-            table->item(1, 1)->setText("76");
+            table->item(2, 1)->setText("76");
             QTest::mouseClick(w->findChild<QWidget*>("take_chart"), Qt::LeftButton);
         });
         d.window->type_chart();
@@ -262,8 +264,12 @@ private slots:
         QCOMPARE(d.room->book().patterns().size(), std::size_t{1});
         d.window->import_chart(dir.filePath("none.csv"));
         QVERIFY(d.find("foot")->accessibleName().contains("none.csv"));
+        in_dialog([](QWidget* w) {
+            QVERIFY(w->findChild<QLabel*>("chart_said")->text().contains("9 sizes, 8 to 24"));
+            QTest::mouseClick(w->findChild<QWidget*>("take_chart"), Qt::LeftButton);
+        });
         d.window->import_chart(QString{SARTORUM_SOURCE_DIR} + "/demo/towpath-paper.csv");
-        QCOMPARE(d.room->book().charts().size(), std::size_t{2});
+        QCOMPARE(d.room->book().charts().size(), std::size_t{3});
     }
 
     void a_second_set_is_dated_and_leaves_the_first()
@@ -273,7 +279,7 @@ private slots:
         d.room->measure_anew();
         QVERIFY(d.room->body().readings.empty());
         QCOMPARE(d.room->body().date, std::string{"2026-11-23"});
-        QCOMPARE(d.room->book().sets(*d.room->table().wearer).size(), std::size_t{2});
+        QCOMPARE(d.room->book().sets(*d.room->table().wearer).size(), std::size_t{4});
     }
 
     void every_control_has_a_name_and_every_station_stands_in_both_themes_at_every_text_size()

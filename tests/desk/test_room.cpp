@@ -27,7 +27,8 @@ private slots:
         QCOMPARE(r->book().wearers().size(), std::size_t{2});
         QVERIFY(r->chart()->sizes.size() >= 8);
         QCOMPARE(r->pattern()->sizes.size(), r->chart()->sizes.size());
-        for (const auto& size : r->chart()->sizes) {
+        const auto sizes = r->chart()->sizes;
+        for (const auto& size : sizes) {
             const auto i = *r->chart()->index_of(size.name);
             r->choose_sizes(i, i);
             QVERIFY(r->computed().has_value());

@@ -39,6 +39,92 @@ private slots:
             QVERIFY(again->sizes[i].body == c.sizes[i].body);
         }
     }
+    void sizes_may_stand_across()
+    {
+        const auto lines = formats::chart_lines(",XS,S,M,L\nBust,80,84,88,92\nWaist,62,66,70,74\nHips,86,90,94,98\n");
+        const auto read = formats::read_chart(*lines);
+        QVERIFY(read.has_value());
+        QVERIFY(read->understood.sizes_across);
+        QCOMPARE(read->chart.sizes.size(), std::size_t{4});
+        QCOMPARE(read->chart.sizes[2].name, std::string{"M"});
+        QCOMPARE(read->chart.sizes[3].body.at(Measure::Hip).in_cm(), 98.0);
+    }
+    void inches_are_seen_by_the_numbers_and_said()
+    {
+        const auto inches = formats::read_chart(*formats::chart_lines("size,bust,hip\n10,36,38\n12,37 1/2,39.5\n"));
+        QVERIFY(inches->understood.unit_guessed);
+        QCOMPARE(inches->understood.unit, Unit::Inch);
+        QVERIFY(is_near(inches->chart.sizes[1].body.at(Measure::Bust), Length::inches(37.5), Length::mm(1e-9)));
+        const auto cm = formats::read_chart(*formats::chart_lines("size,bust,hip\n10,92,98\n12,96,102\n"));
+        QCOMPARE(cm->understood.unit, Unit::Centimetre);
+        // Her word wins over the guess.
+        const auto told = formats::read_chart(*formats::chart_lines("size,bust\n2,50\n4,54\n"), Unit::Centimetre);
+        QCOMPARE(told->chart.sizes[0].body.at(Measure::Bust).in_cm(), 50.0);
+        QVERIFY(!told->understood.unit_guessed);
+    }
+    void printed_ranges_are_kept_as_their_middle()
+    {
+        const auto read = formats::read_chart(*formats::chart_lines(
+            "size,bust,hip\nS,84-88,90 \xe2\x80\x93 94\nM,88-92,94 to 98\n"));
+        QVERIFY(read.has_value());
+        QCOMPARE(read->understood.ranges, 4);
+        QCOMPARE(read->chart.sizes[0].body.at(Measure::Bust).in_cm(), 86.0);
+        QCOMPARE(read->chart.half_range(1, Measure::Hip).in_cm(), 2.0);
+        // A hyphen inside a number of inches is no range.
+        const auto inches = formats::read_chart(*formats::chart_lines("size,waist in\n8,26-1/2\n10,27-1/2\n"));
+        QCOMPARE(inches->understood.ranges, 0);
+        QVERIFY(is_near(inches->chart.sizes[0].body.at(Measure::Waist), Length::inches(26.5), Length::mm(1e-9)));
+        const auto both = formats::read_chart(*formats::chart_lines("size,waist in\n8,26 1/2-27\n10,28-28 1/2\n"));
+        QVERIFY(is_near(both->chart.sizes[0].body.at(Measure::Waist), Length::inches(26.75), Length::mm(1e-9)));
+    }
+    void what_stands_beside_the_sizes_is_taken()
+    {
+        const auto read = formats::read_chart(*formats::chart_lines(
+            "maker,Nobody\nname,Any dress\ndrafted cup,C\ncups,A,2.5,C,7.5\ncups by,underbust\nallowance,1.5\n"
+            "height,160-170\nview A,8,10\nsize,bust,finished bust\n8,80,90\n10,84,94\n"));
+        QVERIFY(read.has_value());
+        const auto& c = read->chart;
+        QCOMPARE(c.maker, std::string{"Nobody"});
+        QCOMPARE(c.drafted_cup.at(""), std::string{"C"});
+        QCOMPARE(c.cups.size(), std::size_t{2});
+        QCOMPARE(c.cups_by, CupBy::Underbust);
+        QCOMPARE(c.allowance->in_mm(), 15.0);
+        QCOMPARE(c.height_to->in_cm(), 170.0);
+        QCOMPARE(c.views[0], (ChartView{"A", "8", "10"}));
+        QCOMPARE(c.finished(1, Measure::Bust)->in_cm(), 94.0);
+    }
+    void cup_ranges_become_body_types()
+    {
+        const auto c = read_chart_csv("size,cup,bust,waist\n10,B,90,70\n12,B,94,74\n10,D,95,70\n12,D,99,74\n");
+        QVERIFY(c.has_value());
+        QCOMPARE(c->groups(), (std::vector<std::string>{"B", "D"}));
+        QCOMPARE(c->drafted_cup.at("D"), std::string{"D"});
+    }
+    void everything_a_chart_knows_comes_back()
+    {
+        const auto c = *read_chart_csv(
+            "maker,\"Nobody, of course\"\nname,X\ncups,A,2.5,C,7.5\nallowance,1.5\nheight,160-170\nview A,8,10\n"
+            "size,cup,bust,waist,finished bust\n8,B,80-82,60,90\n10,B,84-86,64,94\n8,D,84,60,94\n10,D,89,64,99\n");
+        const auto again = *read_chart_csv(formats::write_chart_csv(c));
+        QCOMPARE(again.maker, c.maker);
+        QCOMPARE(again.cups, c.cups);
+        QCOMPARE(again.views, c.views);
+        QCOMPARE(again.drafted_cup, c.drafted_cup);
+        QVERIFY(is_near(*again.allowance, *c.allowance, Length::mm(1e-9)));
+        for (std::size_t i = 0; i < c.sizes.size(); ++i) {
+            QVERIFY(is_near(again.sizes[i].body.at(Measure::Bust), c.sizes[i].body.at(Measure::Bust), Length::mm(1e-9)));
+            QVERIFY(is_near(again.half_range(i, Measure::Bust), c.half_range(i, Measure::Bust), Length::mm(1e-9)));
+            QCOMPARE(again.sizes[i].group, c.sizes[i].group);
+            QVERIFY(again.sizes[i].finished == c.sizes[i].finished);
+        }
+    }
+    void makers_words_are_understood()
+    {
+        QCOMPARE(formats::measure_of_word("Full Bust"), std::optional{Measure::Bust});
+        QCOMPARE(formats::measure_of_word("HIPS"), std::optional{Measure::Hip});
+        QCOMPARE(formats::measure_of_word("Nape-to-waist"), std::optional{Measure::BackWaistLength});
+        QVERIFY(!formats::measure_of_word("price"));
+    }
     void a_chart_that_cannot_be_used_says_where_and_why_data()
     {
         QTest::addColumn<QByteArray>("csv");
@@ -54,11 +140,18 @@ private slots:
         row("nonsense cell", "size,waist,hip\n8,64,88\n10,abc,92\n", Why::ChartCellNotALength, 3);
         row("out of order", "size,waist,hip\n10,68,92\n8,64,88\n", Why::ChartSizesOutOfOrder, 3);
         row("one name twice", "size,waist,hip\n8,64,88\n8,68,92\n", Why::ChartSizeTwice, 3);
-        row("unknown column", "size,waist,hip,chest\n8,64,88,80\n", Why::ChartColumnUnknown, 1);
+        row("unknown column", "size,waist,hip,colour\n8,64,88,80\n", Why::ChartColumnUnknown, 1);
+        row("one unit named, the others not", "size,waist,hip\n8,64,35 in\n10,68,92\n", Why::ChartMixedUnits, 1);
+        row("range backwards", "size,waist,hip\n8,64,96-92\n10,68,100\n", Why::ChartRangeBackwards, 2);
+        row("unit unknown", "unit,ells\nsize,waist,hip\n8,64,88\n", Why::ChartUnitUnknown, 1);
+        row("cup table without rows", "cups\nsize,waist\n8,64\n10,68\n", Why::ChartMetaBroken, 1);
+        row("view without sizes", "view A,8\nsize,waist\n8,64\n10,68\n", Why::ChartMetaBroken, 1);
+        row("across, one short", "size,8,10,12\nwaist,64,68,72\nhip,88,92\n", Why::ChartRagged, 3);
+        row("across, decreasing", "size,8,10\nwaist,68,64\nhip,88,92\n", Why::ChartSizesOutOfOrder, 1);
         row("column twice", "size,waist,waist\n8,64,64\n", Why::ChartColumnTwice, 1);
         row("no sizes column", "waist,hip\n64,88\n", Why::ChartSizesUnnamed, 1);
-        row("no hip", "size,waist\n8,64\n10,68\n", Why::ChartNoMeasure, 2);
-        row("inches typed as cm", "size,waist,hip\n8,25,35\n10,26,36\n", Why::OutOfRange, 2);
+        row("no girth", "size,waist_to_hip\n8,20\n10,21\n", Why::ChartNoMeasure, 2);
+        row("inches said to be cm", "size,waist cm,hip cm\n8,25,35\n10,26,36\n", Why::OutOfRange, 2);
         row("one size", "size,waist,hip\n8,64,88\n", Why::ChartTooFewSizes, 0);
         row("negative", "size,waist,hip\n8,-64,88\n10,68,92\n", Why::OutOfRange, 2);
         row("binary", "\x01\x02\x03\n\x04", Why::ChartColumnUnknown, 1);

@@ -3,6 +3,7 @@
 #include <unistd.h>
 
 #include <QProcess>
+#include <QRegularExpression>
 #include <QSqlDatabase>
 #include <QSqlQuery>
 #include <QTemporaryDir>
@@ -41,7 +42,7 @@ class TestNotebook : public QObject {
     QString at(const char* name) const { return dir_.filePath(QLatin1String{name}); }
 
 private slots:
-    void what_was_written_is_there_after_reopening()
+    void what_was_written_is_there_after_reopening()  // N-04, also tests/desk/test_kill.cpp
     {
         const QString path = at("a.sartorum");
         Id wearer = 0;
@@ -59,7 +60,7 @@ private slots:
             Plan plan{"8", "10", {}};
             plan.decide({AdjustmentKind::WaistToHip, Answer::Accepted, Length::mm(25.4)});
             plan.decide({AdjustmentKind::WidthAtHip, Answer::Declined, {}});
-            QVERIFY(book->save_plan(wearer, pattern, plan, "plan"));
+            QVERIFY(book->save_plan(wearer, PlanFor::pattern(pattern), plan, "plan"));
             QVERIFY(book->save_step(wearer, pattern, 7));
         }
         auto book = std::move(*Notebook::open(path));
@@ -68,12 +69,12 @@ private slots:
         QCOMPARE(book->body(*table.set)->readings.at(Measure::Waist)[1].in_mm(), Length::inches(33.25).in_mm());
         QCOMPARE(book->chart(*table.chart)->sizes[1].body.at(Measure::Hip).in_mm(), 920.0);
         QCOMPARE(*book->pattern_svg(*table.pattern), QByteArray{"<svg>é</svg>"});
-        const auto plan = book->plan(*table.wearer, *table.pattern);
+        const auto plan = book->plan(*table.wearer, PlanFor::pattern(*table.pattern));
         QCOMPARE(plan.decision(AdjustmentKind::WaistToHip)->amount->in_mm(), 25.4);
         QVERIFY(plan.decision(AdjustmentKind::WidthAtHip)->answer == Answer::Declined);
         QCOMPARE(book->step(*table.wearer, *table.pattern), 7);
     }
-    void a_second_set_never_overwrites_the_first()
+    void a_second_set_never_overwrites_the_first()  // N-07
     {
         auto book = std::move(*Notebook::open(at("b.sartorum")));
         const Id wearer = *book->add_wearer("Bram", {2026, 1, 1});
@@ -85,7 +86,7 @@ private slots:
         QCOMPARE(book->sets(wearer).size(), std::size_t{2});
         QCOMPARE(book->sets(wearer)[0].name, "2026-06-01");
     }
-    void undo_and_redo_reach_back_past_reopening()
+    void undo_and_redo_reach_back_past_reopening()  // N-09
     {
         const QString path = at("c.sartorum");
         {
@@ -111,7 +112,7 @@ private slots:
         QVERIFY(book->set_readings(set, Measure::Hip, {Length::mm(1000)}));
         QVERIFY(!book->redo_name());  // a new change ends the way forward
     }
-    void what_is_not_a_notebook_is_refused_and_left_as_it_was()
+    void what_is_not_a_notebook_is_refused_and_left_as_it_was()  // N-02
     {
         const QString foreign = at("foreign.db");
         run_sql(foreign, "CREATE TABLE t (x)");
@@ -168,7 +169,7 @@ private slots:
         auto book = std::move(*Notebook::open(path));
         (void)*book->add_wearer("A", {2026, 1, 1});
         // SQLite's own page limit raises the same error as a full disk.
-        run_sql(path, "PRAGMA user_version = 1");
+        run_sql(path, QString{"PRAGMA user_version = %1"}.arg(schema_version));
         auto db = QSqlDatabase::database(QSqlDatabase::connectionNames().value(0));
         QSqlQuery q{db};
         QVERIFY(q.exec("PRAGMA page_count") && q.next());
@@ -196,6 +197,165 @@ private slots:
         }
         QSqlDatabase::removeDatabase("other");
         QVERIFY(book->add_wearer("A", {2026, 1, 1}).has_value());
+    }
+    void a_notebook_of_the_first_version_opens_with_the_same_values()  // N-01, N-03
+    {
+        const QString path = at("old.sartorum");
+        QVERIFY(QFile::copy(QString{SARTORUM_SOURCE_DIR} + "/tests/notebook/fixtures/version-1.sartorum", path));
+        QVERIFY(QFile::setPermissions(path, QFile::ReadOwner | QFile::WriteOwner));
+        const auto before = bytes_of(path);
+        auto book = Notebook::open(path);
+        QVERIFY(book.has_value());
+        const auto wearers = (*book)->wearers();
+        QCOMPARE(wearers.size(), std::size_t{2});
+        QCOMPARE(wearers[1].name, "Ottilie");
+        const auto body = *(*book)->body(*(*book)->table().set);
+        QCOMPARE(body.readings.at(Measure::Waist)[0].in_mm(), 844.0);
+        QCOMPARE(body.readings.at(Measure::Hip)[1].in_mm(), 1060.0);
+        QCOMPARE((*book)->chart(*(*book)->table().chart)->sizes.size(), std::size_t{9});
+        QVERIFY((*book)->pattern_svg(*(*book)->table().pattern)->contains("Lockside"));
+        QCOMPARE(bytes_of(path + ".version-1").left(100).size(), qsizetype{100});
+        // The copy holds the old tables.
+        {
+            auto db = QSqlDatabase::addDatabase("QSQLITE", "copy");
+            db.setDatabaseName(path + ".version-1");
+            QVERIFY(db.open());
+            QSqlQuery q{db};
+            QVERIFY(q.exec("PRAGMA user_version") && q.next());
+            QCOMPARE(q.value(0).toInt(), 1);
+        }
+        QSqlDatabase::removeDatabase("copy");
+        // And what was undone before the new version is undone after it.
+        QVERIFY((*book)->undo_name().has_value());
+        QVERIFY(*(*book)->undo());
+        book->reset();
+        auto again = Notebook::open(path);
+        QVERIFY(again.has_value());
+        QVERIFY(!before.isEmpty());
+    }
+    void all_that_is_known_of_a_body_comes_back_and_is_undone_step_by_step()  // N-05, N-06
+    {
+        auto book = std::move(*Notebook::open(at("body.sartorum")));
+        (void)*book->add_wearer("Ottilie", {2026, 1, 1});
+        const Id set = *book->table().set;
+        QVERIFY(book->set_readings(set, Measure::UpperArm, {Length::mm(316)}));
+        QVERIFY(book->set_readings(set, Measure::UpperArm, {Length::mm(311), Length::mm(312)}, Side::Left));
+        BodySet told;
+        told.worn = "the vest";
+        told.note = "a note with 'quotes'";
+        told.weight_kg = 70.5;
+        told.posture = {Stance::Forward, Stance::Centred, RoundBack::Slight, SlopeSeen::Square};
+        QVERIFY(book->set_circumstances(set, told));
+        QVERIFY(book->set_tape_check(set, *TapeCheck::from({{Length::cm(60), Length::cm(59.6)}})));
+        auto body = *book->body(set);
+        QCOMPARE(body.left.at(Measure::UpperArm).size(), std::size_t{2});
+        QCOMPARE(body.readings.at(Measure::UpperArm)[0].in_mm(), 316.0);
+        QCOMPARE(body.worn, told.worn);
+        QCOMPARE(body.note, told.note);
+        QCOMPARE(body.posture, told.posture);
+        QCOMPARE(*body.weight_kg, 70.5);
+        QVERIFY(body.tape.factor() > 1.006);
+        QVERIFY(*book->undo());
+        QVERIFY(book->body(set)->tape.empty());
+        QVERIFY(*book->undo());
+        QCOMPARE(book->body(set)->posture, Posture{});
+        QVERIFY(*book->undo());
+        QVERIFY(book->body(set)->left.empty());
+        for (int i = 0; i < 3; ++i) QVERIFY(*book->redo());
+        QCOMPARE(book->body(set)->posture, told.posture);
+    }
+    void a_chart_comes_back_with_all_that_is_printed_and_can_be_put_right()
+    {
+        auto book = std::move(*Notebook::open(at("chart.sartorum")));
+        SizeChart chart{"Dress", "Nobody", {}};
+        for (int i = 0; i < 4; ++i) {
+            ChartSize s{QString::number(10 + i % 2).toStdString(), {{Measure::Bust, Length::mm(880 + 40 * i)}}, 0};
+            s.group = i < 2 ? "B" : "D";
+            s.half_range[Measure::Bust] = Length::mm(20);
+            s.finished[Measure::Bust] = Length::mm(980 + 40 * i);
+            chart.sizes.push_back(s);
+        }
+        chart.drafted_cup = {{"B", "B"}, {"D", "D"}};
+        chart.cups = {{"B", Length::mm(50)}, {"D", Length::mm(100)}};
+        chart.cups_by = CupBy::Underbust;
+        chart.height_from = Length::cm(160);
+        chart.allowance = Length::mm(15);
+        chart.views = {{"A", "10", "11"}};
+        const Id id = *book->add_chart(chart);
+        const auto same = [](const SizeChart& a, const SizeChart& b) {
+            bool sizes = a.sizes.size() == b.sizes.size();
+            for (std::size_t i = 0; sizes && i < a.sizes.size(); ++i) {
+                sizes = a.sizes[i].name == b.sizes[i].name && a.sizes[i].group == b.sizes[i].group &&
+                        a.sizes[i].body == b.sizes[i].body && a.sizes[i].finished == b.sizes[i].finished &&
+                        a.sizes[i].half_range == b.sizes[i].half_range;
+            }
+            return sizes && a.drafted_cup == b.drafted_cup && a.cups == b.cups && a.cups_by == b.cups_by &&
+                   a.height_from == b.height_from && a.height_to == b.height_to && a.allowance == b.allowance &&
+                   a.views == b.views;
+        };
+        QVERIFY(same(*book->chart(id), chart));
+        auto right = chart;
+        right.sizes[3].body[Measure::Bust] = Length::mm(1005);
+        right.cups.clear();
+        QVERIFY(book->replace_chart(id, right));
+        QVERIFY(same(*book->chart(id), right));
+        QVERIFY(*book->undo());
+        QVERIFY(same(*book->chart(id), chart));
+    }
+    void a_plan_may_belong_to_a_chart_alone()  // N-08
+    {
+        const QString path = at("plan.sartorum");
+        auto book = std::move(*Notebook::open(path));
+        const Id wearer = *book->add_wearer("Bram", {2026, 1, 1});
+        const Id chart = *book->add_chart(
+            {"C", "M", {{"S", {{Measure::Hip, Length::mm(900)}}, 0}, {"L", {{Measure::Hip, Length::mm(990)}}, 0}}});
+        Plan plan{"S", "L", {}};
+        plan.bust_size = "L";
+        plan.choosing = {GarmentKind::Dress, true, true, true, School::FullBust};
+        plan.cloth = {true, 0.35};
+        plan.ease[Measure::Bust] = Length::mm(-20);
+        plan.chart_group = "tall";
+        QVERIFY(book->save_plan(wearer, PlanFor::chart(chart), plan, "plan"));
+        const auto kept = book->plan(wearer, PlanFor::chart(chart));
+        QCOMPARE(kept.bust_size, plan.bust_size);
+        QVERIFY(kept.choosing == plan.choosing);
+        QVERIFY(kept.cloth == plan.cloth);
+        QVERIFY(kept.ease == plan.ease);
+        QCOMPARE(kept.chart_group, plan.chart_group);
+        QVERIFY(book->plan(wearer, PlanFor::pattern(chart)).waist_size.empty());
+        plan.ease.clear();
+        QVERIFY(book->save_plan(wearer, PlanFor::chart(chart), plan, "plan"));
+        QVERIFY(book->plan(wearer, PlanFor::chart(chart)).ease.empty());
+        book.reset();
+        auto db = QSqlDatabase::addDatabase("QSQLITE", "both");
+        db.setDatabaseName(path);
+        QVERIFY(db.open());
+        QVERIFY(!QSqlQuery{db}.exec("UPDATE plan SET pattern_id = 1"));  // both at once
+        db.close();
+    }
+    void only_the_last_five_hundred_acts_are_kept()  // N-10
+    {
+        auto book = std::move(*Notebook::open(at("acts.sartorum")));
+        (void)*book->add_wearer("Bram", {2026, 1, 1});
+        const Id set = *book->table().set;
+        for (int i = 0; i < 510; ++i) QVERIFY(book->set_readings(set, Measure::Waist, {Length::mm(800 + i)}));
+        int undone = 0;
+        while (*book->undo()) ++undone;
+        QCOMPARE(undone, 500);
+        QCOMPARE(book->body(set)->readings.at(Measure::Waist)[0].in_mm(), 809.0);
+    }
+    void every_statement_of_the_format_is_quoted_by_a_test()
+    {
+        const auto doc = QString::fromUtf8(bytes_of(QString{SARTORUM_SOURCE_DIR} + "/docs/notebook-format.md"));
+        const auto tests = QString::fromUtf8(bytes_of(QString{SARTORUM_SOURCE_DIR} + "/tests/notebook/test_notebook.cpp"));
+        auto it = QRegularExpression{"\\*\\*(N-[0-9]+)\\*\\*"}.globalMatch(doc);
+        int statements = 0;
+        while (it.hasNext()) {
+            const auto n = it.next().captured(1);
+            QVERIFY2(tests.contains(n), qPrintable(n));
+            ++statements;
+        }
+        QCOMPARE(statements, 10);
     }
 };
 QTEST_GUILESS_MAIN(TestNotebook)

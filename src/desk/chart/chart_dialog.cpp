@@ -88,6 +88,7 @@ ChartDialog::ChartDialog(Look& look, Room& room, QWidget* parent) : QDialog{pare
     for (int c = 0; c < 4; ++c) table_->setItem(0, c, new QTableWidgetItem{heads[c]});
     filling_ = false;
     table_->setCurrentCell(1, 0);
+    table_->setFocus();
     column->addWidget(table_, 1);
     said_ = label(look, {}, 14, false, this);
     said_->setObjectName("chart_said");

@@ -55,6 +55,7 @@ Strips::Strips(Look& look, Room& room, QWidget* parent) : Panel{look, parent}, r
 {
     setFocusPolicy(Qt::StrongFocus);
     setMinimumSize(560, 440);
+    setObjectName("strips");
     setAccessibleName(tr("The wearer against every size"));
     connect(&room, &Room::changed, this, [this] {
         describe();
