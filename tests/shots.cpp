@@ -6,8 +6,8 @@
 #include <QTest>
 #include <QTimer>
 
-#include "desk/demo.h"
 #include "desk/chart/wear_dialog.h"
+#include "desk/demo.h"
 #include "desk/tape/dialogs.h"
 #include "desk/tape/tape_station.h"
 #include "desk/window.h"

@@ -22,6 +22,8 @@ constexpr int exit_usage = 2;
 
 struct Options {
     QString chart, pattern, body, plan, size, out, paper = "a4", kind = "tiles";
+    QString type;
+    ChoiceWish wish;
     bool json = false;
     Unit unit = Unit::Centimetre;
 };
@@ -50,6 +52,7 @@ Inputs load(const Options& o, bool with_pattern)
 {
     Inputs in;
     in.chart = need(formats::read_chart_csv(need(read_file(o.chart), o.chart)), o.chart);
+    in.chart = in.chart.of_group(o.type.toStdString());
     in.body = need(formats::read_body(need(read_file(o.body), o.body)), o.body);
     if (with_pattern)
         in.pattern = need(formats::read_pattern_svg(need(read_file(o.pattern), o.pattern)), o.pattern);
@@ -57,8 +60,12 @@ Inputs load(const Options& o, bool with_pattern)
         in.plan = need(formats::read_plan(need(read_file(o.plan), o.plan)), o.plan);
     } else if (!o.size.isEmpty()) {
         in.plan.waist_size = in.plan.hip_size = o.size.toStdString();
+        in.plan.choosing = o.wish;
     } else {
-        const auto advice = need(advise(in.chart, in.body.set), o.body);
+        const auto advice = need(advise(in.chart, in.body.set, o.wish), o.body);
+        in.plan.choosing = o.wish;
+        in.plan.cloth.knit = o.wish.knit;
+        in.plan.bust_size = in.chart.sizes[advice.choice.bust_size].name;
         in.plan.waist_size = in.chart.sizes[advice.choice.waist_size].name;
         in.plan.hip_size = in.chart.sizes[advice.choice.hip_size].name;
     }
@@ -73,7 +80,7 @@ void print_json(const json& j)
 int compare(const Options& o)
 {
     const auto in = load(o, false);
-    const auto advice = need(advise(in.chart, in.body.set), o.body);
+    const auto advice = need(advise(in.chart, in.body.set, o.wish), o.body);
     if (o.json) {
         print_json(formats::compare_json(in.chart, advice, in.body.set));
         return 0;
@@ -81,7 +88,9 @@ int compare(const Options& o)
     QTextStream out{stdout};
     out << words::advice_title(in.chart, advice.choice, advice.levels) << "\n"
         << words::advice_reason(in.chart, advice, in.body.set, o.unit) << "\n";
-    for (const auto& cost : advice.costs) out << "  " << words::cost_text(in.chart, cost, o.unit) << "\n";
+    out << words::school_name(advice.school.school) << ". " << words::school_reason(advice.school) << "\n";
+    if (const auto cup = cup_of(in.body.set, in.chart)) out << words::cup_text(*cup, in.chart) << "\n";
+    for (const auto i : advice.ranking) out << "  " << words::cost_text(in.chart, advice.costs[i], o.unit) << "\n";
     return 0;
 }
 
@@ -194,6 +203,26 @@ int print(const Options& o)
     return 0;
 }
 
+template <std::size_t N>
+std::optional<std::size_t> place_of(const std::array<const char*, N>& keys, const QString& word)
+{
+    for (std::size_t i = 0; i < N; ++i) {
+        if (word == QLatin1String{keys[i]}) return i;
+    }
+    return std::nullopt;
+}
+
+bool wish_of(const QCommandLineParser& parser, ChoiceWish& wish)
+{
+    const auto kind = place_of(garment_keys, parser.value("garment"));
+    const auto school = place_of(school_keys, parser.value("school"));
+    if (!kind || (parser.isSet("school") && !school)) return false;
+    wish = {
+        static_cast<GarmentKind>(*kind), parser.isSet("full"), parser.isSet("knit"), parser.isSet("seated"), {}};
+    if (school) wish.school = static_cast<School>(*school);
+    return true;
+}
+
 }  // namespace
 
 int main(int argc, char** argv)
@@ -217,12 +246,24 @@ int main(int argc, char** argv)
          {"paper", "a4 or letter", "paper", "a4"},
          {"kind", "tiles, half, quarter or card", "kind", "tiles"},
          {"unit", "cm or in, for words", "unit", "cm"},
+         {"garment", "top, dress, skirt, trousers or bra", "garment", "skirt"},
+         {"school", "choose by high_bust, full_bust, waist or hip", "school"},
+         {"type", "body type or cup range, where the chart has several", "name"},
+         {"full", "a full or gathered style"},
+         {"knit", "knit cloth"},
+         {"seated", "worn seated: the larger of standing and seated girths"},
          {"json", "answer in JSON, millimetres at full precision"}});
     parser.process(app);
+    ChoiceWish wish;
+    if (!wish_of(parser, wish)) {
+        err() << "--garment or --school is not known. --help lists the options.\n";
+        return exit_usage;
+    }
     const Options o{parser.value("chart"), parser.value("pattern"),
                     parser.value("body"),  parser.value("plan"),
                     parser.value("size"),  parser.value("out"),
                     parser.value("paper"), parser.value("kind"),
+                    parser.value("type"),  wish,
                     parser.isSet("json"),  parser.value("unit") == "in" ? Unit::Inch : Unit::Centimetre};
     const QString command = parser.positionalArguments().value(0);
     using Command = int (*)(const Options&);

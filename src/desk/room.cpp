@@ -119,6 +119,15 @@ std::vector<Stale> Room::stale() const
     return stale_measures(body_, today_().toString(Qt::ISODate).toStdString(), newest);
 }
 
+std::optional<Stale> Room::stale_under(AdjustmentKind kind) const
+{
+    const auto from = adjustment(kind).from;
+    for (const auto& s : stale()) {
+        if (from == s.measure) return s;
+    }
+    return std::nullopt;
+}
+
 std::optional<Round> Room::round() const
 {
     return round_of_key(table_.round.toStdString());

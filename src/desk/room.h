@@ -27,6 +27,8 @@ public:
     // Every set of this wearer, oldest first; the one on the table among them.
     [[nodiscard]] const std::vector<BodySet>& history() const { return history_; }
     [[nodiscard]] std::vector<Stale> stale() const;  // of the set on the table
+    // The adjustments of the plan that are proposed from a stale measure.
+    [[nodiscard]] std::optional<Stale> stale_under(AdjustmentKind) const;
     [[nodiscard]] QDate today() const { return today_(); }
     // The round that is walked; none: what this pattern and chart need.
     [[nodiscard]] std::optional<Round> round() const;

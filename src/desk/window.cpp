@@ -225,7 +225,8 @@ std::vector<bool> Window::finished() const
         return taken && (taken->state == ReadingState::Agree || taken->state == ReadingState::MiddleTaken);
     };
     bool measured = room_->table().wearer.has_value();
-    for (const auto m : room_->measures()) measured = measured && (facts(m).kind == MeasureKind::Wish || settled(m));
+    for (const auto m : room_->measures())
+        measured = measured && (facts(m).kind == MeasureKind::Wish || settled(m));
     bool answered = c && room_->sizes_chosen();
     if (c) {
         for (const auto& l : c->lines)

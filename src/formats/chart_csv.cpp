@@ -4,6 +4,7 @@
 #include <array>
 #include <cctype>
 #include <charconv>
+#include <cmath>
 
 namespace sartorum::formats {
 namespace {
@@ -168,7 +169,8 @@ std::optional<std::pair<std::string, std::string>> range_of(const std::string& s
 {
     for (const std::string_view mark : {"\xe2\x80\x93", "\xe2\x80\x94", " to ", "..."}) {
         const auto at = s.find(mark, 1);
-        if (at != std::string::npos) return std::pair{trimmed(s.substr(0, at)), trimmed(s.substr(at + mark.size()))};
+        if (at != std::string::npos)
+            return std::pair{trimmed(s.substr(0, at)), trimmed(s.substr(at + mark.size()))};
     }
     const auto dash = s.find('-', 1);
     if (dash == std::string::npos || dash + 1 == s.size()) return std::nullopt;
@@ -281,7 +283,8 @@ Outcome<bool> take_lengths(const Beside& beside, Unit unit, SizeChart& chart)
 bool is_across(const std::vector<ChartLine>& lines)
 {
     std::size_t in_first_line = 0;
-    for (std::size_t i = 1; i < lines[0].cells.size(); ++i) in_first_line += head_of(lines[0].cells[i]).has_value();
+    for (std::size_t i = 1; i < lines[0].cells.size(); ++i)
+        in_first_line += head_of(lines[0].cells[i]).has_value();
     std::size_t in_first_column = 0;
     for (std::size_t i = 1; i < lines.size(); ++i) in_first_column += head_of(lines[i].cells[0]).has_value();
     return in_first_column > in_first_line;
@@ -331,7 +334,8 @@ Outcome<bool> check_units(const std::vector<ChartLine>& lines, const std::vector
     for (std::size_t c = 0; c < heads.size(); ++c) {
         if (!holds_length(heads[c]) || heads[c].unit || unit_said) continue;
         std::size_t named = 0;
-        for (std::size_t r = 1; r < lines.size(); ++r) named += c < lines[r].cells.size() && names_unit(lines[r].cells[c]);
+        for (std::size_t r = 1; r < lines.size(); ++r)
+            named += c < lines[r].cells.size() && names_unit(lines[r].cells[c]);
         if (named != 0 && named + 1 != lines.size())
             return refuse(Why::ChartMixedUnits, lines[0].cells[c], lines[0].number);
     }
@@ -394,16 +398,22 @@ std::string quoted(const std::string& name)
     return out + "\"";
 }
 
-std::string digits(Length l)
+// Every digit it takes to read the same value again.
+std::string digits(Length l, Unit unit)
 {
+    const double value = unit == Unit::Inch ? l.in_inches() : unit == Unit::Centimetre ? l.in_cm() : l.in_mm();
+    // What stands a hair off a short number by arithmetic alone is written short.
+    const double rounded = std::round(value * 1e6) / 1e6;
     char text[32];
-    const auto end = std::to_chars(text, text + sizeof text, l.in_mm()).ptr;
+    const auto end =
+        std::to_chars(text, text + sizeof text, std::abs(rounded - value) < 1e-9 ? rounded : value).ptr;
     return std::string(text, end);
 }
 
-std::string ranged(Length middle, Length half)
+std::string ranged(Length middle, Length half, Unit unit)
 {
-    return half > Length{} ? digits(middle - half) + "-" + digits(middle + half) : digits(middle);
+    return half > Length{} ? digits(middle - half, unit) + "-" + digits(middle + half, unit)
+                           : digits(middle, unit);
 }
 
 }  // namespace
@@ -502,7 +512,7 @@ Outcome<SizeChart> read_chart_csv(std::string_view text)
     return std::move(read->chart);
 }
 
-std::string write_chart_csv(const SizeChart& chart)
+std::string write_chart_csv(const SizeChart& chart, Unit unit)
 {
     std::string out;
     const auto beside = [&](const std::string& key, const std::string& value) {
@@ -510,18 +520,21 @@ std::string write_chart_csv(const SizeChart& chart)
     };
     beside("maker", quoted(chart.maker));
     beside("name", quoted(chart.name));
-    out += "unit,mm\n";
+    const std::string u{unit_text(unit)};
+    out += "unit," + u + "\n";
     const bool grouped = chart.groups().size() > 1;
     if (chart.drafted_cup.contains("")) beside("drafted cup", quoted(chart.drafted_cup.at("")));
     if (!chart.cups.empty()) {
         out += "cups";
-        for (const auto& row : chart.cups) out += "," + quoted(row.letter) + "," + digits(row.difference);
+        for (const auto& row : chart.cups) out += "," + quoted(row.letter) + "," + digits(row.difference, unit);
         out += "\n";
         beside("cups by", chart.cups_by == CupBy::Underbust ? "underbust" : "high bust");
     }
-    if (chart.height_from && chart.height_to) beside("height range", digits(*chart.height_from) + "-" + digits(*chart.height_to));
-    if (chart.allowance) beside("allowance", digits(*chart.allowance));
-    for (const auto& v : chart.views) out += "view " + quoted(v.name) + "," + quoted(v.first) + "," + quoted(v.last) + "\n";
+    if (chart.height_from && chart.height_to)
+        beside("height range", digits(*chart.height_from, unit) + "-" + digits(*chart.height_to, unit));
+    if (chart.allowance) beside("allowance", digits(*chart.allowance, unit));
+    for (const auto& v : chart.views)
+        out += "view " + quoted(v.name) + "," + quoted(v.first) + "," + quoted(v.last) + "\n";
     const bool cup_groups =
         grouped && std::all_of(chart.sizes.begin(), chart.sizes.end(),
                                [&](const ChartSize& s) { return chart.drafted_cup.contains(s.group); });
@@ -530,22 +543,21 @@ std::string write_chart_csv(const SizeChart& chart)
     std::vector<Measure> printed;
     std::vector<Measure> finished;
     for (const auto& f : all_measures) {
-        const bool all_finished =
-            !chart.sizes.empty() && std::all_of(chart.sizes.begin(), chart.sizes.end(), [&](const ChartSize& s) {
-                return s.finished.contains(f.measure);
-            });
+        const bool all_finished = !chart.sizes.empty() &&
+                                  std::all_of(chart.sizes.begin(), chart.sizes.end(),
+                                              [&](const ChartSize& s) { return s.finished.contains(f.measure); });
         if (chart.prints(f.measure)) printed.push_back(f.measure);
         if (all_finished) finished.push_back(f.measure);
     }
-    for (const auto m : printed) out += "," + std::string{facts(m).key} + " mm";
-    for (const auto m : finished) out += ",finished " + std::string{facts(m).key} + " mm";
+    for (const auto m : printed) out += "," + std::string{facts(m).key} + " " + u;
+    for (const auto m : finished) out += ",finished " + std::string{facts(m).key} + " " + u;
     out += "\n";
     for (std::size_t i = 0; i < chart.sizes.size(); ++i) {
         const auto& size = chart.sizes[i];
         out += quoted(size.name);
         if (grouped) out += "," + quoted(size.group);
-        for (const auto m : printed) out += "," + ranged(size.body.at(m), chart.half_range(i, m));
-        for (const auto m : finished) out += "," + digits(size.finished.at(m));
+        for (const auto m : printed) out += "," + ranged(size.body.at(m), chart.half_range(i, m), unit);
+        for (const auto m : finished) out += "," + digits(size.finished.at(m), unit);
         out += "\n";
     }
     return out;

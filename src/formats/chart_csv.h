@@ -4,7 +4,8 @@
 //            measure); found out by where the measures' names stand
 // Names      everyday or stable ones: "Full bust", "hips", "waist_to_hip"; "finished hip" is the garment's; "type"
 //            or "cup" tells several body types or cup ranges of one pattern apart
-// Units      in a heading ("waist in"), in the cells, or in a line "unit, in"; with none of them inches when no body
+// Units      in a heading ("waist in"), in the cells, or in a line "unit, in"; with none of them inches when no
+// body
 //            girth is above 75, else centimetres
 // Cells      a length, or a range "92-96" kept as its middle
 // Beside     lines "maker, X", "name, X", "drafted cup, B", "cups, A, 2.5, B, 5", "cups by, underbust",
@@ -45,7 +46,7 @@ struct ChartRead {
 // `unit` overrides the guess, not what the chart itself says.
 [[nodiscard]] Outcome<ChartRead> read_chart(std::vector<ChartLine>, std::optional<Unit> unit = {});
 [[nodiscard]] Outcome<SizeChart> read_chart_csv(std::string_view text);
-[[nodiscard]] std::string write_chart_csv(const SizeChart&);
+[[nodiscard]] std::string write_chart_csv(const SizeChart&, Unit = Unit::Millimetre);
 // The measure a maker's word stands for, in any usual spelling.
 [[nodiscard]] std::optional<Measure> measure_of_word(std::string_view);
 

@@ -151,6 +151,59 @@ json body_json(const NamedBody& body)
     return out;
 }
 
+namespace {
+
+template <class E, std::size_t N>
+std::optional<E> word_of(const std::array<const char*, N>& words, const json& j, const char* key)
+{
+    if (!j.contains(key) || !j[key].is_string()) return std::nullopt;
+    for (std::size_t i = 0; i < N; ++i) {
+        if (j[key].get<std::string>() == words[i]) return static_cast<E>(i);
+    }
+    return std::nullopt;
+}
+
+bool flag(const json& j, const char* key)
+{
+    return j.contains(key) && j[key].is_boolean() && j[key].get<bool>();
+}
+
+// How the size was chosen, the cloth, and her own ease; all of it optional.
+Outcome<bool> read_wishes(const json& j, Plan& plan)
+{
+    if (j.contains("bust_size")) plan.bust_size = text_at(j, "bust_size").value_or("");
+    if (j.contains("body_type")) plan.chart_group = text_at(j, "body_type").value_or("");
+    if (j.contains("garment")) {
+        const auto kind = word_of<GarmentKind>(garment_keys, j, "garment");
+        if (!kind) return refuse(Why::KeyMissing, "garment");
+        plan.choosing.kind = *kind;
+    }
+    if (j.contains("school")) {
+        plan.choosing.school = word_of<School>(school_keys, j, "school");
+        if (!plan.choosing.school) return refuse(Why::KeyMissing, "school");
+    }
+    plan.choosing.full = flag(j, "full");
+    plan.choosing.seated = flag(j, "seated");
+    plan.choosing.knit = plan.cloth.knit = flag(j, "knit");
+    if (j.contains("stretch")) {
+        const bool sound =
+            j["stretch"].is_number() && j["stretch"].get<double>() >= 0 && j["stretch"].get<double>() <= 1.5;
+        if (!sound) return refuse(Why::KeyMissing, "stretch");
+        plan.cloth.stretch = j["stretch"].get<double>();
+    }
+    if (!j.contains("ease_mm")) return true;
+    if (!j["ease_mm"].is_object()) return refuse(Why::KeyMissing, "ease_mm");
+    for (const auto& [key, value] : j["ease_mm"].items()) {
+        const auto m = measure_of_key(key);
+        const auto ease = length_of(value, key);
+        if (!m || !ease) return refuse(Why::KeyMissing, key);
+        plan.ease[*m] = *ease;
+    }
+    return true;
+}
+
+}  // namespace
+
 Outcome<Plan> read_plan(const std::string& text)
 {
     const auto j = parse(text);
@@ -162,6 +215,7 @@ Outcome<Plan> read_plan(const std::string& text)
     if (!hip) return tl::make_unexpected(hip.error());
     plan.waist_size = *waist;
     plan.hip_size = *hip;
+    if (const auto ok = read_wishes(*j, plan); !ok) return tl::make_unexpected(ok.error());
     if (!j->contains("adjustments")) return plan;
     if (!(*j)["adjustments"].is_object()) return refuse(Why::KeyMissing, "adjustments");
     for (const auto& [key, entry] : (*j)["adjustments"].items()) {
@@ -189,7 +243,19 @@ json plan_json(const Plan& plan)
         entry["answer"] = d.answer == Answer::Accepted ? "accepted" : "declined";
         if (d.amount) entry["amount_mm"] = d.amount->in_mm();
     }
-    return {{"waist_size", plan.waist_size}, {"hip_size", plan.hip_size}, {"adjustments", adjustments}};
+    json out{{"waist_size", plan.waist_size}, {"hip_size", plan.hip_size}};
+    if (!plan.bust_size.empty()) out["bust_size"] = plan.bust_size;
+    if (!plan.chart_group.empty()) out["body_type"] = plan.chart_group;
+    out["garment"] = garment_keys[static_cast<std::size_t>(plan.choosing.kind)];
+    if (plan.choosing.school) out["school"] = school_keys[static_cast<std::size_t>(*plan.choosing.school)];
+    for (const auto& [key, on] : {std::pair{"full", plan.choosing.full}, std::pair{"seated", plan.choosing.seated},
+                                  std::pair{"knit", plan.cloth.knit}}) {
+        if (on) out[key] = true;
+    }
+    if (plan.cloth.stretch > 0) out["stretch"] = plan.cloth.stretch;
+    for (const auto& [m, ease] : plan.ease) out["ease_mm"][std::string{facts(m).key}] = ease.in_mm();
+    out["adjustments"] = adjustments;
+    return out;
 }
 
 json compare_json(const SizeChart& chart, const Advice& advice, const BodySet& body)
@@ -210,12 +276,16 @@ json compare_json(const SizeChart& chart, const Advice& advice, const BodySet& b
         costs.push_back(
             {{"size", chart.sizes[cost.size].name}, {"differences", left}, {"largest_mm", cost.largest.in_mm()}});
     }
+    json ranking = json::array();
+    for (const auto i : advice.ranking) ranking.push_back(chart.sizes[i].name);
     const char* reasons[] = {"one_size", "one_size_by_noise", "blend", "beyond_chart"};
     return {{"measures", measures},
             {"bust_size", chart.sizes[advice.choice.bust_size].name},
             {"waist_size", chart.sizes[advice.choice.waist_size].name},
             {"hip_size", chart.sizes[advice.choice.hip_size].name},
             {"reason", reasons[static_cast<int>(advice.reason)]},
+            {"school", school_keys[static_cast<std::size_t>(advice.school.school)]},
+            {"ranking", ranking},
             {"sizes", costs}};
 }
 

@@ -144,7 +144,8 @@ Result<bool> bring_up(QSqlDatabase& db, int version)
     for (const auto& name : undo_trigger_names()) statements << "DROP TRIGGER IF EXISTS " + name;
     for (int v = std::max(version, 1); v < schema_version; ++v) statements << migration_from(v);
     statements << undo_triggers() << QString{"PRAGMA application_id = %1"}.arg(application_id)
-               << QString{"PRAGMA user_version = %1"}.arg(schema_version) << "COMMIT" << "PRAGMA foreign_keys = ON";
+               << QString{"PRAGMA user_version = %1"}.arg(schema_version) << "COMMIT"
+               << "PRAGMA foreign_keys = ON";
     return run_all(db, statements);
 }
 
@@ -223,8 +224,6 @@ QString column_of(PlanFor what)
 constexpr std::array stances{"", "back", "centred", "forward"};
 constexpr std::array round_backs{"", "none", "slight", "marked"};
 constexpr std::array slopes{"", "square", "middling", "sloping"};
-constexpr std::array garments{"top", "dress", "skirt", "trousers", "bra"};
-constexpr std::array schools{"high_bust", "full_bust", "waist", "hip"};
 
 // Enums are stored as words; a word nobody knows reads as the first.
 template <class E, std::size_t N>
@@ -309,9 +308,9 @@ Table Notebook::table() const
 
 std::optional<BodySet> Notebook::body(Id set) const
 {
-    auto head = ask(connection_,
-                    "SELECT taken_on, worn, note, weight_kg, ball, neck, round_back, slope FROM body_set WHERE id = ?",
-                    {set});
+    auto head = ask(
+        connection_,
+        "SELECT taken_on, worn, note, weight_kg, ball, neck, round_back, slope FROM body_set WHERE id = ?", {set});
     if (!head.next()) return std::nullopt;
     BodySet out{head.value(0).toString().toStdString(), {}};
     out.worn = head.value(1).toString().toStdString();
@@ -344,19 +343,20 @@ std::optional<QByteArray> Notebook::pattern_svg(Id id) const
 
 std::optional<SizeChart> Notebook::chart(Id id) const
 {
-    auto head = ask(connection_,
-                    "SELECT name, maker, cups_by, height_from_mm, height_to_mm, allowance_mm FROM chart WHERE id = ?",
-                    {id});
+    auto head = ask(
+        connection_,
+        "SELECT name, maker, cups_by, height_from_mm, height_to_mm, allowance_mm FROM chart WHERE id = ?", {id});
     if (!head.next()) return std::nullopt;
     SizeChart out{head.value(0).toString().toStdString(), head.value(1).toString().toStdString(), {}};
     out.cups_by = head.value(2).toString() == "underbust" ? CupBy::Underbust : CupBy::HighBust;
     out.height_from = length_of(head.value(3));
     out.height_to = length_of(head.value(4));
     out.allowance = length_of(head.value(5));
-    auto q = ask(connection_,
-                 "SELECT s.id, s.name, s.group_name, v.measure, v.value_mm, v.half_range_mm, v.what FROM chart_size s "
-                 "JOIN chart_value v ON v.size_id = s.id WHERE s.chart_id = ? ORDER BY s.position",
-                 {id});
+    auto q =
+        ask(connection_,
+            "SELECT s.id, s.name, s.group_name, v.measure, v.value_mm, v.half_range_mm, v.what FROM chart_size s "
+            "JOIN chart_value v ON v.size_id = s.id WHERE s.chart_id = ? ORDER BY s.position",
+            {id});
     Id last = -1;
     while (q.next()) {
         if (q.value(0).toLongLong() != last) {
@@ -370,12 +370,15 @@ std::optional<SizeChart> Notebook::chart(Id id) const
         if (q.value(5).toDouble() > 0) size.half_range[*m] = Length::mm(q.value(5).toDouble());
     }
     auto cups = ask(connection_, "SELECT group_name, letter FROM chart_cup WHERE chart_id = ?", {id});
-    while (cups.next()) out.drafted_cup[cups.value(0).toString().toStdString()] = cups.value(1).toString().toStdString();
-    auto rows = ask(connection_, "SELECT letter, difference_mm FROM cup_row WHERE chart_id = ? ORDER BY position", {id});
+    while (cups.next())
+        out.drafted_cup[cups.value(0).toString().toStdString()] = cups.value(1).toString().toStdString();
+    auto rows =
+        ask(connection_, "SELECT letter, difference_mm FROM cup_row WHERE chart_id = ? ORDER BY position", {id});
     while (rows.next())
         out.cups.push_back({rows.value(0).toString().toStdString(), Length::mm(rows.value(1).toDouble())});
     auto views =
-        ask(connection_, "SELECT name, first_size, last_size FROM chart_view WHERE chart_id = ? ORDER BY position", {id});
+        ask(connection_, "SELECT name, first_size, last_size FROM chart_view WHERE chart_id = ? ORDER BY position",
+            {id});
     while (views.next())
         out.views.push_back({views.value(0).toString().toStdString(), views.value(1).toString().toStdString(),
                              views.value(2).toString().toStdString()});
@@ -385,22 +388,23 @@ std::optional<SizeChart> Notebook::chart(Id id) const
 Plan Notebook::plan(Id wearer, PlanFor what) const
 {
     Plan out;
-    auto head = ask(connection_,
-                    "SELECT id, waist_size, hip_size, bust_size, chart_group, garment, roomy, knit, stretch, seated, "
-                    "school FROM plan WHERE wearer_id = ? AND " +
-                        column_of(what) + " = ?",
-                    {wearer, what.id});
+    auto head =
+        ask(connection_,
+            "SELECT id, waist_size, hip_size, bust_size, chart_group, garment, roomy, knit, stretch, seated, "
+            "school FROM plan WHERE wearer_id = ? AND " +
+                column_of(what) + " = ?",
+            {wearer, what.id});
     if (!head.next()) return out;
     out.waist_size = head.value(1).toString().toStdString();
     out.hip_size = head.value(2).toString().toStdString();
     out.bust_size = head.value(3).toString().toStdString();
     out.chart_group = head.value(4).toString().toStdString();
-    out.choosing.kind = from_word<GarmentKind>(garments, head.value(5));
+    out.choosing.kind = from_word<GarmentKind>(garment_keys, head.value(5));
     out.choosing.full = head.value(6).toBool();
     out.choosing.knit = out.cloth.knit = head.value(7).toBool();
     out.cloth.stretch = head.value(8).toDouble();
     out.choosing.seated = head.value(9).toBool();
-    if (!head.value(10).toString().isEmpty()) out.choosing.school = from_word<School>(schools, head.value(10));
+    if (!head.value(10).toString().isEmpty()) out.choosing.school = from_word<School>(school_keys, head.value(10));
     auto q = ask(connection_, "SELECT adjustment, answer, amount_mm FROM decision WHERE plan_id = ? ORDER BY id",
                  {head.value(0)});
     while (q.next()) {
@@ -458,11 +462,12 @@ Result<bool> Notebook::set_readings(Id set, Measure m, const std::vector<Length>
 Result<bool> Notebook::set_circumstances(Id set, const BodySet& body)
 {
     Change change{*this, tr_("notes on the measuring")};
-    change.run("UPDATE body_set SET worn = ?, note = ?, weight_kg = ?, ball = ?, neck = ?, round_back = ?, slope = ? "
-               "WHERE id = ?",
-               {text(body.worn), text(body.note), body.weight_kg ? QVariant{*body.weight_kg} : QVariant{},
-                word(stances, body.posture.ball), word(stances, body.posture.neck),
-                word(round_backs, body.posture.round_back), word(slopes, body.posture.slope), set});
+    change.run(
+        "UPDATE body_set SET worn = ?, note = ?, weight_kg = ?, ball = ?, neck = ?, round_back = ?, slope = ? "
+        "WHERE id = ?",
+        {text(body.worn), text(body.note), body.weight_kg ? QVariant{*body.weight_kg} : QVariant{},
+         word(stances, body.posture.ball), word(stances, body.posture.neck),
+         word(round_backs, body.posture.round_back), word(slopes, body.posture.slope), set});
     return change.commit(true);
 }
 
@@ -503,8 +508,9 @@ void Notebook::write_chart(Change& change, Id id, const SizeChart& chart)
     }
     for (std::size_t i = 0; i < chart.views.size(); ++i) {
         const auto& v = chart.views[i];
-        change.run("INSERT INTO chart_view (chart_id, position, name, first_size, last_size) VALUES (?, ?, ?, ?, ?)",
-                   {id, static_cast<int>(i), text(v.name), text(v.first), text(v.last)});
+        change.run(
+            "INSERT INTO chart_view (chart_id, position, name, first_size, last_size) VALUES (?, ?, ?, ?, ?)",
+            {id, static_cast<int>(i), text(v.name), text(v.first), text(v.last)});
     }
 }
 
@@ -512,7 +518,8 @@ Result<Id> Notebook::add_chart(const SizeChart& chart)
 {
     Change change{*this, tr_("new size chart")};
     const Id id = change.insert(
-        "INSERT INTO chart (name, maker, cups_by, height_from_mm, height_to_mm, allowance_mm) VALUES (?, ?, ?, ?, ?, ?)",
+        "INSERT INTO chart (name, maker, cups_by, height_from_mm, height_to_mm, allowance_mm) VALUES (?, ?, ?, ?, "
+        "?, ?)",
         {text(chart.name), text(chart.maker), chart.cups_by == CupBy::Underbust ? "underbust" : "high_bust",
          or_null(chart.height_from), or_null(chart.height_to), or_null(chart.allowance)});
     write_chart(change, id, chart);
@@ -528,10 +535,11 @@ Result<bool> Notebook::replace_chart(Id id, const SizeChart& chart)
     change.run("DELETE FROM chart_value WHERE size_id IN (SELECT id FROM chart_size WHERE chart_id = ?)", {id});
     for (const char* table : {"chart_size", "chart_cup", "cup_row", "chart_view"})
         change.run(QString{"DELETE FROM %1 WHERE chart_id = ?"}.arg(QLatin1String{table}), {id});
-    change.run("UPDATE chart SET name = ?, maker = ?, cups_by = ?, height_from_mm = ?, height_to_mm = ?, allowance_mm = "
-               "? WHERE id = ?",
-               {text(chart.name), text(chart.maker), chart.cups_by == CupBy::Underbust ? "underbust" : "high_bust",
-                or_null(chart.height_from), or_null(chart.height_to), or_null(chart.allowance), id});
+    change.run(
+        "UPDATE chart SET name = ?, maker = ?, cups_by = ?, height_from_mm = ?, height_to_mm = ?, allowance_mm = "
+        "? WHERE id = ?",
+        {text(chart.name), text(chart.maker), chart.cups_by == CupBy::Underbust ? "underbust" : "high_bust",
+         or_null(chart.height_from), or_null(chart.height_to), or_null(chart.allowance), id});
     write_chart(change, id, chart);
     return change.commit(true);
 }
@@ -557,27 +565,39 @@ Result<bool> Notebook::lay_on_table(const Table& t)
 Result<bool> Notebook::save_plan(Id wearer, PlanFor what, const Plan& plan, const QString& act)
 {
     Change change{*this, act};
-    auto found = change.run("SELECT id FROM plan WHERE wearer_id = ? AND " + column_of(what) + " = ?", {wearer, what.id});
+    auto found =
+        change.run("SELECT id FROM plan WHERE wearer_id = ? AND " + column_of(what) + " = ?", {wearer, what.id});
     Id id = found.next() ? found.value(0).toLongLong() : 0;
     found.finish();
     const auto& wish = plan.choosing;
-    const QVariantList values{text(plan.waist_size), text(plan.hip_size), text(plan.bust_size), text(plan.chart_group),
-                              word(garments, wish.kind), wish.full, plan.cloth.knit, plan.cloth.stretch, wish.seated,
-                              wish.school ? word(schools, *wish.school) : QString{""}};
+    const QVariantList values{text(plan.waist_size),
+                              text(plan.hip_size),
+                              text(plan.bust_size),
+                              text(plan.chart_group),
+                              word(garment_keys, wish.kind),
+                              wish.full,
+                              plan.cloth.knit,
+                              plan.cloth.stretch,
+                              wish.seated,
+                              wish.school ? word(school_keys, *wish.school) : QString{""}};
     if (id) {
-        change.run("UPDATE plan SET waist_size = ?, hip_size = ?, bust_size = ?, chart_group = ?, garment = ?, roomy = ?, "
-                   "knit = ?, stretch = ?, seated = ?, school = ? WHERE id = ?",
-                   values + QVariantList{id});
+        change.run(
+            "UPDATE plan SET waist_size = ?, hip_size = ?, bust_size = ?, chart_group = ?, garment = ?, roomy = "
+            "?, "
+            "knit = ?, stretch = ?, seated = ?, school = ? WHERE id = ?",
+            values + QVariantList{id});
         change.run("DELETE FROM decision WHERE plan_id = ?", {id});
         change.run("DELETE FROM ease_wish WHERE plan_id = ?", {id});
     } else {
-        id = change.insert("INSERT INTO plan (waist_size, hip_size, bust_size, chart_group, garment, roomy, knit, "
-                           "stretch, seated, school, wearer_id, " +
-                               column_of(what) + ") VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
-                           values + QVariantList{wearer, what.id});
+        id = change.insert(
+            "INSERT INTO plan (waist_size, hip_size, bust_size, chart_group, garment, roomy, knit, "
+            "stretch, seated, school, wearer_id, " +
+                column_of(what) + ") VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+            values + QVariantList{wearer, what.id});
     }
     for (const auto& [m, ease] : plan.ease) {
-        change.run("INSERT INTO ease_wish (plan_id, measure, ease_mm) VALUES (?, ?, ?)", {id, key(m), ease.in_mm()});
+        change.run("INSERT INTO ease_wish (plan_id, measure, ease_mm) VALUES (?, ?, ?)",
+                   {id, key(m), ease.in_mm()});
     }
     for (const auto& d : plan.decisions) {
         change.run(

@@ -23,8 +23,8 @@ QList<TableColumns> tracked()
             {"chart_view", {"id", "chart_id", "position", "name", "first_size", "last_size"}},
             {"pattern", {"id", "name", "maker", "svg", "chart_id"}},
             {"plan",
-             {"id", "wearer_id", "pattern_id", "chart_id", "waist_size", "hip_size", "bust_size", "chart_group", "garment",
-              "roomy", "knit", "stretch", "seated", "school"}},
+             {"id", "wearer_id", "pattern_id", "chart_id", "waist_size", "hip_size", "bust_size", "chart_group",
+              "garment", "roomy", "knit", "stretch", "seated", "school"}},
             {"decision", {"id", "plan_id", "adjustment", "answer", "amount_mm"}},
             {"ease_wish", {"id", "plan_id", "measure", "ease_mm"}},
             {"on_table", {"id", "wearer_id", "set_id", "pattern_id", "chart_id", "round"}}};
@@ -40,8 +40,8 @@ QString quoted(const QStringList& columns, const QString& row)
 
 }  // namespace
 
-// Version 1 as it was released; later versions are made by their migrations, on new files too, so that there is one
-// way to get there.
+// Version 1 as it was released; later versions are made by their migrations, on new files too, so that there is
+// one way to get there.
 QStringList first_schema()
 {
     return {
@@ -99,7 +99,8 @@ QStringList migration_from(int version)
     QStringList out;
     // The list of measures grew and left the table: the program knows them.
     out << "CREATE TABLE reading_2 (id INTEGER PRIMARY KEY, " + of_set +
-               ", measure TEXT NOT NULL, position INTEGER NOT NULL, value_mm REAL NOT NULL CHECK (value_mm > 0), side "
+               ", measure TEXT NOT NULL, position INTEGER NOT NULL, value_mm REAL NOT NULL CHECK (value_mm > 0), "
+               "side "
                "TEXT NOT NULL DEFAULT 'right' CHECK (side IN ('right','left')))"
         << "INSERT INTO reading_2 (id, set_id, measure, position, value_mm) SELECT id, set_id, measure, position, "
            "value_mm FROM reading"
@@ -114,31 +115,39 @@ QStringList migration_from(int version)
     out << "CREATE TABLE tape_check (id INTEGER PRIMARY KEY, " + of_set +
                ", ruler_mm REAL NOT NULL CHECK (ruler_mm > 0), tape_mm REAL NOT NULL CHECK (tape_mm > 0))"
         << "CREATE INDEX tape_check_of_set ON tape_check (set_id)";
-    for (const char* column : {"cups_by TEXT NOT NULL DEFAULT 'high_bust' CHECK (cups_by IN ('high_bust','underbust'))",
-                               "height_from_mm REAL", "height_to_mm REAL", "allowance_mm REAL"})
+    for (const char* column :
+         {"cups_by TEXT NOT NULL DEFAULT 'high_bust' CHECK (cups_by IN ('high_bust','underbust'))",
+          "height_from_mm REAL", "height_to_mm REAL", "allowance_mm REAL"})
         out << QString{"ALTER TABLE chart ADD COLUMN "} + column;
     out << "ALTER TABLE chart_size ADD COLUMN group_name TEXT NOT NULL DEFAULT ''"
         << "ALTER TABLE chart_value ADD COLUMN half_range_mm REAL NOT NULL DEFAULT 0"
-        << "ALTER TABLE chart_value ADD COLUMN what TEXT NOT NULL DEFAULT 'body' CHECK (what IN ('body','finished'))"
+        << "ALTER TABLE chart_value ADD COLUMN what TEXT NOT NULL DEFAULT 'body' CHECK (what IN "
+           "('body','finished'))"
         << "CREATE TABLE chart_cup (id INTEGER PRIMARY KEY, " + of_chart +
                ", group_name TEXT NOT NULL, letter TEXT NOT NULL)"
         << "CREATE TABLE cup_row (id INTEGER PRIMARY KEY, " + of_chart +
                ", position INTEGER NOT NULL, letter TEXT NOT NULL, difference_mm REAL NOT NULL)"
         << "CREATE TABLE chart_view (id INTEGER PRIMARY KEY, " + of_chart +
-               ", position INTEGER NOT NULL, name TEXT NOT NULL, first_size TEXT NOT NULL, last_size TEXT NOT NULL)";
+               ", position INTEGER NOT NULL, name TEXT NOT NULL, first_size TEXT NOT NULL, last_size TEXT NOT "
+               "NULL)";
     // A plan may belong to a chart alone, while there is no drawing of the pattern.
-    out << "CREATE TABLE plan_2 (id INTEGER PRIMARY KEY, wearer_id INTEGER NOT NULL REFERENCES wearer(id) DEFERRABLE "
+    out << "CREATE TABLE plan_2 (id INTEGER PRIMARY KEY, wearer_id INTEGER NOT NULL REFERENCES wearer(id) "
+           "DEFERRABLE "
            "INITIALLY DEFERRED, pattern_id INTEGER REFERENCES pattern(id) DEFERRABLE INITIALLY DEFERRED, chart_id "
-           "INTEGER REFERENCES chart(id) DEFERRABLE INITIALLY DEFERRED, waist_size TEXT NOT NULL, hip_size TEXT NOT "
+           "INTEGER REFERENCES chart(id) DEFERRABLE INITIALLY DEFERRED, waist_size TEXT NOT NULL, hip_size TEXT "
+           "NOT "
            "NULL, bust_size TEXT NOT NULL DEFAULT '', chart_group TEXT NOT NULL DEFAULT '', garment TEXT NOT NULL "
-           "DEFAULT 'skirt', roomy INTEGER NOT NULL DEFAULT 0, knit INTEGER NOT NULL DEFAULT 0, stretch REAL NOT NULL "
+           "DEFAULT 'skirt', roomy INTEGER NOT NULL DEFAULT 0, knit INTEGER NOT NULL DEFAULT 0, stretch REAL NOT "
+           "NULL "
            "DEFAULT 0, seated INTEGER NOT NULL DEFAULT 0, school TEXT NOT NULL DEFAULT '', UNIQUE (wearer_id, "
            "pattern_id), UNIQUE (wearer_id, chart_id), CHECK ((pattern_id IS NULL) <> (chart_id IS NULL)))"
-        << "INSERT INTO plan_2 (id, wearer_id, pattern_id, waist_size, hip_size) SELECT id, wearer_id, pattern_id, "
+        << "INSERT INTO plan_2 (id, wearer_id, pattern_id, waist_size, hip_size) SELECT id, wearer_id, "
+           "pattern_id, "
            "waist_size, hip_size FROM plan"
         << "DROP TABLE plan"
         << "ALTER TABLE plan_2 RENAME TO plan";
-    out << "CREATE TABLE ease_wish (id INTEGER PRIMARY KEY, plan_id INTEGER NOT NULL REFERENCES plan(id) DEFERRABLE "
+    out << "CREATE TABLE ease_wish (id INTEGER PRIMARY KEY, plan_id INTEGER NOT NULL REFERENCES plan(id) "
+           "DEFERRABLE "
            "INITIALLY DEFERRED, measure TEXT NOT NULL, ease_mm REAL NOT NULL)"
         << "ALTER TABLE on_table ADD COLUMN round TEXT NOT NULL DEFAULT ''";
     return out;

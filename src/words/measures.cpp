@@ -23,87 +23,106 @@ struct MeasureWords {
 constexpr MeasureWords all_words[] = {
     {Measure::NeckBase, QT_TRANSLATE_NOOP("words", "Neck base"),
      QT_TRANSLATE_NOOP("words", "neck base girth, ISO 8559-1"),
-     QT_TRANSLATE_NOOP("words", "Round the foot of the neck, over the bone at the back and the hollow in front. A thin "
-                                "chain shows where the line lies. Do not pull.")},
+     QT_TRANSLATE_NOOP("words",
+                       "Round the foot of the neck, over the bone at the back and the hollow in front. A thin "
+                       "chain shows where the line lies. Do not pull.")},
     {Measure::HighBust, QT_TRANSLATE_NOOP("words", "High bust"),
      QT_TRANSLATE_NOOP("words", "upper chest girth, ISO 8559-1"),
-     QT_TRANSLATE_NOOP("words", "Tape right up under the arms, above the bust, straight across the back. Arms hang. Snug: "
-                                "this one sets the size of neck and shoulders.")},
+     QT_TRANSLATE_NOOP("words",
+                       "Tape right up under the arms, above the bust, straight across the back. Arms hang. Snug: "
+                       "this one sets the size of neck and shoulders.")},
     {Measure::Bust, QT_TRANSLATE_NOOP("words", "Bust"), QT_TRANSLATE_NOOP("words", "bust girth, ISO 8559-1"),
-     QT_TRANSLATE_NOOP("words", "Over the fullest part, level all round. Stand easy, breathe out, do not look down. A "
-                                "mirror or a friend checks the back.")},
+     QT_TRANSLATE_NOOP("words",
+                       "Over the fullest part, level all round. Stand easy, breathe out, do not look down. A "
+                       "mirror or a friend checks the back.")},
     {Measure::Underbust, QT_TRANSLATE_NOOP("words", "Underbust"),
      QT_TRANSLATE_NOOP("words", "underbust girth, ISO 8559-1"),
      QT_TRANSLATE_NOOP("words", "Right under the bust where a band would sit, level. Firm, breathe out, read.")},
     {Measure::Waist, QT_TRANSLATE_NOOP("words", "Waist"), QT_TRANSLATE_NOOP("words", "waist girth, ISO 8559-1"),
-     QT_TRANSLATE_NOOP("words", "Tie an elastic round the waist and bend: it settles where the body bends. Lay the tape "
-                                "along its lower edge, firm and not tight, and breathe out.")},
+     QT_TRANSLATE_NOOP("words",
+                       "Tie an elastic round the waist and bend: it settles where the body bends. Lay the tape "
+                       "along its lower edge, firm and not tight, and breathe out.")},
     {Measure::HighHip, QT_TRANSLATE_NOOP("words", "High hip"),
      QT_TRANSLATE_NOOP("words", "top hip girth, ISO 8559-1"),
      QT_TRANSLATE_NOOP("words", "Over the hip bones, about half-way from the waist to the hip. Level all round.")},
     {Measure::Hip, QT_TRANSLATE_NOOP("words", "Hip"), QT_TRANSLATE_NOOP("words", "hip girth, ISO 8559-1"),
-     QT_TRANSLATE_NOOP("words", "Feet together. The tape goes round the fullest level below the waist, wherever that is, "
-                                "level all round. Let a mirror or a friend check the back.")},
+     QT_TRANSLATE_NOOP("words",
+                       "Feet together. The tape goes round the fullest level below the waist, wherever that is, "
+                       "level all round. Let a mirror or a friend check the back.")},
     {Measure::BustDepth, QT_TRANSLATE_NOOP("words", "Bust depth"),
      QT_TRANSLATE_NOOP("words", "neck shoulder point to bust point, ISO 8559-1"),
-     QT_TRANSLATE_NOOP("words", "From where neck and shoulder meet straight down to the fullest point of the bust. Wear "
-                                "the bra that goes under the garment.")},
+     QT_TRANSLATE_NOOP("words",
+                       "From where neck and shoulder meet straight down to the fullest point of the bust. Wear "
+                       "the bra that goes under the garment.")},
     {Measure::BustSpan, QT_TRANSLATE_NOOP("words", "Bust span"),
      QT_TRANSLATE_NOOP("words", "bust point to bust point, ISO 8559-1"),
-     QT_TRANSLATE_NOOP("words", "Across the front from one fullest point to the other. The tape bridges the hollow.")},
+     QT_TRANSLATE_NOOP("words",
+                       "Across the front from one fullest point to the other. The tape bridges the hollow.")},
     {Measure::FrontWaistLength, QT_TRANSLATE_NOOP("words", "Front waist length"),
      QT_TRANSLATE_NOOP("words", "neck shoulder point to waist over the bust, ISO 8559-1"),
-     QT_TRANSLATE_NOOP("words", "From where neck and shoulder meet, over the fullest point, down to the lower edge of the "
-                                "waist elastic.")},
+     QT_TRANSLATE_NOOP("words",
+                       "From where neck and shoulder meet, over the fullest point, down to the lower edge of the "
+                       "waist elastic.")},
     {Measure::AcrossFront, QT_TRANSLATE_NOOP("words", "Across front"),
      QT_TRANSLATE_NOOP("words", "across front width, ISO 8559-1"),
      QT_TRANSLATE_NOOP("words", "Half-way down the armhole, from the crease of one arm to the other. Arms hang.")},
     {Measure::WaistToHip, QT_TRANSLATE_NOOP("words", "Waist to hip"),
      QT_TRANSLATE_NOOP("words", "waist to hip, at the side"),
-     QT_TRANSLATE_NOOP("words", "At the side, from the lower edge of the waist elastic down to the level where the hip "
-                                "was fullest. Keep the tape on the body.")},
+     QT_TRANSLATE_NOOP("words",
+                       "At the side, from the lower edge of the waist elastic down to the level where the hip "
+                       "was fullest. Keep the tape on the body.")},
     {Measure::SkirtLength, QT_TRANSLATE_NOOP("words", "Wished length"),
      QT_TRANSLATE_NOOP("words", "waist to hem, at the side"),
-     QT_TRANSLATE_NOOP("words", "At the side, from the lower edge of the waist elastic to where the hem should fall, over "
-                                "the hip. Stand as you always stand.")},
+     QT_TRANSLATE_NOOP("words",
+                       "At the side, from the lower edge of the waist elastic to where the hem should fall, over "
+                       "the hip. Stand as you always stand.")},
     {Measure::Thigh, QT_TRANSLATE_NOOP("words", "Thigh"), QT_TRANSLATE_NOOP("words", "thigh girth, ISO 8559-1"),
-     QT_TRANSLATE_NOOP("words", "High up, right under the seat, level. Weight on both feet, legs a little apart.")},
+     QT_TRANSLATE_NOOP("words",
+                       "High up, right under the seat, level. Weight on both feet, legs a little apart.")},
     {Measure::Knee, QT_TRANSLATE_NOOP("words", "Knee"), QT_TRANSLATE_NOOP("words", "knee girth, ISO 8559-1"),
      QT_TRANSLATE_NOOP("words", "Round the middle of the kneecap, leg straight and easy.")},
     {Measure::Calf, QT_TRANSLATE_NOOP("words", "Calf"), QT_TRANSLATE_NOOP("words", "calf girth, ISO 8559-1"),
      QT_TRANSLATE_NOOP("words", "Round the fullest part, weight on both feet.")},
     {Measure::InsideLeg, QT_TRANSLATE_NOOP("words", "Inside leg"),
      QT_TRANSLATE_NOOP("words", "inside leg length, ISO 8559-1"),
-     QT_TRANSLATE_NOOP("words", "From the crotch straight down to the floor. Hold a book up as in trousers, and mark the "
-                                "door frame.")},
+     QT_TRANSLATE_NOOP("words",
+                       "From the crotch straight down to the floor. Hold a book up as in trousers, and mark the "
+                       "door frame.")},
     {Measure::CrotchLength, QT_TRANSLATE_NOOP("words", "Crotch length"),
      QT_TRANSLATE_NOOP("words", "total crotch length, ISO 8559-1"),
-     QT_TRANSLATE_NOOP("words", "A string from the waist in front, between the legs, to the waist at the back, as snug as "
-                                "trousers should sit. Measure the string.")},
+     QT_TRANSLATE_NOOP("words",
+                       "A string from the waist in front, between the legs, to the waist at the back, as snug as "
+                       "trousers should sit. Measure the string.")},
     {Measure::FrontRise, QT_TRANSLATE_NOOP("words", "Front rise"),
      QT_TRANSLATE_NOOP("words", "front part of the crotch length"),
-     QT_TRANSLATE_NOOP("words", "On the same string: from the waist in front to where the inside leg seams will meet. A "
-                                "small weight on the string finds the place.")},
+     QT_TRANSLATE_NOOP("words",
+                       "On the same string: from the waist in front to where the inside leg seams will meet. A "
+                       "small weight on the string finds the place.")},
     {Measure::BackRise, QT_TRANSLATE_NOOP("words", "Back rise"),
      QT_TRANSLATE_NOOP("words", "back part of the crotch length"),
-     QT_TRANSLATE_NOOP("words", "The rest of the string: from that place to the waist at the back. Front and back make "
-                                "the whole.")},
+     QT_TRANSLATE_NOOP("words",
+                       "The rest of the string: from that place to the waist at the back. Front and back make "
+                       "the whole.")},
     {Measure::ShoulderLength, QT_TRANSLATE_NOOP("words", "Shoulder length"),
      QT_TRANSLATE_NOOP("words", "shoulder length, ISO 8559-1"),
-     QT_TRANSLATE_NOOP("words", "From the side of the neck to the shoulder tip. Raise the arm to feel its hinge, or "
-                                "measure the seam of a garment whose shoulders fit.")},
+     QT_TRANSLATE_NOOP("words",
+                       "From the side of the neck to the shoulder tip. Raise the arm to feel its hinge, or "
+                       "measure the seam of a garment whose shoulders fit.")},
     {Measure::CrossShoulder, QT_TRANSLATE_NOOP("words", "Cross-shoulder"),
      QT_TRANSLATE_NOOP("words", "shoulder width over the back, ISO 8559-1"),
-     QT_TRANSLATE_NOOP("words", "From shoulder tip to shoulder tip over the back, or from sleeve seam to sleeve seam of a "
-                                "garment that fits.")},
+     QT_TRANSLATE_NOOP("words",
+                       "From shoulder tip to shoulder tip over the back, or from sleeve seam to sleeve seam of a "
+                       "garment that fits.")},
     {Measure::AcrossBack, QT_TRANSLATE_NOOP("words", "Across back"),
      QT_TRANSLATE_NOOP("words", "across back width, ISO 8559-1"),
-     QT_TRANSLATE_NOOP("words", "Half-way down the armhole, from the crease of one arm to the other. Arms hang, do not "
-                                "pull the shoulders back.")},
+     QT_TRANSLATE_NOOP("words",
+                       "Half-way down the armhole, from the crease of one arm to the other. Arms hang, do not "
+                       "pull the shoulders back.")},
     {Measure::BackWaistLength, QT_TRANSLATE_NOOP("words", "Back waist length"),
      QT_TRANSLATE_NOOP("words", "back neck point to waist, ISO 8559-1"),
-     QT_TRANSLATE_NOOP("words", "From the bone at the nape down the spine to the lower edge of the waist elastic. Look "
-                                "straight ahead.")},
+     QT_TRANSLATE_NOOP("words",
+                       "From the bone at the nape down the spine to the lower edge of the waist elastic. Look "
+                       "straight ahead.")},
     {Measure::ArmLength, QT_TRANSLATE_NOOP("words", "Arm length"),
      QT_TRANSLATE_NOOP("words", "arm length, ISO 8559-1"),
      QT_TRANSLATE_NOOP("words", "From the shoulder tip over the bent elbow to the wrist bone. Hand on the hip.")},
@@ -114,35 +133,43 @@ constexpr MeasureWords all_words[] = {
      QT_TRANSLATE_NOOP("words", "Round the wrist bone, snug.")},
     {Measure::WaistToFloorSide, QT_TRANSLATE_NOOP("words", "Waist to floor, side"),
      QT_TRANSLATE_NOOP("words", "waist height at the side"),
-     QT_TRANSLATE_NOOP("words", "Straight down from the lower edge of the waist elastic at the side. Without shoes; mark "
-                                "the door frame and measure to the mark.")},
+     QT_TRANSLATE_NOOP("words",
+                       "Straight down from the lower edge of the waist elastic at the side. Without shoes; mark "
+                       "the door frame and measure to the mark.")},
     {Measure::WaistToFloorFront, QT_TRANSLATE_NOOP("words", "Waist to floor, front"),
      QT_TRANSLATE_NOOP("words", "waist height at centre front"),
-     QT_TRANSLATE_NOOP("words", "Straight down from the elastic at centre front. The waist need not be level: let it "
-                                "sit.")},
+     QT_TRANSLATE_NOOP("words",
+                       "Straight down from the elastic at centre front. The waist need not be level: let it "
+                       "sit.")},
     {Measure::WaistToFloorBack, QT_TRANSLATE_NOOP("words", "Waist to floor, back"),
      QT_TRANSLATE_NOOP("words", "waist height at centre back"),
-     QT_TRANSLATE_NOOP("words", "Straight down from the elastic at centre back. The tape hangs free of the seat.")},
+     QT_TRANSLATE_NOOP("words",
+                       "Straight down from the elastic at centre back. The tape hangs free of the seat.")},
     {Measure::NeckPointHeight, QT_TRANSLATE_NOOP("words", "Neck point height"),
      QT_TRANSLATE_NOOP("words", "neck shoulder point height"),
-     QT_TRANSLATE_NOOP("words", "Back against the door frame. Mark where neck and shoulder meet, then measure from the "
-                                "floor to the mark.")},
+     QT_TRANSLATE_NOOP("words",
+                       "Back against the door frame. Mark where neck and shoulder meet, then measure from the "
+                       "floor to the mark.")},
     {Measure::ShoulderTipHeight, QT_TRANSLATE_NOOP("words", "Shoulder tip height"),
      QT_TRANSLATE_NOOP("words", "shoulder height, ISO 8559-1"),
-     QT_TRANSLATE_NOOP("words", "Stand as before. Mark the shoulder tip; the two heights give the slope. Both sides: they "
-                                "differ.")},
+     QT_TRANSLATE_NOOP("words",
+                       "Stand as before. Mark the shoulder tip; the two heights give the slope. Both sides: they "
+                       "differ.")},
     {Measure::Height, QT_TRANSLATE_NOOP("words", "Height"), QT_TRANSLATE_NOOP("words", "stature, ISO 8559-1"),
-     QT_TRANSLATE_NOOP("words", "Without shoes, heels at the door frame, a book level on the head. Mark and measure.")},
+     QT_TRANSLATE_NOOP("words",
+                       "Without shoes, heels at the door frame, a book level on the head. Mark and measure.")},
     {Measure::BodyRise, QT_TRANSLATE_NOOP("words", "Body rise"),
      QT_TRANSLATE_NOOP("words", "body rise, ISO 8559-1"),
-     QT_TRANSLATE_NOOP("words", "Sit upright on a hard, flat chair. At the side, from the lower edge of the waist elastic "
-                                "over the hip down to the seat.")},
+     QT_TRANSLATE_NOOP("words",
+                       "Sit upright on a hard, flat chair. At the side, from the lower edge of the waist elastic "
+                       "over the hip down to the seat.")},
     {Measure::SeatedWaist, QT_TRANSLATE_NOOP("words", "Waist, seated"),
      QT_TRANSLATE_NOOP("words", "waist girth, sitting"),
      QT_TRANSLATE_NOOP("words", "Sit as you sit all day. Along the lower edge of the elastic, breathe out.")},
     {Measure::SeatedHip, QT_TRANSLATE_NOOP("words", "Hip, seated"),
      QT_TRANSLATE_NOOP("words", "hip girth, sitting"),
-     QT_TRANSLATE_NOOP("words", "Sit as you sit all day. Round the fullest level, down to the seat at the sides.")},
+     QT_TRANSLATE_NOOP("words",
+                       "Sit as you sit all day. Round the fullest level, down to the seat at the sides.")},
     {Measure::SeatedThigh, QT_TRANSLATE_NOOP("words", "Thigh, seated"),
      QT_TRANSLATE_NOOP("words", "thigh girth, sitting"),
      QT_TRANSLATE_NOOP("words", "Foot flat on the floor. Round the fullest part of the thigh, not pressed in.")},
@@ -243,9 +270,10 @@ QString sense(const Sense& s, Unit u)
             return again + t("%1 reads like %2 in the other unit. Expected %3 to %4.")
                                .arg(value, amount(s.expected, u), amount(s.low, u), amount(s.high, u));
         case SenseKind::OutsideLikely:
-            return again + t("with the other measures, %1 to %2 is expected here. Bodies do lie outside; if it reads "
-                             "the same, keep it.")
-                               .arg(amount(s.low, u), amount(s.high, u));
+            return again +
+                   t("with the other measures, %1 to %2 is expected here. Bodies do lie outside; if it reads "
+                     "the same, keep it.")
+                       .arg(amount(s.low, u), amount(s.high, u));
         case SenseKind::RiseSum:
             return again + t("front and back rise make %1, the crotch length is %2; allowed %3 apart.")
                                .arg(amount(s.expected, u), value, number(s.high - s.expected, u));
@@ -279,7 +307,7 @@ QString tape_check(const TapeCheck& c, Unit u)
                       .arg(c.factor(), 0, 'f', 4);
     if (c.at().size() == 2) {
         out += " " + (std::abs(c.worn().in_mm()) < 1 ? t("Its end is whole.")
-                                                      : t("Its end is off by %1.").arg(amount(c.worn(), u, true)));
+                                                     : t("Its end is off by %1.").arg(amount(c.worn(), u, true)));
     } else if (last.ruler < Length::mm(600)) {
         out += " " + t("A short ruler leaves doubt on long girths.");
     }

@@ -127,7 +127,8 @@ QString refusal(const Refusal& r, Unit u)
             return t("The chart has no %1%2. Add it for every size, or take a chart that prints it.")
                 .arg(name.toLower(), line);
         case Why::ChartColumnUnknown:
-            return t("“%1”%2 is not a measure this program knows. Name it like bust, waist, hip or finished hip, with cm "
+            return t("“%1”%2 is not a measure this program knows. Name it like bust, waist, hip or finished hip, "
+                     "with cm "
                      "or in; or leave it out.")
                 .arg(field, line);
         case Why::ChartColumnTwice: return t("Column “%1” stands there twice. Remove one.").arg(field);
@@ -147,7 +148,8 @@ QString refusal(const Refusal& r, Unit u)
             return t("“%1”%2 mixes units: some cells name one and some do not. Write one unit in the heading.")
                 .arg(field, line);
         case Why::ChartRangeBackwards:
-            return t("The range “%1”%2 runs backwards or is not two lengths. Write it like 92-96.").arg(field, line);
+            return t("The range “%1”%2 runs backwards or is not two lengths. Write it like 92-96.")
+                .arg(field, line);
         case Why::ChartMetaBroken:
             return t("The line “%1”%2 is not understood. docs/cli.md lists what may stand beside the sizes.")
                 .arg(field, line);
@@ -156,8 +158,9 @@ QString refusal(const Refusal& r, Unit u)
             return t("%1: darts, tucks and pleats take %2 of %3. Check their depths.").arg(field, given, high);
         case Why::TapeCheckTooMany: return t("Two lengths are enough for a tape check. Remove one.");
         case Why::TapeChecksTooClose:
-            return t("The two lengths lie too close together. Check once near 30 cm and once as far along as the "
-                     "ruler goes.");
+            return t(
+                "The two lengths lie too close together. Check once near 30 cm and once as far along as the "
+                "ruler goes.");
         case Why::SizeUnknown:
             return t("Size “%1” is not in this chart and pattern. Choose one that is in both.").arg(field);
         case Why::FileUnreadable:
@@ -222,8 +225,9 @@ QString school_reason(const SchoolAdvice& a)
         case SchoolReason::FrameByHighBust:
             return t("Shoulders and neck follow the high bust; the bust itself is opened on paper.");
         case SchoolReason::CupAsDrafted:
-            return t("The bust stands as far out as the pattern is drafted, so high bust and full bust say nearly the "
-                     "same.");
+            return t(
+                "The bust stands as far out as the pattern is drafted, so high bust and full bust say nearly the "
+                "same.");
         case SchoolReason::HighBustUnknown:
             return t("By the full bust, since the high bust is not read, or the drafted cup is not known.");
         case SchoolReason::HangsFromHip: return t("It hangs from the hip, and the waist is easier to alter.");
@@ -257,14 +261,15 @@ QString advice_title(const SizeChart& chart, const SizeChoice& c, const std::vec
     for (const auto m : levels) {
         const QString size = text(chart.sizes[chosen_at(c, m)].name);
         same = same && chosen_at(c, m) == chosen_at(c, levels.front());
-        parts << (m == Measure::Waist        ? t("%1 at the waist")
-                  : m == Measure::Hip        ? (levels.size() > 2 ? t("%1 below") : t("%1 at the hip"))
-                  : m == Measure::Underbust  ? t("%1 under the bust")
-                                             : t("%1 above"))
+        parts << (m == Measure::Waist       ? t("%1 at the waist")
+                  : m == Measure::Hip       ? (levels.size() > 2 ? t("%1 below") : t("%1 at the hip"))
+                  : m == Measure::Underbust ? t("%1 under the bust")
+                                            : t("%1 above"))
                      .arg(size);
     }
     if (levels.empty() || same) {
-        return t("Size %1 throughout").arg(text(chart.sizes[levels.empty() ? c.hip_size : chosen_at(c, levels.front())].name));
+        return t("Size %1 throughout")
+            .arg(text(chart.sizes[levels.empty() ? c.hip_size : chosen_at(c, levels.front())].name));
     }
     return parts.join(", ");
 }
@@ -277,19 +282,17 @@ QString advice_reason(const SizeChart& chart, const Advice& a, const BodySet& bo
         const std::size_t size = chosen_at(a.choice, m);
         if (!taken) continue;
         nearest << t("the %1, %2, is nearest to %3 for %4")
-                       .arg(measure_name(m).toLower(), amount(taken->value, u), amount(*drafted(chart, size, m), u),
-                            text(chart.sizes[size].name));
+                       .arg(measure_name(m).toLower(), amount(taken->value, u),
+                            amount(*drafted(chart, size, m), u), text(chart.sizes[size].name));
     }
     QString out = nearest.join("; ") + ".";
     if (!out.isEmpty()) out[0] = out[0].toUpper();
     switch (a.reason) {
-        case ChoiceReason::OneSize:
-            return a.levels.size() > 1 ? out + " " + t("One size serves them all.") : out;
+        case ChoiceReason::OneSize: return a.levels.size() > 1 ? out + " " + t("One size serves them all.") : out;
         case ChoiceReason::OneSizeByNoise:
             return out + " " +
                    t("One of them stands between two sizes within measuring noise, so one size serves.");
-        case ChoiceReason::Blend:
-            return out + " " + t("Trace from one line to the other between the levels.");
+        case ChoiceReason::Blend: return out + " " + t("Trace from one line to the other between the levels.");
         case ChoiceReason::BeyondChart:
             return out + " " +
                    t("The body lies beyond this chart: more is left to adjust than one size step. Look for "
@@ -307,12 +310,14 @@ QString cost_text(const SizeChart& chart, const SizeCost& cost, Unit u)
     return t("%1: %2 to adjust, most at the %3").arg(size).arg(cost.outside_noise).arg(most);
 }
 
-QString cup_text(const Cup& own, const SizeChart& chart)
+QString cup_text(const Cup& own, const SizeChart& chart, const std::optional<Length>& above_underbust)
 {
-    const QString by = own.makers                    ? t("by the maker's table")
-                       : own.by == CupBy::HighBust   ? t("by high bust")
-                                                     : t("by underbust, EN 13402-3");
+    const QString by = own.makers                  ? t("by the maker's table")
+                       : own.by == CupBy::HighBust ? t("by high bust")
+                                                   : t("by underbust, EN 13402-3");
     QString out = t("Sewing cup %1, %2.").arg(text(own.letter), by);
+    if (above_underbust && own.by == CupBy::HighBust && !own.makers)
+        out += " " + t("By underbust, as shops count: %1.").arg(text(cup_by_underbust(*above_underbust)));
     auto it = chart.drafted_cup.find(chart.sizes.front().group);
     if (it == chart.drafted_cup.end()) it = chart.drafted_cup.find("");
     if (it == chart.drafted_cup.end()) return out;

@@ -29,7 +29,9 @@ namespace sartorum::words {
 [[nodiscard]] QString kind_name(GarmentKind);
 [[nodiscard]] std::size_t chosen_at(const SizeChoice&, Measure level);
 [[nodiscard]] QString advice_title(const SizeChart&, const SizeChoice&, const std::vector<Measure>& levels);
-[[nodiscard]] QString cup_text(const Cup& own, const SizeChart&);
+// With what the bust stands above the underbust, the shop cup is named beside the sewing cup.
+[[nodiscard]] QString cup_text(const Cup& own, const SizeChart&,
+                               const std::optional<Length>& above_underbust = {});
 [[nodiscard]] QString view_text(const ChartView&);
 [[nodiscard]] QString ease_below(const EaseRow&, Unit);
 [[nodiscard]] QString advice_reason(const SizeChart&, const Advice&, const BodySet&, Unit);

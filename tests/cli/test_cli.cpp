@@ -48,6 +48,77 @@ private slots:
         QCOMPARE(j["measures"]["waist"]["value_mm"].get<double>(), 846.5);
         QCOMPARE(j["sizes"].size(), std::size_t{9});
     }
+    void a_dress_is_compared_by_the_frame_and_otherwise_when_asked()
+    {
+        const QStringList dress{
+            "compare", "--chart", demo("windlass-dress.csv"), "--body", demo("ottilie.json"), "--garment",
+            "dress",   "--json"};
+        auto j = json::parse(run(dress).out.toStdString());
+        QCOMPARE(j["school"].get<std::string>(), std::string{"high_bust"});
+        QCOMPARE(j["bust_size"].get<std::string>(), std::string{"16"});
+        QCOMPARE(j["waist_size"].get<std::string>(), std::string{"18"});
+        QCOMPARE(j["ranking"][0].get<std::string>(), std::string{"16"});
+        j = json::parse(run(dress + QStringList{"--school", "full_bust"}).out.toStdString());
+        QCOMPARE(j["bust_size"].get<std::string>(), std::string{"18"});  // 99.6 is past the middle of 97 and 102
+        QCOMPARE(run(dress + QStringList{"--school", "by_feeling"}).code, 2);
+        const auto bra = run(
+            {"compare", "--chart", demo("towpath-paper.csv"), "--body", demo("ottilie.json"), "--garment", "bra"});
+        QCOMPARE(bra.code, 1);  // that chart prints no bust
+        QVERIFY(bra.err.contains("bust"));
+    }
+    void the_body_file_carries_sides_and_the_tape_check()
+    {
+        QTemporaryDir dir;
+        const auto with = [&](const char* text) {
+            QFile f{dir.filePath("b.json")};
+            if (!f.open(QIODevice::WriteOnly)) qFatal("not written");
+            f.write(text);
+            f.close();
+            return run({"compare", "--chart", demo("windlass-dress.csv"), "--body", f.fileName(), "--garment",
+                        "dress", "--json"});
+        };
+        auto r =
+            with(R"({"name": "A", "date": "2026-01-01", "readings": {"bust": [970], "waist": [790], "hip": [1050],
+                          "upper_arm": [300]}, "left": {"upper_arm": [310]},
+                          "tape_check": [{"ruler": 600, "tape": 594}]})");
+        QCOMPARE(r.code, 0);
+        const auto j = json::parse(r.out.toStdString());
+        QVERIFY(std::abs(j["measures"]["bust"]["value_mm"].get<double>() - 970 * 600.0 / 594) < 1e-9);
+        QVERIFY(std::abs(j["measures"]["upper_arm"]["value_mm"].get<double>() - 310 * 600.0 / 594) < 1e-9);
+        for (
+            const char* bad :
+            {R"({"name": "A", "date": "2026-01-01", "readings": {}, "tape_check": [{"ruler": 600, "tape": 300}]})",
+             R"({"name": "A", "date": "2026-01-01", "readings": {}, "tape_check": "yes"})",
+             R"({"name": "A", "date": "2026-01-01", "readings": {}, "left": [1]})",
+             R"({"name": "A", "date": "2026-01-01", "readings": {"bust": [9.7]}})",
+             R"({"name": "A", "date": "2026-01-01", "readings": {}, "weight_kg": -3})"}) {
+            r = with(bad);
+            QVERIFY2(r.code == 1 && !r.err.isEmpty(), bad);
+        }
+    }
+    void a_plan_file_carries_cloth_and_her_own_ease()
+    {
+        QTemporaryDir dir;
+        QFile f{dir.filePath("p.json")};
+        QVERIFY(f.open(QIODevice::WriteOnly));
+        f.write(R"({"waist_size": "18", "hip_size": "16", "knit": true, "stretch": 0.3, "ease_mm": {"waist": 0},
+                    "adjustments": {"width_at_waist": {"answer": "accepted"}}})");
+        f.close();
+        auto r = run(QStringList{"apply"} + files() + QStringList{"--plan", f.fileName()});
+        QVERIFY2(r.code == 0, r.err);
+        const auto j = json::parse(r.out.toStdString());
+        for (const auto& e : j["checks"]["ease"]) {
+            if (e["measure"].get<std::string>() != "waist") continue;
+            QVERIFY(std::abs(e["finished_mm"].get<double>() - 846.5) < 0.5);  // as wide as the body
+            QVERIFY(e["holds"].get<bool>());                                  // a knit may
+        }
+        QVERIFY(f.open(QIODevice::WriteOnly));
+        f.write(R"({"waist_size": "18", "hip_size": "16", "stretch": 9})");
+        f.close();
+        r = run(QStringList{"plan"} + files() + QStringList{"--plan", f.fileName()});
+        QCOMPARE(r.code, 1);
+        QVERIFY(r.err.contains("stretch"));
+    }
     void apply_gives_amounts_outlines_and_walked_seams()
     {
         QTemporaryDir dir;

@@ -82,11 +82,12 @@ private slots:
         QCOMPARE(TapeCheck::from({{Length::cm(3), Length::cm(3)}}).error().field, std::string{"ruler"});
         QCOMPARE(TapeCheck::from({{Length::cm(30), Length::cm(30)}, {Length::cm(32), Length::cm(32)}}).error().why,
                  Why::TapeChecksTooClose);
-        QCOMPARE(
-            TapeCheck::from({{Length::cm(30), Length::cm(30)}, {Length::cm(60), Length::cm(60)}, {Length::cm(90), Length::cm(90)}})
-                .error()
-                .why,
-            Why::TapeCheckTooMany);
+        QCOMPARE(TapeCheck::from({{Length::cm(30), Length::cm(30)},
+                                  {Length::cm(60), Length::cm(60)},
+                                  {Length::cm(90), Length::cm(90)}})
+                     .error()
+                     .why,
+                 Why::TapeCheckTooMany);
         QVERIFY(TapeCheck::from({})->empty());
     }
     void of_two_sides_the_larger_is_fitted()
@@ -138,7 +139,8 @@ private slots:
             QCOMPARE(round_of_key(key_of(r)), std::optional{r});
         }
         const auto dress = measures_of(Round::Dress);
-        for (const auto m : measures_of(Round::Top)) QVERIFY(std::find(dress.begin(), dress.end(), m) != dress.end());
+        for (const auto m : measures_of(Round::Top))
+            QVERIFY(std::find(dress.begin(), dress.end(), m) != dress.end());
         QVERIFY(measures_of(Round::Trousers, true).size() == measures_of(Round::Trousers).size() + 3);
     }
     void keys_and_rows_agree()

@@ -148,7 +148,8 @@ private slots:
         for (std::size_t i = 0; i < c.sizes.size(); ++i) {
             const double step = bust[i] < 104 ? 4 : 6;
             QCOMPARE(nearest_size(c, Measure::Bust, Length::cm(bust[i] + step / 2 - 0.1)), i);
-            if (i + 1 < c.sizes.size()) QCOMPARE(nearest_size(c, Measure::Bust, Length::cm(bust[i] + step / 2 + 0.1)), i + 1);
+            if (i + 1 < c.sizes.size())
+                QCOMPARE(nearest_size(c, Measure::Bust, Length::cm(bust[i] + step / 2 + 0.1)), i + 1);
         }
     }
     void the_frame_is_chosen_by_high_bust_and_the_bust_left_to_adjust()
@@ -259,9 +260,9 @@ private slots:
             const auto c = misses();
             const auto lower = std::min(a.choice.hip_size, b.choice.hip_size);
             QCOMPARE(std::max(a.choice.hip_size, b.choice.hip_size), lower + 1);
-            const double middle = (c.sizes[lower].body.at(Measure::Hip).in_mm() +
-                                   c.sizes[lower + 1].body.at(Measure::Hip).in_mm()) /
-                                  2;
+            const double middle =
+                (c.sizes[lower].body.at(Measure::Hip).in_mm() + c.sizes[lower + 1].body.at(Measure::Hip).in_mm()) /
+                2;
             QVERIFY(std::abs(h - middle) <= 9 + 6);
         }
     }
@@ -323,12 +324,13 @@ private slots:
         QCOMPARE(least_ease(Measure::Bust, {}, Length::mm(900)).in_mm(), 50.0);  // common practice, woven
         QCOMPARE(least_ease(Measure::Bust, {true, 0.05}, Length::mm(900)).in_mm(), 50.0);
         // Half of 50 % stretch: a garment of 720 stretched by a quarter is 900.
-        QVERIFY(is_near(least_ease(Measure::Bust, {true, 0.5}, Length::mm(900)), Length::mm(-180), Length::mm(1e-9)));
+        QVERIFY(
+            is_near(least_ease(Measure::Bust, {true, 0.5}, Length::mm(900)), Length::mm(-180), Length::mm(1e-9)));
     }
     void pieces_laid_flat_give_the_finished_girth()
     {
-        // A quarter front 25 cm less a 2 cm dart, on the fold; a back 26 less 1.5 with a tuck stitched 1 cm from its
-        // fold, cut twice: 2·23 + 2·(26 − 1.5 − 2) = 91 cm.
+        // A quarter front 25 cm less a 2 cm dart, on the fold; a back 26 less 1.5 with a tuck stitched 1 cm from
+        // its fold, cut twice: 2·23 + 2·(26 − 1.5 − 2) = 91 cm.
         const std::vector<FlatWidth> widths{
             {"front", Length::cm(25), Length::cm(2)},
             {"back", Length::cm(26), Length::cm(1.5), {{FoldKind::Tuck, Length::cm(1), 1}}}};
@@ -336,7 +338,8 @@ private slots:
         QVERIFY(is_near(taken_by({FoldKind::BoxPleat, Length::cm(3), 2}), Length::cm(24), Length::mm(1e-9)));
         QVERIFY(is_near(taken_by({FoldKind::KnifePleat, Length::cm(3), 2}), Length::cm(12), Length::mm(1e-9)));
         QCOMPARE(finished_girth({}).error().why, Why::FlatNothingMeasured);
-        QCOMPARE(finished_girth({{"front", Length::cm(5), Length::cm(6)}}).error().why, Why::FlatMoreTakenThanThere);
+        QCOMPARE(finished_girth({{"front", Length::cm(5), Length::cm(6)}}).error().why,
+                 Why::FlatMoreTakenThanThere);
         QCOMPARE(finished_girth({{"front", Length::cm(-5)}}).error().why, Why::NotPositive);
     }
 };

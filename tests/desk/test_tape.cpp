@@ -1,5 +1,5 @@
-// The Tape through its real window: the guided round by keyboard, both sides, what is asked again, the ruler check,
-// the day, two dates, and a digital tape that behaves and one that does not.
+// The Tape through its real window: the guided round by keyboard, both sides, what is asked again, the ruler
+// check, the day, two dates, and a digital tape that behaves and one that does not.
 #include <QComboBox>
 #include <QElapsedTimer>
 #include <QLabel>
@@ -51,7 +51,8 @@ private slots:
             d.room->add_wearer("Wilhelmine");
             d.room->walk_round(Round::Bra);
             tape_of(d).resume();
-            // High bust, bust, underbust, bust depth, bust span; the second bust reading is off, so a third is asked.
+            // High bust, bust, underbust, bust depth, bust span; the second bust reading is off, so a third is
+            // asked.
             for (const char* text : {"92.4", "92.6", "99.4", "101.2", "99.6", "81.2", "81", "27.6", "27.5"}) {
                 QVERIFY(focus_name().startsWith("reading"));
                 d.type(text);
@@ -207,7 +208,8 @@ private slots:
         QVERIFY(!d.room->stale().empty());
         bool asked = false;
         for (auto* l : d.window->findChildren<QLabel*>())
-            asked = asked || (l->isVisible() && l->text().contains("Please measure again: Waist: read 90 days ago"));
+            asked =
+                asked || (l->isVisible() && l->text().contains("Please measure again: Waist: read 90 days ago"));
         QVERIFY(asked);
     }
     void the_button_on_the_tape_enters_the_reading_and_goes_on()
@@ -266,10 +268,12 @@ private slots:
         QTest::addColumn<QString>("said");
         QTest::newRow("something else") << QByteArrayList{"HELLO 9"} << "not a tape";
         QTest::newRow("a newer one") << QByteArrayList{"SARTORUM-TAPE 2"} << "not a tape, or a newer one";
-        QTest::newRow("garbage") << (QByteArrayList{"SARTORUM-TAPE 1"} + QByteArrayList(30, "\x01\x02READ")) << "nonsense";
+        QTest::newRow("garbage") << (QByteArrayList{"SARTORUM-TAPE 1"} + QByteArrayList(30, "\x01\x02READ"))
+                                 << "nonsense";
         QTest::newRow("absurd numbers")
             << (QByteArrayList{"SARTORUM-TAPE 1"} + QByteArrayList(30, "READ -1e300")) << "nonsense";
-        QTest::newRow("flood") << (QByteArrayList{"SARTORUM-TAPE 1"} + QByteArrayList(400, "LIVE 845.2")) << "more than anyone";
+        QTest::newRow("flood") << (QByteArrayList{"SARTORUM-TAPE 1"} + QByteArrayList(400, "LIVE 845.2"))
+                               << "more than anyone";
         QTest::newRow("one endless line") << QByteArrayList{QByteArray(100000, 'x')} << "not a tape";
     }
     void a_tape_that_is_none_is_put_down()

@@ -41,7 +41,8 @@ private slots:
     }
     void sizes_may_stand_across()
     {
-        const auto lines = formats::chart_lines(",XS,S,M,L\nBust,80,84,88,92\nWaist,62,66,70,74\nHips,86,90,94,98\n");
+        const auto lines =
+            formats::chart_lines(",XS,S,M,L\nBust,80,84,88,92\nWaist,62,66,70,74\nHips,86,90,94,98\n");
         const auto read = formats::read_chart(*lines);
         QVERIFY(read.has_value());
         QVERIFY(read->understood.sizes_across);
@@ -51,7 +52,8 @@ private slots:
     }
     void inches_are_seen_by_the_numbers_and_said()
     {
-        const auto inches = formats::read_chart(*formats::chart_lines("size,bust,hip\n10,36,38\n12,37 1/2,39.5\n"));
+        const auto inches =
+            formats::read_chart(*formats::chart_lines("size,bust,hip\n10,36,38\n12,37 1/2,39.5\n"));
         QVERIFY(inches->understood.unit_guessed);
         QCOMPARE(inches->understood.unit, Unit::Inch);
         QVERIFY(is_near(inches->chart.sizes[1].body.at(Measure::Bust), Length::inches(37.5), Length::mm(1e-9)));
@@ -64,8 +66,8 @@ private slots:
     }
     void printed_ranges_are_kept_as_their_middle()
     {
-        const auto read = formats::read_chart(*formats::chart_lines(
-            "size,bust,hip\nS,84-88,90 \xe2\x80\x93 94\nM,88-92,94 to 98\n"));
+        const auto read = formats::read_chart(
+            *formats::chart_lines("size,bust,hip\nS,84-88,90 \xe2\x80\x93 94\nM,88-92,94 to 98\n"));
         QVERIFY(read.has_value());
         QCOMPARE(read->understood.ranges, 4);
         QCOMPARE(read->chart.sizes[0].body.at(Measure::Bust).in_cm(), 86.0);
@@ -112,7 +114,8 @@ private slots:
         QCOMPARE(again.drafted_cup, c.drafted_cup);
         QVERIFY(is_near(*again.allowance, *c.allowance, Length::mm(1e-9)));
         for (std::size_t i = 0; i < c.sizes.size(); ++i) {
-            QVERIFY(is_near(again.sizes[i].body.at(Measure::Bust), c.sizes[i].body.at(Measure::Bust), Length::mm(1e-9)));
+            QVERIFY(is_near(again.sizes[i].body.at(Measure::Bust), c.sizes[i].body.at(Measure::Bust),
+                            Length::mm(1e-9)));
             QVERIFY(is_near(again.half_range(i, Measure::Bust), c.half_range(i, Measure::Bust), Length::mm(1e-9)));
             QCOMPARE(again.sizes[i].group, c.sizes[i].group);
             QVERIFY(again.sizes[i].finished == c.sizes[i].finished);

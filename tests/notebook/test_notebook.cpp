@@ -308,7 +308,9 @@ private slots:
         auto book = std::move(*Notebook::open(path));
         const Id wearer = *book->add_wearer("Bram", {2026, 1, 1});
         const Id chart = *book->add_chart(
-            {"C", "M", {{"S", {{Measure::Hip, Length::mm(900)}}, 0}, {"L", {{Measure::Hip, Length::mm(990)}}, 0}}});
+            {"C",
+             "M",
+             {{"S", {{Measure::Hip, Length::mm(900)}}, 0}, {"L", {{Measure::Hip, Length::mm(990)}}, 0}}});
         Plan plan{"S", "L", {}};
         plan.bust_size = "L";
         plan.choosing = {GarmentKind::Dress, true, true, true, School::FullBust};
@@ -347,7 +349,8 @@ private slots:
     void every_statement_of_the_format_is_quoted_by_a_test()
     {
         const auto doc = QString::fromUtf8(bytes_of(QString{SARTORUM_SOURCE_DIR} + "/docs/notebook-format.md"));
-        const auto tests = QString::fromUtf8(bytes_of(QString{SARTORUM_SOURCE_DIR} + "/tests/notebook/test_notebook.cpp"));
+        const auto tests =
+            QString::fromUtf8(bytes_of(QString{SARTORUM_SOURCE_DIR} + "/tests/notebook/test_notebook.cpp"));
         auto it = QRegularExpression{"\\*\\*(N-[0-9]+)\\*\\*"}.globalMatch(doc);
         int statements = 0;
         while (it.hasNext()) {

@@ -143,8 +143,8 @@ private slots:
     void hardly_anyone_of_the_sample_is_asked_to_measure_again()
     {
         const std::pair<Measure, const char*> columns[] = {
-            {Measure::Waist, "WaistG"}, {Measure::Hip, "HipG"},         {Measure::Thigh, "ThighG"},
-            {Measure::Knee, "KneeG"},   {Measure::Calf, "CalfG"},       {Measure::UpperArm, "BicepG"},
+            {Measure::Waist, "WaistG"}, {Measure::Hip, "HipG"},     {Measure::Thigh, "ThighG"},
+            {Measure::Knee, "KneeG"},   {Measure::Calf, "CalfG"},   {Measure::UpperArm, "BicepG"},
             {Measure::Wrist, "WristG"}, {Measure::Height, "Height"}};
         int asked = 0;
         int of = 0;

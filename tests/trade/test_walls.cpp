@@ -30,9 +30,10 @@ class TestWalls : public QObject {
 private slots:
     void the_core_knows_no_qt_no_database_no_sentence_no_locale()
     {
-        const auto bad = offenders(
-            "src/core",
-            QRegularExpression{"#include\\s*[<\"](Q[A-Z]|Qt|sqlite)|\\btr\\(|setlocale|std::locale|_clock|\\btime\\("});
+        const auto bad =
+            offenders("src/core",
+                      QRegularExpression{
+                          "#include\\s*[<\"](Q[A-Z]|Qt|sqlite)|\\btr\\(|setlocale|std::locale|_clock|\\btime\\("});
         QVERIFY2(bad.isEmpty(), qPrintable(bad.join("\n")));
     }
     void the_notebook_and_the_formats_know_no_widget()

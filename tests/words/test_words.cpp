@@ -134,6 +134,83 @@ private slots:
             }
         }
     }
+    void what_is_asked_again_gives_the_expected_range_and_no_verdict()
+    {
+        for (int k = 0; k <= static_cast<int>(SenseKind::HighBustAboveBust); ++k) {
+            for (const auto unit : {Unit::Centimetre, Unit::Inch}) {
+                const QString s =
+                    words::sense({static_cast<SenseKind>(k), Measure::Hip, Measure::Waist, Length::mm(2697),
+                                  Length::mm(1062), Length::mm(950), Length::mm(1180)},
+                                 unit);
+                check_voice(s);
+                QVERIFY2(s.startsWith("Please measure again"), qPrintable(s));
+            }
+        }
+        const QString s = words::sense({SenseKind::OutsideLikely, Measure::Hip, Measure::Hip, Length::mm(1400),
+                                        Length::mm(1060), Length::mm(950), Length::mm(1180)},
+                                       Unit::Centimetre);
+        QVERIFY(s.contains("95.0 cm") && s.contains("118.0 cm"));
+    }
+    void the_tape_check_is_told_with_both_numbers()
+    {
+        const auto one = *TapeCheck::from({{Length::cm(60), Length::cm(59.6)}});
+        const QString s = words::tape_check(one, Unit::Centimetre);
+        QVERIFY2(s.contains("59.6") && s.contains("60.0") && s.contains("1.0067"), qPrintable(s));
+        QVERIFY(words::tape_check(*TapeCheck::from({{Length::cm(30), Length::cm(30)}}), Unit::Centimetre)
+                    .contains("short ruler"));
+        const auto two =
+            *TapeCheck::from({{Length::cm(30), Length::cm(30.5)}, {Length::cm(100), Length::cm(100.5)}});
+        QVERIFY(words::tape_check(two, Unit::Centimetre).contains("off by"));
+        check_voice(words::tape_check({}, Unit::Inch));
+        const auto taken = *take(Measure::Hip, {Length::cm(98.9), Length::cm(98.9)}, one);
+        QVERIFY(words::corrected(taken, Unit::Centimetre).contains("98.9"));
+        QVERIFY(words::corrected(*take(Measure::Hip, {Length::cm(98.9)}), Unit::Centimetre).isEmpty());
+    }
+    void schools_garments_rounds_and_views_have_names()
+    {
+        for (const auto r : all_rounds) check_voice(words::round_name(r));
+        for (const auto v : {View::Front, View::Legs, View::Back, View::Door, View::Seated}) {
+            check_voice(words::view_name(v));
+            check_voice(words::what_to_wear(v));
+        }
+        for (const auto s : {School::HighBust, School::FullBust, School::Waist, School::Hip})
+            check_voice(words::school_name(s));
+        for (int r = 0; r <= static_cast<int>(SchoolReason::OnlyOne); ++r)
+            check_voice(words::school_reason({School::Hip, static_cast<SchoolReason>(r), {}}));
+        for (int k = 0; k <= static_cast<int>(GarmentKind::Bra); ++k)
+            check_voice(words::kind_name(static_cast<GarmentKind>(k)));
+        for (int w = 0; w <= static_cast<int>(StaleWhy::GirthMoved); ++w)
+            check_voice(words::stale({Measure::Bust, static_cast<StaleWhy>(w), 40}));
+    }
+    void a_dress_is_advised_in_words_with_its_cup()
+    {
+        SizeChart c{"Dress", "Nobody", {}};
+        for (int i = 0; i < 3; ++i) {
+            c.sizes.push_back({QString::number(10 + 2 * i).toStdString(),
+                               {{Measure::Bust, Length::mm(920 + 40 * i)},
+                                {Measure::Waist, Length::mm(720 + 40 * i)},
+                                {Measure::Hip, Length::mm(960 + 40 * i)}},
+                               0});
+        }
+        c.drafted_cup[""] = "B";
+        BodySet set{"2026-01-01", {}};
+        const auto read = [&](Measure m, double mm) { set.readings[m] = {Length::mm(mm), Length::mm(mm)}; };
+        read(Measure::HighBust, 870);
+        read(Measure::Bust, 972);
+        read(Measure::Waist, 801);
+        read(Measure::Hip, 1000);
+        const auto a = *advise(c, set, {GarmentKind::Dress});
+        QCOMPARE(words::advice_title(c, a.choice, a.levels), "10 above, 14 at the waist, 12 below");
+        check_voice(words::advice_reason(c, a, set, Unit::Inch));
+        const QString cup = words::cup_text(*cup_of(set, c), c, Length::cm(17));
+        QVERIFY2(cup.contains("Sewing cup D") && cup.contains("drafted for B") && cup.contains("shops count: C"),
+                 qPrintable(cup));
+        for (const auto& cost : a.costs) check_voice(words::cost_text(c, cost, Unit::Centimetre));
+        c.views = {{"A", "10", "12"}};
+        QCOMPARE(words::view_text(c.views[0]), "View A comes in 10 to 12.");
+        EaseRow row{Measure::Bust, {}, {}, {}, {}, Length::mm(20), true, Length::mm(50)};
+        QVERIFY(words::ease_below(row, Unit::Centimetre).contains("2.0 cm"));
+    }
 };
 QTEST_APPLESS_MAIN(TestWords)
 #include "test_words.moc"

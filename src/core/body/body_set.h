@@ -45,9 +45,9 @@ struct Repeatability {
 // Right is also where a reading stands that is not told apart.
 enum class Side { Right, Left };
 
-enum class Stance { Unsaid, Back, Centred, Forward };           // ball of the shoulder, neck
-enum class RoundBack { Unsaid, None, Slight, Marked };          // high round back
-enum class SlopeSeen { Unsaid, Square, Middling, Sloping };     // shoulder slope, as a toile showed it
+enum class Stance { Unsaid, Back, Centred, Forward };        // ball of the shoulder, neck
+enum class RoundBack { Unsaid, None, Slight, Marked };       // high round back
+enum class SlopeSeen { Unsaid, Square, Middling, Sloping };  // shoulder slope, as a toile showed it
 
 struct Posture {
     Stance ball = Stance::Unsaid;
@@ -65,7 +65,7 @@ struct BodySet {
     Readings left{};  // of measures read apart
     TapeCheck tape{};
     Posture posture{};
-    std::string worn{};           // underwear, shoes
+    std::string worn{};  // underwear, shoes
     std::string note{};
     std::optional<double> weight_kg{};
     Repeatability hand{};  // of who measures; not kept, found from all their readings

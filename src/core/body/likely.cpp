@@ -31,7 +31,8 @@ std::optional<LikelyBand> band(const Sample<N>& sample, Measure m, const std::ma
         const std::size_t a = known[static_cast<std::size_t>(i)];
         cross(i) = sample.covariance[a][target];
         off(i) = others.at(sample.measures[a]).in_mm() - sample.mean[a];
-        for (Eigen::Index j = 0; j < k; ++j) inner(i, j) = sample.covariance[a][known[static_cast<std::size_t>(j)]];
+        for (Eigen::Index j = 0; j < k; ++j)
+            inner(i, j) = sample.covariance[a][known[static_cast<std::size_t>(j)]];
     }
     const Eigen::LDLT<Eigen::MatrixXd> solved{inner};
     const double expected = sample.mean[target] + cross.dot(solved.solve(off));

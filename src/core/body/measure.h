@@ -2,10 +2,10 @@
 //
 // Each row is one measure: its stable key (files, notebook), how the tape lies, where one stands for it, whether
 // left and right are read apart, and the range a reading may have before it is refused as a slip of the pen.
-// The rows stand in the order of the guided round, which needs few movements: front, legs, back, door frame, chair.
-// Common practice: two readings disagree beyond 10 mm on a girth or a string, 5 mm on a length. Repeatability
-// (standard deviation of one reading), starting values from common practice: girths and heights 4 mm, lengths
-// 3 mm, crotch 6 mm.
+// The rows stand in the order of the guided round, which needs few movements: front, legs, back, door frame,
+// chair. Common practice: two readings disagree beyond 10 mm on a girth or a string, 5 mm on a length.
+// Repeatability (standard deviation of one reading), starting values from common practice: girths and heights 4
+// mm, lengths 3 mm, crotch 6 mm.
 #pragma once
 #include <array>
 #include <optional>
@@ -122,8 +122,7 @@ inline constexpr std::array<MeasureFacts, 37> all_measures{{
     {Measure::BodyRise, "body_rise", MeasureKind::Along, View::Seated, false, Length::mm(120), Length::mm(550)},
     {Measure::SeatedWaist, "seated_waist", MeasureKind::Girth, View::Seated, false, Length::mm(300),
      Length::mm(2600)},
-    {Measure::SeatedHip, "seated_hip", MeasureKind::Girth, View::Seated, false, Length::mm(400),
-     Length::mm(2900)},
+    {Measure::SeatedHip, "seated_hip", MeasureKind::Girth, View::Seated, false, Length::mm(400), Length::mm(2900)},
     {Measure::SeatedThigh, "seated_thigh", MeasureKind::Girth, View::Seated, true, Length::mm(200),
      Length::mm(1500)},
 }};

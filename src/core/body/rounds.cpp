@@ -7,13 +7,17 @@ namespace {
 
 using enum Measure;
 
-const std::vector<Measure> top{NeckBase,       HighBust,   Bust,          Underbust,       Waist,     Hip,
-                               BustDepth,      BustSpan,   FrontWaistLength, AcrossFront,  ShoulderLength,
-                               CrossShoulder,  AcrossBack, BackWaistLength, ArmLength,     UpperArm,  Wrist,
-                               NeckPointHeight, ShoulderTipHeight};
+const std::vector<Measure> top{NeckBase,         HighBust,        Bust,
+                               Underbust,        Waist,           Hip,
+                               BustDepth,        BustSpan,        FrontWaistLength,
+                               AcrossFront,      ShoulderLength,  CrossShoulder,
+                               AcrossBack,       BackWaistLength, ArmLength,
+                               UpperArm,         Wrist,           NeckPointHeight,
+                               ShoulderTipHeight};
 const std::vector<Measure> skirt{Waist, Hip, WaistToHip, SkirtLength};
-const std::vector<Measure> trousers{Waist,        HighHip,   Hip,      WaistToHip, Thigh,           Knee,   Calf,
-                                    InsideLeg,    CrotchLength, FrontRise, BackRise, WaistToFloorSide, BodyRise};
+const std::vector<Measure> trousers{Waist,   HighHip,   Hip,          WaistToHip, Thigh,    Knee,
+                                    Calf,    InsideLeg, CrotchLength, FrontRise,  BackRise, WaistToFloorSide,
+                                    BodyRise};
 const std::vector<Measure> bra{HighBust, Bust, Underbust, BustDepth, BustSpan};
 const std::vector<Measure> seated_girths{SeatedWaist, SeatedHip, SeatedThigh};
 

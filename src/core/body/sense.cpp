@@ -53,7 +53,8 @@ void check_rise(Measure m, const BodySet& set, const std::map<Measure, Length>& 
     for (const auto k : {CrotchLength, FrontRise, BackRise}) squares += std::pow(set.taken(k)->spread.in_mm(), 2);
     const Length allowed = Length::mm(std::sqrt(squares));
     if (abs(v.at(CrotchLength) - sum) > allowed) {
-        out.push_back({SenseKind::RiseSum, m, CrotchLength, v.at(CrotchLength), sum, sum - allowed, sum + allowed});
+        out.push_back(
+            {SenseKind::RiseSum, m, CrotchLength, v.at(CrotchLength), sum, sum - allowed, sum + allowed});
     }
 }
 

@@ -17,9 +17,9 @@ enum class SenseKind { OtherUnit, OutsideLikely, RiseSum, Order, HighBustAboveBu
 struct Sense {
     SenseKind kind{};
     Measure measure{};
-    Measure other{};   // for Order: what it should not exceed
+    Measure other{};  // for Order: what it should not exceed
     Length value;
-    Length expected;   // the other unit's reading, the likely value, or the sum
+    Length expected;  // the other unit's reading, the likely value, or the sum
     Length low;
     Length high;
 };

@@ -56,9 +56,9 @@ std::optional<Cup> cup_of(const BodySet& set, const SizeChart& chart)
     if (!bust || !below) return std::nullopt;
     const Length d = bust->value - below->value;
     if (!table) return Cup{by == CupBy::HighBust ? cup_by_high_bust(d) : cup_by_underbust(d), d, by, false};
-    const auto nearest = std::min_element(chart.cups.begin(), chart.cups.end(), [&](const CupRow& a, const CupRow& b) {
-        return abs(a.difference - d) < abs(b.difference - d);
-    });
+    const auto nearest = std::min_element(
+        chart.cups.begin(), chart.cups.end(),
+        [&](const CupRow& a, const CupRow& b) { return abs(a.difference - d) < abs(b.difference - d); });
     return Cup{nearest->letter, d, by, true};
 }
 

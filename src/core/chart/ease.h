@@ -39,7 +39,6 @@ using EaseWishes = std::map<Measure, Length>;
 
 // None while the body or the chart's body or the finished girth is not known. `finished` overrides the chart's.
 [[nodiscard]] std::optional<EaseRow> ease_at(const SizeChart&, std::size_t size, Measure, const BodySet&,
-                                             const EaseWishes&, const Cloth&,
-                                             std::optional<Length> finished = {});
+                                             const EaseWishes&, const Cloth&, std::optional<Length> finished = {});
 
 }  // namespace sartorum

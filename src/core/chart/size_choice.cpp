@@ -9,9 +9,9 @@ namespace {
 using enum Measure;
 
 // Compared size by size; the frame counts most because it is the hardest to alter.
-constexpr std::array compared{HighBust,    Bust,          Underbust,  Waist,      Hip,         Thigh,        UpperArm,
-                              CrossShoulder, ShoulderLength, AcrossFront, AcrossBack, BackWaistLength,
-                              FrontWaistLength};
+constexpr std::array compared{
+    HighBust,    Bust,       Underbust,       Waist,           Hip, Thigh, UpperArm, CrossShoulder, ShoulderLength,
+    AcrossFront, AcrossBack, BackWaistLength, FrontWaistLength};
 constexpr std::array frame{HighBust, CrossShoulder, ShoulderLength, AcrossFront, AcrossBack};
 
 struct Level {
@@ -85,8 +85,8 @@ std::vector<Level> levels_of(const SizeChart& chart, const BodySet& set, const C
 std::size_t anchor_size(const Level& anchor, const std::vector<Level>& levels, const ChoiceWish& wish)
 {
     if (!anchor.other) return anchor.nearest;
-    const auto next = std::find_if(levels.begin(), levels.end(),
-                                   [&](const Level& l) { return l.measure != anchor.measure; });
+    const auto next =
+        std::find_if(levels.begin(), levels.end(), [&](const Level& l) { return l.measure != anchor.measure; });
     if (next != levels.end()) return towards(anchor, next->nearest);
     const auto [lower, upper] = std::minmax(anchor.nearest, *anchor.other);
     return wish.knit || wish.full ? lower : upper;
@@ -109,7 +109,8 @@ bool of_frame(Measure m)
 Length work_of(const LevelDifference& d)
 {
     constexpr Length each = Length::mm(8);
-    const double weight = (facts(d.measure).kind == MeasureKind::Girth ? 1.0 : 2.0) * (of_frame(d.measure) ? 2.0 : 1.0);
+    const double weight =
+        (facts(d.measure).kind == MeasureKind::Girth ? 1.0 : 2.0) * (of_frame(d.measure) ? 2.0 : 1.0);
     return each + abs(d.difference) * weight;
 }
 
@@ -137,8 +138,8 @@ SizeCost cost_of(const SizeChart& chart, std::size_t size, const BodySet& set)
         const auto taken = set.taken(m);
         const auto printed = drafted(chart, size, m);
         if (!taken || !printed) continue;
-        const LevelDifference d{m,           taken->value, *printed, taken->value - *printed, taken->spread,
-                                chart.half_range(size, m)};
+        const LevelDifference d{
+            m, taken->value, *printed, taken->value - *printed, taken->spread, chart.half_range(size, m)};
         if (!d.inside_noise()) {
             ++cost.outside_noise;
             cost.frame_outside += of_frame(m);
@@ -216,9 +217,9 @@ Outcome<Advice> advise(const SizeChart& chart, const BodySet& body, const Choice
     Advice advice;
     advice.school = advise_school(chart, set, wish);
     if (advice.school.possible.empty()) {
-        const Measure wanted = wears_bust(wish.kind)             ? (set.taken(Bust) ? HighBust : Bust)
-                               : set.taken(Waist)                ? Hip
-                                                                 : Waist;
+        const Measure wanted = wears_bust(wish.kind) ? (set.taken(Bust) ? HighBust : Bust)
+                               : set.taken(Waist)    ? Hip
+                                                     : Waist;
         const bool unprinted = !drafted(chart, 0, wanted);
         return refuse(unprinted ? Why::ChartNoMeasure : Why::BodyIncomplete, std::string{facts(wanted).key});
     }
@@ -228,8 +229,8 @@ Outcome<Advice> advise(const SizeChart& chart, const BodySet& body, const Choice
     }
     const auto levels = levels_of(chart, set, wish, advice.school.school);
     const Measure anchor_measure = anchor_of(advice.school.school);
-    const auto anchor = *std::find_if(levels.begin(), levels.end(),
-                                      [&](const Level& l) { return l.measure == anchor_measure; });
+    const auto anchor =
+        *std::find_if(levels.begin(), levels.end(), [&](const Level& l) { return l.measure == anchor_measure; });
     const std::size_t by_anchor = anchor_size(anchor, levels, wish);
     advice.choice = {by_anchor, by_anchor, by_anchor};
     bool differ = false;

@@ -1,15 +1,16 @@
 // size_choice.h: which size, or which blend between levels, leaves the least to do.
 //
 // The anchor is the level that is hardest to alter (a school): the frame by high bust or by full bust for tops and
-// dresses; the hip for fitted skirts and trousers, the waist for full ones. At each level the size whose chart body
-// is nearest (common practice). When a body lies within its measuring noise of the middle between two sizes, both
-// are offered and the one towards the other levels' size is taken; with no other level, knits and roomy styles go
-// down, woven close ones up. So no larger body ever gets a smaller size.
+// dresses; the hip for fitted skirts and trousers, the waist for full ones. At each level the size whose chart
+// body is nearest (common practice). When a body lies within its measuring noise of the middle between two sizes,
+// both are offered and the one towards the other levels' size is taken; with no other level, knits and roomy
+// styles go down, woven close ones up. So no larger body ever gets a smaller size.
 //
-// Ranking: fewest and smallest adjustments first, the frame counting most (common practice). The weights are our own:
-// 8 mm for each adjustment, plus its amount, twice for a length (5 mm on a length is as much as 10 mm on a girth, as
-// in reading them) and twice again on the frame.
+// Ranking: fewest and smallest adjustments first, the frame counting most (common practice). The weights are our
+// own: 8 mm for each adjustment, plus its amount, twice for a length (5 mm on a length is as much as 10 mm on a
+// girth, as in reading them) and twice again on the frame.
 #pragma once
+#include <array>
 #include <vector>
 
 #include "core/body/body_set.h"
@@ -20,6 +21,9 @@ namespace sartorum {
 
 enum class GarmentKind { Top, Dress, Skirt, Trousers, Bra };
 enum class School { HighBust, FullBust, Waist, Hip };
+
+inline constexpr std::array garment_keys{"top", "dress", "skirt", "trousers", "bra"};
+inline constexpr std::array school_keys{"high_bust", "full_bust", "waist", "hip"};
 
 struct ChoiceWish {
     GarmentKind kind = GarmentKind::Skirt;
@@ -81,9 +85,9 @@ struct Advice {
     bool hip_between = false;
     std::vector<SizeCost> costs{};  // one a size, in chart order
     SchoolAdvice school{};
-    std::vector<Measure> levels{};        // where a size is chosen: of bust (or high bust), waist, hip
-    std::vector<Between> between{};       // levels where two sizes are as good
-    std::vector<std::size_t> ranking{};   // sizes, least left to do first
+    std::vector<Measure> levels{};       // where a size is chosen: of bust (or high bust), waist, hip
+    std::vector<Between> between{};      // levels where two sizes are as good
+    std::vector<std::size_t> ranking{};  // sizes, least left to do first
 };
 
 // Nearest size at one measure; on an exact tie the smaller. The chart must print the measure.

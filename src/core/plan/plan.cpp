@@ -62,7 +62,8 @@ void Plan::forget(AdjustmentKind kind)
     std::erase_if(decisions, [&](const Decision& d) { return d.kind == kind; });
 }
 
-Outcome<Computed> compute(const Pattern& pattern, const SizeChart& printed, const BodySet& standing, const Plan& plan)
+Outcome<Computed> compute(const Pattern& pattern, const SizeChart& printed, const BodySet& standing,
+                          const Plan& plan)
 {
     const SizeChart chart = printed.of_group(plan.chart_group);
     const BodySet body = as_worn(standing, plan.choosing.seated);

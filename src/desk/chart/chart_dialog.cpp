@@ -4,7 +4,7 @@
 #include <QClipboard>
 #include <QHBoxLayout>
 #include <QHeaderView>
-#include <QShortcut>
+#include <QKeyEvent>
 #include <QTableWidget>
 #include <QVBoxLayout>
 #include <algorithm>
@@ -60,11 +60,12 @@ QString understood_text(const formats::ChartRead& read)
 ChartDialog::ChartDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent}, look_{look}, room_{room}
 {
     auto* column = sheet(*this, look, tr("The maker's size chart"));
-    column->addWidget(label(look,
-                            tr("As it is printed: sizes down or across, one line naming the measures (size, bust, waist, "
-                               "hip, finished hip …). Ranges like 92-96 are fine. Lines such as “drafted cup, B”, "
-                               "“allowance, 1.5” or “height, 160-170” may stand beside. Ctrl V pastes a table."),
-                            14, false, this));
+    column->addWidget(
+        label(look,
+              tr("As it is printed: sizes down or across, one line naming the measures (size, bust, waist, "
+                 "hip, finished hip …). Ranges like 92-96 are fine. Lines such as “drafted cup, B”, "
+                 "“allowance, 1.5” or “height, 160-170” may stand beside. Ctrl V pastes a table."),
+              14, false, this));
     auto* top = new QHBoxLayout;
     maker_ = line_edit(this, tr("Maker"), "chart_maker");
     maker_->setPlaceholderText(tr("maker"));
@@ -110,8 +111,7 @@ ChartDialog::ChartDialog(Look& look, Room& room, QWidget* parent) : QDialog{pare
     connect(keep_, &Button::clicked, this, &ChartDialog::take);
     connect(leave, &Button::clicked, this, &QDialog::reject);
     connect(past, &Button::clicked, this, &ChartDialog::paste);
-    auto* keys = new QShortcut{QKeySequence::Paste, table_, nullptr, nullptr, Qt::WidgetShortcut};
-    connect(keys, &QShortcut::activated, this, &ChartDialog::paste);
+    table_->installEventFilter(this);
     connect(unit_, &Choices::picked, this, [this](int i) {
         unit_->choose(i);
         preview();
@@ -123,6 +123,16 @@ ChartDialog::ChartDialog(Look& look, Room& room, QWidget* parent) : QDialog{pare
         preview();
     });
     preview();
+}
+
+bool ChartDialog::eventFilter(QObject* watched, QEvent* e)
+{
+    if (watched == table_ && e->type() == QEvent::KeyPress &&
+        static_cast<QKeyEvent*>(e)->matches(QKeySequence::Paste)) {
+        paste();
+        return true;
+    }
+    return QDialog::eventFilter(watched, e);
 }
 
 void ChartDialog::fill(const std::vector<formats::ChartLine>& from, const QString& name)
@@ -142,7 +152,8 @@ void ChartDialog::fill(const std::vector<formats::ChartLine>& from, const QStrin
         if (row + 2 > table_->rowCount()) table_->setRowCount(row + 2);
         if (columns + 1 > table_->columnCount()) table_->setColumnCount(columns + 1);
         for (int c = 0; c < columns; ++c)
-            table_->setItem(row, c, new QTableWidgetItem{QString::fromStdString(l.cells[static_cast<std::size_t>(c)])});
+            table_->setItem(row, c,
+                            new QTableWidgetItem{QString::fromStdString(l.cells[static_cast<std::size_t>(c)])});
         ++row;
     }
     filling_ = false;
@@ -155,7 +166,7 @@ void ChartDialog::correct()
     if (!room_.printed_chart()) return;
     correcting_ = true;
     keep_->setText(tr("Put it right"));
-    const auto lines = formats::chart_lines(formats::write_chart_csv(*room_.printed_chart()));
+    const auto lines = formats::chart_lines(formats::write_chart_csv(*room_.printed_chart(), look_.unit()));
     if (lines) fill(*lines);
 }
 
@@ -176,7 +187,8 @@ std::vector<formats::ChartLine> ChartDialog::lines() const
     for (int r = 0; r < table_->rowCount(); ++r) {
         formats::ChartLine l{r + 1, {}};
         for (int c = 0; c < table_->columnCount(); ++c)
-            l.cells.push_back(table_->item(r, c) ? table_->item(r, c)->text().trimmed().toStdString() : std::string{});
+            l.cells.push_back(table_->item(r, c) ? table_->item(r, c)->text().trimmed().toStdString()
+                                                 : std::string{});
         const bool blank =
             std::all_of(l.cells.begin(), l.cells.end(), [](const std::string& text) { return text.empty(); });
         if (!blank) out.push_back(std::move(l));
@@ -203,7 +215,7 @@ void ChartDialog::preview()
     const auto got = read();
     const bool untouched = !got && lines().size() < 2;
     auto colours = said_->palette();
-    colours.setColor(QPalette::WindowText, got        ? look_.dyes().lichen_ink
+    colours.setColor(QPalette::WindowText, got         ? look_.dyes().lichen_ink
                                            : untouched ? look_.dyes().faded
                                                        : look_.dyes().madder_ink);
     said_->setPalette(colours);

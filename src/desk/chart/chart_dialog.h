@@ -19,6 +19,9 @@ public:
     // The chart on the table, to be put right.
     void correct();
 
+protected:
+    bool eventFilter(QObject*, QEvent*) override;
+
 private:
     void paste();
     void preview();

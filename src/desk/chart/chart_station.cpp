@@ -53,13 +53,17 @@ ChartStation::ChartStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
                                {{tr("Type or paste a chart"), [this] { emit chart_typing_wanted(); }},
                                 {tr("Import a CSV file"), [this] { emit chart_import_wanted(); }}},
                                this};
-    no_body_ = new EmptyState{look,
-                              tr("What a size is chosen by is not read yet."),
-                              tr("A skirt goes by waist and hip, a top by high bust or bust. Two readings each are "
-                                 "enough; or this chart does not print what the garment goes by."),
-                              {{tr("To the tape"), [this] { emit tape_wanted(); }},
-                               {tr("Another garment"), [this] { WearDialog{look_, room_, this}.exec(); }}},
-                              this};
+    no_body_ =
+        new EmptyState{look,
+                       tr("What a size is chosen by is not read yet."),
+                       tr("A skirt goes by waist and hip, a top by high bust or bust. Two readings each are "
+                          "enough; or this chart does not print what the garment goes by."),
+                       {{tr("To the tape"), [this] { emit tape_wanted(); }},
+                        {tr("Another garment"),
+                         [this] {
+                             WearDialog{look_, room_, this}.exec();
+                         }}},
+                       this};
     work_ = new QWidget{this};
     auto* inner = new QHBoxLayout{work_};
     inner->setContentsMargins(0, 0, 0, 0);
@@ -129,7 +133,7 @@ QWidget* ChartStation::build_pad(QWidget* parent)
 
 void ChartStation::build_choice(QVBoxLayout* column, QWidget* pad)
 {
-    title_ = heading(look_, {}, 21, pad);
+    title_ = heading(look_, {}, 19, pad);
     title_->setWordWrap(true);
     reason_ = label(look_, {}, 14, false, pad);
     firm_ = label(look_, {}, 14, true, pad);
@@ -236,28 +240,35 @@ void ChartStation::refresh_choice()
         pick->choose(std::max(0, static_cast<int>(groups.indexOf(QString::fromStdString(c.sizes.front().group)))));
         connect(pick, &Choices::picked, this, [this, groups](int i) {
             QMetaObject::invokeMethod(
-                this, [this, group = groups[i].toStdString()] { room_.choose_group(group); }, Qt::QueuedConnection);
+                this, [this, group = groups[i].toStdString()] { room_.choose_group(group); },
+                Qt::QueuedConnection);
         });
     }
     QStringList schools;
     for (const auto s : advice.school.possible) schools << words::school_name(s);
     if (auto* pick = replaced(school_place_, look_, schools, tr("What the size is chosen by"), "school")) {
-        const auto at = std::find(advice.school.possible.begin(), advice.school.possible.end(), advice.school.school);
+        const auto at =
+            std::find(advice.school.possible.begin(), advice.school.possible.end(), advice.school.school);
         pick->choose(static_cast<int>(at - advice.school.possible.begin()));
         connect(pick, &Choices::picked, this, [this](int i) {
-            QMetaObject::invokeMethod(this, [this, i] { pick_school(i); }, Qt::QueuedConnection);
+            QMetaObject::invokeMethod(
+                this, [this, i] { pick_school(i); }, Qt::QueuedConnection);
         });
     }
     const auto recommended = advise_school(c, body, room_.plan().choosing);
-    school_reason_->setText(advice.school.school == recommended.school
-                                ? words::school_reason(recommended)
-                                : tr("Recommended: %1. %2")
-                                      .arg(words::school_name(recommended.school), words::school_reason(recommended)));
+    school_reason_->setText(
+        advice.school.school == recommended.school
+            ? words::school_reason(recommended)
+            : tr("Recommended: %1. %2")
+                  .arg(words::school_name(recommended.school), words::school_reason(recommended)));
     const auto cup = cup_of(body, c);
     const bool bust = std::any_of(advice.levels.begin(), advice.levels.end(),
                                   [](Measure m) { return m == Measure::HighBust || m == Measure::Bust; });
     cup_->setVisible(cup && bust);
-    if (cup) cup_->setText(words::cup_text(*cup, c));
+    const auto full = body.taken(Measure::Bust);
+    const auto under = body.taken(Measure::Underbust);
+    const auto above = full && under ? std::optional{full->value - under->value} : std::nullopt;
+    if (cup) cup_->setText(words::cup_text(*cup, c, above));
 
     QStringList costs;
     for (std::size_t i = 0; i < std::min(ranked_shown, advice.ranking.size()); ++i)
@@ -289,8 +300,9 @@ void ChartStation::refresh_ease()
     QStringList notes;
     const auto height = room_.body().taken(Measure::Height);
     if (c.height_from && c.height_to) {
-        QString text = tr("Drafted for heights %1 to %2.")
-                           .arg(words::number(*c.height_from, look_.unit()), words::number(*c.height_to, look_.unit()));
+        QString text =
+            tr("Drafted for heights %1 to %2.")
+                .arg(words::number(*c.height_from, look_.unit()), words::number(*c.height_to, look_.unit()));
         if (height && (height->value < *c.height_from || height->value > *c.height_to))
             text += " " + tr("%1 differs: look at every length.").arg(words::amount(height->value, look_.unit()));
         notes << text;

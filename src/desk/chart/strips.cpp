@@ -24,13 +24,27 @@ bool is_girth(Measure m)
 }
 
 // Girths first, then the lengths and the arm.
-constexpr Measure shown[] = {Measure::HighBust,       Measure::Bust,          Measure::Underbust,
-                             Measure::Waist,          Measure::HighHip,       Measure::Hip,
-                             Measure::Thigh,          Measure::ShoulderLength, Measure::CrossShoulder,
-                             Measure::AcrossFront,    Measure::AcrossBack,    Measure::BackWaistLength,
-                             Measure::FrontWaistLength, Measure::BustDepth,   Measure::WaistToHip,
-                             Measure::BodyRise,       Measure::CrotchLength,  Measure::InsideLeg,
-                             Measure::UpperArm,       Measure::ArmLength,     Measure::Wrist};
+constexpr Measure shown[] = {Measure::HighBust,
+                             Measure::Bust,
+                             Measure::Underbust,
+                             Measure::Waist,
+                             Measure::HighHip,
+                             Measure::Hip,
+                             Measure::Thigh,
+                             Measure::ShoulderLength,
+                             Measure::CrossShoulder,
+                             Measure::AcrossFront,
+                             Measure::AcrossBack,
+                             Measure::BackWaistLength,
+                             Measure::FrontWaistLength,
+                             Measure::BustDepth,
+                             Measure::WaistToHip,
+                             Measure::BodyRise,
+                             Measure::CrotchLength,
+                             Measure::InsideLeg,
+                             Measure::UpperArm,
+                             Measure::ArmLength,
+                             Measure::Wrist};
 
 bool answers(GarmentKind kind, Measure m)
 {
@@ -314,7 +328,8 @@ void Strips::draw_axis(QPainter& p, Measure m, double axis, std::size_t on, bool
         if (std::abs(x - column_x(double(on))) < (sw + text_width) / 2 - 4) continue;
         p.setPen(d.walnut);
         p.setFont(tick_font);
-        p.drawText(QRectF{x - 40, axis + 7, 80, 20}, Qt::AlignHCenter, words::number(*drafted(chart, i, m), look_.unit()));
+        p.drawText(QRectF{x - 40, axis + 7, 80, 20}, Qt::AlignHCenter,
+                   words::number(*drafted(chart, i, m), look_.unit()));
     }
     const QRectF swatch{column_x(double(on)) - sw / 2, axis + 6, sw, low ? 21.0 : 25.0};
     p.setPen(Qt::NoPen);
@@ -325,7 +340,8 @@ void Strips::draw_axis(QPainter& p, Measure m, double axis, std::size_t on, bool
     p.drawText(swatch, Qt::AlignCenter, chosen_text);
 }
 
-// The bar from the chosen tick to the wearer: dotted when larger, hatched when smaller; the diamond and its spread.
+// The bar from the chosen tick to the wearer: dotted when larger, hatched when smaller; the diamond and its
+// spread.
 void Strips::draw_wearer(QPainter& p, Measure m, const Taken& taken, double axis, std::size_t on, bool low)
 {
     const auto& d = look_.dyes();
@@ -347,7 +363,8 @@ void Strips::draw_wearer(QPainter& p, Measure m, const Taken& taken, double axis
     const double s = low ? 7 : 8;
     p.setBrush(d.woad);
     p.setPen(QPen{d.sheet, 1.5});
-    p.drawPolygon(QPolygonF{{{to, axis - lift - s - 2}, {to + s, axis - lift}, {to, axis - lift + s + 2}, {to - s, axis - lift}}});
+    p.drawPolygon(QPolygonF{
+        {{to, axis - lift - s - 2}, {to + s, axis - lift}, {to, axis - lift + s + 2}, {to - s, axis - lift}}});
 }
 
 // A difference that takes or gives no more than a fifth of the designed ease, and leaves what one moves in.
@@ -373,17 +390,23 @@ void Strips::draw_answer(QPainter& p, Measure m, const Taken& taken, const QRect
     const bool in_range = abs(difference) <= room_.chart()->half_range(on, m);
     const bool paper = room_.pattern() && (m == Measure::Waist || m == Measure::Hip || m == Measure::WaistToHip);
     const bool held = !paper && ease_holds(m, difference);
+    // The level the size was chosen by, in its nearest size, is what the rest is fitted to.
+    const auto& advice = *room_.advice();
+    const bool frame = !paper && m == anchor_of(advice.school.school) && on == words::chosen_at(advice.choice, m);
+    const bool good = inside || in_range || held || frame;
     const QString text = inside     ? tr("within measuring")
                          : in_range ? tr("inside the printed range")
                          : held     ? tr("ease holds it")
+                         : frame    ? tr("holds: frame size")
                          : paper    ? tr("→ answered in Plan")
                                     : tr("left to adjust");
     p.setFont(look_.lato(12.5, QFont::DemiBold));
-    p.setPen(inside || in_range || held ? d.lichen_ink : paper ? d.woad : d.weld_ink);
+    p.setPen(good ? d.lichen_ink : paper ? d.woad : d.weld_ink);
     const QRectF line{answer.left() - 20, base + (low ? 4 : 8), answer.width() + 20, 20};
     p.drawText(line, Qt::AlignRight, text);
-    if (inside || in_range || held)
-        draw_tick(p, look_, {line.right() - p.fontMetrics().horizontalAdvance(text) - 12, line.center().y() - 2.5}, 6);
+    if (good)
+        draw_tick(p, look_, {line.right() - p.fontMetrics().horizontalAdvance(text) - 12, line.center().y() - 2.5},
+                  6);
 }
 
 void Strips::mousePressEvent(QMouseEvent* e)

@@ -45,16 +45,20 @@ WearDialog::WearDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent
     auto* column = sheet(*this, look, tr("What it is, and how it is worn"));
     auto* grid = new QGridLayout;
     grid->setHorizontalSpacing(14);
+    grid->setColumnStretch(0, 1);
+    grid->setColumnStretch(1, 1);
     const auto add = [&](int i, const QString& name, QWidget* w) {
         grid->addWidget(label(look, name, 14, true, this), i / 2 * 2, i % 2);
         grid->addWidget(w, i / 2 * 2 + 1, i % 2);
     };
     QStringList kinds;
-    for (const auto k : {GarmentKind::Top, GarmentKind::Dress, GarmentKind::Skirt, GarmentKind::Trousers, GarmentKind::Bra})
+    for (const auto k :
+         {GarmentKind::Top, GarmentKind::Dress, GarmentKind::Skirt, GarmentKind::Trousers, GarmentKind::Bra})
         kinds << words::kind_name(k);
     kind_ = box(this, tr("Garment"), kinds, static_cast<int>(plan.choosing.kind), "wear_kind");
     kind_->setEnabled(!room.pattern());
-    cut_ = box(this, tr("Cut"), {tr("fitted or straight"), tr("full or gathered")}, plan.choosing.full, "wear_cut");
+    cut_ =
+        box(this, tr("Cut"), {tr("fitted or straight"), tr("full or gathered")}, plan.choosing.full, "wear_cut");
     cloth_ = box(this, tr("Cloth"), {tr("woven"), tr("knit")}, plan.cloth.knit, "wear_cloth");
     stretch_ = line_edit(this, tr("Stretch in percent"), "wear_stretch");
     stretch_->setText(plan.cloth.stretch > 0 ? QString::number(plan.cloth.stretch * 100) : QString{});
@@ -68,10 +72,11 @@ WearDialog::WearDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent
     add(4, tr("Worn"), seated_);
     column->addLayout(grid);
     column->addWidget(heading(look, tr("Her own ease"), 16, this));
-    column->addWidget(label(look,
-                            tr("Empty keeps the designer's. All round, over the body; a knit may be less than the body "
-                               "(−2)."),
-                            14, false, this));
+    column->addWidget(
+        label(look,
+              tr("Empty keeps the designer's. All round, over the body; a knit may be less than the body "
+                 "(−2)."),
+              14, false, this));
     auto* eases = new QGridLayout;
     int i = 0;
     for (const auto m : girths) {
@@ -135,11 +140,12 @@ void WearDialog::take()
 FlatDialog::FlatDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent}, look_{look}, room_{room}
 {
     auto* column = sheet(*this, look, tr("Finished girth from the pieces laid flat"));
-    column->addWidget(label(look,
-                            tr("Lay each piece flat. At the level of the measure, from stitching line to stitching line: "
-                               "its width, what its darts take there, tucks or pleats, and how often it is cut (on the "
-                               "fold counts twice)."),
-                            14, false, this));
+    column->addWidget(
+        label(look,
+              tr("Lay each piece flat. At the level of the measure, from stitching line to stitching line: "
+                 "its width, what its darts take there, tucks or pleats, and how often it is cut (on the "
+                 "fold counts twice)."),
+              14, false, this));
     auto* top = new QHBoxLayout;
     QStringList measures;
     for (const auto m : girths) measures << words::measure_name(m);
@@ -154,7 +160,8 @@ FlatDialog::FlatDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent
     column->addLayout(top);
     grid_ = new QGridLayout;
     grid_->setHorizontalSpacing(10);
-    const QString heads[] = {tr("Piece"), tr("Width"), tr("Darts take"), tr("Folds"), tr("Depth"), tr("How many"), tr("Cut")};
+    const QString heads[] = {tr("Piece"), tr("Width"),    tr("Darts take"), tr("Folds"),
+                             tr("Depth"), tr("How many"), tr("Cut")};
     for (int c = 0; c < 7; ++c) grid_->addWidget(caption(look, heads[c], this), 0, c);
     column->addLayout(grid_);
     for (const auto& piece : {tr("front"), tr("back"), tr("side")}) add_row(piece);
@@ -184,7 +191,8 @@ void FlatDialog::add_row(const QString& piece)
             box(this, tr("Folds"), {tr("tuck"), tr("knife pleat"), tr("box pleat")}, 0, "flat_fold"),
             length(tr("Depth"), "flat_depth"),
             line_edit(this, tr("How many"), "flat_count" + n),
-            box(this, tr("Cut"), {tr("once"), tr("twice, or on the fold"), tr("three times"), tr("four times")}, 1, "flat_times")};
+            box(this, tr("Cut"), {tr("once"), tr("twice, or on the fold"), tr("three times"), tr("four times")}, 1,
+                "flat_times")};
     row.piece->setText(piece);
     row.count->setText("1");
     connect(row.count, &QLineEdit::textChanged, this, &FlatDialog::preview);
@@ -215,7 +223,8 @@ Outcome<Length> FlatDialog::read() const
         if (!text(row.depth).empty()) {
             const auto depth = parse_length(text(row.depth), look_.unit());
             if (!depth) return tl::make_unexpected(depth.error());
-            w.folds.push_back({static_cast<FoldKind>(row.fold->currentIndex()), *depth, row.count->text().toInt()});
+            w.folds.push_back(
+                {static_cast<FoldKind>(row.fold->currentIndex()), *depth, row.count->text().toInt()});
         }
         widths.push_back(std::move(w));
     }
@@ -235,7 +244,8 @@ void FlatDialog::preview()
     QString text = tr("Finished %1.").arg(words::amount(*girth, look_.unit()));
     if (printed)
         text += " " + tr("The chart's body is %1: designed ease %2.")
-                          .arg(words::amount(*printed, look_.unit()), words::amount(*girth - *printed, look_.unit(), true));
+                          .arg(words::amount(*printed, look_.unit()),
+                               words::amount(*girth - *printed, look_.unit(), true));
     said_->setText(text);
 }
 
@@ -251,7 +261,8 @@ void FlatDialog::take()
         if (s.name == wanted.name && s.group == wanted.group) {
             s.finished[m] = *girth;
         } else if (printed && s.body.contains(m) && !s.finished.contains(m)) {
-            s.finished[m] = s.body.at(m) + (*girth - *printed);  // graded with the body: the same ease in every size
+            s.finished[m] =
+                s.body.at(m) + (*girth - *printed);  // graded with the body: the same ease in every size
         }
     }
     const auto ok = room_.change_chart(chart);

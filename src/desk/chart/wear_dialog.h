@@ -1,4 +1,5 @@
-// wear_dialog.h: what is made, of what cloth, how it is worn, and her own ease where she wants another than designed.
+// wear_dialog.h: what is made, of what cloth, how it is worn, and her own ease where she wants another than
+// designed.
 #pragma once
 #include <QComboBox>
 #include <QDialog>

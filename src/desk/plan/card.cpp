@@ -152,7 +152,12 @@ void Card::paintEvent(QPaintEvent*)
                QString::fromStdString(std::string{unit_text(look_.unit())}) + "  " + words::amount_meaning(kind_));
     p.setPen(d.ink);
     p.setFont(look_.lato(13));
-    p.drawText(QPointF{x, 76 * k}, words::why(*l, look_.unit()) + "  ·  " + words::piece_names(kind_));
+    QString reason = words::why(*l, look_.unit()) + "  ·  " + words::piece_names(kind_);
+    if (const auto old = room_.stale_under(kind_)) {
+        p.setPen(d.weld_ink);
+        reason = tr("measure again: ") + words::stale(*old);
+    }
+    p.drawText(QPointF{x, 76 * k}, reason);
 
     // The state as a chip at the right.
     const QString state = l->state == LineState::Refused ? tr("the paper does not carry it") : state_text(*l);

@@ -204,6 +204,8 @@ QScrollBar::handle:vertical { background: %4; border-radius: 4px; min-height: 30
 QScrollBar::add-line, QScrollBar::sub-line { height: 0; }
 QHeaderView::section { background: %11; border: none; padding: 4px; color: %12; }
 QTableWidget { gridline-color: %10; padding: 0; }
+QComboBox::drop-down { border: none; background: transparent; width: 24px; }
+QComboBox::down-arrow { image: url(:/chevron.svg); width: 12px; height: 8px; }
 QComboBox QAbstractItemView { background: %3; border: 1px solid %4; selection-background-color: %9; selection-color: %2; }
 )"}
         .arg(px(14), d.ink.name(), d.sheet.name(), d.edge.name(), d.woad.name(), d.on_woad.name(),

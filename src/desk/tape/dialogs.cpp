@@ -31,14 +31,16 @@ QComboBox* choice(QWidget* parent, const QString& name, const QStringList& words
 
 }  // namespace
 
-TapeCheckDialog::TapeCheckDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent}, look_{look}, room_{room}
+TapeCheckDialog::TapeCheckDialog(Look& look, Room& room, QWidget* parent)
+    : QDialog{parent}, look_{look}, room_{room}
 {
     auto* column = sheet(*this, look, tr("The tape against a rigid ruler"));
-    column->addWidget(label(look,
-                            tr("Soft tapes stretch, and their ends wear. Lay the tape along a steel or wooden rule, "
-                               "easy, not pulled, and read where the rule ends. The longer the rule, the surer. A "
-                               "second length, far from the first, tells a worn end from stretch."),
-                            14, false, this));
+    column->addWidget(
+        label(look,
+              tr("Soft tapes stretch, and their ends wear. Lay the tape along a steel or wooden rule, "
+                 "easy, not pulled, and read where the rule ends. The longer the rule, the surer. A "
+                 "second length, far from the first, tells a worn end from stretch."),
+              14, false, this));
     auto* grid = new QGridLayout;
     grid->setHorizontalSpacing(18);
     const auto& at = room.body().tape.at();
@@ -106,9 +108,9 @@ DayDialog::DayDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent},
 {
     const auto& body = room.body();
     auto* column = sheet(*this, look, tr("The day, and how the body stands"));
-    column->addWidget(label(look,
-                            tr("These tell, next time, whether the numbers still hold. They stay in your notebook."),
-                            14, false, this));
+    column->addWidget(
+        label(look, tr("These tell, next time, whether the numbers still hold. They stay in your notebook."), 14,
+              false, this));
     const auto line = [&](const QString& name, const std::string& text, const char* object) {
         column->addWidget(label(look, name, 14, true, this));
         auto* edit = new QLineEdit{QString::fromStdString(text), this};
@@ -130,28 +132,30 @@ DayDialog::DayDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent},
         grid->addWidget(box, i / 2 * 2 + 1, i % 2);
         return box;
     };
-    ball_ = add(0, tr("Ball of the shoulder"),
-                choice(this, tr("Ball of the shoulder"), stances, static_cast<int>(body.posture.ball), "day_ball"));
+    ball_ =
+        add(0, tr("Ball of the shoulder"),
+            choice(this, tr("Ball of the shoulder"), stances, static_cast<int>(body.posture.ball), "day_ball"));
     neck_ = add(1, tr("Neck"), choice(this, tr("Neck"), stances, static_cast<int>(body.posture.neck), "day_neck"));
-    round_back_ = add(2, tr("High round back"),
-                      choice(this, tr("High round back"),
-                             {tr("not looked at"), tr("none"), tr("slight"), tr("marked")},
-                             static_cast<int>(body.posture.round_back), "day_round_back"));
-    slope_ = add(3, tr("Shoulder slope, as a toile showed"),
-                 choice(this, tr("Shoulder slope"), {tr("not looked at"), tr("square"), tr("middling"), tr("sloping")},
-                        static_cast<int>(body.posture.slope), "day_slope"));
+    round_back_ =
+        add(2, tr("High round back"),
+            choice(this, tr("High round back"), {tr("not looked at"), tr("none"), tr("slight"), tr("marked")},
+                   static_cast<int>(body.posture.round_back), "day_round_back"));
+    slope_ =
+        add(3, tr("Shoulder slope, as a toile showed"),
+            choice(this, tr("Shoulder slope"), {tr("not looked at"), tr("square"), tr("middling"), tr("sloping")},
+                   static_cast<int>(body.posture.slope), "day_slope"));
     column->addLayout(grid);
     QStringList slopes;
     for (const auto side : {Side::Right, Side::Left}) {
         if (const auto a = shoulder_slope_degrees(body, side))
             slopes << tr("%1 %2°").arg(words::side_name(side)).arg(*a, 0, 'f', 1);
     }
-    column->addWidget(label(look,
-                            slopes.isEmpty()
-                                ? tr("The slope in degrees follows from neck point height, shoulder tip height and "
-                                     "shoulder length.")
-                                : tr("Slope from the heights: %1.").arg(slopes.join(", ")),
-                            14, false, this));
+    column->addWidget(
+        label(look,
+              slopes.isEmpty() ? tr("The slope in degrees follows from neck point height, shoulder tip height and "
+                                    "shoulder length.")
+                               : tr("Slope from the heights: %1.").arg(slopes.join(", ")),
+              14, false, this));
     said_ = label(look, {}, 14, true, this);
     said_->setObjectName("day_said");
     column->addWidget(said_);

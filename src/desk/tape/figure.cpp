@@ -40,7 +40,8 @@ MeasureLine seated_line(Measure m)
 {
     switch (m) {
         case Measure::BodyRise: return {QPolygonF{{{-3.2, 46}, {-4.6, 52}, {-4.6, 62}}}, false, {-4.6, 55}, true};
-        case Measure::SeatedWaist: return {QPolygonF{{{-9.4, 46}, {-2.4, 47.4}, {4.4, 46}}}, true, {4.4, 46}, false};
+        case Measure::SeatedWaist:
+            return {QPolygonF{{{-9.4, 46}, {-2.4, 47.4}, {4.4, 46}}}, true, {4.4, 46}, false};
         case Measure::SeatedHip: return {QPolygonF{{{-11.6, 57}, {-3, 59.4}, {6.0, 55}}}, true, {-11.6, 57}, true};
         default: return {QPolygonF{{{10, 52.2}, {11.4, 57}, {10.4, 61.6}}}, true, {10, 52.4}, false};
     }
@@ -74,7 +75,9 @@ std::vector<std::vector<Measure>> Figure::pages() const
 {
     std::vector<std::vector<Measure>> out;
     const auto round = room_.measures();
-    const auto of = [&](View v) { return std::count_if(round.begin(), round.end(), [&](Measure m) { return facts(m).view == v; }); };
+    const auto of = [&](View v) {
+        return std::count_if(round.begin(), round.end(), [&](Measure m) { return facts(m).view == v; });
+    };
     const bool joined = of(View::Front) + of(View::Legs) <= static_cast<long>(most_on_a_page);
     std::optional<View> last;
     for (const auto m : round) {
@@ -126,8 +129,9 @@ void Figure::lay_out()
     const auto all = page();
     std::vector<Measure> columns[2];
     for (const auto m : all) columns[placed(m).tag_left ? 0 : 1].push_back(m);
-    for (int c = 0; c < 2; ++c) {  // neither column more than two longer than the other
-        while (columns[c].size() > columns[1 - c].size() + 2) {
+    constexpr std::size_t most_in_a_column = 9;
+    for (int c = 0; c < 2; ++c) {
+        while (columns[c].size() > most_in_a_column) {
             columns[1 - c].push_back(columns[c].back());
             columns[c].pop_back();
         }
@@ -216,12 +220,12 @@ void Figure::draw_body(QPainter& p) const
 void Figure::draw_seated(QPainter& p) const
 {
     const auto& d = look_.dyes();
-    const QPolygonF outline{QList<QPointF>{
-        {-3.6, 20},  {-0.4, 20.6}, {2.2, 24},   {4.2, 30},   {4.6, 36},   {4.2, 42},  {4.6, 48},  {8, 51},
-        {16, 51.6},  {23, 52.6},   {26, 55.4},  {26.4, 60},  {25.6, 68},  {25, 78},   {24, 88},   {24.4, 94.4},
-        {30, 97.4},  {30, 99.4},   {20.4, 99.4}, {19.8, 94}, {19.4, 84},  {19.6, 74}, {19, 65},   {12, 63.2},
-        {2, 63.2},   {-8, 63.2},   {-11.6, 60}, {-11.4, 54}, {-9.6, 47},  {-9.2, 40}, {-9.8, 33}, {-9, 26},
-        {-6.6, 21.4}}};
+    const QPolygonF outline{
+        QList<QPointF>{{-3.6, 20}, {-0.4, 20.6}, {2.2, 24},  {4.2, 30},  {4.6, 36},    {4.2, 42},   {4.6, 48},
+                       {8, 51},    {16, 51.6},   {23, 52.6}, {26, 55.4}, {26.4, 60},   {25.6, 68},  {25, 78},
+                       {24, 88},   {24.4, 94.4}, {30, 97.4}, {30, 99.4}, {20.4, 99.4}, {19.8, 94},  {19.4, 84},
+                       {19.6, 74}, {19, 65},     {12, 63.2}, {2, 63.2},  {-8, 63.2},   {-11.6, 60}, {-11.4, 54},
+                       {-9.6, 47}, {-9.2, 40},   {-9.8, 33}, {-9, 26},   {-6.6, 21.4}}};
     QPolygonF placed_outline;
     for (const auto& q : outline) placed_outline << at(q);
     QPainterPath body = smooth(placed_outline, true);
@@ -244,7 +248,8 @@ void Figure::draw_seated(QPainter& p) const
     // The arm rests on the thigh.
     p.setPen(QPen{d.walnut_line, 1.3});
     p.setBrush(Qt::NoBrush);
-    p.drawPath(smooth(QPolygonF{{at({-3, 25}), at({-4.4, 34}), at({-2.6, 43}), at({6, 48}), at({14, 51})}}, false));
+    p.drawPath(
+        smooth(QPolygonF{{at({-3, 25}), at({-4.4, 34}), at({-2.6, 43}), at({6, 48}), at({14, 51})}}, false));
     p.setPen(QPen{d.rule, 2});
     p.drawLine(at({-26, 99.6}), at({34, 99.6}));
 }
@@ -333,8 +338,9 @@ void Figure::draw_tag(QPainter& p, Measure m)
     const double value_base = r.bottom() - line * 0.28;
     p.setPen(here ? d.woad : d.ink);
     p.setFont(look_.lato(r.height() < 48 * k ? 13 : 14, QFont::DemiBold));
-    p.drawText(QPointF{r.left() + 10, name_base},
-               p.fontMetrics().elidedText(words::measure_name(m), Qt::ElideRight, static_cast<int>(r.width() - 14)));
+    p.drawText(
+        QPointF{r.left() + 10, name_base},
+        p.fontMetrics().elidedText(words::measure_name(m), Qt::ElideRight, static_cast<int>(r.width() - 14)));
     const auto taken = room_.body().taken(m);
     if (!taken) {
         p.setPen(d.faded);
@@ -346,8 +352,8 @@ void Figure::draw_tag(QPainter& p, Measure m)
         return;
     }
     p.setPen(here ? d.woad : d.ink);
-    const double w = draw_number(p, look_, {r.left() + 10, value_base}, taken->value, look_.unit(), 21, QFont::Medium,
-                                 false);
+    const double w =
+        draw_number(p, look_, {r.left() + 10, value_base}, taken->value, look_.unit(), 21, QFont::Medium, false);
     const QPointF mark{r.left() + 10 + w + 18, value_base - 7 * k};
     const bool questioned = !sense_of(m, room_.body()).empty();
     if (taken->state == ReadingState::ThirdAsked || questioned)
@@ -405,7 +411,8 @@ void Figure::keyPressEvent(QKeyEvent* e)
 {
     const auto round = room_.measures();
     const auto here = std::find(round.begin(), round.end(), current_);
-    if (e->key() == Qt::Key_Down && here != round.end() && here + 1 != round.end()) return emit picked(*(here + 1));
+    if (e->key() == Qt::Key_Down && here != round.end() && here + 1 != round.end())
+        return emit picked(*(here + 1));
     if (e->key() == Qt::Key_Up && here != round.begin() && here != round.end()) return emit picked(*(here - 1));
     QWidget::keyPressEvent(e);
 }

@@ -43,33 +43,43 @@ MeasureLine line_of(Measure m, const Proportions& b)
         case Measure::SeatedHip: return girth(b, Proportions::hip);
         case Measure::BustDepth: return along({{{3.4, 17.2}, {4.6, 22}, {4.9, 27}}}, 0.5);
         case Measure::BustSpan: return along({{{4.9, 27.2}, {0, 27.6}, {-4.9, 27.2}}}, 0.0);
-        case Measure::FrontWaistLength: return along({{{2.6, 17.2}, {3.6, 22}, {4.0, 27.5}, {3.4, 33}, {3.2, waist}}}, 0.8);
+        case Measure::FrontWaistLength:
+            return along({{{2.6, 17.2}, {3.6, 22}, {4.0, 27.5}, {3.4, 33}, {3.2, waist}}}, 0.8);
         case Measure::AcrossFront: return along({{{8.4, 22.0}, {0, 22.2}, {-8.4, 22.0}}}, 0.0);
         case Measure::WaistToHip: {
             QPolygonF p;
-            for (double l = Proportions::waist; l <= Proportions::hip; l += 1) p << QPointF{b.half_width(l), b.y(l)};
+            for (double l = Proportions::waist; l <= Proportions::hip; l += 1)
+                p << QPointF{b.half_width(l), b.y(l)};
             return along(p, 0.4);
         }
         case Measure::SkirtLength: {
             const double out = b.half_width(Proportions::hip) + 1.6;
-            return along({{{b.half_width(Proportions::waist) + 1.6, waist}, {out, hip - 4}, {out, hip + 2},
-                           {out, (hip + b.hem()) / 2}, {out, b.hem()}}},
+            return along({{{b.half_width(Proportions::waist) + 1.6, waist},
+                           {out, hip - 4},
+                           {out, hip + 2},
+                           {out, (hip + b.hem()) / 2},
+                           {out, b.hem()}}},
                          0.8);
         }
         case Measure::Thigh: return limb(0.8, b.half_width(60), b.y(60));
         case Measure::Knee: return limb(1.7, b.half_width(74), b.y(74));
         case Measure::Calf: return limb(2.2, b.half_width(79), b.y(79));
-        case Measure::InsideLeg: return along({{{-0.6, crotch + 1}, {-1.4, 72}, {-1.6, 85}, {-1.6, 99}}}, 0.7, true);
+        case Measure::InsideLeg:
+            return along({{{-0.6, crotch + 1}, {-1.4, 72}, {-1.6, 85}, {-1.6, 99}}}, 0.7, true);
         case Measure::CrotchLength:
-            return along({{{-1.1, waist}, {-1.1, (waist + crotch) / 2}, {-0.6, crotch}, {0, crotch + 0.6}}}, 0.4, true);
+            return along({{{-1.1, waist}, {-1.1, (waist + crotch) / 2}, {-0.6, crotch}, {0, crotch + 0.6}}}, 0.4,
+                         true);
         case Measure::FrontRise: return along({{{0, waist}, {0, (waist + crotch) / 2}, {0, crotch}}}, 0.5, true);
-        case Measure::BackRise: return along({{{1.1, waist}, {1.1, (waist + crotch) / 2}, {0.6, crotch}}}, 0.6, true);
+        case Measure::BackRise:
+            return along({{{1.1, waist}, {1.1, (waist + crotch) / 2}, {0.6, crotch}}}, 0.6, true);
         case Measure::ShoulderLength: return along({{{3.6, 17.2}, {6.6, 18.2}, {10.4, 19.8}}}, 0.5);
-        case Measure::CrossShoulder: return along({{{-10.4, 20.0}, {-5, 19.4}, {0, 19.2}, {5, 19.4}, {10.4, 20.0}}}, 0.0, true);
+        case Measure::CrossShoulder:
+            return along({{{-10.4, 20.0}, {-5, 19.4}, {0, 19.2}, {5, 19.4}, {10.4, 20.0}}}, 0.0, true);
         case Measure::AcrossBack: return along({{{-9.0, 24.0}, {0, 24.2}, {9.0, 24.0}}}, 0.0, true);
         case Measure::BackWaistLength: return along({{{0, 16.6}, {0, 28}, {0, waist}}}, 0.5, true);
         case Measure::ArmLength: {
-            return along({{b.arm({10.8, 20.2}), {arm_x(30) + 0.6, 30}, {arm_x(36) + 1.2, 38}, b.arm({15.2, 49})}}, 0.67);
+            return along({{b.arm({10.8, 20.2}), {arm_x(30) + 0.6, 30}, {arm_x(36) + 1.2, 38}, b.arm({15.2, 49})}},
+                         0.67);
         }
         case Measure::UpperArm: {
             const double c = arm_x(27);

@@ -8,9 +8,9 @@
 namespace sartorum::desk {
 
 struct MeasureLine {
-    QPolygonF points;     // through which the tape runs
-    bool round = false;   // a girth: sags a little in front, is drawn as a band
-    QPointF anchor;       // of the leader
+    QPolygonF points;    // through which the tape runs
+    bool round = false;  // a girth: sags a little in front, is drawn as a band
+    QPointF anchor;      // of the leader
     bool tag_left = false;
 };
 

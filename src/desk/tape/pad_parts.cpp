@@ -53,8 +53,7 @@ void Hero::paintEvent(QPaintEvent*)
         return;
     }
     p.setPen(live_ ? d.walnut : d.woad);
-    const double w =
-        draw_number(p, look_, {0, base}, *shown, look_.unit(), large, QFont::Medium, false);
+    const double w = draw_number(p, look_, {0, base}, *shown, look_.unit(), large, QFont::Medium, false);
     p.setFont(look_.lato(22));
     p.drawText(QPointF{w + 8, base}, QString::fromStdString(std::string{unit_text(look_.unit())}));
     const Unit other = look_.unit() == Unit::Inch ? Unit::Centimetre : Unit::Inch;

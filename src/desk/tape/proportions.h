@@ -1,5 +1,5 @@
-// proportions.h: the wearer's own proportions for the figure, from whatever is read so far. A drawing aid: calm and
-// abstract, held within narrow limits, and no number is taken from it.
+// proportions.h: the wearer's own proportions for the figure, from whatever is read so far. A drawing aid: calm
+// and abstract, held within narrow limits, and no number is taken from it.
 //
 // Figure units: the height is 100, y runs down from the crown, x out from the middle.
 #pragma once
@@ -15,7 +15,7 @@ public:
     Proportions() = default;
     explicit Proportions(const BodySet&);
 
-    [[nodiscard]] double y(double level) const;       // where a level of the plain figure lies
+    [[nodiscard]] double y(double level) const;           // where a level of the plain figure lies
     [[nodiscard]] double half_width(double level) const;  // of the trunk or the leg's outside, at a plain level
     [[nodiscard]] QPointF trunk(QPointF plain, bool outside) const;
     [[nodiscard]] QPointF arm(QPointF plain) const;

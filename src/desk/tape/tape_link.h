@@ -1,7 +1,7 @@
 // tape_link.h: a digital tape on a local socket. docs/tape-protocol.md defines the lines it speaks.
 //
-// Untrusted: lines up to 64 bytes, up to 200 a second, numbers inside what a tape can be. What is not understood is
-// counted and said, never acted on; a tape that floods is put down.
+// Untrusted: lines up to 64 bytes, up to 200 a second, numbers inside what a tape can be. What is not understood
+// is counted and said, never acted on; a tape that floods is put down.
 #pragma once
 #include <QElapsedTimer>
 #include <QLocalSocket>

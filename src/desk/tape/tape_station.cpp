@@ -90,8 +90,7 @@ QWidget* TapeStation::build_pad()
     top->addWidget(title_, 1);
     sides_ = new Choices{look_, {tr("right"), tr("left")}, tr("Side of the body"), pad};
     sides_->setObjectName("side");
-    connect(sides_, &Choices::picked, this,
-            [this](int i) { go_to(current_, i == 1 ? Side::Left : Side::Right); });
+    connect(sides_, &Choices::picked, this, [this](int i) { go_to(current_, i == 1 ? Side::Left : Side::Right); });
     top->addWidget(sides_);
     column->addLayout(top);
     term_ = caption(look_, {}, pad);
@@ -332,7 +331,16 @@ void TapeStation::refresh_sections()
     for (const auto& s : room_.stale()) {
         if (s.measure == current_) old << words::stale(s);
     }
-    if (!old.isEmpty()) moved += "\n" + tr("Please measure again: %1.").arg(old.join(", "));
+    if (!old.isEmpty()) {
+        moved += "\n" + tr("Please measure again: %1.").arg(old.join(", "));
+        QStringList touched;
+        for (const auto& a : catalogue()) {
+            const auto* decision = room_.plan().decision(a.kind);
+            if (a.from == current_ && decision && decision->answer == Answer::Accepted)
+                touched << words::adjustment_name(a.kind);
+        }
+        if (!touched.isEmpty()) moved += " " + tr("It touches the plan: %1.").arg(touched.join(", "));
+    }
     history_->setText(moved);
     trend_->show(std::move(points));
     dates_button_->setVisible(room_.history().size() > 1);
@@ -346,7 +354,8 @@ void TapeStation::refresh_sections()
     switch (link_->state()) {
         case TapeLink::State::Away:
             link_button_->setText(tr("Connect"));
-            if (live_->text().isEmpty()) live_->setText(tr("Typing comes first; a digital tape can send readings too."));
+            if (live_->text().isEmpty())
+                live_->setText(tr("Typing comes first; a digital tape can send readings too."));
             break;
         case TapeLink::State::Connecting:
             link_button_->setText(tr("Put down"));
@@ -390,7 +399,8 @@ void TapeStation::take_pressed(Length l)
     }
     const auto values = readings();
     const auto before = room_.body().taken(current_, side_);
-    const bool wants = !before || before->state == ReadingState::OneMore || before->state == ReadingState::ThirdAsked;
+    const bool wants =
+        !before || before->state == ReadingState::OneMore || before->state == ReadingState::ThirdAsked;
     if (!wants) {
         live_->setText(tr("This measure has its readings. Go on, or empty a field to read again."));
         return;

@@ -55,8 +55,10 @@ void build_window(QWidget& window, Tape& tape, Length around)
     QObject::connect(length, &QDoubleSpinBox::valueChanged, &tape,
                      [&tape](double mm) { tape.lay_round(Length::mm(mm)); });
     QObject::connect(press, &QPushButton::clicked, &tape, [&tape] { tape.press(); });
-    QObject::connect(&tape, &Tape::desk_came, state, [state] { state->setText(QObject::tr("The desk is listening.")); });
-    QObject::connect(&tape, &Tape::desk_went, state, [state] { state->setText(QObject::tr("The desk has gone.")); });
+    QObject::connect(&tape, &Tape::desk_came, state,
+                     [state] { state->setText(QObject::tr("The desk is listening.")); });
+    QObject::connect(&tape, &Tape::desk_went, state,
+                     [state] { state->setText(QObject::tr("The desk has gone.")); });
 }
 
 }  // namespace
@@ -79,8 +81,8 @@ int main(int argc, char** argv)
         QTextStream{stderr} << "--stretch must lie between 0.9 and 1.1\n";
         return 2;
     }
-    const TapeWays ways{Length::mm(parser.value("length").toDouble()), Length::mm(parser.value("noise").toDouble()),
-                        stretch, parser.value("seed").toUInt()};
+    const TapeWays ways{Length::mm(parser.value("length").toDouble()),
+                        Length::mm(parser.value("noise").toDouble()), stretch, parser.value("seed").toUInt()};
     Tape tape{ways};
     if (!tape.listen(parser.value("socket"))) {
         QTextStream{stderr} << parser.value("socket") << " cannot be listened on\n";

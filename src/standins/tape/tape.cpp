@@ -26,7 +26,8 @@ Tape::Tape(const TapeWays& ways, QObject* parent) : QObject{parent}, ways_{ways}
         if (ways_.live_every_ms > 0) live_.start(ways_.live_every_ms);
         emit desk_came();
     });
-    connect(&live_, &QTimer::timeout, this, [this] { send("LIVE " + QByteArray::number(shown().in_mm(), 'f', 1)); });
+    connect(&live_, &QTimer::timeout, this,
+            [this] { send("LIVE " + QByteArray::number(shown().in_mm(), 'f', 1)); });
 }
 
 bool Tape::listen(const QString& socket)

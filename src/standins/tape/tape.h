@@ -1,4 +1,5 @@
-// tape.h: a simulated digital tape: a soft tape that has stretched, in a hand that trembles. docs/tape-protocol.md.
+// tape.h: a simulated digital tape: a soft tape that has stretched, in a hand that trembles.
+// docs/tape-protocol.md.
 #pragma once
 #include <QLocalServer>
 #include <QObject>
