@@ -39,12 +39,7 @@ int main(int argc, char** argv)
         window.findChild<TapeStation*>()->go_to(m);
         shot(name);
     };
-    tape(Round::Dress, Measure::Bust, "tape-front");
     tape(Round::Dress, Measure::UpperArm, "tape-back");
-    tape(Round::Everything, Measure::Hip, "all-front");
-    tape(Round::Everything, Measure::CrotchLength, "all-legs");
-    tape(Round::Everything, Measure::ShoulderTipHeight, "all-door");
-    tape(Round::Everything, Measure::BodyRise, "all-seated");
     room.walk_round({});
     const auto dialog = [&](const char* name, auto open) {
         QTimer::singleShot(150, [&, name] {
@@ -55,12 +50,6 @@ int main(int argc, char** argv)
         });
         open();
     };
-    dialog("d-check", [&] { TapeCheckDialog{look, room, &window}.exec(); });
-    dialog("d-day", [&] { DayDialog{look, room, &window}.exec(); });
-    dialog("d-dates", [&] { DatesDialog{look, room, &window}.exec(); });
-    dialog("d-chart", [&] { window.correct_chart(); });
-    dialog("d-wear", [&] { WearDialog{look, room, &window}.exec(); });
-    dialog("d-flat", [&] { FlatDialog{look, room, &window}.exec(); });
     const auto dress = room.book().charts().front().id;
     const auto skirt_table = room.table();
     room.choose_chart(dress);
@@ -68,6 +57,7 @@ int main(int argc, char** argv)
     room.wear({GarmentKind::Dress}, {}, {});
     window.go_to(Station::Chart);
     shot("chart-dress");
+    dialog("chart-typing", [&] { window.correct_chart(); });
     window.go_to(Station::Tape);
     room.choose_pattern(*skirt_table.pattern);
     room.choose_chart(*skirt_table.chart);

@@ -549,8 +549,13 @@ std::string write_chart_csv(const SizeChart& chart, Unit unit)
         if (chart.prints(f.measure)) printed.push_back(f.measure);
         if (all_finished) finished.push_back(f.measure);
     }
-    for (const auto m : printed) out += "," + std::string{facts(m).key} + " " + u;
-    for (const auto m : finished) out += ",finished " + std::string{facts(m).key} + " " + u;
+    const auto head = [](Measure m) {
+        std::string name{facts(m).key};
+        std::replace(name.begin(), name.end(), '_', ' ');
+        return name;
+    };
+    for (const auto m : printed) out += "," + head(m);
+    for (const auto m : finished) out += ",finished " + head(m);
     out += "\n";
     for (std::size_t i = 0; i < chart.sizes.size(); ++i) {
         const auto& size = chart.sizes[i];

@@ -258,6 +258,12 @@ QString advice_title(const SizeChart& chart, const SizeChoice& c, const std::vec
 {
     QStringList parts;
     bool same = true;
+    const bool all_three = levels.size() == 3 && levels[1] == Measure::Waist;
+    const auto name = [&](std::size_t i) { return text(chart.sizes[chosen_at(c, levels[i])].name); };
+    if (all_three && c.bust_size == c.waist_size && c.waist_size != c.hip_size)
+        return t("%1 to the waist, %2 below").arg(name(0), name(2));
+    if (all_three && c.waist_size == c.hip_size && c.bust_size != c.waist_size)
+        return t("%1 above, %2 from the waist down").arg(name(0), name(1));
     for (const auto m : levels) {
         const QString size = text(chart.sizes[chosen_at(c, m)].name);
         same = same && chosen_at(c, m) == chosen_at(c, levels.front());

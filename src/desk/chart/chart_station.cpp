@@ -287,7 +287,7 @@ void ChartStation::refresh_ease()
         if (!r.holds(taken ? taken->spread : Length{})) note << words::ease_below(r, look_.unit());
     }
     if (!rows.empty()) {
-        note << tr("Ease all round, in %1. Bar: planned; dashed: as designed; short tick: least to move in.")
+        note << tr("Ease all round, %1. Bar: planned; dashed: as designed; short tick: least to move in.")
                     .arg(QString::fromStdString(std::string{unit_text(look_.unit())}));
     } else if (room_.trouble()) {
         note << words::refusal(*room_.trouble(), look_.unit());

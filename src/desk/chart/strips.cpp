@@ -200,11 +200,14 @@ void Strips::draw_head(QPainter& p)
     p.drawText(QPointF{20, 32}, tr("Body sizes printed by %1").arg(QString::fromStdString(chart.maker)));
     p.setFont(look_.lato(12.5));
     p.setPen(d.faded);
-    p.drawText(QRectF{0, 18, width() - 20.0, 18}, Qt::AlignRight,
-               tr("one size scale for every line; the woad mark is %1").arg(room_.wearer_name()));
+    const bool roomy = look_.scale() < 1.25;
+    if (roomy)
+        p.drawText(QRectF{0, 18, width() - 20.0, 18}, Qt::AlignRight,
+                   tr("one size scale for every line; the woad mark is %1").arg(room_.wearer_name()));
     p.drawText(QPointF{20, 62},
                tr("body measure, %1").arg(QString::fromStdString(std::string{unit_text(look_.unit())})));
-    p.drawText(QRectF{0, 48, width() - 20.0, 18}, Qt::AlignRight, tr("differs from the chart by"));
+    p.drawText(QRectF{0, roomy ? 48.0 : 12.0, width() - 20.0, 24}, Qt::AlignRight,
+               tr("differs from the chart by"));
     const auto& sizes = chart.sizes;
     const auto c = room_.choice();
     const double pitch = column_x(1) - column_x(0);
@@ -278,24 +281,27 @@ void Strips::draw_row(QPainter& p, std::size_t row, Measure m)
         p.setPen(QPen{d.woad, 1.8});
         p.drawRoundedRect(r.adjusted(4, 1, -4, -1), 5, 5);
     }
-    const double number_px = low ? 20 : 30;
-    const double name_y = r.center().y() - (low ? 8 : 16);
-    const double value_y = r.center().y() + (low ? 16 : 18);
+    // Larger text gets what the strip has room for.
+    const double k = look_.scale();
+    const double fit = std::min(1.0, r.height() / ((low ? 54 : 78) * k));
+    const double number_px = (low ? 20 : 30) * fit;
+    const double name_y = r.center().y() - (low ? 8 : 16) * k * fit;
+    const double value_y = r.center().y() + (low ? 16 : 18) * k * fit;
     p.setPen(d.ink);
-    p.setFont(look_.lato(14, QFont::DemiBold));
+    p.setFont(look_.lato(14 * fit, QFont::DemiBold));
     p.drawText(QPointF{24, name_y}, words::measure_name(m));
     if (taken) {
         p.setPen(d.woad);
         const double w = draw_number(p, look_, {24, value_y}, taken->value, u, number_px, QFont::Medium, false);
         p.setPen(d.faded);
-        p.setFont(look_.lato(13.5));
+        p.setFont(look_.lato(13.5 * fit));
         p.drawText(QPointF{24 + w + 8, value_y}, "±" + words::number(taken->spread, u));
     } else {
         p.setPen(d.faded);
         p.setFont(look_.lato(13.5));
         p.drawText(QPointF{24, value_y}, tr("not yet read"));
     }
-    if (m == Measure::HighBust && !room_.chart()->prints(m) && r.height() > 80) {
+    if (m == Measure::HighBust && !room_.chart()->prints(m) && r.height() > 80 * k) {
         p.setPen(d.faded);
         p.setFont(look_.lato(12.5));
         p.drawText(QPointF{24, value_y + 17}, tr("not printed: bust less the cup"));
@@ -314,11 +320,11 @@ void Strips::draw_axis(QPainter& p, Measure m, double axis, std::size_t on, bool
     const double pitch = column_x(1) - column_x(0);
     p.setPen(QPen{d.edge, 1});
     p.drawLine(QPointF(column_x(0) - 24, axis), QPointF(column_x(double(n - 1)) + 24, axis));
-    const QFont tick_font = look_.lato(low ? 12.5 : 13.5);
+    const QFont tick_font = look_.lato(std::min(low ? 12.5 : 13.5, 16 / look_.scale()));
     const double text_width = QFontMetricsF{tick_font}.horizontalAdvance("100.0") + 8;
     const int every = std::max(1, static_cast<int>(std::ceil(text_width / pitch)));
     const QString chosen_text = words::number(*drafted(chart, on, m), look_.unit());
-    const QFont chosen_font = look_.lato(low ? 13.5 : 15, QFont::DemiBold);
+    const QFont chosen_font = look_.lato(std::min(low ? 13.5 : 15.0, 17 / look_.scale()), QFont::DemiBold);
     const double sw = QFontMetricsF{chosen_font}.horizontalAdvance(chosen_text) + 16;
     for (std::size_t i = 0; i < n; ++i) {
         const double x = column_x(double(i));
@@ -381,7 +387,7 @@ void Strips::draw_answer(QPainter& p, Measure m, const Taken& taken, const QRect
     const auto& d = look_.dyes();
     const QRectF answer{width() - answer_width - 24.0, r.top(), answer_width, r.height()};
     const Length difference = taken.value - *drafted(*room_.chart(), on, m);
-    const double px = low ? 20 : 26;
+    const double px = (low ? 20 : 26) * std::min(1.0, r.height() / ((low ? 54 : 78) * look_.scale()));
     p.setPen(d.ink);
     const double w = number_width(look_, difference, look_.unit(), px, QFont::Normal, true);
     const double base = r.center().y() - (low ? 4 : 3);
@@ -390,9 +396,10 @@ void Strips::draw_answer(QPainter& p, Measure m, const Taken& taken, const QRect
     const bool in_range = abs(difference) <= room_.chart()->half_range(on, m);
     const bool paper = room_.pattern() && (m == Measure::Waist || m == Measure::Hip || m == Measure::WaistToHip);
     const bool held = !paper && ease_holds(m, difference);
-    // The level the size was chosen by, in its nearest size, is what the rest is fitted to.
+    // The frame in its nearest size is what the rest is fitted to.
     const auto& advice = *room_.advice();
-    const bool frame = !paper && m == anchor_of(advice.school.school) && on == words::chosen_at(advice.choice, m);
+    const bool frame = !paper && m == Measure::HighBust && anchor_of(advice.school.school) == m &&
+                       on == words::chosen_at(advice.choice, m);
     const bool good = inside || in_range || held || frame;
     const QString text = inside     ? tr("within measuring")
                          : in_range ? tr("inside the printed range")
@@ -400,7 +407,7 @@ void Strips::draw_answer(QPainter& p, Measure m, const Taken& taken, const QRect
                          : frame    ? tr("holds: frame size")
                          : paper    ? tr("→ answered in Plan")
                                     : tr("left to adjust");
-    p.setFont(look_.lato(12.5, QFont::DemiBold));
+    p.setFont(look_.lato(std::min(12.5, 15 / look_.scale()), QFont::DemiBold));
     p.setPen(good ? d.lichen_ink : paper ? d.woad : d.weld_ink);
     const QRectF line{answer.left() - 20, base + (low ? 4 : 8), answer.width() + 20, 20};
     p.drawText(line, Qt::AlignRight, text);

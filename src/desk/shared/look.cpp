@@ -201,7 +201,9 @@ QDialog { background: %11; }
 QScrollArea, QScrollArea > QWidget > QWidget { background: transparent; border: none; }
 QScrollBar:vertical { background: transparent; width: 8px; }
 QScrollBar::handle:vertical { background: %4; border-radius: 4px; min-height: 30px; }
-QScrollBar::add-line, QScrollBar::sub-line { height: 0; }
+QScrollBar:horizontal { background: transparent; height: 8px; }
+QScrollBar::handle:horizontal { background: %4; border-radius: 4px; min-width: 30px; }
+QScrollBar::add-line, QScrollBar::sub-line { height: 0; width: 0; }
 QHeaderView::section { background: %11; border: none; padding: 4px; color: %12; }
 QTableWidget { gridline-color: %10; padding: 0; }
 QComboBox::drop-down { border: none; background: transparent; width: 24px; }

@@ -48,11 +48,11 @@ protected:
         }
         p.setPen(d.ink);
         p.setFont(look_.cabin(17));
-        p.drawText(QRectF{10, 6, width() - 32.0, 24}, Qt::AlignLeft | Qt::AlignVCenter,
+        p.drawText(QRectF{10, 4, width() - 32.0, 24}, Qt::AlignLeft | Qt::AlignVCenter,
                    p.fontMetrics().elidedText(first_, Qt::ElideRight, width() - 32));
         p.setPen(d.faded);
         p.setFont(look_.lato(12.5));
-        p.drawText(QRectF{10, 29, width() - 14.0, 18}, Qt::AlignLeft | Qt::AlignVCenter,
+        p.drawText(QRectF{10, 30, width() - 14.0, 18}, Qt::AlignLeft | Qt::AlignVCenter,
                    p.fontMetrics().elidedText(second_, Qt::ElideRight, width() - 14));
         p.setPen(QPen{d.faded, 1.5});
         const QPointF c{width() - 14.0, 19};
