@@ -38,6 +38,7 @@ Foot::Keys keys_of(Station s)
             return {{"↑ ↓", t("measure")},
                     {"← →", t("size at this measure")},
                     {"B", t("blend or one size")},
+                    {"E", t("how it is worn")},
                     {"Enter", t("to Plan")}};
         case Station::Plan:
             return {{"↑ ↓", t("card")},

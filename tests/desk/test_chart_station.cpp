@@ -2,6 +2,7 @@
 // measuring.
 #include <QClipboard>
 #include <QComboBox>
+#include <QHeaderView>
 #include <QLabel>
 #include <QPointer>
 #include <QTableWidget>
@@ -227,6 +228,38 @@ private slots:
         QTest::keyClick(d.find("chart_group"), Qt::Key_Right);
         QTRY_COMPARE(d.room->chart()->sizes[0].group, std::string{"D"});
         QCOMPARE(drafted_difference(*d.room->chart())->in_inches(), 4.0);
+    }
+    void every_size_is_listed_with_what_it_leaves()
+    {
+        Desk d{at(), true};
+        lay_dress(d);
+        in_dialog([](QWidget* w) {
+            auto* table = w->findChild<QTableWidget*>("sizes_table");
+            QCOMPARE(table->rowCount(), 7);
+            QCOMPARE(table->item(0, 0)->text(), "16");  // the least to do
+            int bust = 0;
+            for (int c = 0; c < table->columnCount(); ++c) {
+                if (table->horizontalHeaderItem(c)->text() == "Bust") bust = c;
+            }
+            QCOMPARE(table->item(0, bust)->text(), "+2.6");
+        });
+        d.click("every_size");
+    }
+    void what_is_kept_of_a_chart_alone_is_there_after_reopening()
+    {
+        const QString path = at();
+        {
+            Desk d{path, true};
+            lay_dress(d);
+            d.click("take_to_plan");  // keeps the size: there is no drawing to plan on
+            QCOMPARE(d.window->current(), Station::Chart);
+            QVERIFY(d.room->sizes_chosen());
+        }
+        Desk again{path, false};
+        QVERIFY(!again.room->pattern());
+        QVERIFY(again.room->sizes_chosen());
+        QCOMPARE(again.room->plan().waist_size, std::string{"18"});
+        QCOMPARE(again.room->plan().choosing.kind, GarmentKind::Dress);
     }
     void four_and_twenty_sizes_stand_at_every_text_size()
     {

@@ -1,4 +1,5 @@
 #include <QTest>
+#include <random>
 
 #include "formats/chart_csv.h"
 
@@ -168,6 +169,58 @@ private slots:
         QVERIFY(!c.has_value());
         QCOMPARE(int(c.error().why), why);
         QCOMPARE(c.error().line, line);
+    }
+    void any_chart_written_is_read_back_the_same_in_every_unit()
+    {
+        std::mt19937 rng{31};
+        std::uniform_real_distribution<double> at{0, 1};
+        for (int n = 0; n < 200; ++n) {
+            SizeChart c{"N", "M", {}};
+            const bool ranges = n % 3 == 0;
+            const bool finished = n % 2 == 0;
+            double bust = 700 + 200 * at(rng);
+            double hip = 760 + 200 * at(rng);
+            for (int i = 0; i < 2 + n % 12; ++i) {
+                ChartSize s{QString{"S%1"}.arg(i).toStdString(), {}, 0};
+                s.body = {{Measure::Bust, Length::mm(bust)}, {Measure::Hip, Length::mm(hip)}};
+                if (ranges) s.half_range[Measure::Bust] = Length::mm(1 + 20 * at(rng));
+                if (finished) s.finished[Measure::Hip] = Length::mm(hip + 100 * at(rng));
+                c.sizes.push_back(s);
+                bust += 10 + 50 * at(rng);
+                hip += 10 + 50 * at(rng);
+            }
+            for (const auto unit : {Unit::Millimetre, Unit::Centimetre, Unit::Inch}) {
+                const auto again = read_chart_csv(formats::write_chart_csv(c, unit));
+                QVERIFY(again.has_value());
+                QCOMPARE(again->sizes.size(), c.sizes.size());
+                for (std::size_t i = 0; i < c.sizes.size(); ++i) {
+                    for (const auto m : {Measure::Bust, Measure::Hip})
+                        QVERIFY(is_near(again->sizes[i].body.at(m), c.sizes[i].body.at(m), Length::mm(1e-6)));
+                    QVERIFY(is_near(again->half_range(i, Measure::Bust), c.half_range(i, Measure::Bust),
+                                    Length::mm(1e-6)));
+                    QCOMPARE(again->sizes[i].finished.size(), c.sizes[i].finished.size());
+                }
+            }
+        }
+    }
+    void whatever_comes_in_a_file_is_a_chart_or_a_reason()
+    {
+        std::mt19937 rng{77};
+        const std::string good =
+            "maker,X\ncups,A,2.5,B,5\nheight,160-170\nsize,cup,bust,waist in\n8,B,84-88,26 1/2\n10,B,90,28\n";
+        const std::string alphabet = ",;\t\n\"-/ .0189abcinsize\xe2\x80\x93\x01";
+        std::uniform_int_distribution<std::size_t> place{0, good.size() - 1};
+        std::uniform_int_distribution<std::size_t> letter{0, alphabet.size() - 1};
+        int taken = 0;
+        for (int n = 0; n < 5000; ++n) {
+            std::string text = good;
+            for (int k = 0; k <= n % 6; ++k) text[place(rng) % text.size()] = alphabet[letter(rng)];
+            if (n % 7 == 0) text.resize(place(rng));
+            const auto c = read_chart_csv(text);
+            taken += c.has_value();
+            if (c) QVERIFY(check_chart(*c).has_value());
+        }
+        QVERIFY(taken > 100);  // some changes do no harm
     }
     void very_long_charts_are_refused_early()
     {

@@ -10,8 +10,9 @@ using enum Measure;
 
 // Compared size by size; the frame counts most because it is the hardest to alter.
 constexpr std::array compared{
-    HighBust,    Bust,       Underbust,       Waist,           Hip, Thigh, UpperArm, CrossShoulder, ShoulderLength,
-    AcrossFront, AcrossBack, BackWaistLength, FrontWaistLength};
+    HighBust,      Bust,           Underbust,   Waist,        Hip,       Thigh,           UpperArm,
+    CrossShoulder, ShoulderLength, AcrossFront, AcrossBack,   BustDepth, BackWaistLength, FrontWaistLength,
+    ArmLength,     WaistToHip,     BodyRise,    CrotchLength, InsideLeg};
 constexpr std::array frame{HighBust, CrossShoulder, ShoulderLength, AcrossFront, AcrossBack};
 
 struct Level {

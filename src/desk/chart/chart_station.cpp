@@ -5,6 +5,7 @@
 #include <algorithm>
 
 #include "desk/chart/ease_table.h"
+#include "desk/chart/sizes_dialog.h"
 #include "desk/chart/strips.h"
 #include "desk/chart/wear_dialog.h"
 #include "desk/shared/empty_state.h"
@@ -151,8 +152,14 @@ void ChartStation::build_choice(QVBoxLayout* column, QWidget* pad)
     column->addWidget(school_reason_);
     column->addWidget(cup_);
     column->addSpacing(4);
-    column->addWidget(heading(look_, tr("One size throughout, least to do first"), 16, pad));
+    auto* row = new QHBoxLayout;
+    row->addWidget(heading(look_, tr("One size, least to do first"), 16, pad), 1);
+    auto* every = new Button{look_, tr("Every size"), ButtonKind::Small, pad};
+    every->setObjectName("every_size");
+    row->addWidget(every);
+    column->addLayout(row);
     column->addWidget(costs_);
+    connect(every, &Button::clicked, this, [this] { SizesDialog{look_, room_, this}.exec(); });
 }
 
 void ChartStation::pick(Measure m, std::size_t size)
@@ -287,6 +294,11 @@ void ChartStation::refresh_ease()
         if (!r.holds(taken ? taken->spread : Length{})) note << words::ease_below(r, look_.unit());
     }
     if (!rows.empty()) {
+        QStringList wanted;
+        for (const auto& r : rows)
+            wanted << words::measure_name(r.measure).toLower() + " " +
+                          words::number(r.finished_wanted(), look_.unit());
+        note << tr("Finished as planned: %1.").arg(wanted.join(", "));
         note << tr("Ease all round, %1. Bar: planned; dashed: as designed; short tick: least to move in.")
                     .arg(QString::fromStdString(std::string{unit_text(look_.unit())}));
     } else if (room_.trouble()) {

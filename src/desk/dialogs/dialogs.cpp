@@ -161,9 +161,10 @@ GuideDialog::GuideDialog(Look& look, QWidget* parent) : QDialog{parent}
     auto* column = sheet(*this, look, tr("Guide"));
     const std::pair<QString, QString> lines[] = {
         {tr("Tape"), tr("Type each reading as you read it: 84.6, 33 1/4, 100,5 cm. Enter keeps it and moves on. "
-                        "Two readings; a third when they disagree.")},
+                        "Two readings; a third when they disagree. The round above the figure says which "
+                        "measures; any may be skipped.")},
         {tr("Chart"), tr("The diamond is the wearer, the ticks are the maker's body sizes. Click a size or use "
-                         "the arrows; B joins or parts waist and hip.")},
+                         "the arrows; B blends or takes one size, E says what it is and how it is worn.")},
         {tr("Plan"), tr("Each card is one adjustment in the order of fitting. Space accepts or leaves it, + and − "
                         "change the amount, A types one.")},
         {tr("Paper"), tr("Do the steps with scissors and tape, one at a time: → and ←. O shows the pattern as "

@@ -36,13 +36,13 @@ TapeStation::TapeStation(Look& look, Room& room, QWidget* parent)
     auto* row = new QHBoxLayout{this};
     row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(14);
-    empty_ = new EmptyState{
-        look,
-        tr("Nobody has been measured yet."),
-        tr("A skirt starts with four numbers: waist, hip, how far apart they lie, and how long it should be. "
-           "Who is it for?"),
-        {{tr("Write a name"), [this] { emit wearer_wanted(); }}},
-        this};
+    empty_ = new EmptyState{look,
+                            tr("Nobody has been measured yet."),
+                            tr("A skirt starts with four numbers: waist, hip, how far apart they lie, and how "
+                               "long it should be. A dress "
+                               "asks for twenty, and leads you through them. Who is it for?"),
+                            {{tr("Write a name"), [this] { emit wearer_wanted(); }}},
+                            this};
     work_ = new QWidget{this};
     auto* inner = new QHBoxLayout{work_};
     inner->setContentsMargins(0, 0, 0, 0);
