@@ -37,6 +37,33 @@ Outcome<Length> length_of(const json& value, const std::string& field)
     return refuse(Why::KeyMissing, field);
 }
 
+template <class E, std::size_t N>
+std::optional<E> word_of(const std::array<const char*, N>& words, const json& j, const char* key)
+{
+    if (!j.contains(key) || !j[key].is_string()) return std::nullopt;
+    for (std::size_t i = 0; i < N; ++i) {
+        if (j[key].get<std::string>() == words[i]) return static_cast<E>(i);
+    }
+    return std::nullopt;
+}
+
+Outcome<Posture> posture_of(const json& j)
+{
+    Posture out;
+    if (!j.is_object()) return refuse(Why::KeyMissing, "posture");
+    const auto take = [&](const char* key, const auto& words, auto& into) {
+        if (!j.contains(key)) return true;
+        const auto found = word_of<std::decay_t<decltype(into)>>(words, j, key);
+        if (found) into = *found;
+        return found.has_value();
+    };
+    if (!take("ball", stance_keys, out.ball)) return refuse(Why::KeyMissing, "ball");
+    if (!take("neck", stance_keys, out.neck)) return refuse(Why::KeyMissing, "neck");
+    if (!take("round_back", round_back_keys, out.round_back)) return refuse(Why::KeyMissing, "round_back");
+    if (!take("slope", slope_keys, out.slope)) return refuse(Why::KeyMissing, "slope");
+    return out;
+}
+
 Outcome<Readings> readings_of(const json& j)
 {
     Readings out;
@@ -121,6 +148,11 @@ Outcome<NamedBody> read_body(const std::string& text)
         if (!tape) return tl::make_unexpected(tape.error());
         out.set.tape = std::move(*tape);
     }
+    if (j->contains("posture")) {
+        const auto posture = posture_of((*j)["posture"]);
+        if (!posture) return tl::make_unexpected(posture.error());
+        out.set.posture = *posture;
+    }
     if (j->contains("worn")) out.set.worn = text_at(*j, "worn").value_or("");
     if (j->contains("note")) out.set.note = text_at(*j, "note").value_or("");
     if (j->contains("weight_kg") && (*j)["weight_kg"].is_number()) {
@@ -145,6 +177,13 @@ json body_json(const NamedBody& body)
     if (!body.set.left.empty()) out["left"] = listed(body.set.left);
     for (const auto& c : body.set.tape.at())
         out["tape_check"].push_back({{"ruler", c.ruler.in_mm()}, {"tape", c.tape.in_mm()}});
+    const auto& stands = body.set.posture;
+    if (!(stands == Posture{})) {
+        out["posture"] = {{"ball", stance_keys[static_cast<std::size_t>(stands.ball)]},
+                          {"neck", stance_keys[static_cast<std::size_t>(stands.neck)]},
+                          {"round_back", round_back_keys[static_cast<std::size_t>(stands.round_back)]},
+                          {"slope", slope_keys[static_cast<std::size_t>(stands.slope)]}};
+    }
     if (!body.set.worn.empty()) out["worn"] = body.set.worn;
     if (!body.set.note.empty()) out["note"] = body.set.note;
     if (body.set.weight_kg) out["weight_kg"] = *body.set.weight_kg;
@@ -152,16 +191,6 @@ json body_json(const NamedBody& body)
 }
 
 namespace {
-
-template <class E, std::size_t N>
-std::optional<E> word_of(const std::array<const char*, N>& words, const json& j, const char* key)
-{
-    if (!j.contains(key) || !j[key].is_string()) return std::nullopt;
-    for (std::size_t i = 0; i < N; ++i) {
-        if (j[key].get<std::string>() == words[i]) return static_cast<E>(i);
-    }
-    return std::nullopt;
-}
 
 bool flag(const json& j, const char* key)
 {

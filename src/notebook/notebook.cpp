@@ -221,10 +221,6 @@ QString column_of(PlanFor what)
     return what.what == PlanFor::What::Pattern ? QString{"pattern_id"} : QString{"chart_id"};
 }
 
-constexpr std::array stances{"", "back", "centred", "forward"};
-constexpr std::array round_backs{"", "none", "slight", "marked"};
-constexpr std::array slopes{"", "square", "middling", "sloping"};
-
 // Enums are stored as words; a word nobody knows reads as the first.
 template <class E, std::size_t N>
 E from_word(const std::array<const char*, N>& words, const QVariant& v)
@@ -316,10 +312,10 @@ std::optional<BodySet> Notebook::body(Id set) const
     out.worn = head.value(1).toString().toStdString();
     out.note = head.value(2).toString().toStdString();
     if (!head.value(3).isNull()) out.weight_kg = head.value(3).toDouble();
-    out.posture.ball = from_word<Stance>(stances, head.value(4));
-    out.posture.neck = from_word<Stance>(stances, head.value(5));
-    out.posture.round_back = from_word<RoundBack>(round_backs, head.value(6));
-    out.posture.slope = from_word<SlopeSeen>(slopes, head.value(7));
+    out.posture.ball = from_word<Stance>(stance_keys, head.value(4));
+    out.posture.neck = from_word<Stance>(stance_keys, head.value(5));
+    out.posture.round_back = from_word<RoundBack>(round_back_keys, head.value(6));
+    out.posture.slope = from_word<SlopeSeen>(slope_keys, head.value(7));
     auto q = ask(connection_,
                  "SELECT measure, value_mm, side FROM reading WHERE set_id = ? ORDER BY measure, position", {set});
     while (q.next()) {
@@ -466,8 +462,8 @@ Result<bool> Notebook::set_circumstances(Id set, const BodySet& body)
         "UPDATE body_set SET worn = ?, note = ?, weight_kg = ?, ball = ?, neck = ?, round_back = ?, slope = ? "
         "WHERE id = ?",
         {text(body.worn), text(body.note), body.weight_kg ? QVariant{*body.weight_kg} : QVariant{},
-         word(stances, body.posture.ball), word(stances, body.posture.neck),
-         word(round_backs, body.posture.round_back), word(slopes, body.posture.slope), set});
+         word(stance_keys, body.posture.ball), word(stance_keys, body.posture.neck),
+         word(round_back_keys, body.posture.round_back), word(slope_keys, body.posture.slope), set});
     return change.commit(true);
 }
 

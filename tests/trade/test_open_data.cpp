@@ -122,6 +122,34 @@ private slots:
         qInfo("blends: %d of %d, beyond the chart: %d", blends, women, beyond);
         QVERIFY(blends > women / 2);  // most bodies are no single size
     }
+    void centimetres_and_inches_choose_the_same_sizes()
+    {
+        const auto chart = misses();
+        SizeChart metric = chart;  // the same chart as a metric maker would print it, to the hundredth
+        for (auto& s : metric.sizes) {
+            for (auto& [m, l] : s.body) l = Length::cm(std::round(l.in_cm() * 100) / 100);
+        }
+        int women = 0;
+        for (const auto& p : people()) {
+            if (p["Gender"] != 0) continue;
+            BodySet in_cm{"2003-07-01", {}};
+            BodySet in_inches{"2003-07-01", {}};
+            for (const auto& [m, column] :
+                 {std::pair{Measure::HighBust, "ChestG"}, std::pair{Measure::Waist, "WaistG"},
+                  std::pair{Measure::Hip, "HipG"}}) {
+                const double cm = p[QLatin1String{column}];
+                in_cm.readings[m] = {Length::cm(cm), Length::cm(cm)};
+                in_inches.readings[m] = {Length::inches(cm / 2.54), Length::inches(cm / 2.54)};
+            }
+            const auto a = advise(chart, in_cm, {GarmentKind::Dress});
+            const auto b = advise(chart, in_inches, {GarmentKind::Dress});
+            QVERIFY(a->choice == b->choice);
+            const auto c = advise(metric, in_cm, {GarmentKind::Dress});
+            if (a->between.empty() && c->between.empty()) QVERIFY(a->choice == c->choice);
+            ++women;
+        }
+        QCOMPARE(women, 260);
+    }
     void the_likely_value_is_the_regression_on_the_raw_rows()
     {
         auto all = people();

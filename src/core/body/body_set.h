@@ -6,6 +6,7 @@
 // the mean of two has s/√2; the median of three s·√(1 − √3/π), the exact standard deviation of the median of
 // three normal values (order statistics). What the tape check leaves is added in squares.
 #pragma once
+#include <array>
 #include <map>
 #include <optional>
 #include <string>
@@ -48,6 +49,10 @@ enum class Side { Right, Left };
 enum class Stance { Unsaid, Back, Centred, Forward };        // ball of the shoulder, neck
 enum class RoundBack { Unsaid, None, Slight, Marked };       // high round back
 enum class SlopeSeen { Unsaid, Square, Middling, Sloping };  // shoulder slope, as a toile showed it
+
+inline constexpr std::array stance_keys{"", "back", "centred", "forward"};
+inline constexpr std::array round_back_keys{"", "none", "slight", "marked"};
+inline constexpr std::array slope_keys{"", "square", "middling", "sloping"};
 
 struct Posture {
     Stance ball = Stance::Unsaid;

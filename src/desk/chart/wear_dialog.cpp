@@ -71,7 +71,7 @@ WearDialog::WearDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent
     add(3, tr("Stretch, %"), stretch_);
     add(4, tr("Worn"), seated_);
     column->addLayout(grid);
-    column->addWidget(heading(look, tr("Her own ease"), 16, this));
+    column->addWidget(heading(look, tr("Your own ease"), 16, this));
     column->addWidget(
         label(look,
               tr("Empty keeps the designer's. All round, over the body; a knit may be less than the body "

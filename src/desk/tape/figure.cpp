@@ -65,9 +65,17 @@ void Figure::set_current(Measure m)
 {
     current_ = m;
     lay_out();
-    const auto taken = room_.body().taken(m);
-    setAccessibleDescription(words::measure_name(m) + ", " +
-                             (taken ? words::amount(taken->value, look_.unit()) : tr("not yet read")));
+    // The picture's spoken twin: the measure in hand first, then the others on this page.
+    const auto spoken = [&](Measure k) {
+        const auto taken = room_.body().taken(k);
+        return words::measure_name(k) + ", " +
+               (taken ? words::amount(taken->value, look_.unit()) : tr("not yet read"));
+    };
+    QStringList all{spoken(m)};
+    for (const auto k : page()) {
+        if (k != m) all << spoken(k);
+    }
+    setAccessibleDescription(all.join("; "));
     update();
 }
 
