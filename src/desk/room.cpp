@@ -101,6 +101,7 @@ void Room::reload()
     if (const auto what = plan_for()) plan_ = book_->plan(*table_.wearer, *what);
     if (table_.wearer && table_.pattern) step_ = book_->step(*table_.wearer, *table_.pattern);
     if (pattern_) plan_.choosing.kind = GarmentKind::Skirt;  // the one kind of drawing there is
+    if (printed_chart_ && plan_.chart_group.empty()) plan_.chart_group = nearest_group(*printed_chart_, body_);
     chart_ = printed_chart_ ? std::optional{printed_chart_->of_group(plan_.chart_group)} : std::nullopt;
     recompute();
 }

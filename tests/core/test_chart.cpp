@@ -284,6 +284,26 @@ private slots:
         QVERIFY(is_near(*implied_high_bust(d, 0), Length::mm(950) - Length::inches(4), Length::mm(1e-9)));
         QCOMPARE(c.of_group("nobody").sizes[0].group, std::string{"B"});
     }
+    void of_cup_ranges_the_one_drafted_nearest_is_taken()
+    {
+        SizeChart c{"Cups", "Nobody", {}};
+        for (const char* group : {"B", "C", "D"}) {
+            for (int i = 0; i < 2; ++i)
+                c.sizes.push_back({i == 0 ? "10" : "12", {{Measure::Bust, Length::mm(900 + 40 * i)}}, 0, group});
+            c.drafted_cup[group] = group;
+        }
+        const auto with = [](double inches) {
+            return measured(
+                {{Measure::HighBust, Length::mm(860)}, {Measure::Bust, Length::mm(860) + Length::inches(inches)}});
+        };
+        QCOMPARE(nearest_group(c, with(1.2)), std::string{"B"});
+        QCOMPARE(nearest_group(c, with(2.8)), std::string{"C"});
+        QCOMPARE(nearest_group(c, with(5.0)), std::string{"D"});
+        QCOMPARE(nearest_group(c, measured({{Measure::Bust, Length::mm(960)}})), std::string{"B"});  // not known
+        c.drafted_cup.clear();  // tall and short, say
+        QCOMPARE(nearest_group(c, with(5.0)), std::string{"B"});
+        QVERIFY(nearest_group({}, with(3)).empty());
+    }
     void a_makers_cup_table_wins()
     {
         auto c = misses();

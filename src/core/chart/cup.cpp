@@ -73,6 +73,26 @@ std::optional<Length> drafted_difference(const SizeChart& chart)
     return cup_difference(it->second);
 }
 
+std::string nearest_group(const SizeChart& chart, const BodySet& set)
+{
+    const auto groups = chart.groups();
+    if (groups.empty()) return {};
+    const auto bust = set.taken(Measure::Bust);
+    const auto high = set.taken(Measure::HighBust);
+    if (!bust || !high) return groups.front();
+    const Length own = bust->value - high->value;
+    std::string best = groups.front();
+    std::optional<Length> off;
+    for (const auto& g : groups) {
+        const auto drafted = drafted_difference(chart.of_group(g));
+        if (drafted && (!off || abs(own - *drafted) < *off)) {
+            off = abs(own - *drafted);
+            best = g;
+        }
+    }
+    return best;
+}
+
 std::optional<Length> implied_high_bust(const SizeChart& chart, std::size_t size)
 {
     if (const auto printed = chart.body(size, Measure::HighBust)) return printed;

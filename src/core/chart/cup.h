@@ -27,6 +27,9 @@ struct Cup {
 [[nodiscard]] std::optional<Cup> cup_of(const BodySet&, const SizeChart&);
 // What the chart's bust stands above its high bust; from the drafted cup, by the maker's table or common practice.
 [[nodiscard]] std::optional<Length> drafted_difference(const SizeChart&);
+// Of a chart with several body types, the one drafted nearest to the wearer's bust − high bust; the first where
+// that is not known or the types are no cups.
+[[nodiscard]] std::string nearest_group(const SizeChart&, const BodySet&);
 // High bust of a size: printed, else chart bust less the drafted cup's difference.
 [[nodiscard]] std::optional<Length> implied_high_bust(const SizeChart&, std::size_t size);
 

@@ -34,6 +34,20 @@ Profile::Profile(Look& look, Room& room, QWidget* parent) : Panel{look, parent},
 {
     setMinimumWidth(300);
     setAccessibleName(tr("Room all the way down"));
+    connect(&room, &Room::changed, this, &Profile::describe);
+    connect(&look, &Look::changed, this, &Profile::describe);
+    describe();
+}
+
+void Profile::describe()
+{
+    const auto& c = room_.computed();
+    const auto waist = room_.body().taken(Measure::Waist);
+    const auto hip = room_.body().taken(Measure::Hip);
+    if (!c || !waist || !hip) return setAccessibleDescription({});
+    setAccessibleDescription(tr("ease planned: waist %1, hip %2")
+                                 .arg(words::number(c->altered_flat.waist - waist->value, look_.unit()),
+                                      words::number(c->altered_flat.hip - hip->value, look_.unit())));
 }
 
 void Profile::paintEvent(QPaintEvent* e)
@@ -135,9 +149,6 @@ void Profile::paintEvent(QPaintEvent* e)
     entry(20, QPen{d.walnut_line, 5}, room_.wearer_name().left(12));
     entry(130, dashed, tr("as traced"));
     entry(236, QPen{d.woad, 2.2}, tr("plan"));
-    setAccessibleDescription(tr("ease planned: waist %1, hip %2")
-                                 .arg(words::number(a.waist - waist->value, look_.unit()),
-                                      words::number(a.hip - hip->value, look_.unit())));
 }
 
 }  // namespace sartorum::desk

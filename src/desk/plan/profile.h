@@ -14,6 +14,7 @@ protected:
     void paintEvent(QPaintEvent*) override;
 
 private:
+    void describe();
     Room& room_;
 };
 
