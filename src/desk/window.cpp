@@ -223,7 +223,7 @@ std::vector<bool> Window::finished() const
     const auto& c = room_->computed();
     const auto settled = [&](Measure m) {
         const auto taken = room_->body().taken(m);
-        return taken && (taken->state == ReadingState::Agree || taken->state == ReadingState::MiddleTaken);
+        return taken && taken->settled();
     };
     bool measured = room_->table().wearer.has_value();
     for (const auto m : room_->measures())

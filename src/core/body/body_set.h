@@ -26,6 +26,10 @@ struct Taken {
     ReadingState state = ReadingState::Unread;
     Length apart;      // largest distance between two readings
     Length as_read{};  // before the tape was corrected
+    [[nodiscard]] bool settled() const
+    {
+        return state == ReadingState::Agree || state == ReadingState::MiddleTaken;
+    }
 };
 
 // Standard deviation of one reading, by kind of measure.

@@ -366,7 +366,7 @@ void Figure::draw_tag(QPainter& p, Measure m)
     const bool questioned = !sense_of(m, room_.body()).empty();
     if (taken->state == ReadingState::ThirdAsked || questioned)
         draw_triangle(p, look_, mark, 7.5);
-    else if (taken->state == ReadingState::Agree || taken->state == ReadingState::MiddleTaken)
+    else if (taken->settled())
         draw_tick(p, look_, mark, 6.5);
     else
         draw_knot(p, look_, mark, Knot::Later);

@@ -208,7 +208,7 @@ void TapeStation::resume()
 bool TapeStation::settled(Measure m) const
 {
     const auto taken = room_.body().taken(m);
-    return taken && (taken->state == ReadingState::Agree || taken->state == ReadingState::MiddleTaken);
+    return taken && taken->settled();
 }
 
 void TapeStation::go_to(Measure m, Side side)
@@ -407,7 +407,7 @@ void TapeStation::take_pressed(Length l)
     }
     keep(values.size(), l);
     const auto after = room_.body().taken(current_, side_);
-    if (after && (after->state == ReadingState::Agree || after->state == ReadingState::MiddleTaken)) next();
+    if (after && after->settled()) next();
 }
 
 void TapeStation::next()
