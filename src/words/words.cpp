@@ -249,24 +249,19 @@ QString kind_name(GarmentKind k)
     return {};
 }
 
-std::size_t chosen_at(const SizeChoice& c, Measure m)
-{
-    return m == Measure::Waist ? c.waist_size : m == Measure::Hip ? c.hip_size : c.bust_size;
-}
-
 QString advice_title(const SizeChart& chart, const SizeChoice& c, const std::vector<Measure>& levels)
 {
     QStringList parts;
     bool same = true;
     const bool all_three = levels.size() == 3 && levels[1] == Measure::Waist;
-    const auto name = [&](std::size_t i) { return text(chart.sizes[chosen_at(c, levels[i])].name); };
+    const auto name = [&](std::size_t i) { return text(chart.sizes[size_at(c, levels[i])].name); };
     if (all_three && c.bust_size == c.waist_size && c.waist_size != c.hip_size)
         return t("%1 to the waist, %2 below").arg(name(0), name(2));
     if (all_three && c.waist_size == c.hip_size && c.bust_size != c.waist_size)
         return t("%1 above, %2 from the waist down").arg(name(0), name(1));
     for (const auto m : levels) {
-        const QString size = text(chart.sizes[chosen_at(c, m)].name);
-        same = same && chosen_at(c, m) == chosen_at(c, levels.front());
+        const QString size = text(chart.sizes[size_at(c, m)].name);
+        same = same && size_at(c, m) == size_at(c, levels.front());
         parts << (m == Measure::Waist       ? t("%1 at the waist")
                   : m == Measure::Hip       ? (levels.size() > 2 ? t("%1 below") : t("%1 at the hip"))
                   : m == Measure::Underbust ? t("%1 under the bust")
@@ -275,7 +270,7 @@ QString advice_title(const SizeChart& chart, const SizeChoice& c, const std::vec
     }
     if (levels.empty() || same) {
         return t("Size %1 throughout")
-            .arg(text(chart.sizes[levels.empty() ? c.hip_size : chosen_at(c, levels.front())].name));
+            .arg(text(chart.sizes[levels.empty() ? c.hip_size : size_at(c, levels.front())].name));
     }
     return parts.join(", ");
 }
@@ -285,7 +280,7 @@ QString advice_reason(const SizeChart& chart, const Advice& a, const BodySet& bo
     QStringList nearest;
     for (const auto m : a.levels) {
         const auto taken = body.taken(m);
-        const std::size_t size = chosen_at(a.choice, m);
+        const std::size_t size = size_at(a.choice, m);
         if (!taken) continue;
         nearest << t("the %1, %2, is nearest to %3 for %4")
                        .arg(measure_name(m).toLower(), amount(taken->value, u),
@@ -324,12 +319,12 @@ QString cup_text(const Cup& own, const SizeChart& chart, const std::optional<Len
     QString out = t("Sewing cup %1, %2.").arg(text(own.letter), by);
     if (above_underbust && own.by == CupBy::HighBust && !own.makers)
         out += " " + t("By underbust, as shops count: %1.").arg(text(cup_by_underbust(*above_underbust)));
-    auto it = chart.drafted_cup.find(chart.sizes.front().group);
-    if (it == chart.drafted_cup.end()) it = chart.drafted_cup.find("");
-    if (it == chart.drafted_cup.end()) return out;
-    out += " " + (it->second == own.letter
-                      ? t("The pattern is drafted for %1 too.").arg(text(it->second))
-                      : t("The pattern is drafted for %1: the bust is adjusted on paper.").arg(text(it->second)));
+    if (const auto drafted = drafted_cup(chart)) {
+        out +=
+            " " + (*drafted == own.letter
+                       ? t("The pattern is drafted for %1 too.").arg(text(*drafted))
+                       : t("The pattern is drafted for %1: the bust is adjusted on paper.").arg(text(*drafted)));
+    }
     return out;
 }
 

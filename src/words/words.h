@@ -27,7 +27,6 @@ namespace sartorum::words {
 [[nodiscard]] QString school_name(School);
 [[nodiscard]] QString school_reason(const SchoolAdvice&);
 [[nodiscard]] QString kind_name(GarmentKind);
-[[nodiscard]] std::size_t chosen_at(const SizeChoice&, Measure level);
 [[nodiscard]] QString advice_title(const SizeChart&, const SizeChoice&, const std::vector<Measure>& levels);
 // With what the bust stands above the underbust, the shop cup is named beside the sewing cup.
 [[nodiscard]] QString cup_text(const Cup& own, const SizeChart&,

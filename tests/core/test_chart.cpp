@@ -304,6 +304,44 @@ private slots:
         QCOMPARE(nearest_group(c, with(5.0)), std::string{"B"});
         QVERIFY(nearest_group({}, with(3)).empty());
     }
+    void a_bra_keeps_band_and_cup_apart()
+    {
+        SizeChart c{"Bra", "Nobody", {}};
+        for (int i = 0; i < 4; ++i) {
+            c.sizes.push_back(
+                {QString::number(70 + 5 * i).toStdString(),
+                 {{Measure::Underbust, Length::mm(700 + 50 * i)}, {Measure::Bust, Length::mm(860 + 50 * i)}},
+                 0});
+        }
+        const auto set = measured({{Measure::Underbust, Length::mm(702)}, {Measure::Bust, Length::mm(961)}});
+        const auto a = *advise(c, set, {GarmentKind::Bra});
+        QCOMPARE(size_at(a.choice, Measure::Underbust), std::size_t{0});
+        QCOMPARE(size_at(a.choice, Measure::Bust), std::size_t{2});
+        QCOMPARE(a.reason, ChoiceReason::Blend);
+    }
+    void another_size_moves_its_own_part_and_what_has_no_level()
+    {
+        const std::vector<Measure> dress{Measure::HighBust, Measure::Waist, Measure::Hip};
+        const SizeChoice two{2, 2, 2};
+        QCOMPARE(with_size_at(two, Measure::CrossShoulder, 4, dress), (SizeChoice{2, 2, 4}));
+        QCOMPARE(with_size_at(two, Measure::Waist, 4, dress), (SizeChoice{4, 2, 2}));
+        QCOMPARE(with_size_at(two, Measure::InsideLeg, 4, dress), (SizeChoice{2, 4, 2}));
+        // A skirt has no bust: it follows the hip.
+        QCOMPARE(with_size_at(two, Measure::Hip, 4, {Measure::Waist, Measure::Hip}), (SizeChoice{2, 4, 4}));
+        // Bust alone: all of it.
+        QCOMPARE(with_size_at(two, Measure::Bust, 4, {Measure::Bust}), (SizeChoice{4, 4, 4}));
+    }
+    void a_girth_measured_flat_is_graded_with_the_body()
+    {
+        auto c = eight_sizes();
+        c.sizes[5].finished[Measure::Hip] = Length::mm(1200);  // printed, and left as it is
+        const auto with = with_finished(c, c.sizes[2], Measure::Hip, Length::mm(1020));
+        QCOMPARE(with.finished(2, Measure::Hip)->in_mm(), 1020.0);
+        QCOMPARE(with.finished(0, Measure::Hip)->in_mm(), 940.0);  // 880 + 60
+        QCOMPARE(with.finished(5, Measure::Hip)->in_mm(), 1200.0);
+        const auto row = *ease_at(with, 2, Measure::Hip, body(722, 970), {}, {});
+        QVERIFY(ease_holds(row, Length::mm(10)) && !ease_holds(row, Length::mm(13)));  // a fifth of 60 is 12
+    }
     void a_makers_cup_table_wins()
     {
         auto c = misses();

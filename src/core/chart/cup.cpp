@@ -62,15 +62,21 @@ std::optional<Cup> cup_of(const BodySet& set, const SizeChart& chart)
     return Cup{nearest->letter, d, by, true};
 }
 
-std::optional<Length> drafted_difference(const SizeChart& chart)
+std::optional<std::string> drafted_cup(const SizeChart& chart)
 {
     if (chart.sizes.empty()) return std::nullopt;
     auto it = chart.drafted_cup.find(chart.sizes.front().group);
     if (it == chart.drafted_cup.end()) it = chart.drafted_cup.find("");
-    if (it == chart.drafted_cup.end()) return std::nullopt;
-    const auto* row = row_of(chart, it->second);
+    return it == chart.drafted_cup.end() ? std::nullopt : std::optional{it->second};
+}
+
+std::optional<Length> drafted_difference(const SizeChart& chart)
+{
+    const auto letter = drafted_cup(chart);
+    if (!letter) return std::nullopt;
+    const auto* row = row_of(chart, *letter);
     if (row && chart.cups_by == CupBy::HighBust) return row->difference;
-    return cup_difference(it->second);
+    return cup_difference(*letter);
 }
 
 std::string nearest_group(const SizeChart& chart, const BodySet& set)

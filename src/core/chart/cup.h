@@ -25,6 +25,8 @@ struct Cup {
 
 // The wearer's cup in this chart's way; none while a girth it needs is not read.
 [[nodiscard]] std::optional<Cup> cup_of(const BodySet&, const SizeChart&);
+// The letter this chart's (first) group is drafted for.
+[[nodiscard]] std::optional<std::string> drafted_cup(const SizeChart&);
 // What the chart's bust stands above its high bust; from the drafted cup, by the maker's table or common practice.
 [[nodiscard]] std::optional<Length> drafted_difference(const SizeChart&);
 // Of a chart with several body types, the one drafted nearest to the wearer's bust − high bust; the first where

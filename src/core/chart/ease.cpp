@@ -30,6 +30,11 @@ Length least_ease(Measure m, const Cloth& cloth, Length body)
     return body * (-spent / (1.0 + spent));
 }
 
+bool ease_holds(const EaseRow& row, Length difference)
+{
+    return abs(difference) <= row.designed * 0.2 && row.now >= row.least;
+}
+
 std::optional<EaseRow> ease_at(const SizeChart& chart, std::size_t size, Measure m, const BodySet& set,
                                const EaseWishes& wishes, const Cloth& cloth, std::optional<Length> finished)
 {

@@ -35,6 +35,10 @@ struct EaseRow {
     [[nodiscard]] bool holds(Length spread) const { return planned + spread >= least; }
 };
 
+// Can the designed ease take up a difference of body from chart: at most a fifth of it, and enough left to move
+// in. The fifth is our own choice.
+[[nodiscard]] bool ease_holds(const EaseRow&, Length difference);
+
 using EaseWishes = std::map<Measure, Length>;
 
 // None while the body or the chart's body or the finished girth is not known. `finished` overrides the chart's.

@@ -8,6 +8,19 @@ Length taken_by(const FlatFold& fold)
     return fold.depth * (times * fold.count);
 }
 
+SizeChart with_finished(SizeChart chart, const ChartSize& measured, Measure m, Length finished)
+{
+    const bool printed = measured.body.contains(m);
+    const Length ease = printed ? finished - measured.body.at(m) : Length{};
+    for (auto& s : chart.sizes) {
+        if (s.name == measured.name && s.group == measured.group)
+            s.finished[m] = finished;
+        else if (printed && s.body.contains(m) && !s.finished.contains(m))
+            s.finished[m] = s.body.at(m) + ease;
+    }
+    return chart;
+}
+
 Outcome<Length> finished_girth(const std::vector<FlatWidth>& widths)
 {
     if (widths.empty()) return refuse(Why::FlatNothingMeasured);

@@ -7,6 +7,7 @@
 #include <string>
 #include <vector>
 
+#include "core/chart/size_chart.h"
 #include "core/units/refusal.h"
 
 namespace sartorum {
@@ -28,6 +29,9 @@ struct FlatWidth {
 };
 
 [[nodiscard]] Length taken_by(const FlatFold&);
+// The chart with that finished girth at one size; where other sizes have none, theirs is graded with the body, so
+// that the designed ease is the same.
+[[nodiscard]] SizeChart with_finished(SizeChart, const ChartSize&, Measure, Length finished);
 // Refuses an empty list, widths that are not positive, counts below one, and more taken out than there is.
 [[nodiscard]] Outcome<Length> finished_girth(const std::vector<FlatWidth>&);
 

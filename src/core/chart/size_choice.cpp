@@ -15,6 +15,27 @@ constexpr std::array compared{
     ArmLength,     WaistToHip,     BodyRise,    CrotchLength, InsideLeg};
 constexpr std::array frame{HighBust, CrossShoulder, ShoulderLength, AcrossFront, AcrossBack};
 
+std::size_t& part_of(SizeChoice& c, Measure m)
+{
+    switch (m) {
+        case Underbust:
+        case Waist: return c.waist_size;
+        case Hip:
+        case HighHip:
+        case Thigh:
+        case Knee:
+        case Calf:
+        case WaistToHip:
+        case SkirtLength:
+        case BodyRise:
+        case CrotchLength:
+        case FrontRise:
+        case BackRise:
+        case InsideLeg: return c.hip_size;
+        default: return c.bust_size;
+    }
+}
+
 struct Level {
     Measure measure{};
     Taken taken;
@@ -116,6 +137,24 @@ Length work_of(const LevelDifference& d)
 }
 
 }  // namespace
+
+std::size_t size_at(const SizeChoice& choice, Measure m)
+{
+    SizeChoice c = choice;
+    return part_of(c, m);
+}
+
+SizeChoice with_size_at(SizeChoice c, Measure m, std::size_t size, const std::vector<Measure>& levels)
+{
+    part_of(c, m) = size;
+    const auto has = [&](const std::size_t& part) {
+        return std::any_of(levels.begin(), levels.end(), [&](Measure l) { return &part_of(c, l) == &part; });
+    };
+    if (!has(c.hip_size)) c.hip_size = has(c.waist_size) ? c.waist_size : c.bust_size;
+    if (!has(c.waist_size)) c.waist_size = c.hip_size;
+    if (!has(c.bust_size)) c.bust_size = c.hip_size;
+    return c;
+}
 
 std::optional<Length> drafted(const SizeChart& chart, std::size_t size, Measure m)
 {
@@ -238,9 +277,7 @@ Outcome<Advice> advise(const SizeChart& chart, const BodySet& body, const Choice
     bool off = false;
     for (const auto& level : levels) {
         const std::size_t size = level.measure == anchor_measure ? by_anchor : towards(level, by_anchor);
-        (level.measure == Waist ? advice.choice.waist_size
-         : level.measure == Hip ? advice.choice.hip_size
-                                : advice.choice.bust_size) = size;
+        part_of(advice.choice, level.measure) = size;
         advice.levels.push_back(level.measure);
         if (level.other) advice.between.push_back({level.measure, std::min(level.nearest, *level.other)});
         advice.waist_between = advice.waist_between || (level.measure == Waist && level.other);

@@ -65,6 +65,7 @@ struct SizeCost {
 
 enum class ChoiceReason { OneSize, OneSizeByNoise, Blend, BeyondChart };
 
+// One size for each of three parts of the body: above, the middle (waist; a bra's band under the bust), below.
 struct SizeChoice {
     std::size_t waist_size = 0;
     std::size_t hip_size = 0;
@@ -72,6 +73,11 @@ struct SizeChoice {
     [[nodiscard]] bool is_blend() const { return waist_size != hip_size || bust_size != hip_size; }
     friend bool operator==(const SizeChoice&, const SizeChoice&) = default;
 };
+
+// The size that serves a measure: of the part of the body it belongs to.
+[[nodiscard]] std::size_t size_at(const SizeChoice&, Measure);
+// Another size for that part; a part without a level of its own follows its neighbour.
+[[nodiscard]] SizeChoice with_size_at(SizeChoice, Measure, std::size_t size, const std::vector<Measure>& levels);
 
 struct Between {
     Measure measure{};

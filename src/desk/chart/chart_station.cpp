@@ -164,29 +164,12 @@ void ChartStation::build_choice(QVBoxLayout* column, QWidget* pad)
 
 void ChartStation::pick(Measure m, std::size_t size)
 {
-    auto c = room_.choice();
-    const auto& levels = room_.advice()->levels;
-    const auto has = [&](Measure level) { return std::find(levels.begin(), levels.end(), level) != levels.end(); };
-    const bool upper = std::any_of(levels.begin(), levels.end(), [](Measure l) {
-        return l == Measure::HighBust || l == Measure::Bust || l == Measure::Underbust;
-    });
-    if (m == Measure::Waist)
-        c.waist_size = size;
-    else if (m == Measure::Hip || m == Measure::HighHip || m == Measure::Thigh || m == Measure::WaistToHip)
-        c.hip_size = size;
-    else
-        c.bust_size = size;
-    // A level that the garment or the chart does not have follows its neighbour.
-    if (!has(Measure::Hip)) c.hip_size = has(Measure::Waist) ? c.waist_size : c.bust_size;
-    if (!has(Measure::Waist)) c.waist_size = c.hip_size;
-    if (!upper) c.bust_size = c.hip_size;
-    room_.choose(c);
+    room_.choose(with_size_at(room_.choice(), m, size, room_.advice()->levels));
 }
 
 void ChartStation::step(Measure m, int by)
 {
-    const auto c = room_.choice();
-    const auto here = static_cast<int>(words::chosen_at(c, m == Measure::WaistToHip ? Measure::Hip : m));
+    const auto here = static_cast<int>(size_at(room_.choice(), m));
     const int next = std::clamp(here + by, 0, static_cast<int>(room_.chart()->sizes.size()) - 1);
     if (next != here) pick(m, static_cast<std::size_t>(next));
 }
@@ -195,7 +178,7 @@ void ChartStation::toggle_blend()
 {
     if (!room_.advice()) return;
     const auto c = room_.choice();
-    const std::size_t anchor = words::chosen_at(c, anchor_of(room_.advice()->school.school));
+    const std::size_t anchor = size_at(c, anchor_of(room_.advice()->school.school));
     room_.choose(c.is_blend() ? SizeChoice{anchor, anchor, anchor} : room_.advice()->choice);
 }
 

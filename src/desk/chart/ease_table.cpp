@@ -28,7 +28,7 @@ std::vector<EaseRow> ease_rows(const Room& room)
             traced = m == Measure::Waist ? c.traced_flat.waist : c.traced_flat.hip;
             altered = m == Measure::Waist ? c.altered_flat.waist : c.altered_flat.hip;
         }
-        auto row = ease_at(chart, words::chosen_at(choice, m), m, body, plan.ease, plan.cloth, traced);
+        auto row = ease_at(chart, size_at(choice, m), m, body, plan.ease, plan.cloth, traced);
         if (!row) continue;
         if (altered) row->planned = *altered - row->body;  // what the paper gives now
         out.push_back(*row);

@@ -142,18 +142,7 @@ double Strips::size_position(Measure m, Length value) const
 
 std::size_t Strips::chosen(Measure m) const
 {
-    const auto c = room_.choice();
-    switch (m) {
-        case Measure::Waist: return c.waist_size;
-        case Measure::Hip:
-        case Measure::HighHip:
-        case Measure::Thigh:
-        case Measure::WaistToHip:
-        case Measure::BodyRise:
-        case Measure::CrotchLength:
-        case Measure::InsideLeg: return c.hip_size;
-        default: return c.bust_size;
-    }
+    return size_at(room_.choice(), m);
 }
 
 void Strips::describe()
@@ -373,15 +362,6 @@ void Strips::draw_wearer(QPainter& p, Measure m, const Taken& taken, double axis
         {{to, axis - lift - s - 2}, {to + s, axis - lift}, {to, axis - lift + s + 2}, {to - s, axis - lift}}});
 }
 
-// A difference that takes or gives no more than a fifth of the designed ease, and leaves what one moves in.
-bool Strips::ease_holds(Measure m, Length difference) const
-{
-    for (const auto& row : ease_rows(room_)) {
-        if (row.measure == m) return abs(difference) <= row.designed * 0.2 && row.now >= row.least;
-    }
-    return false;
-}
-
 void Strips::draw_answer(QPainter& p, Measure m, const Taken& taken, const QRectF& r, std::size_t on, bool low)
 {
     const auto& d = look_.dyes();
@@ -395,11 +375,14 @@ void Strips::draw_answer(QPainter& p, Measure m, const Taken& taken, const QRect
     const bool inside = abs(difference) <= taken.spread;
     const bool in_range = abs(difference) <= room_.chart()->half_range(on, m);
     const bool paper = room_.pattern() && (m == Measure::Waist || m == Measure::Hip || m == Measure::WaistToHip);
-    const bool held = !paper && ease_holds(m, difference);
+    const auto ease = ease_rows(room_);
+    const bool held = !paper && std::any_of(ease.begin(), ease.end(), [&](const EaseRow& row) {
+        return row.measure == m && ease_holds(row, difference);
+    });
     // The frame in its nearest size is what the rest is fitted to.
     const auto& advice = *room_.advice();
     const bool frame = !paper && m == Measure::HighBust && anchor_of(advice.school.school) == m &&
-                       on == words::chosen_at(advice.choice, m);
+                       on == size_at(advice.choice, m);
     const bool good = inside || in_range || held || frame;
     const QString text = inside     ? tr("within measuring")
                          : in_range ? tr("inside the printed range")

@@ -35,7 +35,6 @@ private:
     void draw_axis(QPainter&, Measure, double axis, std::size_t on, bool low);
     void draw_wearer(QPainter&, Measure, const Taken&, double axis, std::size_t on, bool low);
     void draw_answer(QPainter&, Measure, const Taken&, const QRectF& row, std::size_t on, bool low);
-    [[nodiscard]] bool ease_holds(Measure, Length difference) const;
     void draw_ribbon(QPainter&);
     void describe();
     Room& room_;

@@ -253,18 +253,8 @@ void FlatDialog::take()
 {
     const auto girth = read();
     if (!girth) return preview();
-    auto chart = *room_.printed_chart();
-    const auto& wanted = room_.chart()->sizes[static_cast<std::size_t>(size_->currentIndex())];
-    const Measure m = girths[measure_->currentIndex()];
-    const auto printed = room_.chart()->body(static_cast<std::size_t>(size_->currentIndex()), m);
-    for (auto& s : chart.sizes) {
-        if (s.name == wanted.name && s.group == wanted.group) {
-            s.finished[m] = *girth;
-        } else if (printed && s.body.contains(m) && !s.finished.contains(m)) {
-            s.finished[m] =
-                s.body.at(m) + (*girth - *printed);  // graded with the body: the same ease in every size
-        }
-    }
+    const auto& size = room_.chart()->sizes[static_cast<std::size_t>(size_->currentIndex())];
+    const auto chart = with_finished(*room_.printed_chart(), size, girths[measure_->currentIndex()], *girth);
     const auto ok = room_.change_chart(chart);
     if (!ok) {
         said_->setText(words::refusal(ok.error(), look_.unit()));

@@ -202,8 +202,9 @@ void Docket::paintEvent(QPaintEvent*)
                 sizes.emplace_back(tr("waist"), plan.waist_size);
             else if (m == Measure::Hip)
                 sizes.emplace_back(tr("hip"), plan.hip_size);
-            else if (m != Measure::Underbust)
-                sizes.emplace_back(tr("bust"), plan.bust_size);
+            else
+                sizes.emplace_back(m == Measure::Underbust ? tr("band") : tr("bust"),
+                                   m == Measure::Underbust ? plan.waist_size : plan.bust_size);
         }
     }
     p.setPen(QPen{d.rule, 1});
