@@ -4,8 +4,10 @@
 #include "core/chart/ease.h"
 #include "core/chart/flat_measuring.h"
 #include "core/chart/size_choice.h"
+#include "published_chart.h"
 
 using namespace sartorum;
+using sartorum::test::misses;
 
 namespace {
 
@@ -25,24 +27,6 @@ BodySet body(double waist, double hip)
     return {"2026-01-01",
             {{Measure::Waist, {Length::mm(waist), Length::mm(waist)}},
              {Measure::Hip, {Length::mm(hip), Length::mm(hip)}}}};
-}
-
-// Misses' sizes 2 to 20 of ASTM D5585-95, bust, waist and hip in inches, from memory.
-SizeChart misses()
-{
-    constexpr double bust[] = {32, 33, 34, 35, 36, 37.5, 39, 40.5, 42.5, 44.5};
-    constexpr double waist[] = {24, 25, 26, 27, 28, 29.5, 31, 32.5, 34.5, 36.5};
-    constexpr double hip[] = {34.5, 35.5, 36.5, 37.5, 38.5, 40, 41.5, 43, 45, 47};
-    SizeChart c{"Misses", "Nobody", {}};
-    for (int i = 0; i < 10; ++i) {
-        c.sizes.push_back({std::to_string(2 + 2 * i),
-                           {{Measure::Bust, Length::inches(bust[i])},
-                            {Measure::Waist, Length::inches(waist[i])},
-                            {Measure::Hip, Length::inches(hip[i])}},
-                           0});
-    }
-    c.drafted_cup[""] = "B";
-    return c;
 }
 
 BodySet measured(std::initializer_list<std::pair<Measure, Length>> values)

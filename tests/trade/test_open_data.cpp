@@ -6,29 +6,12 @@
 
 #include "core/body/likely.h"
 #include "core/chart/size_choice.h"
+#include "published_chart.h"
 
 using namespace sartorum;
+using test::misses;
 
 namespace {
-
-// Misses' sizes 2 to 20 of ASTM D5585-95 in inches, from memory.
-constexpr double bust[] = {32, 33, 34, 35, 36, 37.5, 39, 40.5, 42.5, 44.5};
-constexpr double waist[] = {24, 25, 26, 27, 28, 29.5, 31, 32.5, 34.5, 36.5};
-constexpr double hip[] = {34.5, 35.5, 36.5, 37.5, 38.5, 40, 41.5, 43, 45, 47};
-
-SizeChart misses()
-{
-    SizeChart c{"Misses", "Nobody", {}};
-    for (int i = 0; i < 10; ++i) {
-        c.sizes.push_back({QString::number(2 + 2 * i).toStdString(),
-                           {{Measure::Bust, Length::inches(bust[i])},
-                            {Measure::Waist, Length::inches(waist[i])},
-                            {Measure::Hip, Length::inches(hip[i])}},
-                           0});
-    }
-    c.drafted_cup[""] = "B";
-    return c;
-}
 
 // The other route: boundaries half-way between sizes, and where the body falls among them.
 std::size_t by_boundaries(const double (&inches)[10], double less_inches, double mm)
@@ -104,16 +87,17 @@ private slots:
             set.readings[Measure::HighBust] = {Length::mm(hb), Length::mm(hb)};
             set.readings[Measure::Waist] = {Length::mm(w), Length::mm(w)};
             set.readings[Measure::Hip] = {Length::mm(h), Length::mm(h)};
-            QCOMPARE(nearest_size(chart, Measure::HighBust, Length::mm(hb)), by_boundaries(bust, 2, hb));
-            QCOMPARE(nearest_size(chart, Measure::Waist, Length::mm(w)), by_boundaries(waist, 0, w));
-            QCOMPARE(nearest_size(chart, Measure::Hip, Length::mm(h)), by_boundaries(hip, 0, h));
+            QCOMPARE(nearest_size(chart, Measure::HighBust, Length::mm(hb)),
+                     by_boundaries(test::misses_bust, 2, hb));
+            QCOMPARE(nearest_size(chart, Measure::Waist, Length::mm(w)), by_boundaries(test::misses_waist, 0, w));
+            QCOMPARE(nearest_size(chart, Measure::Hip, Length::mm(h)), by_boundaries(test::misses_hip, 0, h));
             const auto a = advise(chart, set, {GarmentKind::Dress});
             QVERIFY(a.has_value());
             // Where nothing lies between two sizes, the choice is the nearest at every level.
             if (a->between.empty()) {
-                QCOMPARE(a->choice.bust_size, by_boundaries(bust, 2, hb));
-                QCOMPARE(a->choice.waist_size, by_boundaries(waist, 0, w));
-                QCOMPARE(a->choice.hip_size, by_boundaries(hip, 0, h));
+                QCOMPARE(a->choice.bust_size, by_boundaries(test::misses_bust, 2, hb));
+                QCOMPARE(a->choice.waist_size, by_boundaries(test::misses_waist, 0, w));
+                QCOMPARE(a->choice.hip_size, by_boundaries(test::misses_hip, 0, h));
             }
             blends += a->choice.is_blend();
             beyond += a->reason == ChoiceReason::BeyondChart;
