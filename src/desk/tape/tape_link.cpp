@@ -1,8 +1,8 @@
 #include "desk/tape/tape_link.h"
 
-#include <QDir>
-#include <QStandardPaths>
 #include <QTimer>
+
+#include "formats/tape_protocol.h"
 
 namespace sartorum::desk {
 namespace {
@@ -28,12 +28,6 @@ TapeLink::TapeLink(QObject* parent) : QObject{parent}, socket_{this}
         if (e == QLocalSocket::PeerClosedError || state_ != State::Connecting) return;
         give_up(tr("No tape answers. Switch it on, then connect again."));
     });
-}
-
-QString TapeLink::usual_socket()
-{
-    const QString dir = QStandardPaths::writableLocation(QStandardPaths::RuntimeLocation);
-    return QDir{dir.isEmpty() ? QDir::tempPath() : dir}.filePath("sartorum-tape");
 }
 
 void TapeLink::connect_to(const QString& socket)
@@ -84,7 +78,8 @@ void TapeLink::read()
 void TapeLink::take_line(const QByteArray& line)
 {
     if (state_ == State::Connecting) {
-        if (line != "SARTORUM-TAPE 1") return give_up(tr("What answers there is not a tape, or a newer one."));
+        if (line != formats::tape_greeting)
+            return give_up(tr("What answers there is not a tape, or a newer one."));
         state_ = State::Ready;
         emit changed();
         return;

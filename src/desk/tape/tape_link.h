@@ -19,7 +19,6 @@ public:
     void connect_to(const QString& socket);
     void put_down();
     [[nodiscard]] State state() const { return state_; }
-    [[nodiscard]] static QString usual_socket();
 
 signals:
     void changed();

@@ -10,6 +10,7 @@
 #include "desk/tape/figure.h"
 #include "desk/tape/pad_parts.h"
 #include "desk/tape/tape_link.h"
+#include "formats/tape_protocol.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
@@ -184,7 +185,7 @@ void TapeStation::build_sections(QVBoxLayout* column, QWidget* pad)
     link_button_ = section(column, look_, pad, tr("Digital tape"), tr("Connect"), "connect_tape");
     connect(link_button_, &Button::clicked, this, [this] {
         if (link_->state() == TapeLink::State::Away)
-            connect_tape(TapeLink::usual_socket());
+            connect_tape(formats::usual_tape_socket());
         else
             link_->put_down();
     });

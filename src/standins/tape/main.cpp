@@ -2,27 +2,20 @@
 // standard input ("length 846", "press", "quit"). docs/tape-protocol.md.
 #include <QApplication>
 #include <QCommandLineParser>
-#include <QDir>
 #include <QDoubleSpinBox>
 #include <QLabel>
 #include <QPushButton>
 #include <QSocketNotifier>
-#include <QStandardPaths>
 #include <QTextStream>
 #include <QVBoxLayout>
 
+#include "formats/tape_protocol.h"
 #include "standins/tape/tape.h"
 
 using namespace sartorum;
 using namespace sartorum::standins;
 
 namespace {
-
-QString usual_socket()
-{
-    const QString dir = QStandardPaths::writableLocation(QStandardPaths::RuntimeLocation);
-    return QDir{dir.isEmpty() ? QDir::tempPath() : dir}.filePath("sartorum-tape");
-}
 
 void follow_lines(Tape& tape, QObject* parent)
 {
@@ -69,7 +62,7 @@ int main(int argc, char** argv)
     QCommandLineParser parser;
     parser.setApplicationDescription("A simulated digital tape measure.");
     parser.addHelpOption();
-    parser.addOption({"socket", "local socket to wait on", "path", usual_socket()});
+    parser.addOption({"socket", "local socket to wait on", "path", formats::usual_tape_socket()});
     parser.addOption({"length", "what it is laid round, mm", "mm", "846"});
     parser.addOption({"noise", "standard deviation of a reading, mm", "mm", "2"});
     parser.addOption({"stretch", "true length per shown length", "factor", "1.0"});

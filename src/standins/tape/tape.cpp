@@ -2,6 +2,8 @@
 
 #include <QLocalSocket>
 
+#include "formats/tape_protocol.h"
+
 namespace sartorum::standins {
 
 Tape::Tape(const TapeWays& ways, QObject* parent) : QObject{parent}, ways_{ways}, random_{ways.seed}
@@ -22,7 +24,7 @@ Tape::Tape(const TapeWays& ways, QObject* parent) : QObject{parent}, ways_{ways}
             desk_ = nullptr;
             emit desk_went();
         });
-        send("SARTORUM-TAPE 1");
+        send(formats::tape_greeting);
         if (ways_.live_every_ms > 0) live_.start(ways_.live_every_ms);
         emit desk_came();
     });
