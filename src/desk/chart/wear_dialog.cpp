@@ -13,30 +13,6 @@ namespace {
 
 constexpr Measure girths[] = {Measure::Bust, Measure::Waist, Measure::Hip, Measure::UpperArm, Measure::Thigh};
 
-QComboBox* box(QWidget* parent, const QString& name, const QStringList& words, int chosen, const char* object)
-{
-    auto* out = new QComboBox{parent};
-    out->addItems(words);
-    out->setCurrentIndex(chosen);
-    out->setAccessibleName(name);
-    out->setObjectName(object);
-    return out;
-}
-
-QHBoxLayout* keep_or_leave(QDialog* dialog, Look& look, const QString& keep, const char* object, auto take)
-{
-    auto* row = new QHBoxLayout;
-    auto* yes = new Button{look, keep, ButtonKind::Primary, dialog};
-    yes->setObjectName(object);
-    auto* no = new Button{look, QDialog::tr("Leave it"), ButtonKind::Plain, dialog};
-    row->addWidget(yes);
-    row->addWidget(no);
-    row->addStretch();
-    QObject::connect(yes, &Button::clicked, dialog, take);
-    QObject::connect(no, &Button::clicked, dialog, &QDialog::reject);
-    return row;
-}
-
 }  // namespace
 
 WearDialog::WearDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent}, look_{look}, room_{room}
@@ -55,16 +31,16 @@ WearDialog::WearDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent
     for (const auto k :
          {GarmentKind::Top, GarmentKind::Dress, GarmentKind::Skirt, GarmentKind::Trousers, GarmentKind::Bra})
         kinds << words::kind_name(k);
-    kind_ = box(this, tr("Garment"), kinds, static_cast<int>(plan.choosing.kind), "wear_kind");
+    kind_ = combo(this, tr("Garment"), kinds, static_cast<int>(plan.choosing.kind), "wear_kind");
     kind_->setEnabled(!room.pattern());
     cut_ =
-        box(this, tr("Cut"), {tr("fitted or straight"), tr("full or gathered")}, plan.choosing.full, "wear_cut");
-    cloth_ = box(this, tr("Cloth"), {tr("woven"), tr("knit")}, plan.cloth.knit, "wear_cloth");
+        combo(this, tr("Cut"), {tr("fitted or straight"), tr("full or gathered")}, plan.choosing.full, "wear_cut");
+    cloth_ = combo(this, tr("Cloth"), {tr("woven"), tr("knit")}, plan.cloth.knit, "wear_cloth");
     stretch_ = line_edit(this, tr("Stretch in percent"), "wear_stretch");
     stretch_->setText(plan.cloth.stretch > 0 ? QString::number(plan.cloth.stretch * 100) : QString{});
     stretch_->setPlaceholderText(tr("10 cm stretch to 13: 30"));
-    seated_ = box(this, tr("Worn"), {tr("standing and walking"), tr("mostly seated")}, plan.choosing.seated,
-                  "wear_seated");
+    seated_ = combo(this, tr("Worn"), {tr("standing and walking"), tr("mostly seated")}, plan.choosing.seated,
+                    "wear_seated");
     add(0, tr("Garment"), kind_);
     add(1, tr("Cut"), cut_);
     add(2, tr("Cloth"), cloth_);
@@ -93,7 +69,7 @@ WearDialog::WearDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent
     said_ = label(look, {}, 14, true, this);
     said_->setObjectName("wear_said");
     column->addWidget(said_);
-    column->addLayout(keep_or_leave(this, look, tr("Keep"), "keep_wear", [this] { take(); }));
+    column->addLayout(keep_or_leave(*this, look, tr("Keep"), "keep_wear", [this] { take(); }));
     setMinimumWidth(640);
 }
 
@@ -149,10 +125,10 @@ FlatDialog::FlatDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent
     auto* top = new QHBoxLayout;
     QStringList measures;
     for (const auto m : girths) measures << words::measure_name(m);
-    measure_ = box(this, tr("Measure"), measures, 0, "flat_measure");
+    measure_ = combo(this, tr("Measure"), measures, 0, "flat_measure");
     QStringList sizes;
     for (const auto& s : room.chart()->sizes) sizes << QString::fromStdString(s.name);
-    size_ = box(this, tr("Size"), sizes, static_cast<int>(room.choice().hip_size), "flat_size");
+    size_ = combo(this, tr("Size"), sizes, static_cast<int>(room.choice().hip_size), "flat_size");
     top->addWidget(label(look, tr("At the"), 14, true, this));
     top->addWidget(measure_, 1);
     top->addWidget(label(look, tr("of size"), 14, true, this));
@@ -168,7 +144,7 @@ FlatDialog::FlatDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent
     said_ = label(look, {}, 14, true, this);
     said_->setObjectName("flat_said");
     column->addWidget(said_);
-    column->addLayout(keep_or_leave(this, look, tr("Keep as finished girth"), "keep_flat", [this] { take(); }));
+    column->addLayout(keep_or_leave(*this, look, tr("Keep as finished girth"), "keep_flat", [this] { take(); }));
     connect(measure_, &QComboBox::currentIndexChanged, this, &FlatDialog::preview);
     connect(size_, &QComboBox::currentIndexChanged, this, &FlatDialog::preview);
     setMinimumWidth(880);
@@ -188,11 +164,11 @@ void FlatDialog::add_row(const QString& piece)
     Row row{line_edit(this, tr("Piece"), "flat_piece" + n),
             length(tr("Width"), "flat_width"),
             length(tr("Darts take"), "flat_darts"),
-            box(this, tr("Folds"), {tr("tuck"), tr("knife pleat"), tr("box pleat")}, 0, "flat_fold"),
+            combo(this, tr("Folds"), {tr("tuck"), tr("knife pleat"), tr("box pleat")}, 0, "flat_fold"),
             length(tr("Depth"), "flat_depth"),
             line_edit(this, tr("How many"), "flat_count" + n),
-            box(this, tr("Cut"), {tr("once"), tr("twice, or on the fold"), tr("three times"), tr("four times")}, 1,
-                "flat_times")};
+            combo(this, tr("Cut"), {tr("once"), tr("twice, or on the fold"), tr("three times"), tr("four times")},
+                  1, "flat_times")};
     row.piece->setText(piece);
     row.count->setText("1");
     connect(row.count, &QLineEdit::textChanged, this, &FlatDialog::preview);

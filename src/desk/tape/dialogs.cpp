@@ -19,16 +19,6 @@ QString date_text(const std::string& iso)
                                               "d MMMM yyyy");
 }
 
-QComboBox* choice(QWidget* parent, const QString& name, const QStringList& words, int chosen, const char* object)
-{
-    auto* box = new QComboBox{parent};
-    box->addItems(words);
-    box->setCurrentIndex(chosen);
-    box->setAccessibleName(name);
-    box->setObjectName(object);
-    return box;
-}
-
 }  // namespace
 
 TapeCheckDialog::TapeCheckDialog(Look& look, Room& room, QWidget* parent)
@@ -60,16 +50,8 @@ TapeCheckDialog::TapeCheckDialog(Look& look, Room& room, QWidget* parent)
     said_ = label(look, {}, 14, true, this);
     said_->setObjectName("check_said");
     column->addWidget(said_);
-    auto* buttons = new QHBoxLayout;
-    auto* keep = new Button{look, tr("Correct the readings by this"), ButtonKind::Primary, this};
-    keep->setObjectName("keep_check");
-    auto* leave = new Button{look, tr("Leave it"), ButtonKind::Plain, this};
-    buttons->addWidget(keep);
-    buttons->addWidget(leave);
-    buttons->addStretch();
-    column->addLayout(buttons);
-    connect(keep, &Button::clicked, this, &TapeCheckDialog::take);
-    connect(leave, &Button::clicked, this, &QDialog::reject);
+    column->addLayout(
+        keep_or_leave(*this, look, tr("Correct the readings by this"), "keep_check", [this] { take(); }));
     setMinimumWidth(560);
     preview();
 }
@@ -132,18 +114,17 @@ DayDialog::DayDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent},
         grid->addWidget(box, i / 2 * 2 + 1, i % 2);
         return box;
     };
-    ball_ =
-        add(0, tr("Ball of the shoulder"),
-            choice(this, tr("Ball of the shoulder"), stances, static_cast<int>(body.posture.ball), "day_ball"));
-    neck_ = add(1, tr("Neck"), choice(this, tr("Neck"), stances, static_cast<int>(body.posture.neck), "day_neck"));
+    ball_ = add(0, tr("Ball of the shoulder"),
+                combo(this, tr("Ball of the shoulder"), stances, static_cast<int>(body.posture.ball), "day_ball"));
+    neck_ = add(1, tr("Neck"), combo(this, tr("Neck"), stances, static_cast<int>(body.posture.neck), "day_neck"));
     round_back_ =
         add(2, tr("High round back"),
-            choice(this, tr("High round back"), {tr("not looked at"), tr("none"), tr("slight"), tr("marked")},
-                   static_cast<int>(body.posture.round_back), "day_round_back"));
+            combo(this, tr("High round back"), {tr("not looked at"), tr("none"), tr("slight"), tr("marked")},
+                  static_cast<int>(body.posture.round_back), "day_round_back"));
     slope_ =
         add(3, tr("Shoulder slope, as a toile showed"),
-            choice(this, tr("Shoulder slope"), {tr("not looked at"), tr("square"), tr("middling"), tr("sloping")},
-                   static_cast<int>(body.posture.slope), "day_slope"));
+            combo(this, tr("Shoulder slope"), {tr("not looked at"), tr("square"), tr("middling"), tr("sloping")},
+                  static_cast<int>(body.posture.slope), "day_slope"));
     column->addLayout(grid);
     QStringList slopes;
     for (const auto side : {Side::Right, Side::Left}) {
@@ -159,16 +140,7 @@ DayDialog::DayDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent},
     said_ = label(look, {}, 14, true, this);
     said_->setObjectName("day_said");
     column->addWidget(said_);
-    auto* buttons = new QHBoxLayout;
-    auto* keep = new Button{look, tr("Keep"), ButtonKind::Primary, this};
-    keep->setObjectName("keep_day");
-    auto* leave = new Button{look, tr("Leave it"), ButtonKind::Plain, this};
-    buttons->addWidget(keep);
-    buttons->addWidget(leave);
-    buttons->addStretch();
-    column->addLayout(buttons);
-    connect(keep, &Button::clicked, this, &DayDialog::take);
-    connect(leave, &Button::clicked, this, &QDialog::reject);
+    column->addLayout(keep_or_leave(*this, look, tr("Keep"), "keep_day", [this] { take(); }));
     setMinimumWidth(560);
 }
 
@@ -203,8 +175,8 @@ DatesDialog::DatesDialog(Look& look, Room& room, QWidget* parent) : QDialog{pare
     auto* row = new QHBoxLayout;
     QStringList dates;
     for (const auto& set : room.history()) dates << date_text(set.date);
-    from_ = choice(this, tr("Earlier date"), dates, std::max(0, static_cast<int>(dates.size()) - 2), "date_from");
-    to_ = choice(this, tr("Later date"), dates, static_cast<int>(dates.size()) - 1, "date_to");
+    from_ = combo(this, tr("Earlier date"), dates, std::max(0, static_cast<int>(dates.size()) - 2), "date_from");
+    to_ = combo(this, tr("Later date"), dates, static_cast<int>(dates.size()) - 1, "date_to");
     row->addWidget(from_, 1);
     row->addWidget(to_, 1);
     column->addLayout(row);
