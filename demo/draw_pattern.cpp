@@ -1,7 +1,8 @@
-// Draws the demo pattern and its chart into the folder given: every size from the same flat measurements' rule.
-// The museum, its volunteers, the maker and every number here are invented.
-#include <QTextStream>
+// Draws the demo patterns, and the charts that are theirs alone, into the folder given: every size from the same
+// flat measurements' rule. The museum, its volunteers, the makers and every number here are invented.
+#include <QString>
 
+#include "core/pattern/bodice_block.h"
 #include "core/pattern/skirt_block.h"
 #include "formats/chart_csv.h"
 #include "formats/pattern_svg.h"
@@ -9,10 +10,21 @@
 
 using namespace sartorum;
 
-int main(int argc, char** argv)
+namespace {
+
+bool write(const QString& folder, const char* name, const Pattern& pattern)
 {
-    if (argc != 2) return 2;
-    const QString folder = QString::fromLocal8Bit(argv[1]);
+    return formats::write_file(folder + "/" + name, formats::write_pattern_svg(pattern)).has_value();
+}
+
+bool write(const QString& folder, const char* name, const SizeChart& chart)
+{
+    const auto csv = QByteArray::fromStdString(formats::write_chart_csv(chart));
+    return formats::write_file(folder + "/" + name, csv).has_value();
+}
+
+bool draw_skirts(const QString& folder)
+{
     SizeChart chart{"Towpath Paper, skirts", "Towpath Paper", {}};
     Pattern pattern{"Lockside skirt", "Towpath Paper", {}, skirt_seams(true)};
     const double waists[] = {640, 680, 720, 760, 800, 850, 900, 950, 1000};
@@ -33,12 +45,101 @@ int main(int argc, char** argv)
         f.back_dart = Length::mm(28);
         f.flare = Length::mm(55);
         auto drawn = draw_skirt(f);
-        if (!drawn) return 1;
+        if (!drawn) return false;
         pattern.sizes.push_back(std::move(*drawn));
         chart.sizes.push_back(std::move(size));
     }
-    const auto a = formats::write_file(folder + "/lockside-skirt.svg", formats::write_pattern_svg(pattern));
-    const auto b = formats::write_file(folder + "/towpath-paper.csv",
-                                       QByteArray::fromStdString(formats::write_chart_csv(chart)));
-    return a && b ? 0 : 1;
+    return write(folder, "lockside-skirt.svg", pattern) && write(folder, "towpath-paper.csv", chart);
+}
+
+// A button-front bodice for woven cloth, to its own waist seam; the chart is the dress's, windlass-dress.csv.
+bool draw_shirt_dress(const QString& folder)
+{
+    const double busts[] = {840, 880, 920, 970, 1020, 1070, 1120};
+    const double waists[] = {660, 700, 740, 790, 840, 890, 950};
+    Pattern pattern{"Windlass shirt-dress, bodice", "Towpath Paper", {}, bodice_seams(Length::mm(3))};
+    for (int i = 0; i < 7; ++i) {
+        const double more = busts[i] - 880;
+        BodiceFlat f;
+        f.size = std::to_string(10 + 2 * i);
+        f.bust = Length::mm(busts[i] + 100);
+        f.waist = Length::mm(waists[i] + 80);
+        f.neck_width = Length::mm(71 + 0.025 * more);
+        f.front_neck_depth = Length::mm(82 + 0.03 * more);
+        f.back_neck_depth = Length::mm(22);
+        f.shoulder = Length::mm(120 + 2.4 * i);
+        f.front_drop = Length::mm(46 + 0.6 * i);
+        f.back_drop = Length::mm(40 + 0.6 * i);
+        f.across_front = Length::mm(164 + 0.1 * more);
+        f.across_back = Length::mm(174 + 0.1 * more);
+        f.back_length = Length::mm(406 + 4 * i);
+        f.front_length = Length::mm(440 + 6 * i);
+        f.side_length = Length::mm(208 + 1 * i);
+        f.bust_depth = Length::mm(262 + 5.5 * i);
+        f.bust_span = Length::mm(186 + 0.12 * more);
+        f.side_dart = Length::mm(28 + 1.5 * i);
+        f.front_dart = Length::mm(26);
+        f.back_dart = Length::mm(26);
+        f.shoulder_dart = Length::mm(12);
+        f.shoulder_ease = Length::mm(3);
+        f.front_more = Length::mm(16);
+        f.front_fold = false;
+        f.front_allowance = Length::mm(45);
+        auto drawn = draw_bodice(f);
+        if (!drawn) return false;
+        pattern.sizes.push_back(std::move(*drawn));
+    }
+    return write(folder, "windlass-bodice.svg", pattern);
+}
+
+// A knit tee without darts, front and back on the fold.
+bool draw_tee(const QString& folder)
+{
+    const double busts[] = {820, 880, 940, 1000, 1070, 1140, 1220};
+    const double waists[] = {640, 700, 760, 830, 900, 980, 1070};
+    const double hips[] = {890, 950, 1010, 1070, 1130, 1200, 1280};
+    SizeChart chart{"Heron tee", "Towpath Paper", {}};
+    Pattern pattern{"Heron tee", "Towpath Paper", {}, bodice_seams({})};
+    for (int i = 0; i < 7; ++i) {
+        const double more = busts[i] - 880;
+        ChartSize size{std::string{static_cast<char>('A' + i)},
+                       {{Measure::Bust, Length::mm(busts[i])},
+                        {Measure::Waist, Length::mm(waists[i])},
+                        {Measure::Hip, Length::mm(hips[i])},
+                        {Measure::BackWaistLength, Length::mm(402 + 5 * i)},
+                        {Measure::FrontWaistLength, Length::mm(428 + 8 * i)}},
+                       0};
+        BodiceFlat f;
+        f.size = size.name;
+        f.bust = Length::mm(busts[i] + 20);
+        f.waist = Length::mm(waists[i] + 120);
+        f.hip = Length::mm(hips[i] + 20);
+        f.neck_width = Length::mm(84 + 0.025 * more);
+        f.front_neck_depth = Length::mm(96 + 0.03 * more);
+        f.back_neck_depth = Length::mm(24);
+        f.shoulder = Length::mm(112 + 3 * i);
+        f.front_drop = Length::mm(40 + 0.6 * i);
+        f.back_drop = Length::mm(38 + 0.6 * i);
+        f.across_front = Length::mm(164 + 0.1 * more);
+        f.across_back = Length::mm(170 + 0.1 * more);
+        f.back_length = Length::mm(404 + 4 * i);
+        f.front_length = Length::mm(424 + 4 * i);
+        f.side_length = Length::mm(214 + 1 * i);
+        f.below_waist = Length::mm(200 + 4 * i);
+        f.allowance = Length::mm(10);
+        auto drawn = draw_bodice(f);
+        if (!drawn) return false;
+        pattern.sizes.push_back(std::move(*drawn));
+        chart.sizes.push_back(std::move(size));
+    }
+    return write(folder, "heron-tee.svg", pattern) && write(folder, "heron-tee.csv", chart);
+}
+
+}  // namespace
+
+int main(int argc, char** argv)
+{
+    if (argc != 2) return 2;
+    const QString folder = QString::fromLocal8Bit(argv[1]);
+    return draw_skirts(folder) && draw_shirt_dress(folder) && draw_tee(folder) ? 0 : 1;
 }

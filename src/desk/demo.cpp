@@ -39,30 +39,33 @@ bool add_bodies(notebook::Notebook& book, const QDir& dir, const QStringList& fi
     return true;
 }
 
+// A chart and the drawing that goes with it; the last one stays on the table.
+bool add_pattern(notebook::Notebook& book, const QDir& dir, const QString& csv, const QString& svg,
+                 const char* chart_name)
+{
+    const auto lines = formats::read_file(dir.filePath(csv));
+    const auto drawing = formats::read_file(dir.filePath(svg));
+    if (!lines || !drawing) return false;
+    auto chart = formats::read_chart_csv(*lines);
+    const auto pattern = formats::read_pattern_svg(*drawing);
+    if (!chart || !pattern) return false;
+    chart->maker = "Towpath Paper";
+    chart->name = chart_name;
+    const auto id = book.add_chart(*chart);
+    return id && book.add_pattern(QString::fromStdString(pattern->name), QString::fromStdString(pattern->maker),
+                                  QByteArray::fromStdString(*drawing), *id);
+}
+
 }  // namespace
 
 bool fill_with_demo(notebook::Notebook& book, const QString& folder)
 {
     if (!book.wearers().empty()) return true;
     const QDir dir{folder};
-    const auto csv = formats::read_file(dir.filePath("towpath-paper.csv"));
-    const auto svg = formats::read_file(dir.filePath("lockside-skirt.svg"));
-    if (!csv || !svg) return false;
-    auto chart = formats::read_chart_csv(*csv);
-    const auto pattern = formats::read_pattern_svg(*svg);
-    if (!chart || !pattern) return false;
-    chart->name = "Towpath Paper, skirts";
-    chart->maker = "Towpath Paper";
-    const auto dress = formats::read_file(dir.filePath("windlass-dress.csv"));
-    if (!dress) return false;
-    const auto dress_chart = formats::read_chart_csv(*dress);
-    if (!dress_chart || !book.add_chart(*dress_chart)) return false;
-    const auto chart_id = book.add_chart(*chart);
-    if (!chart_id) return false;
-    if (!book.add_pattern(QString::fromStdString(pattern->name), QString::fromStdString(pattern->maker),
-                          QByteArray::fromStdString(*svg), *chart_id))
-        return false;
-    return add_bodies(book, dir, {"bram.json"}) &&
+    return add_pattern(book, dir, "windlass-dress.csv", "windlass-bodice.svg", "Windlass dress, no. 7") &&
+           add_pattern(book, dir, "heron-tee.csv", "heron-tee.svg", "Heron tee") &&
+           add_pattern(book, dir, "towpath-paper.csv", "lockside-skirt.svg", "Towpath Paper, skirts") &&
+           add_bodies(book, dir, {"bram.json"}) &&
            add_bodies(book, dir, {"ottilie-april.json", "ottilie-july.json", "ottilie.json"});
 }
 

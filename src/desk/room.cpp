@@ -37,6 +37,18 @@ QString trouble_text(const notebook::Failure& f)
     return {};
 }
 
+namespace {
+
+// What a drawing is, whatever the plan said before: a bodice is a top's or a dress's.
+GarmentKind kind_drawn(const Pattern& pattern, GarmentKind said)
+{
+    const bool bodice = is_bodice(Garment{pattern.sizes.front().pieces, {}});
+    if (!bodice) return GarmentKind::Skirt;
+    return said == GarmentKind::Dress ? said : GarmentKind::Top;
+}
+
+}  // namespace
+
 Room::Room(std::unique_ptr<notebook::Notebook> book, std::function<QDate()> today, QObject* parent)
     : QObject{parent}, book_{std::move(book)}, today_{std::move(today)}
 {
@@ -100,7 +112,7 @@ void Room::reload()
     step_ = 0;
     if (const auto what = plan_for()) plan_ = book_->plan(*table_.wearer, *what);
     if (table_.wearer && table_.pattern) step_ = book_->step(*table_.wearer, *table_.pattern);
-    if (pattern_) plan_.choosing.kind = GarmentKind::Skirt;  // the one kind of drawing there is
+    if (pattern_) plan_.choosing.kind = kind_drawn(*pattern_, plan_.choosing.kind);
     if (printed_chart_ && plan_.chart_group.empty()) plan_.chart_group = nearest_group(*printed_chart_, body_);
     chart_ = printed_chart_ ? std::optional{printed_chart_->of_group(plan_.chart_group)} : std::nullopt;
     recompute();
@@ -165,7 +177,9 @@ void Room::recompute()
         plan_.hip_size = chart_->sizes[c.hip_size].name;
         plan_.bust_size = chart_->sizes[c.bust_size].name;
         // A pattern cut in one size only is taken as it is.
-        if (pattern_ && pattern_->sizes.size() == 1) plan_.waist_size = plan_.hip_size = pattern_->sizes[0].size;
+        if (pattern_ && pattern_->sizes.size() == 1) {
+            plan_.waist_size = plan_.hip_size = plan_.bust_size = pattern_->sizes[0].size;
+        }
     }
     if (!chart_ || !pattern_ || (!chosen_ && !advice_)) return;
     auto c = compute(*pattern_, *printed_chart_, body_, plan_);
@@ -177,13 +191,32 @@ void Room::recompute()
     }
 }
 
+namespace {
+
+QString sizes_text(const Plan& plan, const std::optional<Pattern>& pattern)
+{
+    const auto word = [](const std::string& s) { return QString::fromStdString(s); };
+    const bool bodice = pattern && is_bodice(Garment{pattern->sizes.front().pieces, {}});
+    if (bodice) {
+        const QString frame = word(plan.bust_size.empty() ? plan.hip_size : plan.bust_size);
+        const bool waist =
+            bottom_role(*find_piece(pattern->sizes.front().pieces, PieceRole::Front)) == EdgeRole::Waist;
+        const QString lower = word(waist ? plan.waist_size : plan.hip_size);
+        if (frame == lower) return Room::tr("size %1").arg(frame);
+        return waist ? Room::tr("size %1, to %2 at the waist").arg(frame, lower)
+                     : Room::tr("size %1, to %2 at the hem").arg(frame, lower);
+    }
+    if (plan.waist_size == plan.hip_size) return Room::tr("size %1").arg(word(plan.hip_size));
+    return Room::tr("size %1 waist, %2 hip").arg(word(plan.waist_size), word(plan.hip_size));
+}
+
+}  // namespace
+
 formats::PrintLabel Room::print_label() const
 {
-    const QString waist = QString::fromStdString(plan_.waist_size);
-    const QString hip = QString::fromStdString(plan_.hip_size);
     const QDate day = QDate::fromString(QString::fromStdString(body_.date), Qt::ISODate);
     return {wearer_name_, pattern_ ? QString::fromStdString(pattern_->name) : QString{},
-            waist == hip ? tr("size %1").arg(hip) : tr("size %1 waist, %2 hip").arg(waist, hip),
+            sizes_text(plan_, pattern_),
             tr("measured %1").arg(QLocale{QLocale::English}.toString(day, "d MMMM yyyy")),
             today_().toString(Qt::ISODate)};
 }
@@ -211,6 +244,7 @@ void Room::choose_pattern(notebook::Id pattern)
 {
     auto t = table_;
     t.pattern = pattern;
+    if (const auto chart = book_->chart_of_pattern(pattern)) t.chart = chart;
     kept(book_->lay_on_table(t));
 }
 
@@ -268,9 +302,8 @@ Outcome<bool> Room::take_pattern_svg(const std::string& svg)
     return true;
 }
 
-Outcome<bool> Room::take_skirt(const SkirtFlat& flat)
+Outcome<bool> Room::take_drawn(const Outcome<Pattern>& drawn)
 {
-    auto drawn = skirt_pattern(flat);
     if (!drawn) return tl::make_unexpected(drawn.error());
     return take_pattern_svg(formats::write_pattern_svg(*drawn).toStdString());
 }
@@ -328,10 +361,24 @@ void Room::wear(const ChoiceWish& wish, const Cloth& cloth, const EaseWishes& ea
     save_plan(tr("how it is worn"));
 }
 
+void Room::decide(const Decision& decision)
+{
+    plan_.decide(decision);
+    save_plan(words::adjustment_name(decision.kind));
+}
+
+// Another amount or answer leaves the way it is done as it was chosen.
 void Room::decide(AdjustmentKind kind, Answer answer, std::optional<Length> amount)
 {
-    plan_.decide({kind, answer, amount});
-    save_plan(words::adjustment_name(kind));
+    const Decision* before = plan_.decision(kind);
+    decide(Decision{kind, answer, amount, before && amount ? before->back : std::nullopt,
+                    before ? before->method : std::nullopt});
+}
+
+// Deciding the same again puts it after what changed.
+void Room::looked_again(AdjustmentKind kind)
+{
+    if (const Decision* d = plan_.decision(kind)) decide(Decision{*d});
 }
 
 void Room::forget(AdjustmentKind kind)

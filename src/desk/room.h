@@ -60,15 +60,17 @@ public:
     void keep_tape_check(const TapeCheck&);
     [[nodiscard]] Outcome<bool> take_chart(const SizeChart&);
     [[nodiscard]] Outcome<bool> take_pattern_svg(const std::string& svg);
-    [[nodiscard]] Outcome<bool> take_skirt(const SkirtFlat&);
-    [[nodiscard]] Outcome<bool> change_chart(const SizeChart&);  // the one on the table, corrected
+    [[nodiscard]] Outcome<bool> take_drawn(const Outcome<Pattern>&);  // from flat measurements
+    [[nodiscard]] Outcome<bool> change_chart(const SizeChart&);       // the one on the table, corrected
     [[nodiscard]] SizeChoice choice() const;
     void choose(const SizeChoice&);
     void choose_sizes(std::size_t waist, std::size_t hip);
     void choose_group(const std::string&);
     // How the size is chosen, in what cloth, with which ease of her own: one step of undo.
     void wear(const ChoiceWish&, const Cloth&, const EaseWishes&);
+    void decide(const Decision&);
     void decide(AdjustmentKind, Answer, std::optional<Length> amount);
+    void looked_again(AdjustmentKind);  // it stays as it is, after what changed above it
     void forget(AdjustmentKind);
     void go_to_step(int);
     void undo();

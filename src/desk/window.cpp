@@ -12,6 +12,7 @@
 #include "desk/chart/chart_dialog.h"
 #include "desk/chart/chart_station.h"
 #include "desk/dialogs/dialogs.h"
+#include "desk/dialogs/flat_pattern.h"
 #include "desk/paper/paper_station.h"
 #include "desk/plan/plan_station.h"
 #include "desk/print/print_station.h"
@@ -260,6 +261,11 @@ void Window::correct_chart()
     dialog.correct();
     dialog.exec();
 }
+void Window::draw_bodice()
+{
+    BodiceDialog{look_, *room_, this}.exec();
+}
+
 void Window::draw_skirt()
 {
     SkirtDialog{look_, *room_, this}.exec();
@@ -337,6 +343,7 @@ void Window::show_patterns()
     }
     menu->addAction(tr("Open a pattern drawing (SVG)…"), this, [this] { open_pattern(); });
     menu->addAction(tr("Draw a skirt from flat measurements…"), this, &Window::draw_skirt);
+    menu->addAction(tr("Draw a bodice from flat measurements…"), this, &Window::draw_bodice);
     menu->addSeparator();
     for (const auto& c : room_->book().charts()) {
         auto* a = menu->addAction(tr("chart: %1").arg(c.second.isEmpty() ? c.name : c.second), this,

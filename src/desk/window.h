@@ -32,6 +32,7 @@ public:
     void open_pattern(const QString& path = {});
     void correct_chart();
     void draw_skirt();
+    void draw_bodice();
 
 signals:
     void first_painted();

@@ -259,6 +259,15 @@ Outcome<Plan> read_plan(const std::string& text)
             if (!amount) return tl::make_unexpected(amount.error());
             d.amount = *amount;
         }
+        if (entry.contains("back_mm")) {
+            const auto back = length_of(entry["back_mm"], key + ": back_mm");
+            if (!back) return tl::make_unexpected(back.error());
+            d.back = *back;
+        }
+        if (entry.contains("method")) {
+            d.method = method_of_key(adjustment(*kind), text_at(entry, "method").value_or(""));
+            if (!d.method) return refuse(Why::KeyMissing, key + ": method");
+        }
         plan.decide(d);
     }
     return plan;
@@ -271,6 +280,8 @@ json plan_json(const Plan& plan)
         auto& entry = adjustments[std::string{adjustment(d.kind).key}];
         entry["answer"] = d.answer == Answer::Accepted ? "accepted" : "declined";
         if (d.amount) entry["amount_mm"] = d.amount->in_mm();
+        if (d.back) entry["back_mm"] = d.back->in_mm();
+        if (d.method) entry["method"] = adjustment(d.kind).methods[*d.method];
     }
     json out{{"waist_size", plan.waist_size}, {"hip_size", plan.hip_size}};
     if (!plan.bust_size.empty()) out["bust_size"] = plan.bust_size;
@@ -318,6 +329,14 @@ json compare_json(const SizeChart& chart, const Advice& advice, const BodySet& b
             {"sizes", costs}};
 }
 
+namespace {
+
+constexpr std::array<std::string_view, quantity_count> quantity_keys{
+    "neck", "shoulder", "armhole", "bust", "waist", "hip", "side", "centre_front", "centre_back", "hem", "band"};
+constexpr std::array<std::string_view, 5> join_keys{"neck_point", "shoulder_tip", "underarm", "waist", "hem"};
+
+}  // namespace
+
 json lines_json(const Computed& computed)
 {
     json out = json::array();
@@ -325,6 +344,10 @@ json lines_json(const Computed& computed)
         json entry{{"adjustment", adjustment(line.kind).key},
                    {"state", key_of(line.state)},
                    {"amount_mm", line.amount.in_mm()}};
+        const auto& methods = adjustment(line.kind).methods;
+        if (line.back != line.amount) entry["back_mm"] = line.back.in_mm();
+        if (!methods.empty()) entry["method"] = methods[line.method];
+        if (line.look_again) entry["look_again_after"] = adjustment(*line.look_again).key;
         if (line.proposal) {
             entry["proposed_mm"] = line.proposal->amount.in_mm();
             entry["spread_mm"] = line.proposal->spread.in_mm();
@@ -333,11 +356,9 @@ json lines_json(const Computed& computed)
             entry["against"] = key_of(line.proposal->against);
         }
         if (line.state == LineState::Accepted) {
-            entry["changed"] = {{"waist_mm", line.changed.waist.in_mm()},
-                                {"hip_mm", line.changed.hip.in_mm()},
-                                {"hem_mm", line.changed.hem.in_mm()},
-                                {"side_mm", line.changed.side.in_mm()},
-                                {"band_mm", line.changed.band.in_mm()}};
+            json& changed = entry["changed"] = json::object();
+            for (std::size_t q = 0; q < quantity_count; ++q)
+                changed[std::string{quantity_keys[q]} + "_mm"] = line.changed.by[q].in_mm();
         }
         out.push_back(std::move(entry));
     }
@@ -365,7 +386,7 @@ json checks_json(const Checks& checks)
     json joins = json::array();
     for (const auto& j : checks.joins) {
         joins.push_back(
-            {{"at", j.place == JoinPlace::Waist ? "waist" : "hem"}, {"degrees", j.degrees}, {"holds", j.holds}});
+            {{"at", join_keys[static_cast<std::size_t>(j.place)]}, {"degrees", j.degrees}, {"holds", j.holds}});
     }
     json ease = json::array();
     for (const auto& e : checks.ease) {
@@ -375,7 +396,17 @@ json checks_json(const Checks& checks)
                         {"ease_mm", e.ease.in_mm()},
                         {"holds", e.holds}});
     }
-    return {{"walks", walks}, {"joins", joins}, {"ease", ease}, {"all_hold", checks.all_hold()}};
+    json out{{"walks", walks}, {"joins", joins}, {"ease", ease}};
+    for (const auto& f : checks.folds)
+        out["folds"].push_back({{"piece", f.piece}, {"off_mm", f.off.in_mm()}, {"holds", f.holds}});
+    for (const auto& d : checks.darts)
+        out["darts"].push_back({{"piece", d.piece}, {"legs_apart_mm", d.apart.in_mm()}, {"holds", d.holds}});
+    if (checks.shoulder) {
+        out["shoulder"] = {{"slope_degrees", checks.shoulder->slope_degrees()},
+                           {"forward_mm", checks.shoulder->forward().in_mm()}};
+    }
+    out["all_hold"] = checks.all_hold();
+    return out;
 }
 
 }  // namespace sartorum::formats

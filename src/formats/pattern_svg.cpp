@@ -204,8 +204,11 @@ private:
         const QString guide_name = attribute("data-guide");
         const QString notch_on = attribute("data-notch");
         const bool is_dart = !attribute("data-dart").isEmpty();
-        if (edge_name.isEmpty() && guide_name.isEmpty() && notch_on.isEmpty() && !is_dart) return true;
+        const bool is_bust_point = attribute("data-mark") == "bust-point";
+        if (edge_name.isEmpty() && guide_name.isEmpty() && notch_on.isEmpty() && !is_dart && !is_bust_point)
+            return true;
         if (!notch_on.isEmpty()) return add_notch(notch_on);
+        if (is_bust_point) return add_bust_point();
         const auto path = path_here();
         if (!path) return tl::make_unexpected(path.error());
         const Curve curve = as_cubics(*path);
@@ -224,16 +227,34 @@ private:
             piece().guides.push_back({*kind, curve.initialPoint(), curve.finalPoint()});
         } else {
             if (curve.size_default() != 2) return refuse(Why::PathNotUnderstood, "data-dart", line());
-            piece().darts.push_back({curve.initialPoint(), curve.finalPoint(), curve[0].finalPoint()});
+            // "1" was written before there were kinds.
+            const QString name = attribute("data-dart");
+            const auto kind = name == "1" ? DartKind::Dart : dart_kind_of(name.toStdString());
+            if (!kind) return refuse(Why::PathNotUnderstood, "data-dart", line());
+            piece().darts.push_back({curve.initialPoint(), curve.finalPoint(), curve[0].finalPoint(), *kind});
         }
+        return true;
+    }
+
+    std::optional<std::vector<double>> centre_of_circle() const
+    {
+        const auto at = numbers(attribute("cx") + " " + attribute("cy"));
+        return at && at->size() == 2 ? at : std::nullopt;
+    }
+
+    Outcome<bool> add_bust_point()
+    {
+        const auto at = centre_of_circle();
+        if (!at) return refuse(Why::PathNotUnderstood, "data-mark", line());
+        piece().bust_point = Point{(*at)[0], (*at)[1]} * stack_.back();
         return true;
     }
 
     Outcome<bool> add_notch(const QString& on)
     {
         const auto role = edge_role_of(on.toStdString());
-        const auto at = numbers(attribute("cx") + " " + attribute("cy"));
-        if (!role || !at || at->size() != 2) return refuse(Why::PathNotUnderstood, "data-notch", line());
+        const auto at = centre_of_circle();
+        if (!role || !at) return refuse(Why::PathNotUnderstood, "data-notch", line());
         piece().notches.push_back(
             {Point{(*at)[0], (*at)[1]} * stack_.back(), *role, std::clamp(attribute("data-count").toInt(), 1, 3)});
         return true;
@@ -285,7 +306,7 @@ void write_piece(QXmlStreamWriter& xml, const Piece& p, Point at)
     }
     for (const auto& d : p.darts) {
         xml.writeEmptyElement("path");
-        xml.writeAttribute("data-dart", "1");
+        xml.writeAttribute("data-dart", role_text(key(d.kind)));
         xml.writeAttribute("d", QString::fromStdString("M" + xy(d.leg_a) + " L" + xy(d.tip) + " L" + xy(d.leg_b)));
     }
     for (const auto& g : p.guides) {
@@ -300,6 +321,13 @@ void write_piece(QXmlStreamWriter& xml, const Piece& p, Point at)
         xml.writeAttribute("cx", QString::fromStdString(decimal(n.at[Geom::X])));
         xml.writeAttribute("cy", QString::fromStdString(decimal(-n.at[Geom::Y])));
         xml.writeAttribute("r", "2");
+    }
+    if (p.bust_point) {
+        xml.writeEmptyElement("circle");
+        xml.writeAttribute("data-mark", "bust-point");
+        xml.writeAttribute("cx", QString::fromStdString(decimal((*p.bust_point)[Geom::X])));
+        xml.writeAttribute("cy", QString::fromStdString(decimal(-(*p.bust_point)[Geom::Y])));
+        xml.writeAttribute("r", "3");
     }
     xml.writeEndElement();
 }

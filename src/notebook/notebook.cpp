@@ -401,13 +401,17 @@ Plan Notebook::plan(Id wearer, PlanFor what) const
     out.cloth.stretch = head.value(8).toDouble();
     out.choosing.seated = head.value(9).toBool();
     if (!head.value(10).toString().isEmpty()) out.choosing.school = from_word<School>(school_keys, head.value(10));
-    auto q = ask(connection_, "SELECT adjustment, answer, amount_mm FROM decision WHERE plan_id = ? ORDER BY id",
-                 {head.value(0)});
+    auto q =
+        ask(connection_,
+            "SELECT adjustment, answer, amount_mm, back_mm, method FROM decision WHERE plan_id = ? ORDER BY id",
+            {head.value(0)});
     while (q.next()) {
         const auto kind = adjustment_of_key(q.value(0).toString().toStdString());
         if (!kind) continue;
         Decision d{*kind, q.value(1).toString() == "accepted" ? Answer::Accepted : Answer::Declined, {}};
         d.amount = length_of(q.value(2));
+        d.back = length_of(q.value(3));
+        d.method = method_of_key(adjustment(*kind), q.value(4).toString().toStdString());
         out.decide(d);
     }
     auto wishes = ask(connection_, "SELECT measure, ease_mm FROM ease_wish WHERE plan_id = ?", {head.value(0)});
@@ -416,6 +420,12 @@ Plan Notebook::plan(Id wearer, PlanFor what) const
             out.ease[*m] = Length::mm(wishes.value(1).toDouble());
     }
     return out;
+}
+
+std::optional<Id> Notebook::chart_of_pattern(Id pattern) const
+{
+    auto q = ask(connection_, "SELECT chart_id FROM pattern WHERE id = ?", {pattern});
+    return q.next() && !q.value(0).isNull() ? std::optional{q.value(0).toLongLong()} : std::nullopt;
 }
 
 int Notebook::step(Id wearer, Id pattern) const
@@ -597,9 +607,11 @@ Result<bool> Notebook::save_plan(Id wearer, PlanFor what, const Plan& plan, cons
     }
     for (const auto& d : plan.decisions) {
         change.run(
-            "INSERT INTO decision (plan_id, adjustment, answer, amount_mm) VALUES (?, ?, ?, ?)",
+            "INSERT INTO decision (plan_id, adjustment, answer, amount_mm, back_mm, method) VALUES (?, ?, ?, ?, "
+            "?, ?)",
             {id, text(std::string{adjustment(d.kind).key}), d.answer == Answer::Accepted ? "accepted" : "declined",
-             d.amount ? QVariant{d.amount->in_mm()} : QVariant{}});
+             d.amount ? QVariant{d.amount->in_mm()} : QVariant{}, d.back ? QVariant{d.back->in_mm()} : QVariant{},
+             d.method ? text(std::string{adjustment(d.kind).methods[*d.method]}) : QString{""}});
     }
     return change.commit(true);
 }

@@ -69,6 +69,7 @@ public:
     [[nodiscard]] std::optional<BodySet> body(Id set) const;
     [[nodiscard]] std::optional<QByteArray> pattern_svg(Id) const;
     [[nodiscard]] std::optional<SizeChart> chart(Id) const;
+    [[nodiscard]] std::optional<Id> chart_of_pattern(Id) const;  // the one it came with
     [[nodiscard]] Plan plan(Id wearer, PlanFor) const;
     [[nodiscard]] int step(Id wearer, Id pattern) const;
 

@@ -25,7 +25,7 @@ QList<TableColumns> tracked()
             {"plan",
              {"id", "wearer_id", "pattern_id", "chart_id", "waist_size", "hip_size", "bust_size", "chart_group",
               "garment", "roomy", "knit", "stretch", "seated", "school"}},
-            {"decision", {"id", "plan_id", "adjustment", "answer", "amount_mm"}},
+            {"decision", {"id", "plan_id", "adjustment", "answer", "amount_mm", "back_mm", "method"}},
             {"ease_wish", {"id", "plan_id", "measure", "ease_mm"}},
             {"on_table", {"id", "wearer_id", "set_id", "pattern_id", "chart_id", "round"}}};
 }
@@ -91,8 +91,20 @@ QStringList first_schema()
     };
 }
 
+namespace {
+
+// Front and back by amounts of their own, and in which of the trade's ways.
+QStringList from_2()
+{
+    return {"ALTER TABLE decision ADD COLUMN back_mm REAL",
+            "ALTER TABLE decision ADD COLUMN method TEXT NOT NULL DEFAULT ''"};
+}
+
+}  // namespace
+
 QStringList migration_from(int version)
 {
+    if (version == 2) return from_2();
     if (version != 1) return {};
     const auto of_chart = QString{"chart_id INTEGER NOT NULL REFERENCES chart(id) DEFERRABLE INITIALLY DEFERRED"};
     const auto of_set = QString{"set_id INTEGER NOT NULL REFERENCES body_set(id) DEFERRABLE INITIALLY DEFERRED"};

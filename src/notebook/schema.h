@@ -6,7 +6,7 @@
 namespace sartorum::notebook {
 
 inline constexpr int application_id = 0x53617274;  // "Sart"
-inline constexpr int schema_version = 2;
+inline constexpr int schema_version = 3;
 
 [[nodiscard]] QStringList first_schema();
 // Triggers that write the inverse of each change to a table into undo_log.

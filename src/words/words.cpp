@@ -35,18 +35,15 @@ QString piece_name(const Piece& p)
         case PieceRole::Front: return t("Front");
         case PieceRole::Back: return t("Back");
         case PieceRole::Waistband: return t("Waistband");
+        case PieceRole::Other: return t("Another piece");
     }
     return {};
-}
-
-QString piece_names(AdjustmentKind kind)
-{
-    return kind == AdjustmentKind::WidthAtWaist ? t("front, back, waistband") : t("front, back");
 }
 
 QString seam_name(const std::string& id)
 {
     if (id == "side") return t("Side seam");
+    if (id == "shoulder") return t("Shoulder seam");
     if (id == "waist") return t("Waist");
     return text(id);
 }
@@ -54,42 +51,8 @@ QString seam_name(const std::string& id)
 QString seam_sides(const std::string& id, bool second)
 {
     if (id == "waist") return second ? t("waistband") : t("skirt, darts closed");
-    if (id == "side") return second ? t("back") : t("front");
+    if (id == "side" || id == "shoulder") return second ? t("back") : t("front");
     return second ? t("second") : t("first");
-}
-
-QString zone_name(Zone z)
-{
-    switch (z) {
-        case Zone::Lengths: return t("Lengths");
-        case Zone::Widths: return t("Widths");
-        case Zone::Hem: return t("Hem");
-    }
-    return {};
-}
-
-QString adjustment_name(AdjustmentKind k)
-{
-    switch (k) {
-        case AdjustmentKind::WaistToHip: return t("Waist to hip");
-        case AdjustmentKind::WidthAtWaist: return t("Width at the waist");
-        case AdjustmentKind::WidthAtHip: return t("Width at the hip");
-        case AdjustmentKind::HemGivenBack: return t("Hem given back");
-        case AdjustmentKind::FinishedLength: return t("Finished length");
-    }
-    return {};
-}
-
-QString amount_meaning(AdjustmentKind k)
-{
-    switch (k) {
-        case AdjustmentKind::WaistToHip: return t("on front and back alike");
-        case AdjustmentKind::WidthAtWaist:
-        case AdjustmentKind::WidthAtHip: return t("all round, a quarter at each side seam");
-        case AdjustmentKind::HemGivenBack: return t("so that the finished length stays");
-        case AdjustmentKind::FinishedLength: return t("at the hem, along the side seam");
-    }
-    return {};
 }
 
 QString refusal(const Refusal& r, Unit u)
@@ -187,7 +150,10 @@ QString refusal(const Refusal& r, Unit u)
         case Why::MarkMissing: return t("%1 is missing or lies off the piece. Draw it in.").arg(field);
         case Why::PieceMissing: return t("A piece is missing: %1.").arg(field);
         case Why::EdgeMissing:
-            return t("An edge is missing or out of order: %1. Edges run waist, side, hem, centre.").arg(field);
+            return t("An edge is missing or out of order: %1. A skirt's edges run waist, side, hem, centre; a "
+                     "bodice's neck, "
+                     "shoulder, armhole, side, waist or hem, centre.")
+                .arg(field);
         case Why::SkeletonDiffers:
             return t("%1 has other pieces, edges or marks than the first size. All sizes need the same.")
                 .arg(field);
@@ -198,7 +164,30 @@ QString refusal(const Refusal& r, Unit u)
                      "allows %2 to %3.")
                 .arg(given, amount(std::max(r.low, Length{}), u), high);
         case Why::AmountZero: return t("Nothing would change. Type an amount other than zero.");
+        case Why::BlockWaistImpossible:
+            return t("A waist of %1 cannot be drawn with these darts and this bust: %2 to %3 can. Change the "
+                     "darts' "
+                     "widths.")
+                .arg(given, low, high);
+        case Why::FoldWouldBend:
+            return t(
+                "Centre back is on the fold, and this way would bend it: a fold must stay straight. Take one of "
+                "the ways on the fold, or cut centre back with a seam.");
+        case Why::NeedsFold:
+            return t(
+                "Centre back has a seam: there is no fold to keep straight. Take the way with a centre seam.");
+        case Why::NeedsWaistSeam:
+            return t(
+                "This piece runs on below the waist: there is no waist seam to take it at. Take another way.");
+        case Why::NeedsSideDart:
+            return t(
+                "The front has no dart in the side seam to move. The bust point itself needs no change here.");
         case Why::AmountTooLarge:
+            if (const auto kind = adjustment_of_key(r.field)) {
+                return t("%1 is more than this method carries (%2 to %3). %4")
+                    .arg(amount(r.given, u, true), amount(r.low, u, true), amount(r.high, u, true),
+                         limit_advice(*kind));
+            }
             return t("%1 is more than this method carries (%2 to %3). Take another size, or make a toile first.")
                 .arg(amount(r.given, u, true), amount(r.low, u, true), amount(r.high, u, true));
         case Why::BodyIncomplete: return t("%1 has not been read yet. Measure it at the Tape.").arg(name);
@@ -359,119 +348,6 @@ QString ease_warning(const EaseCheck& e, Unit u)
     if (e.holds) return {};
     return t("%1: %2 of ease planned, and one moves in %3 or more. Knits need less.")
         .arg(measure_name(e.measure), amount(e.ease, u), amount(e.least, u));
-}
-
-QString step_title(const Step& s, Unit unit)
-{
-    const Unit u = paper_unit(unit);
-    const QString a = amount(abs(s.amount), u);
-    const QString from = text(s.from_size);
-    const QString to = text(s.to_size);
-    switch (s.kind) {
-        case StepKind::TraceSize: return t("Trace size %1").arg(to);
-        case StepKind::DrawBlend: return t("Side seam from %1 at the waist to %2").arg(from, to);
-        case StepKind::DrawLine: return t("Draw over the lengthen/shorten line");
-        case StepKind::DrawFoldLines: return t("Draw a second line %1 below").arg(a);
-        case StepKind::CutAcross: return t("Cut along the line");
-        case StepKind::Spread: return t("Spread %1, edges parallel").arg(a);
-        case StepKind::FoldOut: return t("Fold %1 deep to take out %2").arg(amount(abs(s.amount) / 2.0, u), a);
-        case StepKind::TrueSide: return t("True the side seam from waist to hip");
-        case StepKind::ExtendBelow: return t("Carry centre and side on by %1").arg(a);
-        case StepKind::AddHem: return t("Draw the hem again, %1 lower").arg(a);
-        case StepKind::DrawHem: return t("Draw the hem again, %1 higher").arg(a);
-        case StepKind::TrimHem: return t("Cut off %1 at the hem").arg(a);
-        case StepKind::MarkWaist:
-            return s.amount > Length{} ? t("Mark %1 outside the side waist").arg(a)
-                                       : t("Mark %1 inside the side waist").arg(a);
-        case StepKind::RedrawWaist: return t("Redraw side seam and waist to the mark");
-        case StepKind::MarkHip:
-            return s.amount > Length{} ? t("Mark %1 outside the hip line").arg(a)
-                                       : t("Mark %1 inside the hip line").arg(a);
-        case StepKind::RedrawHip: return t("Redraw the side seam through the mark");
-        case StepKind::CutBand: return t("Cut the waistband at its side notch");
-        case StepKind::SpreadBand: return t("Spread the waistband %1").arg(a);
-        case StepKind::OverlapBand: return t("Overlap the waistband %1").arg(a);
-        case StepKind::MatchSides:
-            return s.amount > Length{} ? t("Raise the side waist %1").arg(a) : t("Lower the side waist %1").arg(a);
-    }
-    return {};
-}
-
-QString step_detail(const Step& s, Unit unit)
-{
-    const Unit u = paper_unit(unit);
-    const QString place = amount(s.place, u);
-    switch (s.kind) {
-        case StepKind::TraceSize:
-            return t("Trace outline, darts, notches, grain and the printed lines. The sheet stays whole.");
-        case StepKind::DrawBlend:
-            return t(
-                "Start on the waist corner of one size, end on the hip line of the other. One smooth line with a "
-                "curved ruler; below the hip follow that size.");
-        case StepKind::DrawLine:
-            return t("It lies %1 below the centre waist, at right angles to the grain, from edge to edge.")
-                .arg(place);
-        case StepKind::DrawFoldLines:
-            return t("Draw over the lengthen/shorten line, %1 below the centre waist, and a parallel line beneath "
-                     "it.")
-                .arg(place);
-        case StepKind::CutAcross: return t("Cut right through. Close the rotary cutter when you put it down.");
-        case StepKind::Spread:
-            return t(
-                "Tape paper behind the gap. The centre line stays one straight line; the waist keeps its shape.");
-        case StepKind::FoldOut:
-            return t(
-                "Bring the lower line up to the upper one and tape the fold flat. The centre line stays "
-                "straight.");
-        case StepKind::TrueSide:
-            return t(
-                "The curve no longer meets at the line: draw one smooth edge from the waist corner to the hip "
-                "notch.");
-        case StepKind::ExtendBelow:
-            return t("Tape paper under the hem. Carry the centre and the side seam on with a long ruler.");
-        case StepKind::AddHem:
-            return t(
-                "The same distance all along, square to the centre. The flare is carried on, so the sweep grows a "
-                "little.");
-        case StepKind::DrawHem: return t("Measure up from the hem in several places, square to it.");
-        case StepKind::TrimHem: return t("The sweep gets a little smaller with it: the side seam leans.");
-        case StepKind::MarkWaist:
-            return t(
-                "A quarter of what changes all round, at the waist end of the side seam. At the hip nothing "
-                "changes.");
-        case StepKind::RedrawWaist:
-            return t(
-                "One smooth line from the mark into the old seam at the hip; the waist runs into its old line "
-                "before the dart.");
-        case StepKind::MarkHip:
-            return t("A quarter of what changes all round, on the hip line. At the waist nothing changes.");
-        case StepKind::RedrawHip:
-            return t("From the waist corner through the mark; from there down parallel to the old seam.");
-        case StepKind::CutBand:
-            return t("The side notch lies %1 from the fold. Cut at right angles to the long edges.").arg(place);
-        case StepKind::SpreadBand:
-            return t("Tape paper behind, long edges in line. Mark the side notch in the middle of the strip.");
-        case StepKind::OverlapBand:
-            return t("Tape flat, long edges in line. Mark the side notch in the middle of the overlap.");
-        case StepKind::MatchSides:
-            return t("Front and back side seams are then equally long. Run the waist smoothly to its new end.");
-    }
-    return {};
-}
-
-QString before_going_on(const Step& s)
-{
-    switch (s.kind) {
-        case StepKind::Spread:
-        case StepKind::FoldOut: return t("Lay a ruler along the grain line: is it still one straight line?");
-        case StepKind::TrueSide: return t("Lay front on back along the side seam: same length, same curve?");
-        case StepKind::AddHem:
-        case StepKind::TrimHem:
-            return t("Lay front to back at the side seam: does the hem run on without a corner?");
-        case StepKind::RedrawWaist:
-        case StepKind::DrawBlend: return t("Walk front and back side seam along each other.");
-        default: return {};
-    }
 }
 
 }  // namespace sartorum::words

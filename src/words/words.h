@@ -23,6 +23,14 @@ namespace sartorum::words {
 [[nodiscard]] QString adjustment_name(AdjustmentKind);
 [[nodiscard]] QString amount_meaning(AdjustmentKind);  // "all round, a quarter at each side seam"
 
+// The trade's ways to do an adjustment, and what each costs.
+[[nodiscard]] QString method_name(AdjustmentKind, std::size_t method);
+[[nodiscard]] QString method_cost(AdjustmentKind, std::size_t method);
+[[nodiscard]] QString limit_advice(AdjustmentKind);  // what to do instead of more
+[[nodiscard]] QString quantity_name(Quantity);
+[[nodiscard]] QString join_name(JoinPlace);
+[[nodiscard]] QString shoulder_text(const SewnShoulder&, Unit);  // "20.5° sewn, seam 3 mm before the fold"
+
 [[nodiscard]] QString refusal(const Refusal&, Unit);
 [[nodiscard]] QString school_name(School);
 [[nodiscard]] QString school_reason(const SchoolAdvice&);

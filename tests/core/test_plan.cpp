@@ -35,7 +35,7 @@ BodySet body(double waist, double hip, double depth, double wish)
 
 const PlanLine& line(const Computed& c, AdjustmentKind kind)
 {
-    return c.lines[static_cast<std::size_t>(kind)];
+    return *c.line(kind);
 }
 
 }  // namespace
@@ -76,7 +76,8 @@ private slots:
         plan.decide({AdjustmentKind::WidthAtHip, Answer::Accepted, Length::mm(30)});
         plan.decide({AdjustmentKind::WaistToHip, Answer::Declined, {}});
         const auto c = *compute(p, chart_of(p), body(720, 960, 228.6, 600), plan);
-        QVERIFY(is_near(line(c, AdjustmentKind::WidthAtHip).changed.hip, Length::mm(30), Length::mm(0.01)));
+        QVERIFY(is_near(line(c, AdjustmentKind::WidthAtHip).changed.of(Quantity::Hip), Length::mm(30),
+                        Length::mm(0.01)));
         QCOMPARE(line(c, AdjustmentKind::WaistToHip).state, LineState::Declined);
         QCOMPARE(line(c, AdjustmentKind::WaistToHip).steps, std::size_t{0});
     }

@@ -52,7 +52,7 @@ struct Desk {
         QTest::keyClick(w ? w : window.get(), static_cast<Qt::Key>(k), m);
     }
     void type(const QString& s) const { QTest::keyClicks(QApplication::focusWidget(), s); }
-    const PlanLine& line(AdjustmentKind k) const { return room->computed()->lines[static_cast<std::size_t>(k)]; }
+    const PlanLine& line(AdjustmentKind k) const { return *room->computed()->line(k); }
 };
 
 // Runs inside the next modal dialog, and gives up on it if it is still there afterwards.

@@ -135,8 +135,8 @@ private slots:
         SkirtFlat flat;
         flat.waist = Length::mm(900);
         flat.hip = Length::mm(800);
-        QVERIFY(!r->take_skirt(flat).has_value());
-        QCOMPARE(r->book().patterns().size(), std::size_t{1});
+        QVERIFY(!r->take_drawn(skirt_pattern(flat)).has_value());
+        QCOMPARE(r->book().patterns().size(), std::size_t{3});
         QVERIFY(r->computed().has_value());
     }
     void an_empty_room_stands_without_anything_on_the_table()

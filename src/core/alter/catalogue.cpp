@@ -1,92 +1,135 @@
 #include "core/alter/catalogue.h"
 
+#include <algorithm>
+
+#include "core/alter/armhole_depth.h"
+#include "core/alter/ball_of_shoulder.h"
+#include "core/alter/bodice_length.h"
+#include "core/alter/bust_depth.h"
 #include "core/alter/hem.h"
+#include "core/alter/neck_forward.h"
+#include "core/alter/proposals.h"
+#include "core/alter/round_back.h"
+#include "core/alter/shoulder_length.h"
+#include "core/alter/shoulder_slope.h"
+#include "core/alter/sway_back.h"
 #include "core/alter/waist_to_hip.h"
 #include "core/alter/width.h"
 
 namespace sartorum {
 namespace {
 
-Length side_length(const Garment& g)
+constexpr std::array<std::string_view, 3> slope_methods{"tips", "neck_ends", "allow_and_pin"};
+constexpr std::array<std::string_view, 2> ball_methods{"redrawn", "slashed"};
+constexpr std::array<std::string_view, 3> round_back_methods{"centre_seam", "fold_eased", "fold_darted"};
+constexpr std::array<std::string_view, 2> bust_depth_methods{"move_box", "re_aim"};
+constexpr std::array<std::string_view, 4> sway_back_methods{"centre_seam", "fold_trimmed", "fold_tuck",
+                                                            "waist_seam"};
+
+bool bodice(const Garment& g)
 {
-    return sewn_length(*find_piece(g.pieces, PieceRole::Front), EdgeRole::Side);
+    return is_bodice(g);
+}
+bool skirt(const Garment& g)
+{
+    return !is_bodice(g);
+}
+bool with_side_dart(const Garment& g)
+{
+    const Piece* front = find_piece(g.pieces, PieceRole::Front);
+    return is_bodice(g) && edge_index(*front, EdgeRole::Side) != edge_index(*front, EdgeRole::Side, true);
+}
+bool with_hem(const Garment& g)
+{
+    return bottom_role(*find_piece(g.pieces, PieceRole::Front)) == EdgeRole::Hem;
 }
 
-std::optional<Proposal> against_chart(const FittingState& s, Measure m, std::size_t size)
+std::size_t by_centre_back(const Garment& g)
 {
-    const auto taken = s.body.taken(m);
-    const auto printed = s.chart.body(size, m);
-    if (!taken || !printed) return std::nullopt;
-    return Proposal{taken->value - *printed, taken->spread, taken->value, *printed, Against::Chart};
+    return on_fold(*find_piece(g.pieces, PieceRole::Back)) ? 1 : 0;
 }
 
-std::optional<Proposal> propose_waist_to_hip(const FittingState& s)
+bool ball_noted(const Posture& p)
 {
-    if (const auto p = against_chart(s, Measure::WaistToHip, s.hip_size)) return p;
-    const auto taken = s.body.taken(Measure::WaistToHip);
-    if (!taken) return std::nullopt;
-    const Length drafted = measure_flat(s.traced.pieces).waist_to_hip;
-    return Proposal{taken->value - drafted, taken->spread, taken->value, drafted, Against::Pattern};
+    return p.ball == Stance::Forward || p.ball == Stance::Back;
+}
+bool neck_noted(const Posture& p)
+{
+    return p.neck == Stance::Forward || p.neck == Stance::Back;
+}
+bool round_back_noted(const Posture& p)
+{
+    return p.round_back == RoundBack::Slight || p.round_back == RoundBack::Marked;
+}
+bool slope_noted(const Posture& p)
+{
+    return p.slope == SlopeSeen::Square || p.slope == SlopeSeen::Sloping;
 }
 
-// With the design ease kept, body − chart; with her own ease, what the garment then lacks.
-std::optional<Proposal> width(const FittingState& s, Measure m, std::size_t size, Length finished)
+using enum AdjustmentKind;
+
+Adjustment even(AdjustmentKind kind, std::string_view key, Zone zone, ActsOn on, Length limit,
+                bool (*serves)(const Garment&), std::optional<Proposal> (*propose)(const FittingState&),
+                Outcome<Applied> (*apply)(const Garment&, const Dose&), std::optional<Measure> from = {})
 {
-    const auto wish = s.ease.find(m);
-    const auto taken = s.body.taken(m);
-    if (wish == s.ease.end() || !taken) return against_chart(s, m, size);
-    const Length wanted = taken->value + wish->second;
-    return Proposal{wanted - finished, taken->spread, wanted, finished, Against::EaseWish};
+    return {kind, key, zone, on, -limit, limit, serves, propose, apply, from};
 }
 
-std::optional<Proposal> propose_width_at_waist(const FittingState& s)
+std::array<Adjustment, adjustment_count> made()
 {
-    return width(s, Measure::Waist, s.waist_size, measure_flat(s.traced.pieces).waist);
-}
-
-std::optional<Proposal> propose_width_at_hip(const FittingState& s)
-{
-    return width(s, Measure::Hip, s.hip_size, measure_flat(s.traced.pieces).hip);
-}
-
-std::optional<Proposal> propose_hem_given_back(const FittingState& s)
-{
-    const Length was = side_length(s.traced);
-    const Length is = side_length(s.now);
-    if (abs(is - was) < Length::mm(0.5)) return std::nullopt;
-    return Proposal{was - is, {}, was, is, Against::EarlierChange};
-}
-
-std::optional<Proposal> propose_finished_length(const FittingState& s)
-{
-    const auto wish = s.body.taken(Measure::SkirtLength);
-    if (!wish) return std::nullopt;
-    const Length was = side_length(s.traced);
-    return Proposal{wish->value - was, Length::mm(3), wish->value, was, Against::Pattern};
+    std::array<Adjustment, adjustment_count> out{{
+        even(ShoulderLength, "shoulder_length", Zone::Frame, ActsOn::Both, shoulder_length_limit, bodice,
+             propose_shoulder_length, alter_shoulder_length, Measure::CrossShoulder),
+        even(ShoulderSlope, "shoulder_slope", Zone::Frame, ActsOn::Apart, shoulder_slope_limit, bodice,
+             propose_shoulder_slope, alter_shoulder_slope, Measure::ShoulderTipHeight),
+        even(BallOfShoulder, "ball_of_shoulder", Zone::Frame, ActsOn::Both, shoulder_forward_limit, bodice,
+             propose_nothing, alter_ball_of_shoulder),
+        even(NeckForward, "neck_forward", Zone::Frame, ActsOn::Both, neck_forward_limit, bodice, propose_nothing,
+             alter_neck_forward),
+        even(RoundBack, "round_back", Zone::Frame, ActsOn::Back, round_back_limit, bodice, propose_nothing,
+             alter_round_back),
+        even(ArmholeDepth, "armhole_depth", Zone::Lengths, ActsOn::Both, armhole_depth_limit, bodice,
+             propose_nothing, alter_armhole_depth),
+        even(BustDepth, "bust_depth", Zone::Lengths, ActsOn::Front, bust_depth_limit, with_side_dart,
+             propose_bust_depth, alter_bust_depth, Measure::BustDepth),
+        even(BodiceLength, "bodice_length", Zone::Lengths, ActsOn::Apart, bodice_length_limit, bodice,
+             propose_bodice_length, alter_bodice_length, Measure::FrontWaistLength),
+        even(SwayBack, "sway_back", Zone::Lengths, ActsOn::Back, sway_back_limit, bodice, propose_sway_back,
+             alter_sway_back, Measure::BackWaistLength),
+        even(WaistToHip, "waist_to_hip", Zone::Lengths, ActsOn::Both, waist_to_hip_limit, skirt,
+             propose_waist_to_hip, alter_waist_to_hip, Measure::WaistToHip),
+        even(WidthAtWaist, "width_at_waist", Zone::Widths, ActsOn::Both, width_limit, skirt,
+             propose_width_at_waist, alter_width_at_waist, Measure::Waist),
+        even(WidthAtHip, "width_at_hip", Zone::Widths, ActsOn::Both, width_limit, skirt, propose_width_at_hip,
+             alter_width_at_hip, Measure::Hip),
+        even(HemGivenBack, "hem_given_back", Zone::Hem, ActsOn::Both, hem_limit, with_hem, propose_hem_given_back,
+             alter_hem),
+        even(FinishedLength, "finished_length", Zone::Hem, ActsOn::Both, hem_limit, with_hem,
+             propose_finished_length, alter_hem, Measure::SkirtLength),
+    }};
+    const auto at = [&](AdjustmentKind kind) -> Adjustment& { return out[static_cast<std::size_t>(kind)]; };
+    at(ShoulderSlope).methods = slope_methods;
+    at(ShoulderSlope).zero_method = static_cast<std::size_t>(SlopeMethod::AllowAndPin);
+    at(ShoulderSlope).noted = slope_noted;
+    at(BallOfShoulder).methods = ball_methods;
+    at(BallOfShoulder).noted = ball_noted;
+    at(NeckForward).noted = neck_noted;
+    at(RoundBack).methods = round_back_methods;
+    at(RoundBack).usual_method = by_centre_back;
+    at(RoundBack).noted = round_back_noted;
+    at(BustDepth).methods = bust_depth_methods;
+    at(SwayBack).methods = sway_back_methods;
+    at(SwayBack).usual_method = by_centre_back;
+    at(SwayBack).most = {};
+    at(HemGivenBack).joins_next = true;
+    return out;
 }
 
 }  // namespace
 
-const std::array<Adjustment, 5>& catalogue()
+const std::array<Adjustment, adjustment_count>& catalogue()
 {
-    static const std::array<Adjustment, 5> all{{
-        {AdjustmentKind::WaistToHip, "waist_to_hip", Zone::Lengths, waist_to_hip_limit, propose_waist_to_hip,
-         alter_waist_to_hip, false, Measure::WaistToHip},
-        {AdjustmentKind::WidthAtWaist, "width_at_waist", Zone::Widths, width_limit, propose_width_at_waist,
-         alter_width_at_waist, false, Measure::Waist},
-        {AdjustmentKind::WidthAtHip, "width_at_hip", Zone::Widths, width_limit, propose_width_at_hip,
-         alter_width_at_hip, false, Measure::Hip},
-        {AdjustmentKind::HemGivenBack,
-         "hem_given_back",
-         Zone::Hem,
-         hem_limit,
-         propose_hem_given_back,
-         alter_hem,
-         true,
-         {}},
-        {AdjustmentKind::FinishedLength, "finished_length", Zone::Hem, hem_limit, propose_finished_length,
-         alter_hem, false, Measure::SkirtLength},
-    }};
+    static const auto all = made();
     return all;
 }
 
@@ -101,6 +144,17 @@ std::optional<AdjustmentKind> adjustment_of_key(std::string_view key)
         if (a.key == key) return a.kind;
     }
     return std::nullopt;
+}
+
+std::optional<std::size_t> method_of_key(const Adjustment& a, std::string_view key)
+{
+    const auto it = std::find(a.methods.begin(), a.methods.end(), key);
+    return it == a.methods.end() ? std::nullopt : std::optional{static_cast<std::size_t>(it - a.methods.begin())};
+}
+
+std::size_t usual_method(const Adjustment& a, const Garment& g)
+{
+    return a.usual_method ? a.usual_method(g) : 0;
 }
 
 }  // namespace sartorum

@@ -2,6 +2,7 @@
 #pragma once
 #include <array>
 #include <optional>
+#include <span>
 #include <string_view>
 
 #include "core/alter/garment.h"
@@ -11,8 +12,27 @@
 
 namespace sartorum {
 
-enum class AdjustmentKind { WaistToHip, WidthAtWaist, WidthAtHip, HemGivenBack, FinishedLength };
-enum class Zone { Lengths, Widths, Hem };
+enum class AdjustmentKind {
+    ShoulderLength,
+    ShoulderSlope,
+    BallOfShoulder,
+    NeckForward,
+    RoundBack,
+    ArmholeDepth,
+    BustDepth,
+    BodiceLength,
+    SwayBack,
+    WaistToHip,
+    WidthAtWaist,
+    WidthAtHip,
+    HemGivenBack,
+    FinishedLength,
+};
+inline constexpr std::size_t adjustment_count = 14;
+
+enum class Zone { Frame, Lengths, Widths, Hem };
+// Which pieces it changes; apart: front and back by amounts of their own.
+enum class ActsOn { Both, Apart, Front, Back };
 
 // What a proposal is made from: the pieces as traced, as they are now (after what comes before in fitting order),
 // the body, and what the chosen sizes are drafted for.
@@ -23,7 +43,9 @@ struct FittingState {
     const SizeChart& chart;
     std::size_t waist_size;
     std::size_t hip_size;
+    std::size_t frame_size;
     const EaseWishes& ease;
+    const Cloth& cloth;
 };
 
 // Where the second number of a proposal came from.
@@ -42,18 +64,32 @@ struct Adjustment {
     AdjustmentKind kind;
     std::string_view key;
     Zone zone;
-    Length limit;
+    ActsOn acts_on;
+    Length least;  // limits of the amount
+    Length most;
+    bool (*serves)(
+        const Garment&);  // a kind of garment it can be done on; neither of these two is asked elsewhere
     // None when nothing is known to propose from, or there is nothing to do.
     std::optional<Proposal> (*propose)(const FittingState&);
-    Outcome<Applied> (*apply)(const Garment&, Length amount);
-    // Done in one go with the next entry when both are accepted: nobody trims a hem to add to it.
-    bool joins_next = false;
+    Outcome<Applied> (*apply)(const Garment&, const Dose&);
     // The measure it is proposed from, if there is one: when that is stale, so is the adjustment.
     std::optional<Measure> from{};
+    // The trade's ways to do it, by key; empty where there is one. Keys are kept forever.
+    std::span<const std::string_view> methods{};
+    std::size_t (*usual_method)(const Garment&) = nullptr;
+    // The way in which an amount of zero does something.
+    std::optional<std::size_t> zero_method{};
+    // The posture that was noted calls for it, though it says no amount.
+    bool (*noted)(const Posture&) = nullptr;
+    // Done in one go with the next entry when both are accepted: nobody trims a hem to add to it.
+    bool joins_next = false;
 };
 
-[[nodiscard]] const std::array<Adjustment, 5>& catalogue();
+[[nodiscard]] const std::array<Adjustment, adjustment_count>& catalogue();
 [[nodiscard]] const Adjustment& adjustment(AdjustmentKind);
 [[nodiscard]] std::optional<AdjustmentKind> adjustment_of_key(std::string_view);
+[[nodiscard]] std::optional<std::size_t> method_of_key(const Adjustment&, std::string_view);
+// The way it is done on this garment unless the sewist says another.
+[[nodiscard]] std::size_t usual_method(const Adjustment&, const Garment&);
 
 }  // namespace sartorum

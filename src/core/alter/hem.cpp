@@ -10,8 +10,8 @@ void record(Applied& out, const Piece& before, const Piece& after, Length amount
 {
     const Curve& old_centre = edge(before, EdgeRole::Centre).curve;
     const Curve& new_centre = edge(after, EdgeRole::Centre).curve;
-    const Curve& old_side = edge(before, EdgeRole::Side).curve;
-    const Curve& new_side = edge(after, EdgeRole::Side).curve;
+    const Curve& old_side = before.edges[*edge_index(before, EdgeRole::Side, true)].curve;
+    const Curve& new_side = after.edges[*edge_index(after, EdgeRole::Side, true)].curve;
     const Dimension size{old_centre.initialPoint(), new_centre.initialPoint(), abs(amount)};
     const bool longer = amount > Length{};
     Step draw{longer ? StepKind::ExtendBelow : StepKind::DrawHem, before.id, abs(amount), {}, {}, {}, {}};
@@ -34,8 +34,9 @@ void record(Applied& out, const Piece& before, const Piece& after, Length amount
 
 }  // namespace
 
-Outcome<Applied> alter_hem(const Garment& garment, Length amount)
+Outcome<Applied> alter_hem(const Garment& garment, const Dose& dose)
 {
+    const Length amount = dose.front;
     if (amount == Length{}) return refuse(Why::AmountZero, "hem");
     if (abs(amount) > hem_limit) return refuse_amount(Why::AmountTooLarge, "hem", amount, -hem_limit, hem_limit);
     Applied out{garment, {}};

@@ -15,6 +15,6 @@ namespace sartorum {
 
 inline constexpr Length hem_limit = Length::mm(300);
 
-[[nodiscard]] Outcome<Applied> alter_hem(const Garment&, Length amount);
+[[nodiscard]] Outcome<Applied> alter_hem(const Garment&, const Dose&);
 
 }  // namespace sartorum

@@ -1,5 +1,6 @@
 #include "core/alter/shared.h"
 
+#include "core/paper/bodice_redraw.h"
 #include "core/paper/panels.h"
 #include "core/paper/redraw.h"
 
@@ -25,6 +26,51 @@ Outcome<bool> match_sides(Applied& applied)
     front = std::move(matched->front);
     back = std::move(matched->back);
     return true;
+}
+
+Outcome<bool> within(Length amount, const std::string& adjustment, Length limit)
+{
+    if (amount == Length{}) return refuse(Why::AmountZero, adjustment);
+    if (abs(amount) > limit) return refuse_amount(Why::AmountTooLarge, adjustment, amount, -limit, limit);
+    return true;
+}
+
+Outcome<Applied> alter_front_and_back(const Garment& garment, const Dose& dose, const std::string& adjustment,
+                                      Length limit, Outcome<bool> (*alter_piece)(Applied&, Piece&, Length))
+{
+    if (const auto ok = within(dose.front, adjustment, limit); !ok) return tl::make_unexpected(ok.error());
+    Applied out{garment, {}};
+    for (const auto role : {PieceRole::Front, PieceRole::Back}) {
+        const auto ok = alter_piece(out, *find_piece(out.garment.pieces, role), dose.front);
+        if (!ok) return tl::make_unexpected(ok.error());
+    }
+    return out;
+}
+
+Piece bottom_moved_at_centre(Applied& applied, const Piece& piece, Length amount)
+{
+    const Point by{0, -amount.in_mm()};
+    const Piece after = bottom_redrawn(piece, {0, 0}, by);
+    const Point from = edge(piece, EdgeRole::Centre).curve.initialPoint();
+    Step mark = step_on(piece, StepKind::MarkBottomCentre, amount);
+    mark.picture.lines = {{from, from + by}};
+    mark.picture.dimensions = {{from, from + by, abs(amount)}};
+    applied.steps.insert(applied.steps.end(), {mark, redrawn_step(piece, after, StepKind::RedrawBottom, amount)});
+    return after;
+}
+
+Piece bottom_moved_at_side(Applied& applied, const Piece& piece, Length amount)
+{
+    const Curve& side = piece.edges[*edge_index(piece, EdgeRole::Side, true)].curve;
+    const Point from = side.finalPoint();
+    const Point by = end_direction(side) * amount.in_mm();
+    const Piece after = bottom_redrawn(piece, by, {0, 0});
+    Step mark = step_on(piece, StepKind::MarkBottomSide, amount);
+    mark.picture.lines = {{from, from + by}};
+    mark.picture.dimensions = {{from, from + by, abs(amount)}};
+    applied.steps.insert(applied.steps.end(),
+                         {mark, redrawn_step(piece, after, StepKind::RedrawBottomSide, amount)});
+    return after;
 }
 
 Length sewn_waist(const Garment& g)

@@ -6,6 +6,16 @@ namespace sartorum {
 
 // Front and back side seams equally long again; leaves a step where the side waist moved by more than 0.5 mm.
 [[nodiscard]] Outcome<bool> match_sides(Applied&);
+// Not zero and not beyond ±limit, else a refusal naming the adjustment.
+[[nodiscard]] Outcome<bool> within(Length amount, const std::string& adjustment, Length limit);
+// The same change on front and back, by the front's amount.
+[[nodiscard]] Outcome<Applied> alter_front_and_back(const Garment&, const Dose&, const std::string& adjustment,
+                                                    Length limit,
+                                                    Outcome<bool> (*alter_piece)(Applied&, Piece&, Length));
+// A bodice's lower edge moved down (+) or up at the centre, to nothing at the side; or the other way about, where
+// the side seam becomes longer by the amount.
+[[nodiscard]] Piece bottom_moved_at_centre(Applied&, const Piece&, Length amount);
+[[nodiscard]] Piece bottom_moved_at_side(Applied&, const Piece&, Length amount);
 // The waistband cut at its side notch and spread or overlapped so that it is longer by `change`.
 [[nodiscard]] Outcome<bool> fit_band(Applied&, Length change);
 [[nodiscard]] Length sewn_waist(const Garment&);  // half: front and back piece

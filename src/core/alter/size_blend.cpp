@@ -1,6 +1,7 @@
 #include "core/alter/size_blend.h"
 
 #include "core/alter/shared.h"
+#include "core/paper/bodice_redraw.h"
 #include "core/pattern/blend.h"
 
 namespace sartorum {
@@ -39,6 +40,31 @@ Outcome<Applied> trace_sizes(const Pattern& pattern, const std::string& waist_si
         out.garment.pieces[i] = std::move(*blend);
     }
     if (auto ok = match_sides(out); !ok) return tl::make_unexpected(ok.error());
+    return out;
+}
+
+Outcome<Applied> trace_bodice(const Pattern& pattern, const std::string& frame_size, const std::string& lower_size)
+{
+    const auto* frame = pattern.find(frame_size);
+    const auto* lower = pattern.find(lower_size);
+    if (!frame) return refuse(Why::SizeUnknown, frame_size);
+    if (!lower) return refuse(Why::SizeUnknown, lower_size);
+    Applied out{{frame->pieces, pattern.seams}, {}};
+    for (std::size_t i = 0; i < frame->pieces.size(); ++i) {
+        const Piece& piece = frame->pieces[i];
+        out.steps.push_back(trace_step(piece, frame_size));
+        if (frame == lower || !is_bodice(piece)) continue;
+        const auto width = [](const Piece& p) {
+            return edge(p, bottom_role(p)).curve.initialPoint()[Geom::X] -
+                   edge(p, EdgeRole::Centre).curve.initialPoint()[Geom::X];
+        };
+        const Piece blend = bottom_redrawn(piece, {width(lower->pieces[i]) - width(piece), 0}, {0, 0});
+        Step step = redrawn_step(piece, blend, StepKind::DrawBlend);
+        step.from_size = frame_size;
+        step.to_size = lower_size;
+        out.steps.push_back(std::move(step));
+        out.garment.pieces[i] = blend;
+    }
     return out;
 }
 

@@ -11,4 +11,9 @@ namespace sartorum {
 [[nodiscard]] Outcome<Applied> trace_sizes(const Pattern&, const std::string& waist_size,
                                            const std::string& hip_size);
 
+// A bodice: the frame size (neck, shoulders, armhole, bust), its side seam and lower edge redrawn to the lower
+// size.
+[[nodiscard]] Outcome<Applied> trace_bodice(const Pattern&, const std::string& frame_size,
+                                            const std::string& lower_size);
+
 }  // namespace sartorum

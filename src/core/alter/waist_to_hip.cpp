@@ -70,8 +70,9 @@ Outcome<bool> alter_piece(Applied& out, Piece& piece, Length amount)
 
 }  // namespace
 
-Outcome<Applied> alter_waist_to_hip(const Garment& garment, Length amount)
+Outcome<Applied> alter_waist_to_hip(const Garment& garment, const Dose& dose)
 {
+    const Length amount = dose.front;
     if (amount == Length{}) return refuse(Why::AmountZero, "waist_to_hip");
     if (abs(amount) > waist_to_hip_limit) {
         return refuse_amount(Why::AmountTooLarge, "waist_to_hip", amount, -waist_to_hip_limit, waist_to_hip_limit);

@@ -13,6 +13,6 @@ namespace sartorum {
 
 inline constexpr Length waist_to_hip_limit = Length::mm(50);
 
-[[nodiscard]] Outcome<Applied> alter_waist_to_hip(const Garment&, Length amount);
+[[nodiscard]] Outcome<Applied> alter_waist_to_hip(const Garment&, const Dose&);
 
 }  // namespace sartorum

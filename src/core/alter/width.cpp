@@ -56,13 +56,13 @@ Outcome<Applied> alter_width(const Garment& garment, Length girth, Level level)
 
 }  // namespace
 
-Outcome<Applied> alter_width_at_waist(const Garment& g, Length girth)
+Outcome<Applied> alter_width_at_waist(const Garment& g, const Dose& girth)
 {
-    return alter_width(g, girth, Level::Waist);
+    return alter_width(g, girth.front, Level::Waist);
 }
-Outcome<Applied> alter_width_at_hip(const Garment& g, Length girth)
+Outcome<Applied> alter_width_at_hip(const Garment& g, const Dose& girth)
 {
-    return alter_width(g, girth, Level::Hip);
+    return alter_width(g, girth.front, Level::Hip);
 }
 
 }  // namespace sartorum

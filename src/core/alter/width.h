@@ -13,7 +13,7 @@ namespace sartorum {
 
 inline constexpr Length width_limit = Length::mm(120);
 
-[[nodiscard]] Outcome<Applied> alter_width_at_waist(const Garment&, Length girth);
-[[nodiscard]] Outcome<Applied> alter_width_at_hip(const Garment&, Length girth);
+[[nodiscard]] Outcome<Applied> alter_width_at_waist(const Garment&, const Dose& girth);
+[[nodiscard]] Outcome<Applied> alter_width_at_hip(const Garment&, const Dose& girth);
 
 }  // namespace sartorum

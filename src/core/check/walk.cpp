@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <cstdlib>
 #include <numbers>
 
 namespace sartorum {
@@ -41,20 +42,58 @@ double corner_degrees(Point back_along, Point forward)
     return std::acos(c) * 180.0 / std::numbers::pi;
 }
 
+// The angle inside the paper between the ends of two edges that meet.
+double corner_between(const Piece& p, std::size_t before, std::size_t after)
+{
+    return corner_degrees(-end_direction(p.edges[before].curve), start_direction(p.edges[after].curve));
+}
+
+double corner_at(const Piece& p, JoinPlace place)
+{
+    const auto last = [&](EdgeRole r) { return *edge_index(p, r, true); };
+    const auto first = [&](EdgeRole r) { return *edge_index(p, r); };
+    switch (place) {
+        case JoinPlace::NeckPoint: return corner_between(p, last(EdgeRole::Neck), first(EdgeRole::Shoulder));
+        case JoinPlace::ShoulderTip: return corner_between(p, last(EdgeRole::Shoulder), first(EdgeRole::Armhole));
+        case JoinPlace::Underarm: return corner_between(p, last(EdgeRole::Armhole), first(EdgeRole::Side));
+        case JoinPlace::Waist:
+            return is_bodice(p) ? corner_between(p, last(EdgeRole::Side), first(EdgeRole::Waist))
+                                : corner_between(p, last(EdgeRole::Waist), first(EdgeRole::Side));
+        case JoinPlace::Hem: return corner_between(p, last(EdgeRole::Side), first(EdgeRole::Hem));
+    }
+    std::abort();
+}
+
 Join join_at(const Garment& g, JoinPlace place)
 {
     double sum = 0;
-    for (const auto role : {PieceRole::Front, PieceRole::Back}) {
-        const Piece& piece = *find_piece(g.pieces, role);
-        const Curve& side = edge(piece, EdgeRole::Side).curve;
-        if (place == JoinPlace::Waist) {
-            const Curve& waist = piece.edges[*edge_index(piece, EdgeRole::Waist, true)].curve;
-            sum += corner_degrees(-end_direction(waist), start_direction(side));
-        } else {
-            sum += corner_degrees(-end_direction(side), start_direction(edge(piece, EdgeRole::Hem).curve));
-        }
-    }
+    for (const auto role : {PieceRole::Front, PieceRole::Back})
+        sum += corner_at(*find_piece(g.pieces, role), place);
     return {place, sum, std::abs(sum - 180.0) <= join_tolerance_degrees};
+}
+
+std::vector<JoinPlace> join_places(const Garment& g)
+{
+    if (!is_bodice(g)) return {JoinPlace::Waist, JoinPlace::Hem};
+    const bool waist = bottom_role(*find_piece(g.pieces, PieceRole::Front)) == EdgeRole::Waist;
+    return {JoinPlace::NeckPoint, JoinPlace::ShoulderTip, JoinPlace::Underarm,
+            waist ? JoinPlace::Waist : JoinPlace::Hem};
+}
+
+void add_folds_and_darts(Checks& out, const Piece& piece)
+{
+    for (const auto& e : piece.edges) {
+        if (!e.on_fold) continue;
+        const Point a = e.curve.initialPoint();
+        const Point along = Geom::unit_vector(e.curve.finalPoint() - a);
+        double most = 0;
+        for (const auto& p : all_controls(e.curve)) most = std::max(most, std::abs(Geom::cross(along, p - a)));
+        out.folds.push_back({piece.id, Length::mm(most), Length::mm(most) <= fold_tolerance});
+    }
+    for (const auto& d : piece.darts) {
+        const Length apart = Length::mm(Geom::distance(d.leg_b, d.tip) - Geom::distance(d.leg_a, d.tip));
+        out.darts.push_back({piece.id, apart, d.kind != DartKind::Dart || abs(apart) <= leg_tolerance});
+    }
 }
 
 void add_ease(Checks& out, const BodySet& body, Measure m, Length finished, const Cloth& cloth)
@@ -71,7 +110,8 @@ void add_ease(Checks& out, const BodySet& body, Measure m, Length finished, cons
 bool Checks::seams_hold() const
 {
     const auto holds = [](const auto& x) { return x.holds; };
-    return std::all_of(walks.begin(), walks.end(), holds) && std::all_of(joins.begin(), joins.end(), holds);
+    return std::all_of(walks.begin(), walks.end(), holds) && std::all_of(joins.begin(), joins.end(), holds) &&
+           std::all_of(folds.begin(), folds.end(), holds) && std::all_of(darts.begin(), darts.end(), holds);
 }
 
 bool Checks::all_hold() const
@@ -85,7 +125,8 @@ Checks check(const Garment& g, const BodySet& body, const Cloth& cloth)
     for (const auto& seam : g.seams) {
         const auto a = walk_side(g, seam.a);
         auto b = walk_side(g, seam.b);
-        if (seam.id == "waist") {  // the band's seam is travelled from the free end: turn it to run from the fold
+        if (seam.id == "waist" &&
+            !is_bodice(g)) {  // the band's seam is travelled from the free end: turn it to run from the fold
             for (auto& n : b.notches) n = b.length - n;
             std::sort(b.notches.begin(), b.notches.end());
         }
@@ -93,12 +134,22 @@ Checks check(const Garment& g, const BodySet& body, const Cloth& cloth)
         out.walks.push_back(
             {seam.id, a.length, b.length, apart, abs(apart) <= walk_tolerance, a.notches, b.notches});
     }
-    for (const auto place : {JoinPlace::Waist, JoinPlace::Hem}) out.joins.push_back(join_at(g, place));
+    for (const auto place : join_places(g)) out.joins.push_back(join_at(g, place));
+    for (const auto& piece : g.pieces) add_folds_and_darts(out, piece);
+    const Piece& front = *find_piece(g.pieces, PieceRole::Front);
+    const Piece& back = *find_piece(g.pieces, PieceRole::Back);
     const auto flat = measure_flat(g.pieces);
     add_ease(out, body, Measure::Waist, flat.waist, cloth);
-    add_ease(out, body, Measure::Hip, flat.hip, cloth);
-    out.front_hem = sewn_length(*find_piece(g.pieces, PieceRole::Front), EdgeRole::Hem);
-    out.back_hem = sewn_length(*find_piece(g.pieces, PieceRole::Back), EdgeRole::Hem);
+    if (is_bodice(g)) {
+        add_ease(out, body, Measure::Bust, flat.bust, cloth);
+        out.shoulder = sewn_shoulder(front, back);
+    } else {
+        add_ease(out, body, Measure::Hip, flat.hip, cloth);
+    }
+    if (edge_index(front, EdgeRole::Hem)) {
+        out.front_hem = sewn_length(front, EdgeRole::Hem);
+        out.back_hem = sewn_length(back, EdgeRole::Hem);
+    }
     return out;
 }
 

@@ -7,10 +7,13 @@
 #include "core/alter/garment.h"
 #include "core/body/body_set.h"
 #include "core/chart/ease.h"
+#include "core/pattern/shoulder.h"
 
 namespace sartorum {
 
 inline constexpr Length walk_tolerance = Length::mm(1.5);
+inline constexpr Length fold_tolerance = Length::mm(0.1);
+inline constexpr Length leg_tolerance = Length::mm(1.0);
 inline constexpr double join_tolerance_degrees = 5.0;
 
 struct Walk {
@@ -23,11 +26,24 @@ struct Walk {
     std::vector<Length> notches_b;
 };
 
-enum class JoinPlace { Waist, Hem };
+enum class JoinPlace { NeckPoint, ShoulderTip, Underarm, Waist, Hem };
 
 struct Join {
     JoinPlace place{};
     double degrees = 180;
+    bool holds = false;
+};
+
+// An edge on the fold is one straight line.
+struct FoldCheck {
+    std::string piece;
+    Length off;  // the farthest it strays from the line between its ends
+    bool holds = false;
+};
+
+struct DartCheck {
+    std::string piece;
+    Length apart;  // leg_b − leg_a
     bool holds = false;
 };
 
@@ -44,9 +60,12 @@ struct Checks {
     std::vector<Walk> walks;
     std::vector<Join> joins;
     std::vector<EaseCheck> ease;
-    Length front_hem;
-    Length back_hem;
-    [[nodiscard]] bool seams_hold() const;  // walks and joins
+    std::vector<FoldCheck> folds{};
+    std::vector<DartCheck> darts{};
+    std::optional<SewnShoulder> shoulder{};  // of a bodice
+    Length front_hem{};
+    Length back_hem{};
+    [[nodiscard]] bool seams_hold() const;  // walks, joins, folds, darts
     [[nodiscard]] bool all_hold() const;
 };
 

@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <limits>
 
 namespace sartorum {
 namespace {
@@ -67,7 +68,78 @@ Piece panel_of(const Piece& piece, std::vector<Edge> edges)
     return out;
 }
 
+// Where a place on the outline lies on its edges; the end of one edge is the start of the next.
+std::optional<Crossing> on_outline(const Piece& piece, Point at)
+{
+    constexpr double within = 0.5;
+    std::optional<Crossing> best;
+    double least = within;
+    for (std::size_t e = 0; e < piece.edges.size(); ++e) {
+        const Curve& c = piece.edges[e].curve;
+        Geom::Coord off = 0;
+        const auto time = c.nearestTime(at, &off);
+        if (off >= least) continue;
+        least = off;
+        const double t = static_cast<double>(time.curve_index) + time.t;
+        const bool end = t > static_cast<double>(c.size_default()) - 1e-7;
+        best = end ? Crossing{(e + 1) % piece.edges.size(), 0, at, 0} : Crossing{e, t < 1e-7 ? 0 : t, at, 0};
+    }
+    return best;
+}
+
+// How far a mark lies from the paper's own edge of a panel.
+double off_runs(const Piece& panel, Point at)
+{
+    double least = std::numeric_limits<double>::max();
+    for (const auto& e : panel.edges) {
+        if (e.run < 0) continue;
+        Geom::Coord off = 0;
+        (void)e.curve.nearestTime(at, &off);
+        least = std::min(least, off);
+    }
+    return least;
+}
+
+// Each mark on the panel it lies on. A guide that crosses the line stays whole on the first panel.
+void share_marks(CutPiece& cut)
+{
+    const auto second_edge = [&](Point p) { return off_runs(cut.second, p) < off_runs(cut.first, p); };
+    const Geom::Path inside = outline(cut.second);
+    const auto second_area = [&](Point p) { return inside.winding(p) != 0; };
+    std::erase_if(cut.first.notches, [&](const Notch& n) { return second_edge(n.at); });
+    std::erase_if(cut.second.notches, [&](const Notch& n) { return !second_edge(n.at); });
+    std::erase_if(cut.first.darts, [&](const Dart& d) { return second_edge((d.leg_a + d.leg_b) / 2); });
+    std::erase_if(cut.second.darts, [&](const Dart& d) { return !second_edge((d.leg_a + d.leg_b) / 2); });
+    const auto wholly = [&](const Guide& g) {
+        return second_area(g.a * 0.98 + g.b * 0.02) && second_area(g.b * 0.98 + g.a * 0.02);
+    };
+    std::erase_if(cut.first.guides, wholly);
+    std::erase_if(cut.second.guides, [&](const Guide& g) { return !wholly(g); });
+    if (cut.first.bust_point) {
+        (second_area(*cut.first.bust_point) ? cut.first : cut.second).bust_point.reset();
+    }
+}
+
 }  // namespace
+
+Outcome<CutPiece> cut_along(const Piece& piece, const Polygon& way)
+{
+    const auto from = on_outline(piece, way.front());
+    const auto to = on_outline(piece, way.back());
+    if (!from || !to || from->edge == to->edge) return refuse(Why::LineMissesPiece, piece.id);
+    CutPiece out{panel_of(piece, travelled(piece, *from, *to)), panel_of(piece, travelled(piece, *to, *from)),
+                 way.front(), way.back()};
+    const auto along = [&](Polygon line) {
+        Curve c{line.front()};
+        for (std::size_t i = 1; i < line.size(); ++i)
+            c = i == 1 ? straight(line[0], line[1]) : joined(c, straight(line[i - 1], line[i]));
+        return c;
+    };
+    out.first.edges.back().curve = along({way.rbegin(), way.rend()});
+    out.second.edges.back().curve = along(way);
+    share_marks(out);
+    return out;
+}
 
 Outcome<CutPiece> cut_through(const Piece& piece, Point at, Point direction)
 {
@@ -115,6 +187,7 @@ Piece rejoined(const Piece& first, const Piece& second)
     out.notches.insert(out.notches.end(), second.notches.begin(), second.notches.end());
     out.darts.insert(out.darts.end(), second.darts.begin(), second.darts.end());
     out.guides.insert(out.guides.end(), second.guides.begin(), second.guides.end());
+    if (!out.bust_point) out.bust_point = second.bust_point;
     return out;
 }
 
@@ -125,6 +198,17 @@ Outcome<SpreadPiece> spread_across(const Piece& piece, Point at, Point direction
     SpreadPiece out{*cut, moved(cut->second, Geom::Translate(by)), {}, {}};
     out.whole = rejoined(cut->first, out.second);
     out.strip = {cut->enters, cut->leaves, cut->leaves + by, cut->enters + by};
+    return out;
+}
+
+Outcome<SpreadPiece> panel_moved(const Piece& piece, const Polygon& way, const Motion& motion)
+{
+    auto cut = cut_along(piece, way);
+    if (!cut) return tl::make_unexpected(cut.error());
+    const Geom::Affine how = whole_motion(motion);
+    SpreadPiece out{*cut, moved(cut->second, how), {}, way};
+    out.whole = rejoined(cut->first, out.second);
+    for (auto p = way.rbegin(); p != way.rend(); ++p) out.strip.push_back(*p * how);
     return out;
 }
 

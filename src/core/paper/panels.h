@@ -1,4 +1,4 @@
-// panels.h: cutting a piece through along a straight line, and joining the panels again.
+// panels.h: cutting a piece along a line, straight or bent, and joining the panels again.
 //
 // Each panel is a piece in its own right: its part of the outline, closed by a Cut edge, and the marks that lie on
 // it. Panels move as rigid bodies (moved, piece.h). Joined again, the runs stand in their old order: where they no
@@ -17,6 +17,8 @@ struct CutPiece {
 
 // The line through `at` in `direction` must meet the outline in exactly two places, on two edges.
 [[nodiscard]] Outcome<CutPiece> cut_through(const Piece&, Point at, Point direction);
+// The same along any line from one place of the outline to another: bent, or ending where a hinge stays.
+[[nodiscard]] Outcome<CutPiece> cut_along(const Piece&, const Polygon& way);
 [[nodiscard]] Piece rejoined(const Piece& first, const Piece& second);
 
 struct SpreadPiece {
@@ -27,6 +29,9 @@ struct SpreadPiece {
 };
 // Moves the second panel by `by`: away opens a gap, onto the first overlaps.
 [[nodiscard]] Outcome<SpreadPiece> spread_across(const Piece&, Point at, Point direction, Point by);
+
+// The second panel of a cut turned and shifted: what a hand does when it swings or slides a part of the paper.
+[[nodiscard]] Outcome<SpreadPiece> panel_moved(const Piece&, const Polygon& way, const Motion&);
 
 struct FoldedPiece {
     CutPiece cut;  // at the upper of the two lines

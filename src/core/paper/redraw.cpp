@@ -35,6 +35,20 @@ Guide guide_carried(Guide g, double level, Point by)
     return g;
 }
 
+// How much of the side seam lies below what is fitted: the hip line of a skirt, the waist of a bodice.
+Outcome<Length> below_fitted(const Piece& piece)
+{
+    if (!is_bodice(piece)) {
+        const auto parts = side_parts(piece);
+        if (!parts) return tl::make_unexpected(parts.error());
+        return length(parts->below);
+    }
+    const auto waist = guide(piece, GuideKind::Waist);
+    const Curve& side = piece.edges[*edge_index(piece, EdgeRole::Side, true)].curve;
+    if (!waist || bottom_role(piece) != EdgeRole::Hem) return refuse(Why::EdgeMissing, piece.id + ": hem");
+    return Length::mm(waist->b[Geom::Y] - side.finalPoint()[Geom::Y]);
+}
+
 // The hip guide reaches from the centre to the side seam, and the printed line with it.
 void settle_guides(Piece& piece)
 {
@@ -96,12 +110,12 @@ Outcome<Piece> side_trued(const Piece& before, const Piece& after, Point by)
 
 Outcome<Piece> hem_moved(const Piece& piece, Length amount)
 {
-    const auto parts = side_parts(piece);
-    if (!parts) return tl::make_unexpected(parts.error());
-    const Length room = length(parts->below) - Length::mm(20);
+    const auto below = below_fitted(piece);
+    if (!below) return tl::make_unexpected(below.error());
+    const Length room = *below - Length::mm(20);
     if (-amount > room) return refuse_amount(Why::AmountTooLarge, piece.id, amount, -room, Length::mm(800));
     Piece out = piece;
-    auto& side = edge_with(out, EdgeRole::Side);
+    auto& side = edge_with(out, EdgeRole::Side, true);
     auto& centre = edge_with(out, EdgeRole::Centre);
     auto& hem = edge_with(out, EdgeRole::Hem);
     side.curve = end_moved(side.curve, amount);

@@ -13,7 +13,7 @@ namespace sartorum {
 [[nodiscard]] Outcome<Piece> side_trued(const Piece& before, const Piece& after, Point by);
 
 // Hem moved by `amount` along the centre and along the side seam (+ longer): the lines are carried on, or cut
-// back. Refuses to cut back above the hip line.
+// back. Refuses to cut back above the hip line (a bodice's waist).
 [[nodiscard]] Outcome<Piece> hem_moved(const Piece&, Length amount);
 
 // Raises the side waist point (down for negative), easing the side seam to the hip and the waist edge to its

@@ -27,8 +27,71 @@ HandMark hand_mark(StepKind kind)
         case StepKind::TrueSide:
         case StepKind::MatchSides: return HandMark::True;
         case StepKind::TrimHem: return HandMark::Trim;
+        case StepKind::DrawCorner:
+        case StepKind::MarkTip:
+        case StepKind::MarkNeckPoint:
+        case StepKind::DrawStrip:
+        case StepKind::DrawAcrossBack:
+        case StepKind::DrawNeckDart:
+        case StepKind::DrawAcross:
+        case StepKind::DrawLengthLine:
+        case StepKind::MarkBottomCentre:
+        case StepKind::MarkBottomSide:
+        case StepKind::DrawWedge:
+        case StepKind::DrawBox:
+        case StepKind::MarkDartTip: return HandMark::Draw;
+        case StepKind::CutCorner:
+        case StepKind::CutToNeckPoint:
+        case StepKind::CutToArmhole:
+        case StepKind::CutToSide:
+        case StepKind::CutBox: return HandMark::Cut;
+        case StepKind::SlideCorner:
+        case StepKind::SlideBox:
+        case StepKind::SwingStrip:
+        case StepKind::AllowShoulder:
+        case StepKind::OpenCentreBack: return HandMark::Spread;
+        case StepKind::CloseWedge: return HandMark::Overlap;
+        case StepKind::RedrawShoulder:
+        case StepKind::RedrawNeckEnd:
+        case StepKind::RedrawBottom:
+        case StepKind::RedrawBottomSide:
+        case StepKind::RedrawDart:
+        case StepKind::GiveBackAtSide: return HandMark::Redraw;
+        case StepKind::TrueArmhole:
+        case StepKind::TrueBodiceSide:
+        case StepKind::CurveCentreBack:
+        case StepKind::StraightenFold:
+        case StepKind::EaseNeck: return HandMark::True;
+        case StepKind::TrimFold: return HandMark::Trim;
     }
     std::abort();
+}
+
+Geom::Affine whole_motion(const Motion& m, double part)
+{
+    return Geom::Translate(-m.about) * Geom::Rotate{m.radians * part} * Geom::Translate(m.about + m.by * part);
+}
+
+Step step_on(const Piece& piece, StepKind kind, Length amount, Length place, Length second)
+{
+    Step out{kind, piece.id, amount, place, {}, {}, {}, second};
+    out.picture.panels = {piece};
+    return out;
+}
+
+Step redrawn_step(const Piece& before, const Piece& after, StepKind kind, Length amount, Length place,
+                  Length second)
+{
+    Step out = step_on(after, kind, amount, place, second);
+    out.picture.redrawn_from = {before};
+    return out;
+}
+
+std::vector<Stroke> strokes(const Polygon& line)
+{
+    std::vector<Stroke> out;
+    for (std::size_t i = 1; i < line.size(); ++i) out.push_back({line[i - 1], line[i]});
+    return out;
 }
 
 }  // namespace sartorum

@@ -29,6 +29,44 @@ enum class StepKind {
     SpreadBand,
     OverlapBand,
     MatchSides,  // raise or lower the side waist by amount so that front and back seams are equal
+    // shoulder and neck
+    DrawCorner,       // from `place` along the shoulder straight down `second`, then square out to the armhole
+    CutCorner,        // the corner with the tip comes off
+    SlideCorner,      // out (in) by amount, level
+    MarkTip,          // amount outside (inside) the tip, square to the seam
+    RedrawShoulder,   // from the neck point to the mark; armhole run into it
+    MarkNeckPoint,    // amount outside (inside) the neck end of the seam, square to it
+    RedrawNeckEnd,    // from the mark to the tip; neckline run into it
+    AllowShoulder,    // amount of extra allowance on the toile's shoulder; `place` in all
+    DrawStrip,        // from the armhole, `place` under the tip, to the neck point
+    CutToNeckPoint,   // leaves a paper hinge
+    SwingStrip,       // amount at the tip, square to the seam
+    TrueArmhole,      // one line from the shoulder tip to the underarm
+    DrawAcrossBack,   // square to centre back, `place` under the neck, to the armhole
+    CutToArmhole,     // leaves a hinge
+    OpenCentreBack,   // amount at centre back
+    CurveCentreBack,  // the seam runs on smoothly
+    StraightenFold,   // the fold carried on straight; amount is added at the neck
+    DrawNeckDart,     // amount wide, `place` long, `second` from the centre
+    EaseNeck,         // amount is eased into what is sewn there
+    // lengths of a bodice
+    DrawAcross,        // the across line, `place` under the shoulder tip
+    DrawLengthLine,    // the lengthen/shorten line, `place` above the lower edge at the centre
+    MarkBottomCentre,  // amount under (above) the lower edge at the centre
+    RedrawBottom,      // from the mark at the centre to nothing at the side
+    MarkBottomSide,    // the same at the side
+    RedrawBottomSide,  // to nothing at the centre
+    RedrawDart,        // straight legs from the mouth to the tip, `place` long
+    TrueBodiceSide,    // from the underarm, or its dart, to the lower edge
+    DrawWedge,         // at the centre `place` above the lower edge: half of amount up, half down; to the side
+    CutToSide,         // leaves a hinge
+    CloseWedge,        // amount at centre back
+    TrimFold,          // the fold carried on straight; amount comes off at the lower edge
+    GiveBackAtSide,    // amount out at the lower end of the side seam, nothing at the hinge
+    DrawBox,           // round the dart: amount is how far it goes, `place` wide, `second` high
+    CutBox,
+    SlideBox,     // down (up) by amount
+    MarkDartTip,  // amount under (above) the tip
 };
 
 // The hand operation, for its picture mark.
@@ -48,6 +86,15 @@ struct Dimension {
     Length amount;
 };
 
+// How a panel came to lie where it does: turned about a place where it lay, then shifted.
+struct Motion {
+    std::size_t panel = 0;
+    Point about;
+    double radians = 0;
+    Point by;
+};
+[[nodiscard]] Geom::Affine whole_motion(const Motion&, double part = 1.0);
+
 // The paper when the step is done: its panels, what was drawn, what was added and taken.
 struct StepPicture {
     std::vector<Piece> panels;
@@ -57,6 +104,7 @@ struct StepPicture {
     std::vector<Dimension> dimensions;
     // The piece before an edge was redrawn; what came and went is computed for showing (area.h), never stored.
     std::vector<Piece> redrawn_from{};
+    std::vector<Motion> motions{};
 };
 
 struct Step {
@@ -67,6 +115,15 @@ struct Step {
     std::string from_size;
     std::string to_size;
     StepPicture picture;
+    Length second{};
 };
+
+// A step on this piece as it lies.
+[[nodiscard]] Step step_on(const Piece&, StepKind, Length amount = {}, Length place = {}, Length second = {});
+// The same after an edge was redrawn.
+[[nodiscard]] Step redrawn_step(const Piece& before, const Piece& after, StepKind, Length amount = {},
+                                Length place = {}, Length second = {});
+// Strokes along a polyline.
+[[nodiscard]] std::vector<Stroke> strokes(const Polygon&);
 
 }  // namespace sartorum

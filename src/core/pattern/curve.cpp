@@ -203,6 +203,28 @@ Curve eased(const Curve& c, Point at_start, Point at_end)
     return from_controls(p);
 }
 
+Curve sheared(const Curve& c, Point at_start, Point at_end)
+{
+    auto p = all_controls(c);
+    for (std::size_t i = 0; i < p.size(); ++i) {
+        const double w = static_cast<double>(i) / static_cast<double>(p.size() - 1);
+        p[i] += at_start * (1.0 - w) + at_end * w;
+    }
+    return from_controls(p);
+}
+
+Curve start_turned(const Curve& c, double radians)
+{
+    auto p = all_controls(c);
+    p[1] = p[0] + (p[1] - p[0]) * Geom::Rotate{radians};
+    return from_controls(p);
+}
+
+Curve end_turned(const Curve& c, double radians)
+{
+    return reversed(start_turned(reversed(c), radians));
+}
+
 Curve eased_between(const Curve& a, const Curve& b)
 {
     assert(a.size_default() == b.size_default());

@@ -50,6 +50,11 @@ struct Halves {
 // curve. The sum of a cubic and w is a cubic again, so nothing is approximated: the control points move by
 // the blossom of w. Directions at both ends stay, so smooth joins stay smooth, and shifting back restores.
 [[nodiscard]] Curve eased(const Curve&, Point at_start, Point at_end);
+// The same shift with an even weight: a straight line stays straight.
+[[nodiscard]] Curve sheared(const Curve&, Point at_start, Point at_end);
+// The handle at one end turned about that end, counter-clockwise: a corner opened or closed, the rest smooth.
+[[nodiscard]] Curve start_turned(const Curve&, double radians);
+[[nodiscard]] Curve end_turned(const Curve&, double radians);
 // From `a` at its start to `b` at its end with the same weight; both with the same number of segments.
 [[nodiscard]] Curve eased_between(const Curve& a, const Curve& b);
 

@@ -2,6 +2,8 @@
 
 #include <algorithm>
 
+#include "core/pattern/dart.h"
+
 namespace sartorum {
 namespace {
 
@@ -13,6 +15,59 @@ bool same_skeleton(const Piece& a, const Piece& b)
     return a.id == b.id && a.role == b.role && a.darts.size() == b.darts.size() &&
            a.notches.size() == b.notches.size() && a.guides.size() == b.guides.size() &&
            std::equal(a.edges.begin(), a.edges.end(), b.edges.begin(), b.edges.end(), same_edge);
+}
+
+FlatMeasures measure_skirt(const Piece& front, const Piece& back)
+{
+    FlatMeasures out;
+    for (const auto* piece : {&front, &back}) {
+        out.waist += sewn_length(*piece, EdgeRole::Waist) * 2.0;
+        out.hem += sewn_length(*piece, EdgeRole::Hem) * 2.0;
+        const double level = guide(*piece, GuideKind::Hip)->a[Geom::Y];
+        out.hip += width_at(*piece, level).value_or(Length{}) * 2.0;
+    }
+    out.side = sewn_length(front, EdgeRole::Side);
+    const double hip = guide(front, GuideKind::Hip)->a[Geom::Y];
+    out.waist_to_hip = Length::mm(edge(front, EdgeRole::Side).curve.initialPoint()[Geom::Y] - hip);
+    return out;
+}
+
+// What darts, tucks and pleats take of a bodice's width at a level.
+Length taken_of(const Piece& piece, double level)
+{
+    Length sum;
+    for (std::size_t i = 0, dart = 0; i < piece.edges.size(); ++i) {
+        if (piece.edges[i].role != EdgeRole::DartMouth) continue;
+        // A dart in the side seam takes length, not width.
+        if (piece.edges[i - 1].role != EdgeRole::Side) sum += taken_at(piece.darts[dart], level);
+        ++dart;
+    }
+    return sum;
+}
+
+FlatMeasures measure_bodice(const Piece& front, const Piece& back)
+{
+    FlatMeasures out;
+    for (const auto* piece : {&front, &back}) {
+        const Point under = piece->edges[*edge_index(*piece, EdgeRole::Armhole, true)].curve.finalPoint();
+        const double centre = edge(*piece, EdgeRole::Centre).curve.initialPoint()[Geom::X];
+        out.bust += (Length::mm(under[Geom::X] - centre) - taken_of(*piece, under[Geom::Y])) * 2.0;
+        out.hem += edge_index(*piece, EdgeRole::Hem) ? sewn_length(*piece, EdgeRole::Hem) * 2.0 : Length{};
+        out.neck += sewn_length(*piece, EdgeRole::Neck);
+        out.armhole += sewn_length(*piece, EdgeRole::Armhole);
+        if (const auto waist = guide(*piece, GuideKind::Waist)) {
+            out.waist += Length::mm(Geom::distance(waist->a, waist->b)) * 2.0;
+        } else {
+            out.waist += sewn_length(*piece, EdgeRole::Waist) * 2.0;
+        }
+    }
+    out.side = sewn_length(front, EdgeRole::Side);
+    out.shoulder = sewn_length(front, EdgeRole::Shoulder);
+    out.centre_front = sewn_length(front, EdgeRole::Centre);
+    out.centre_back = sewn_length(back, EdgeRole::Centre);
+    const Point neck = edge(front, EdgeRole::Shoulder).curve.initialPoint();
+    out.front_length = Length::mm(neck[Geom::Y] - edge(front, EdgeRole::Centre).curve.initialPoint()[Geom::Y]);
+    return out;
 }
 
 }  // namespace
@@ -82,19 +137,9 @@ Outcome<Pattern> check_pattern(Pattern pattern)
 
 FlatMeasures measure_flat(const std::vector<Piece>& pieces)
 {
-    FlatMeasures out;
-    for (const auto role : {PieceRole::Front, PieceRole::Back}) {
-        const Piece& piece = *find_piece(pieces, role);
-        out.waist += sewn_length(piece, EdgeRole::Waist) * 2.0;
-        out.hem += sewn_length(piece, EdgeRole::Hem) * 2.0;
-        const double level = guide(piece, GuideKind::Hip)->a[Geom::Y];
-        out.hip += width_at(piece, level).value_or(Length{}) * 2.0;
-        if (role == PieceRole::Front) {
-            out.side = sewn_length(piece, EdgeRole::Side);
-            out.waist_to_hip = Length::mm(edge(piece, EdgeRole::Side).curve.initialPoint()[Geom::Y] - level);
-        }
-    }
-    return out;
+    const Piece& front = *find_piece(pieces, PieceRole::Front);
+    const Piece& back = *find_piece(pieces, PieceRole::Back);
+    return is_bodice(front) ? measure_bodice(front, back) : measure_skirt(front, back);
 }
 
 }  // namespace sartorum

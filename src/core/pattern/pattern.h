@@ -43,13 +43,21 @@ struct Pattern {
 // A front and a back, marks in place, sizes on one skeleton, seams naming pieces that exist.
 [[nodiscard]] Outcome<Pattern> check_pattern(Pattern);
 
-// Widths and lengths a skirt is known by, on the stitching lines, darts closed, all round.
+// Girths all round and lengths of one side, on the stitching lines, darts closed. What a kind of garment has not
+// is zero.
 struct FlatMeasures {
     Length waist;
     Length hip;
     Length hem;           // sweep
     Length waist_to_hip;  // side waist point down to the hip line
-    Length side;          // along the side seam, waist to hem
+    Length side;          // along the side seam
+    Length bust{};        // at the underarm
+    Length neck{};        // half: front and back
+    Length shoulder{};    // the front's seam
+    Length armhole{};     // one: front and back
+    Length centre_front{};
+    Length centre_back{};
+    Length front_length{};  // neck point straight down to the lower edge at the centre
 };
 [[nodiscard]] FlatMeasures measure_flat(const std::vector<Piece>&);
 

@@ -14,19 +14,31 @@ namespace {
 template <class Role, std::size_t N>
 using Keys = std::array<std::pair<Role, std::string_view>, N>;
 
-constexpr Keys<PieceRole, 3> piece_keys{
-    {{PieceRole::Front, "front"}, {PieceRole::Back, "back"}, {PieceRole::Waistband, "waistband"}}};
-constexpr Keys<EdgeRole, 9> edge_keys{{{EdgeRole::Centre, "centre"},
-                                       {EdgeRole::Waist, "waist"},
-                                       {EdgeRole::DartMouth, "dart-mouth"},
-                                       {EdgeRole::Side, "side"},
-                                       {EdgeRole::Hem, "hem"},
-                                       {EdgeRole::BandTop, "band-top"},
-                                       {EdgeRole::BandEnd, "band-end"},
-                                       {EdgeRole::Underlap, "underlap"},
-                                       {EdgeRole::Cut, "cut"}}};
-constexpr Keys<GuideKind, 3> guide_keys{
-    {{GuideKind::Grain, "grain"}, {GuideKind::LengthenShorten, "lengthen-shorten"}, {GuideKind::Hip, "hip"}}};
+constexpr Keys<PieceRole, 4> piece_keys{{{PieceRole::Front, "front"},
+                                         {PieceRole::Back, "back"},
+                                         {PieceRole::Waistband, "waistband"},
+                                         {PieceRole::Other, "other"}}};
+constexpr Keys<EdgeRole, 13> edge_keys{{{EdgeRole::Centre, "centre"},
+                                        {EdgeRole::Neck, "neck"},
+                                        {EdgeRole::Shoulder, "shoulder"},
+                                        {EdgeRole::Armhole, "armhole"},
+                                        {EdgeRole::Waist, "waist"},
+                                        {EdgeRole::DartMouth, "dart-mouth"},
+                                        {EdgeRole::Side, "side"},
+                                        {EdgeRole::Hem, "hem"},
+                                        {EdgeRole::BandTop, "band-top"},
+                                        {EdgeRole::BandEnd, "band-end"},
+                                        {EdgeRole::Underlap, "underlap"},
+                                        {EdgeRole::Plain, "plain"},
+                                        {EdgeRole::Cut, "cut"}}};
+constexpr Keys<GuideKind, 6> guide_keys{{{GuideKind::Grain, "grain"},
+                                         {GuideKind::LengthenShorten, "lengthen-shorten"},
+                                         {GuideKind::Hip, "hip"},
+                                         {GuideKind::Bust, "bust"},
+                                         {GuideKind::Waist, "waist"},
+                                         {GuideKind::Across, "across"}}};
+constexpr Keys<DartKind, 3> dart_keys{
+    {{DartKind::Dart, "dart"}, {DartKind::Tuck, "tuck"}, {DartKind::Pleat, "pleat"}}};
 
 template <class K, std::size_t N>
 std::string_view find_key(const Keys<K, N>& keys, K wanted)
@@ -50,19 +62,36 @@ double swept_area(const std::vector<Point>& p)
            20.0;
 }
 
-// Waist and dart mouths from the centre to the side, then one side, one hem, one centre; rotated to start at the
-// waist.
+// The runs a piece has in travel, ending with its centre; darts may part every one but the centre.
+std::vector<std::vector<EdgeRole>> runs_of(const Piece& piece)
+{
+    if (is_bodice(piece)) {
+        return {{EdgeRole::Neck},
+                {EdgeRole::Shoulder},
+                {EdgeRole::Armhole},
+                {EdgeRole::Side},
+                {EdgeRole::Waist, EdgeRole::Hem},
+                {EdgeRole::Centre}};
+    }
+    return {{EdgeRole::Waist}, {EdgeRole::Side}, {EdgeRole::Hem}, {EdgeRole::Centre}};
+}
+
+// Turned to start after the centre; then each run in its place, dart mouths only inside a run.
 bool in_order(Piece& piece)
 {
-    const auto is_waist = [](const Edge& e) { return e.role == EdgeRole::Waist || e.role == EdgeRole::DartMouth; };
     const auto centre = std::find_if(piece.edges.begin(), piece.edges.end(),
                                      [](const Edge& e) { return e.role == EdgeRole::Centre; });
     if (centre == piece.edges.end()) return false;
     std::rotate(piece.edges.begin(), centre + 1, piece.edges.end());
+    std::size_t i = 0;
     const std::size_t n = piece.edges.size();
-    return n >= 4 && std::all_of(piece.edges.begin(), piece.edges.end() - 3, is_waist) &&
-           piece.edges[n - 4].role == EdgeRole::Waist && piece.edges[n - 3].role == EdgeRole::Side &&
-           piece.edges[n - 2].role == EdgeRole::Hem && piece.edges[n - 1].role == EdgeRole::Centre;
+    for (const auto& run : runs_of(piece)) {
+        if (i >= n || std::find(run.begin(), run.end(), piece.edges[i].role) == run.end()) return false;
+        const EdgeRole role = piece.edges[i].role;
+        ++i;
+        while (i + 1 < n && piece.edges[i].role == EdgeRole::DartMouth && piece.edges[i + 1].role == role) i += 2;
+    }
+    return i == n;
 }
 
 // Signed area, positive when the edges run counter-clockwise (y up).
@@ -97,6 +126,44 @@ Piece into_frame(Piece piece)
     return moved(piece, Geom::Translate(-origin));
 }
 
+// As many darts as mouths, each put in its mouth's place in travel.
+bool darts_at_mouths(Piece& piece)
+{
+    std::vector<Dart> left = std::exchange(piece.darts, {});
+    for (const auto& e : piece.edges) {
+        if (e.role != EdgeRole::DartMouth) continue;
+        if (left.empty()) return false;
+        const auto off = [&](const Dart& d) {
+            return Geom::distance(d.leg_a, e.curve.initialPoint()) + Geom::distance(d.leg_b, e.curve.finalPoint());
+        };
+        const auto nearest = std::min_element(left.begin(), left.end(),
+                                              [&](const Dart& a, const Dart& b) { return off(a) < off(b); });
+        piece.darts.push_back(*nearest);
+        left.erase(nearest);
+    }
+    settle_darts(piece);
+    return left.empty();
+}
+
+// What every piece of this kind must have: edges and guides.
+Outcome<bool> complete(const Piece& piece)
+{
+    const bool bodice = is_bodice(piece);
+    const bool band = piece.role == PieceRole::Waistband;
+    using enum EdgeRole;
+    const std::vector<EdgeRole> needed = bodice ? std::vector{Neck, Shoulder, Armhole, Side, Centre}
+                                         : band ? std::vector{Waist}
+                                                : std::vector{Waist, Side, Hem, Centre};
+    for (const auto role : needed) {
+        if (!edge_index(piece, role)) return refuse(Why::EdgeMissing, piece.id + ": " + std::string{key(role)});
+    }
+    if (band) return true;
+    for (const auto kind : {GuideKind::LengthenShorten, bodice ? GuideKind::Across : GuideKind::Hip}) {
+        if (!guide(piece, kind)) return refuse(Why::MarkMissing, piece.id + ": " + std::string{key(kind)});
+    }
+    return true;
+}
+
 }  // namespace
 
 std::string_view key(PieceRole r)
@@ -110,6 +177,14 @@ std::string_view key(EdgeRole r)
 std::string_view key(GuideKind k)
 {
     return find_key(guide_keys, k);
+}
+std::string_view key(DartKind k)
+{
+    return find_key(dart_keys, k);
+}
+std::optional<DartKind> dart_kind_of(std::string_view text)
+{
+    return find_role(dart_keys, text);
 }
 std::optional<PieceRole> piece_role_of(std::string_view text)
 {
@@ -195,6 +270,17 @@ Geom::Rect bounds(const Piece& piece)
     return *box;
 }
 
+bool is_bodice(const Piece& piece)
+{
+    return (piece.role == PieceRole::Front || piece.role == PieceRole::Back) &&
+           edge_index(piece, EdgeRole::Shoulder).has_value();
+}
+
+EdgeRole bottom_role(const Piece& piece)
+{
+    return is_bodice(piece) && edge_index(piece, EdgeRole::Waist) ? EdgeRole::Waist : EdgeRole::Hem;
+}
+
 std::optional<Length> width_at(const Piece& piece, double level)
 {
     double least = std::numeric_limits<double>::max();
@@ -226,6 +312,7 @@ Piece moved(const Piece& piece, const Geom::Affine& by)
         g.a *= by;
         g.b *= by;
     }
+    if (out.bust_point) *out.bust_point *= by;
     return out;
 }
 
@@ -275,23 +362,11 @@ Outcome<Piece> check_piece(Piece piece)
     }
     if (area_mm2(piece) < 1.0) return refuse(Why::OutlineEmpty, piece.id);
     piece = into_frame(std::move(piece));
-    std::vector<EdgeRole> needed{EdgeRole::Waist};
-    if (piece.role != PieceRole::Waistband)
-        needed.insert(needed.end(), {EdgeRole::Side, EdgeRole::Hem, EdgeRole::Centre});
-    for (const auto role : needed) {
-        if (!edge_index(piece, role)) return refuse(Why::EdgeMissing, piece.id + ": " + std::string{key(role)});
-    }
-    if (piece.role != PieceRole::Waistband) {
-        for (const auto kind : {GuideKind::LengthenShorten, GuideKind::Hip}) {
-            if (!guide(piece, kind)) return refuse(Why::MarkMissing, piece.id + ": " + std::string{key(kind)});
-        }
-    }
+    if (piece.role == PieceRole::Other) return piece;
+    if (const auto ok = complete(piece); !ok) return tl::make_unexpected(ok.error());
     if (!in_order(piece) && piece.role != PieceRole::Waistband)
         return refuse(Why::EdgeMissing, piece.id + ": order");
-    const auto mouths = std::count_if(piece.edges.begin(), piece.edges.end(),
-                                      [](const Edge& e) { return e.role == EdgeRole::DartMouth; });
-    if (static_cast<std::size_t>(mouths) != piece.darts.size())
-        return refuse(Why::MarkMissing, piece.id + ": dart");
+    if (!darts_at_mouths(piece)) return refuse(Why::MarkMissing, piece.id + ": dart");
     return piece;
 }
 

@@ -15,16 +15,36 @@
 
 namespace sartorum {
 
-enum class PieceRole { Front, Back, Waistband };
-enum class EdgeRole { Centre, Waist, DartMouth, Side, Hem, BandTop, BandEnd, Underlap, Cut };
-enum class GuideKind { Grain, LengthenShorten, Hip };
+// Other: a facing, a collar, a pocket: traced and printed as it is.
+enum class PieceRole { Front, Back, Waistband, Other };
+enum class EdgeRole {
+    Centre,
+    Neck,
+    Shoulder,
+    Armhole,
+    Waist,
+    DartMouth,  // of a tuck or a pleat too: what is folded away at the seam
+    Side,
+    Hem,
+    BandTop,
+    BandEnd,
+    Underlap,
+    Plain,  // of another piece: no part in any adjustment
+    Cut,
+};
+enum class GuideKind { Grain, LengthenShorten, Hip, Bust, Waist, Across };
+// A dart narrows to nothing at its tip; a tuck is stitched parallel down to its tip; a pleat is only held in the
+// seam.
+enum class DartKind { Dart, Tuck, Pleat };
 
 [[nodiscard]] std::string_view key(PieceRole);
 [[nodiscard]] std::string_view key(EdgeRole);
 [[nodiscard]] std::string_view key(GuideKind);
+[[nodiscard]] std::string_view key(DartKind);
 [[nodiscard]] std::optional<PieceRole> piece_role_of(std::string_view);
 [[nodiscard]] std::optional<EdgeRole> edge_role_of(std::string_view);
 [[nodiscard]] std::optional<GuideKind> guide_kind_of(std::string_view);
+[[nodiscard]] std::optional<DartKind> dart_kind_of(std::string_view);
 
 inline constexpr Length closed_within = Length::mm(0.05);
 
@@ -42,6 +62,7 @@ struct Dart {
     Point leg_a;  // on the edge, first in travel
     Point leg_b;
     Point tip;
+    DartKind kind = DartKind::Dart;
 };
 
 struct Notch {
@@ -65,6 +86,7 @@ struct Piece {
     std::vector<Dart> darts;
     std::vector<Notch> notches;
     std::vector<Guide> guides;
+    std::optional<Point> bust_point{};  // the fullest point, not the dart's drawn-back tip
 };
 
 [[nodiscard]] std::optional<Guide> guide(const Piece&, GuideKind);
@@ -80,6 +102,10 @@ struct Piece {
 // Enclosed area in mm², exact for the cubics.
 [[nodiscard]] double area_mm2(const Piece&);
 [[nodiscard]] Geom::Rect bounds(const Piece&);
+// Has a shoulder: hangs from it.
+[[nodiscard]] bool is_bodice(const Piece&);
+// A bodice's lower edge is its waist or its hem; a skirt's is its hem.
+[[nodiscard]] EdgeRole bottom_role(const Piece&);
 // Width from the centre line to the side seam at a level, on the stitching line; none if the level misses.
 [[nodiscard]] std::optional<Length> width_at(const Piece&, double level_mm);
 
@@ -90,8 +116,10 @@ void settle_notches(Piece&);
 // Where the dart legs meet their mouth, after the waist edge moved.
 void settle_darts(Piece&);
 
-// Closed, complete, edges in order; brought into the frame: clockwise, centre line left of the side seam, centre
-// waist at the origin.
+// Closed, complete, edges in order; brought into the frame: clockwise, centre line left of the side seam, its
+// upper end (the centre waist, or the centre neck of a bodice) at the origin. Edges run: a skirt's waist, side,
+// hem, centre; a bodice's neck, shoulder, armhole, side, waist or hem, centre. Dart mouths stand between two edges
+// of one role.
 [[nodiscard]] Outcome<Piece> check_piece(Piece);
 
 }  // namespace sartorum

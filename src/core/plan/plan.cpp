@@ -1,6 +1,7 @@
 #include "core/plan/plan.h"
 
 #include <algorithm>
+#include <utility>
 
 #include "core/alter/size_blend.h"
 
@@ -25,8 +26,16 @@ Measured measured(const Garment& g)
 
 Consequences consequences(const Measured& a, const Measured& b)
 {
-    return {b.flat.waist - a.flat.waist, b.flat.hip - a.flat.hip, b.flat.hem - a.flat.hem,
-            b.flat.side - a.flat.side, b.band - a.band};
+    const auto values = [](const Measured& m) -> std::array<Length, quantity_count> {
+        const auto& f = m.flat;
+        return {f.neck, f.shoulder,     f.armhole,     f.bust, f.waist, f.hip,
+                f.side, f.centre_front, f.centre_back, f.hem,  m.band};
+    };
+    const auto before = values(a);
+    const auto after = values(b);
+    Consequences out;
+    for (std::size_t i = 0; i < quantity_count; ++i) out.by[i] = after[i] - before[i];
+    return out;
 }
 
 bool accepted(const Plan& plan, AdjustmentKind kind)
@@ -42,7 +51,83 @@ LineState state_of(const PlanLine& line, const Decision* decision)
     return line.proposal->inside_noise() ? LineState::LeaveIt : LineState::Proposed;
 }
 
+// The sizes a plan names, found in the chart.
+struct Sizes {
+    std::size_t waist;
+    std::size_t hip;
+    std::size_t frame;
+};
+
+Outcome<Sizes> sizes_of(const Plan& plan, const SizeChart& chart)
+{
+    const auto waist = chart.index_of(plan.waist_size);
+    const auto hip = chart.index_of(plan.hip_size);
+    if (!waist) return refuse(Why::SizeUnknown, plan.waist_size);
+    if (!hip) return refuse(Why::SizeUnknown, plan.hip_size);
+    if (plan.bust_size.empty()) return Sizes{*waist, *hip, *hip};
+    const auto frame = chart.index_of(plan.bust_size);
+    if (!frame) return refuse(Why::SizeUnknown, plan.bust_size);
+    return Sizes{*waist, *hip, *frame};
+}
+
+bool bodice_pattern_given(const Pattern& pattern)
+{
+    return !pattern.sizes.empty() && is_bodice(Garment{pattern.sizes.front().pieces, {}});
+}
+
+Outcome<Applied> traced(const Pattern& pattern, const SizeChart& chart, const Sizes& sizes)
+{
+    const auto name = [&](std::size_t i) { return chart.sizes[i].name; };
+    if (!bodice_pattern_given(pattern)) return trace_sizes(pattern, name(sizes.waist), name(sizes.hip));
+    // The lower edge is at the waist, or at the hip where the chart prints one.
+    const bool waist = bottom_role(*find_piece(pattern.sizes.front().pieces, PieceRole::Front)) == EdgeRole::Waist;
+    const std::size_t lower = waist ? sizes.waist : chart.prints(Measure::Hip) ? sizes.hip : sizes.waist;
+    return trace_bodice(pattern, name(sizes.frame), name(lower));
+}
+
+// Which decision of something above came after this one.
+std::optional<AdjustmentKind> changed_above(const Plan& plan, AdjustmentKind kind)
+{
+    std::optional<AdjustmentKind> out;
+    bool after = false;
+    for (const auto& d : plan.decisions) {
+        if (after && d.kind < kind && d.answer == Answer::Accepted) out = d.kind;
+        after = after || d.kind == kind;
+    }
+    return out;
+}
+
+PlanLine line_of(const Adjustment& entry, const FittingState& state, const Plan& plan)
+{
+    PlanLine line;
+    line.kind = entry.kind;
+    line.proposal = entry.propose(state);
+    line.noted = entry.noted && entry.noted(state.body.posture);
+    const Decision* decision = plan.decision(entry.kind);
+    line.state = state_of(line, decision);
+    line.own_amount = decision && decision->amount;
+    line.method = decision && decision->method ? *decision->method : usual_method(entry, state.now);
+    const bool works_at_zero = entry.zero_method == line.method;
+    line.amount = line.own_amount                   ? *decision->amount
+                  : line.proposal && !works_at_zero ? line.proposal->amount
+                                                    : Length{};
+    line.back = decision && decision->back ? *decision->back : line.amount;
+    // Accepted with nothing left to do (the measure was corrected since) changes no paper.
+    const bool nothing = line.amount == Length{} && line.back == Length{} && !line.own_amount && !works_at_zero;
+    if (line.state == LineState::Accepted) {
+        if (nothing) line.state = LineState::NothingKnown;
+        line.look_again = changed_above(plan, entry.kind);
+    }
+    return line;
+}
+
 }  // namespace
+
+const PlanLine* Computed::line(AdjustmentKind kind) const
+{
+    const auto it = std::find_if(lines.begin(), lines.end(), [&](const PlanLine& l) { return l.kind == kind; });
+    return it == lines.end() ? nullptr : &*it;
+}
 
 const Decision* Plan::decision(AdjustmentKind kind) const
 {
@@ -67,20 +152,19 @@ Outcome<Computed> compute(const Pattern& pattern, const SizeChart& printed, cons
 {
     const SizeChart chart = printed.of_group(plan.chart_group);
     const BodySet body = as_worn(standing, plan.choosing.seated);
-    for (const auto m : {Measure::Waist, Measure::Hip}) {
+    const bool bodice = bodice_pattern_given(pattern);
+    for (const auto m : bodice ? std::vector{Measure::Bust} : std::vector{Measure::Waist, Measure::Hip}) {
         if (!chart.prints(m)) return refuse(Why::ChartNoMeasure, std::string{facts(m).key});
     }
-    const auto waist_size = chart.index_of(plan.waist_size);
-    const auto hip_size = chart.index_of(plan.hip_size);
-    if (!waist_size) return refuse(Why::SizeUnknown, plan.waist_size);
-    if (!hip_size) return refuse(Why::SizeUnknown, plan.hip_size);
-    auto traced = trace_sizes(pattern, plan.waist_size, plan.hip_size);
-    if (!traced) return tl::make_unexpected(traced.error());
+    const auto sizes = sizes_of(plan, chart);
+    if (!sizes) return tl::make_unexpected(sizes.error());
+    auto paper = traced(pattern, chart, *sizes);
+    if (!paper) return tl::make_unexpected(paper.error());
 
     Computed out;
-    out.bought = {pattern.find(plan.hip_size)->pieces, pattern.seams};
-    out.traced = std::move(traced->garment);
-    out.steps = std::move(traced->steps);
+    out.bought = {pattern.find(chart.sizes[bodice ? sizes->frame : sizes->hip].name)->pieces, pattern.seams};
+    out.traced = std::move(paper->garment);
+    out.steps = std::move(paper->steps);
     out.trace_steps = out.steps.size();
     Garment now = out.traced;
     Measured now_measured = measured(now);
@@ -88,27 +172,21 @@ Outcome<Computed> compute(const Pattern& pattern, const SizeChart& printed, cons
     Length carried;  // what an earlier entry left to be done together with this one
     for (std::size_t i = 0; i < catalogue().size(); ++i) {
         const auto& entry = catalogue()[i];
-        PlanLine line;
-        line.kind = entry.kind;
-        line.proposal = entry.propose({out.traced, now, body, chart, *waist_size, *hip_size, plan.ease});
-        const Decision* decision = plan.decision(entry.kind);
-        line.state = state_of(line, decision);
-        line.own_amount = decision && decision->amount;
-        line.amount = line.own_amount ? *decision->amount : line.proposal ? line.proposal->amount : Length{};
+        if (!entry.serves(now)) continue;
+        PlanLine line = line_of(
+            entry, {out.traced, now, body, chart, sizes->waist, sizes->hip, sizes->frame, plan.ease, plan.cloth},
+            plan);
         line.first_step = out.steps.size();
-        // Accepted with nothing left to do (the measure was corrected since) changes no paper.
-        const bool nothing = line.amount == Length{} && !line.own_amount;
-        if (nothing && line.state == LineState::Accepted) line.state = LineState::NothingKnown;
-        if (line.state == LineState::Accepted && entry.joins_next && accepted(plan, catalogue()[i + 1].kind)) {
+        const bool taken = line.state == LineState::Accepted;
+        if (taken && entry.joins_next && accepted(plan, catalogue()[i + 1].kind)) {
             carried = line.amount;
-        } else if (line.state == LineState::Accepted || carried != Length{}) {
-            const Length whole = (line.state == LineState::Accepted ? line.amount : Length{}) + carried;
-            carried = {};
-            if (whole == Length{}) {
-                out.lines.push_back(std::move(line));
-                continue;
-            }
-            auto applied = entry.apply(now, whole);
+        } else if (taken || carried != Length{}) {
+            const Length with = std::exchange(carried, {});
+            const Dose dose{(taken ? line.amount : Length{}) + with, (taken ? line.back : Length{}) + with,
+                            line.method};
+            const bool nothing =
+                dose.front == Length{} && dose.back == Length{} && entry.zero_method != line.method;
+            auto applied = nothing ? Outcome<Applied>{Applied{now, {}}} : entry.apply(now, dose);
             if (applied) {
                 const Measured then = measured(applied->garment);
                 line.changed = consequences(now_measured, then);

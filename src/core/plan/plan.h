@@ -3,6 +3,8 @@
 // A plan holds only what the sewist decided. Proposals, altered paper, steps and checks come out of pattern +
 // chart + body + plan by compute(), and are never stored.
 #pragma once
+#include <array>
+
 #include "core/alter/catalogue.h"
 #include "core/chart/ease.h"
 #include "core/chart/size_choice.h"
@@ -15,13 +17,15 @@ enum class Answer { Accepted, Declined };
 struct Decision {
     AdjustmentKind kind{};
     Answer answer = Answer::Accepted;
-    std::optional<Length> amount;  // her own; none follows the proposal
+    std::optional<Length> amount;         // her own; none follows the proposal
+    std::optional<Length> back{};         // the back's, where it differs from the front's
+    std::optional<std::size_t> method{};  // one of the adjustment's methods; none is the usual one
 };
 
 struct Plan {
     std::string waist_size;
     std::string hip_size;
-    std::vector<Decision> decisions;  // at most one a kind
+    std::vector<Decision> decisions;  // at most one a kind, in the order they were made
     std::string bust_size{};          // where the chart prints one
     std::string chart_group{};        // body type or cup range, where the chart has several
     ChoiceWish choosing{};
@@ -42,21 +46,38 @@ enum class LineState {
     Refused,       // accepted, but the paper does not carry it
 };
 
-// What an applied adjustment changed all round.
+// What an applied adjustment changed: girths all round, lengths of one side.
+enum class Quantity {
+    Neck,
+    Shoulder,
+    Armhole,
+    Bust,
+    Waist,
+    Hip,
+    Side,
+    CentreFront,
+    CentreBack,
+    Hem,
+    Band,
+};
+inline constexpr std::size_t quantity_count = 11;
+
 struct Consequences {
-    Length waist;
-    Length hip;
-    Length hem;
-    Length side;
-    Length band;
+    std::array<Length, quantity_count> by{};
+    [[nodiscard]] Length of(Quantity q) const { return by[static_cast<std::size_t>(q)]; }
 };
 
 struct PlanLine {
     AdjustmentKind kind{};
     LineState state = LineState::NothingKnown;
     std::optional<Proposal> proposal;
-    Length amount;  // her own, else the proposed
+    Length amount;  // her own, else the proposed; the front's where front and back differ
+    Length back;
     bool own_amount = false;
+    std::size_t method = 0;
+    // Decided before something above it was: to be looked at again.
+    std::optional<AdjustmentKind> look_again{};
+    bool noted = false;  // the posture noted calls for it
     std::optional<Refusal> refusal;
     Consequences changed;
     std::size_t first_step = 0;
@@ -73,9 +94,12 @@ struct Computed {
     std::vector<Step> steps;  // tracing first
     std::size_t trace_steps = 0;
     Checks checks;
+    // One for each adjustment that serves this garment, in fitting order.
+    [[nodiscard]] const PlanLine* line(AdjustmentKind) const;
 };
 
-// The sizes must exist in chart and pattern alike, and the chart print waist and hip.
+// The sizes must exist in chart and pattern alike. The chart prints what the garment is chosen by: waist and hip
+// for a skirt, the bust for a bodice.
 [[nodiscard]] Outcome<Computed> compute(const Pattern&, const SizeChart&, const BodySet&, const Plan&);
 
 }  // namespace sartorum

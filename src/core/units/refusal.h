@@ -57,9 +57,14 @@ enum class Why {
     SeamUnknownPiece,
     LineMissesPiece,
     BlockImpossible,
+    BlockWaistImpossible,
     // amounts
     AmountZero,
     AmountTooLarge,
+    FoldWouldBend,  // this way needs a centre seam; the centre is on the fold
+    NeedsFold,      // this way straightens a fold; the centre is a seam
+    NeedsWaistSeam,
+    NeedsSideDart,
     // bodies
     BodyIncomplete,
     TapeCheckTooMany,

@@ -1,11 +1,9 @@
-// dialogs.h: the small sheets that are laid over the table: a name, a chart, a skirt from flat measurements.
+// dialogs.h: the small sheets that are laid over the table: a name, and the guide.
 #pragma once
 #include <QDialog>
 
 #include "desk/room.h"
 #include "desk/shared/parts.h"
-
-class QGridLayout;
 
 namespace sartorum::desk {
 
@@ -16,23 +14,6 @@ public:
 
 private:
     QLineEdit* name_;
-};
-
-class SkirtDialog : public QDialog {
-    Q_OBJECT
-public:
-    SkirtDialog(Look&, Room&, QWidget* parent = nullptr);
-
-private:
-    void take();
-    LengthField* add(QGridLayout*, const QString& key, const QString& name, const QString& hint, Length start);
-    Look& look_;
-    Room& room_;
-    QLineEdit* name_;
-    QLineEdit* maker_;
-    QLineEdit* size_;
-    std::map<QString, LengthField*> fields_;
-    QLabel* said_;
 };
 
 class GuideDialog : public QDialog {

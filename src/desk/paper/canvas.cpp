@@ -39,6 +39,20 @@ Canvas::Canvas(Look& look, Room& room, QWidget* parent) : QWidget{parent}, look_
     setMinimumSize(480, 300);
     setAccessibleName(tr("Pattern pieces on squared paper"));
     setCursor(Qt::OpenHandCursor);
+    film_.setDuration(1400);
+    film_.setStartValue(0.0);
+    film_.setEndValue(1.0);
+    film_.setEasingCurve(QEasingCurve::InOutQuad);
+    connect(&film_, &QVariantAnimation::valueChanged, this, [this](const QVariant& v) {
+        played_ = v.toDouble();
+        update();
+    });
+    const auto still = [this] {
+        film_.stop();
+        played_ = 1.0;
+    };
+    connect(&room, &Room::changed, this, still);
+    connect(&room, &Room::stepped, this, still);
     connect(&room, &Room::changed, this, qOverload<>(&QWidget::update));
     connect(&room, &Room::stepped, this, qOverload<>(&QWidget::update));
     connect(&look, &Look::changed, this, qOverload<>(&QWidget::update));
@@ -54,6 +68,34 @@ void Canvas::set_measures(bool on)
 {
     measures_ = on;
     update();
+}
+
+void Canvas::play()
+{
+    film_.stop();
+    film_.start();
+}
+
+// As the step's panels lie at this moment of its film. A line drawn anew goes over from the old one where both
+// have the same nodes.
+std::vector<Piece> Canvas::panels_now(const Step& step) const
+{
+    auto out = step.picture.panels;
+    if (played_ >= 1.0) return out;
+    for (const auto& m : step.picture.motions)
+        out[m.panel] = moved(out[m.panel], whole_motion(m).inverse() * whole_motion(m, played_));
+    if (step.picture.redrawn_from.empty()) return out;
+    const Piece& from = step.picture.redrawn_from.front();
+    Piece& to = out.front();
+    if (from.edges.size() != to.edges.size()) return out;
+    for (std::size_t i = 0; i < to.edges.size(); ++i) {
+        const auto a = all_controls(from.edges[i].curve);
+        auto b = all_controls(to.edges[i].curve);
+        if (a.size() != b.size()) continue;
+        for (std::size_t k = 0; k < a.size(); ++k) b[k] = a[k] * (1 - played_) + b[k] * played_;
+        to.edges[i].curve = from_controls(b);
+    }
+    return out;
 }
 
 // Front with its side seam to the right, back mirrored with its side seam to the left; the band beneath both.
@@ -228,11 +270,11 @@ void Canvas::draw_piece(QPainter& p, const Piece& bought, const Placed& placed)
         return draw_name(p, altered, t);
     }
     const auto& step = c.steps[std::size_t(room_.step())];
-    const auto panels = state_at(c, bought.id, room_.step());
+    const bool here = step.piece == bought.id;
+    const auto panels = here ? panels_now(step) : state_at(c, bought.id, room_.step());
     for (const auto& panel : panels) paint.paper(panel);
     paint.as_bought(bought);
-    const bool here = step.piece == bought.id;
-    if (here) {
+    if (here && played_ >= 1.0) {
         paint.added(added_paper(step.picture));
         paint.removed(removed_paper(step.picture));
     }
@@ -240,7 +282,7 @@ void Canvas::draw_piece(QPainter& p, const Piece& bought, const Placed& placed)
         paint.marks(panel);
         paint.new_line(panel);
     }
-    if (here) {
+    if (here && played_ >= 1.0) {
         for (const auto& s : step.picture.lines) paint.stroke(s);
         for (const auto& d : step.picture.dimensions) paint.dimension(d, look_.unit());
     }

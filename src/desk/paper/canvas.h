@@ -1,7 +1,9 @@
 // canvas.h: the picture of the Paper: front and back with their side seams facing, the waistband beneath, on
 // squared paper; the current step drawn on its piece. Zoom with the wheel or + −, pan by dragging or with Shift
-// and arrows.
+// and arrows; P plays the step.
 #pragma once
+#include <QVariantAnimation>
+
 #include "desk/room.h"
 #include "desk/shared/parts.h"
 
@@ -21,6 +23,10 @@ public:
     void zoom(double factor, QPointF about);
     void pan(QPointF by);
     [[nodiscard]] double scale() const;
+    // Shows the step being done: panels move, redrawn edges go from the old line to the new.
+    void play();
+    [[nodiscard]] bool playing() const { return film_.state() == QVariantAnimation::Running; }
+    [[nodiscard]] double played() const { return played_; }  // 0 to 1
 
 protected:
     void paintEvent(QPaintEvent*) override;
@@ -44,6 +50,9 @@ private:
     Room& room_;
     PaperView view_ = PaperView::Step;
     bool measures_ = false;
+    [[nodiscard]] std::vector<Piece> panels_now(const Step&) const;
+    QVariantAnimation film_;
+    double played_ = 1.0;
     double zoom_ = 1.0;
     QPointF shift_;  // pixels
     QPointF last_;

@@ -109,6 +109,7 @@ PaperStation::PaperStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
         refresh();
     });
     connect(steps, &StepList::picked, this, &PaperStation::go);
+    connect(steps, &StepList::play_wanted, this, &PaperStation::play);
     connect(steps, &StepList::amount_wanted, this, &PaperStation::plan_wanted);
     connect(&room, &Room::changed, this, &PaperStation::refresh);
     connect(&room, &Room::stepped, this, &PaperStation::refresh);
@@ -121,6 +122,13 @@ void PaperStation::go(int step)
     views_->choose(1);
     canvas_->set_view(PaperView::Step);
     room_.go_to_step(step);
+}
+
+void PaperStation::play()
+{
+    if (!room_.computed()) return;
+    go(room_.step());
+    canvas_->play();
 }
 
 void PaperStation::refresh()
@@ -137,7 +145,7 @@ void PaperStation::refresh()
     }
     if (views_->chosen() == 0) {
         title_->setText(tr("As bought"));
-        sub_->setText(tr("size %1").arg(QString::fromStdString(room_.plan().hip_size)));
+        sub_->setText(room_.print_label().sizes);
         return;
     }
     title_->setText(tr("Tracing"));
@@ -145,7 +153,8 @@ void PaperStation::refresh()
     for (const auto& l : c.lines) {
         if (l.steps > 0 && here >= l.first_step && here < l.first_step + l.steps) {
             title_->setText(words::adjustment_name(l.kind) + "  " + words::amount(l.amount, look_.unit(), true));
-            sub_->setText(words::amount_meaning(l.kind));
+            const QString way = words::method_name(l.kind, l.method);
+            sub_->setText(way.isEmpty() ? words::amount_meaning(l.kind) : way);
         }
     }
 }
@@ -174,6 +183,7 @@ void PaperStation::keyPressEvent(QKeyEvent* e)
             break;
         case Qt::Key_Z: canvas_->zoom_to_step(); break;
         case Qt::Key_W: canvas_->whole(); break;
+        case Qt::Key_P: play(); break;
         case Qt::Key_M: canvas_->set_measures(!canvas_->measures()); break;
         case Qt::Key_K: walk_->setFocus(); break;
         case Qt::Key_Plus:

@@ -23,6 +23,7 @@ protected:
 private:
     void refresh();
     void go(int step);
+    void play();
     Look& look_;
     Room& room_;
     QWidget* empty_;

@@ -51,6 +51,8 @@ void SeamWalk::paintEvent(QPaintEvent* e)
     int open = 0;
     for (const auto& w : checks.walks) ++(w.holds ? holds : open);
     for (const auto& j : checks.joins) ++(j.holds ? holds : open);
+    for (const auto& f : checks.folds) ++(f.holds ? holds : open);
+    for (const auto& x : checks.darts) open += x.holds ? 0 : 1;
     p.setFont(look_.lato(14, QFont::DemiBold));
     draw_tick(p, look_, {27, 50 * k}, 6.5);
     p.setPen(d.lichen_ink);
@@ -142,29 +144,45 @@ void SeamWalk::draw_hem(QPainter& p, const QRectF& r, const Checks& c)
     const QRectF in = r.adjusted(14, 4, -14, -4);
     p.setPen(d.ink);
     p.setFont(look_.cabin(16));
-    p.drawText(in.topLeft() + QPointF{0, 18 * look_.scale()}, tr("Hem and waist at the side"));
-    p.setFont(look_.lato(13));
-    p.setPen(d.faded);
-    p.drawText(in.topLeft() + QPointF{0, 42 * look_.scale()},
-               tr("hem: front %1, back %2").arg(words::amount(c.front_hem, u), words::amount(c.back_hem, u)));
-    double y = in.top() + 66 * look_.scale();
-    for (const auto& j : c.joins) {
-        if (j.holds)
+    const double k = look_.scale();
+    p.drawText(in.topLeft() + QPointF{0, 18 * k},
+               c.shoulder ? tr("Where seams meet") : tr("Hem and waist at the side"));
+    double y = in.top() + 40 * k;
+    if (!c.shoulder) {
+        p.setFont(look_.lato(13));
+        p.setPen(d.faded);
+        p.drawText(QPointF{in.left(), in.top() + 42 * k},
+                   tr("hem: front %1, back %2").arg(words::amount(c.front_hem, u), words::amount(c.back_hem, u)));
+        y += 26 * k;
+    }
+    const auto row = [&](bool holds, const QString& text) {
+        if (holds)
             draw_tick(p, look_, {in.left() + 8, y - 5}, 6.5);
         else
             draw_triangle(p, look_, {in.left() + 8, y - 5}, 7);
-        p.setPen(j.holds ? d.ink : d.madder_ink);
+        p.setPen(holds ? d.ink : d.madder_ink);
         p.setFont(look_.lato(14));
-        const QString where = j.place == JoinPlace::Hem ? tr("hem") : tr("waist");
+        p.drawText(QPointF{in.left() + 24, y}, text);
+        y += (c.shoulder ? 20 : 24) * k;
+    };
+    for (const auto& j : c.joins) {
         const QString degrees = QString::number(j.degrees, 'f', 1) + "°";
-        p.drawText(QPointF{in.left() + 24, y}, j.holds ? tr("%1 runs on smoothly, %2").arg(where, degrees)
-                                                       : tr("%1 has a corner, %2: true it").arg(where, degrees));
-        y += 24 * look_.scale();
+        row(j.holds, j.holds ? tr("%1 runs on smoothly, %2").arg(words::join_name(j.place), degrees)
+                             : tr("%1 has a corner, %2: true it").arg(words::join_name(j.place), degrees));
+    }
+    for (const auto& f : c.folds) {
+        if (!f.holds)
+            row(false, tr("the fold of the %1 bends by %2")
+                           .arg(QString::fromStdString(f.piece), words::amount(f.off, u)));
+    }
+    for (const auto& dart : c.darts) {
+        if (!dart.holds) row(false, tr("a dart's legs differ by %1").arg(words::amount(dart.apart, u)));
     }
     p.setPen(d.faded);
     p.setFont(look_.lato(12.5));
-    p.drawText(QPointF{in.left(), in.bottom() - 5},
-               tr("laid seam to seam, 180° ± %1° asked").arg(join_tolerance_degrees));
+    if (y < in.bottom() - 16)
+        p.drawText(QPointF{in.left(), in.bottom() - 5},
+                   tr("laid seam to seam, 180° ± %1° asked").arg(join_tolerance_degrees));
 }
 
 }  // namespace sartorum::desk

@@ -149,19 +149,24 @@ StepList::StepList(Look& look, Room& room, QWidget* parent) : Panel{look, parent
     column->addWidget(check_);
     auto* buttons = new QHBoxLayout;
     buttons->setSpacing(2);
-    done_ = new Button{look, tr("Done on paper"), ButtonKind::Primary, this};
+    done_ = new Button{look, tr("Done"), ButtonKind::Primary, this};
     done_->setObjectName("done_on_paper");
     back_ = new Button{look, tr("Back"), ButtonKind::Plain, this};
     back_->setObjectName("step_back");
+    play_ = new Button{look, tr("Play"), ButtonKind::Plain, this};
+    play_->setObjectName("play_step");
+    play_->setAccessibleName(tr("Play the step as a short movement"));
     auto* other = new Button{look, tr("Amount"), ButtonKind::Plain, this};
     other->setObjectName("other_amount");
     other->setAccessibleName(tr("Another amount, in Plan"));
     buttons->addWidget(done_, 1);
     buttons->addWidget(back_);
+    buttons->addWidget(play_);
     buttons->addWidget(other);
     column->addLayout(buttons);
     connect(done_, &Button::clicked, this, [this] { emit picked(room_.step() + 1); });
     connect(back_, &Button::clicked, this, [this] { emit picked(room_.step() - 1); });
+    connect(play_, &Button::clicked, this, &StepList::play_wanted);
     connect(other, &Button::clicked, this, &StepList::amount_wanted);
     connect(&room, &Room::changed, this, &StepList::refresh);
     connect(&room, &Room::stepped, this, &StepList::refresh);
@@ -184,6 +189,8 @@ void StepList::refresh()
         d.lichen_wash.name(), d.lichen_ink.name()));
     done_->setEnabled(here + 1 < static_cast<int>(steps.size()));
     back_->setEnabled(here > 0);
+    const auto& picture = steps[std::size_t(here)].picture;
+    play_->setEnabled(!picture.motions.empty() || !picture.redrawn_from.empty());
     setAccessibleName(title_->text());
     setAccessibleDescription(words::step_title(steps[std::size_t(here)], look_.unit()) + ". " +
                              words::step_detail(steps[std::size_t(here)], look_.unit()));

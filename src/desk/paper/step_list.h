@@ -17,6 +17,7 @@ public:
 signals:
     void picked(int step);
     void amount_wanted();
+    void play_wanted();
 
 private:
     void refresh();
@@ -27,6 +28,7 @@ private:
     QLabel* check_;
     Button* done_;
     Button* back_;
+    Button* play_;
 };
 
 }  // namespace sartorum::desk

@@ -2,10 +2,8 @@
 
 #include <QHBoxLayout>
 #include <QMouseEvent>
-#include <QPainterPath>
 #include <QVBoxLayout>
 
-#include "desk/shared/piece_painter.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
@@ -13,6 +11,7 @@ namespace {
 
 constexpr int closed_height = 86;
 constexpr int open_height = 186;
+constexpr int methods_height = 68;
 
 bool applied(const PlanLine& l)
 {
@@ -34,19 +33,63 @@ Card::Card(Look& look, Room& room, AdjustmentKind kind, QWidget* parent)
         const auto& a = adjustment(kind);
         const std::string name{a.key};
         if (l == Length{}) return Refusal{Why::AmountZero, name, l, {}, {}, 0};
-        if (abs(l) > a.limit) return Refusal{Why::AmountTooLarge, name, l, -a.limit, a.limit, 0};
+        if (l < a.least || l > a.most) return Refusal{Why::AmountTooLarge, name, l, a.least, a.most, 0};
         return std::nullopt;
     };
+    const auto& entry = adjustment(kind);
+    if (entry.acts_on == ActsOn::Apart) {
+        back_ = new LengthField{look, tr("Amount of %1 on the back").arg(words::adjustment_name(kind)), this};
+        back_->edit().setObjectName("back_" + QString::fromStdString(std::string{entry.key}));
+        back_->edit().setFixedWidth(110);
+        back_->check = amount_->check;
+        connect(back_, &LengthField::entered, this, [this](Length l) {
+            if (const auto* now = line()) decide(now->amount, l);
+        });
+    }
+    if (!entry.methods.empty()) {
+        QStringList names;
+        for (std::size_t i = 0; i < entry.methods.size(); ++i) names << words::method_name(kind, i);
+        methods_ = new Choices{look, names, tr("How: %1").arg(words::adjustment_name(kind)), this};
+        methods_->setObjectName("method_" + QString::fromStdString(std::string{entry.key}));
+        connect(methods_, &Choices::picked, this, [this](int i) {
+            const auto* now = line();
+            if (!now) return;
+            const Decision* was = room_.plan().decision(kind_);
+            // An answer given stays; choosing a way before answering accepts.
+            Decision d = was ? *was : Decision{kind_, Answer::Accepted, {}};
+            d.method = static_cast<std::size_t>(i);
+            room_.decide(d);
+        });
+    }
+    looked_ = new Button{look, tr("Looked at: it stays"), ButtonKind::Small, this};
+    looked_->setObjectName("looked_" + QString::fromStdString(std::string{entry.key}));
+    connect(looked_, &Button::clicked, this, [this] { room_.looked_again(kind_); });
     follow_ = new Button{look, tr("As proposed"), ButtonKind::Plain, this};
     connect(toggle_, &Toggle::clicked, this, &Card::flip);
-    connect(amount_, &LengthField::entered, this, [this](Length l) { room_.decide(kind_, Answer::Accepted, l); });
-    connect(follow_, &Button::clicked, this, [this] { room_.decide(kind_, Answer::Accepted, {}); });
+    connect(amount_, &LengthField::entered, this, [this](Length l) {
+        const Decision* was = room_.plan().decision(kind_);
+        decide(l, was ? was->back : std::nullopt);
+    });
+    connect(follow_, &Button::clicked, this, [this] { decide({}, {}); });
     set_open(false);
 }
 
 const PlanLine* Card::line() const
 {
-    return room_.computed() ? &room_.computed()->lines[static_cast<std::size_t>(kind_)] : nullptr;
+    return room_.computed() ? room_.computed()->line(kind_) : nullptr;
+}
+
+void Card::decide(std::optional<Length> amount, std::optional<Length> back)
+{
+    const Decision* was = room_.plan().decision(kind_);
+    room_.decide(Decision{kind_, Answer::Accepted, amount, back == amount ? std::nullopt : back,
+                          was ? was->method : std::nullopt});
+}
+
+int Card::wanted_height() const
+{
+    const int open = open_height + (methods_ ? methods_height : 0);
+    return static_cast<int>((open_ ? open : closed_height) * look_.scale());
 }
 
 void Card::flip()
@@ -56,7 +99,7 @@ void Card::flip()
     emit opened(kind_);
     if (applied(*l) || l->state == LineState::Refused) {
         room_.decide(kind_, Answer::Declined, l->own_amount ? std::optional{l->amount} : std::nullopt);
-    } else if (l->amount != Length{}) {
+    } else if (l->amount != Length{} || adjustment(kind_).zero_method == l->method) {
         room_.decide(kind_, Answer::Accepted, l->own_amount ? std::optional{l->amount} : std::nullopt);
     } else {
         amount_->edit().setFocus();  // nothing to propose: an amount of her own is needed first
@@ -71,26 +114,42 @@ void Card::nudge(double tenths)
     if (!l) return;
     const Length step = look_.unit() == Unit::Inch ? Length::inches(0.125) : Length::mm(1);
     const Length next = l->amount + step * tenths;
-    if (next == Length{} || abs(next) > adjustment(kind_).limit) return;
-    room_.decide(kind_, Answer::Accepted, next);
+    const auto& entry = adjustment(kind_);
+    if (next == Length{} || next < entry.least || next > entry.most) return;
+    const bool apart = l->back != l->amount;
+    decide(next, apart ? std::optional{l->back + step * tenths} : std::nullopt);
 }
 
 void Card::set_open(bool open)
 {
     open_ = open;
-    setFixedHeight(static_cast<int>((open ? open_height : closed_height) * look_.scale()));
+    setFixedHeight(wanted_height());
     refresh();
 }
 
 void Card::refresh()
 {
     const auto* l = line();
+    setVisible(l != nullptr);
     if (!l) return;
+    refresh_glyph(*l);
     toggle_->setChecked(applied(*l) || l->state == LineState::Refused);
     amount_->setVisible(open_);
     follow_->setVisible(open_ && l->own_amount && l->proposal);
     if (!amount_->edit().hasFocus() || amount_->value())
         amount_->show_value(l->amount == Length{} ? std::nullopt : std::optional{l->amount});
+    if (back_) {
+        back_->setVisible(open_);
+        if (!back_->edit().hasFocus() || back_->value())
+            back_->show_value(l->back == Length{} ? std::nullopt : std::optional{l->back});
+    }
+    if (methods_) {
+        methods_->setVisible(open_);
+        methods_->choose(static_cast<int>(l->method));
+        methods_->setAccessibleDescription(words::method_cost(kind_, l->method));
+    }
+    looked_->setVisible(open_ && l->look_again);
+    resizeEvent(nullptr);
     setAccessibleDescription(words::amount(l->amount, look_.unit(), true) + ", " + words::why(*l, look_.unit()) +
                              ", " + state_text(*l));
     update();
@@ -105,11 +164,25 @@ QString Card::state_text(const PlanLine& l) const
         case LineState::Accepted: return l.own_amount ? tr("accepted with your amount") : tr("accepted");
         case LineState::Declined: return tr("left as bought");
         case LineState::NothingKnown:
+            if (l.noted) return tr("noted in the posture; type the pinch");
+            if (adjustment(kind_).zone == Zone::Frame || kind_ == AdjustmentKind::ArmholeDepth)
+                return tr("from a toile; add it by hand");
             return kind_ == AdjustmentKind::HemGivenBack ? tr("the length has not changed")
                                                          : tr("not measured; add it by hand");
         case LineState::Refused: return words::refusal(*l.refusal, look_.unit());
     }
     return {};
+}
+
+void Card::refresh_glyph(const PlanLine& l)
+{
+    const auto& c = *room_.computed();
+    const bool more = l.amount > Length{} || (l.amount == Length{} && adjustment(kind_).most > Length{});
+    const std::string wanted = c.bought.pieces.front().name + std::to_string(area_mm2(c.traced.pieces.front())) +
+                               (more ? "+" : "-") + std::to_string(l.method);
+    if (wanted == glyph_of_) return;
+    glyph_of_ = wanted;
+    glyph_ = glyph_of(c.traced, kind_, l.method, more);
 }
 
 void Card::paintEvent(QPaintEvent*)
@@ -129,7 +202,7 @@ void Card::paintEvent(QPaintEvent*)
               open_ ? 1.8 : 1.0, quiet && !open_ ? Qt::DashLine : Qt::SolidLine};
     p.setPen(edge);
     p.drawRoundedRect(r, 4, 4);
-    draw_glyph(p, {10, 8, 66, closed_height * look_.scale() - 16.0}, *l);
+    draw_glyph(p, look_, {10, 8, 66, closed_height * look_.scale() - 16.0}, glyph_);
 
     const double k = look_.scale();
     const double x = 92;
@@ -140,6 +213,12 @@ void Card::paintEvent(QPaintEvent*)
     if (l->amount != Length{} || applied(*l)) {
         p.setPen(quiet ? d.faded : applied(*l) ? d.woad : d.ink);
         nx += draw_number(p, look_, {x, 57 * k}, l->amount, look_.unit(), 28, QFont::Medium, true);
+        if (l->back != l->amount) {
+            p.setFont(look_.lato(20));
+            p.drawText(QPointF{nx + 6, 57 * k}, tr("and"));
+            nx += 44 * k;
+            nx += draw_number(p, look_, {nx, 57 * k}, l->back, look_.unit(), 28, QFont::Medium, true);
+        }
     } else {
         p.setPen(d.edge);
         p.setFont(look_.lato(28, QFont::Medium));
@@ -160,85 +239,35 @@ void Card::paintEvent(QPaintEvent*)
     p.drawText(QPointF{x, 76 * k}, reason);
 
     // The state as a chip at the right.
-    const QString state = l->state == LineState::Refused ? tr("the paper does not carry it") : state_text(*l);
+    const QString state =
+        l->state == LineState::Refused ? tr("the paper does not carry it")
+        : l->look_again ? tr("look again: %1 came after").arg(words::adjustment_name(*l->look_again).toLower())
+                        : state_text(*l);
     p.setFont(look_.lato(12.5, QFont::DemiBold));
     const double w = p.fontMetrics().horizontalAdvance(state) + 16;
     const QRectF chip{width() - w - 16, (closed_height - 34.0) * k, w, 22 * k};
-    const bool good = applied(*l) || l->state == LineState::LeaveIt;
+    const bool good = (applied(*l) && !l->look_again) || l->state == LineState::LeaveIt;
+    const bool asks =
+        l->state == LineState::Proposed || l->look_again || (l->noted && l->state == LineState::NothingKnown);
     p.setPen(Qt::NoPen);
-    p.setBrush(l->state == LineState::Refused    ? d.madder_wash
-               : good                            ? d.lichen_wash
-               : l->state == LineState::Proposed ? d.weld_wash
-                                                 : d.walnut_wash);
+    p.setBrush(l->state == LineState::Refused ? d.madder_wash
+               : good                         ? d.lichen_wash
+               : asks                         ? d.weld_wash
+                                              : d.walnut_wash);
     p.drawRoundedRect(chip, 3, 3);
-    p.setPen(l->state == LineState::Refused    ? d.madder_ink
-             : good                            ? d.lichen_ink
-             : l->state == LineState::Proposed ? d.weld_ink
-                                               : d.walnut);
+    p.setPen(l->state == LineState::Refused ? d.madder_ink : good ? d.lichen_ink : asks ? d.weld_ink : d.walnut);
     p.drawText(chip, Qt::AlignCenter, state);
     if (!open_) return;
     draw_chain(p, *l);
     p.setPen(d.ink);
     p.setFont(look_.lato(14, QFont::DemiBold));
-    p.drawText(QPointF{x, height() - 28.0 * k}, tr("Your amount"));
-}
-
-void Card::draw_glyph(QPainter& p, const QRectF& box, const PlanLine& l)
-{
-    const Piece* piece =
-        room_.computed() ? find_piece(room_.computed()->traced.pieces, PieceRole::Front) : nullptr;
-    if (!piece) return;
-    const auto b = bounds(*piece);
-    const double s = std::min(box.width() / b.width(), box.height() / b.height());
-    QTransform t;
-    t.translate(box.center().x() - s * (b.left() + b.width() / 2),
-                box.center().y() + s * (b.top() + b.height() / 2));
-    t.scale(s, s);
-    PiecePainter paint{p, look_, t};
-    const auto& d = look_.dyes();
-    p.setPen(QPen{d.walnut_line, 1.3});
-    p.setBrush(d.walnut_wash);
-    QPolygonF shape;
-    for (const auto& q : outline_points(*piece, Length::mm(2))) shape << paint.at(q);
-    p.drawPolygon(shape);
-    const bool more = l.amount > Length{};
-    const double hip = guide(*piece, GuideKind::Hip)->a[Geom::Y];
-    const double line = guide(*piece, GuideKind::LengthenShorten)->a[Geom::Y];
-    const double hem = b.top();
-    const auto band = [&](Polygon q) { more ? paint.added({q}) : paint.removed({q}); };
-    if (l.amount == Length{}) return;
-    switch (kind_) {
-        case AdjustmentKind::WaistToHip: {
-            const double w = width_at(*piece, line).value_or(Length{}).in_mm();
-            band({{0, line + 20}, {w, line + 20}, {w, line - 28}, {0, line - 28}});
-            break;
-        }
-        case AdjustmentKind::WidthAtWaist:
-        case AdjustmentKind::WidthAtHip: {
-            const bool waist = kind_ == AdjustmentKind::WidthAtWaist;
-            const Point top = edge(*piece, EdgeRole::Side).curve.initialPoint();
-            const double hw = width_at(*piece, hip).value_or(Length{}).in_mm();
-            const double out = more ? 34 : -34;
-            if (waist)
-                band({top, top + Point{out, 0}, {hw, hip}});
-            else
-                band({top,
-                      {hw + out, hip},
-                      edge(*piece, EdgeRole::Side).curve.finalPoint() + Point{out, 0},
-                      edge(*piece, EdgeRole::Side).curve.finalPoint(),
-                      {hw, hip}});
-            break;
-        }
-        case AdjustmentKind::HemGivenBack:
-        case AdjustmentKind::FinishedLength: {
-            const double w = edge(*piece, EdgeRole::Side).curve.finalPoint()[Geom::X];
-            band({{0, hem + (more ? 0 : 40)},
-                  {w, hem + (more ? 18 : 58)},
-                  {w, hem + (more ? -22 : 18)},
-                  {0, hem + (more ? -40 : 0)}});
-            break;
-        }
-    }
+    p.drawText(QPointF{x, height() - 28.0 * k}, back_ ? tr("Front") : tr("Your amount"));
+    if (back_) p.drawText(QPointF{x + 200 * k, height() - 28.0 * k}, tr("Back"));
+    if (!methods_) return;
+    p.setPen(d.faded);
+    p.setFont(look_.lato(13));
+    const double top = (closed_height + 54.0) * k + methods_->sizeHint().height() + 4;
+    p.drawText(QRectF{x, top, width() - x - 16, 36 * k}, Qt::TextWordWrap, words::method_cost(kind_, l->method));
 }
 
 // What follows from it, as washed boxes ending in the check.
@@ -262,11 +291,9 @@ void Card::draw_chain(QPainter& p, const PlanLine& l)
     const auto add = [&](const QString& name, Length v) {
         if (abs(v) >= Length::mm(0.5)) boxes.push_back({name, v});
     };
-    add(tr("waist"), l.changed.waist);
-    add(tr("hip"), l.changed.hip);
-    add(tr("side seam"), l.changed.side);
-    add(tr("hem sweep"), l.changed.hem);
-    add(tr("waistband"), l.changed.band);
+    for (std::size_t q = 0; q < quantity_count; ++q) {
+        if (boxes.size() < 5) add(words::quantity_name(static_cast<Quantity>(q)), l.changed.by[q]);
+    }
     const auto draw_box = [&](const QString& name, const std::optional<Length>& v, bool check) {
         p.setPen(Qt::NoPen);
         p.setBrush(check ? d.lichen_wash : d.woad_wash);
@@ -308,10 +335,20 @@ void Card::resizeEvent(QResizeEvent*)
 {
     const double k = look_.scale();
     const int y = height() - static_cast<int>(50 * k);
+    const auto px = [&](double v) { return static_cast<int>(v * k); };
     toggle_->setGeometry(width() - 62, 8, 48, 30);
-    amount_->setGeometry(static_cast<int>(92 + 100 * k), y, width() - static_cast<int>(100 + 104 * k),
-                         static_cast<int>(48 * k));
-    follow_->setGeometry(static_cast<int>(210 + 100 * k), y - 6, follow_->sizeHint().width(), 44);
+    const int first = 92 + px(back_ ? 52 : 100);
+    amount_->setGeometry(first, y, back_ ? px(140) : width() - first - 4, px(48));
+    if (back_) back_->setGeometry(92 + px(248), y, px(140), px(48));
+    if (methods_) methods_->setGeometry(QRect{QPoint{92, px(closed_height + 50.0)}, methods_->sizeHint()});
+    int right = width() - 12;
+    for (auto* b : {looked_, follow_}) {
+        if (!b->isVisibleTo(this)) continue;
+        const QSize size = b->sizeHint();
+        right -= size.width();
+        b->setGeometry(right, y + px(24) - size.height() / 2, size.width(), size.height());
+        right -= 4;
+    }
 }
 
 void Card::mousePressEvent(QMouseEvent*)

@@ -1,5 +1,7 @@
-// card.h: one adjustment on the Plan: what, how much, why, which pieces, what follows; accept, change or leave.
+// card.h: one adjustment on the Plan: what, how much, why, which pieces, in which way, what follows; accept,
+// change or leave. Hidden on a garment it does not serve.
 #pragma once
+#include "desk/plan/glyph.h"
 #include "desk/room.h"
 #include "desk/shared/parts.h"
 
@@ -28,7 +30,10 @@ protected:
 private:
     [[nodiscard]] const PlanLine* line() const;
     [[nodiscard]] QString state_text(const PlanLine&) const;
-    void draw_glyph(QPainter&, const QRectF&, const PlanLine&);
+    [[nodiscard]] int wanted_height() const;
+    [[nodiscard]] Dose dose(const PlanLine&) const;
+    void decide(std::optional<Length> amount, std::optional<Length> back);
+    void refresh_glyph(const PlanLine&);
     void draw_chain(QPainter&, const PlanLine&);
     Look& look_;
     Room& room_;
@@ -36,7 +41,12 @@ private:
     bool open_ = false;
     Toggle* toggle_;
     LengthField* amount_;
+    LengthField* back_ = nullptr;  // where front and back go by amounts of their own
+    Choices* methods_ = nullptr;
     Button* follow_;
+    Button* looked_;
+    Glyph glyph_;
+    std::string glyph_of_;  // what it was drawn for
 };
 
 }  // namespace sartorum::desk

@@ -4,9 +4,11 @@
 #include <QKeyEvent>
 #include <QScrollArea>
 #include <QVBoxLayout>
+#include <algorithm>
 
 #include "desk/plan/card.h"
 #include "desk/plan/profile.h"
+#include "desk/plan/shoulder_view.h"
 #include "desk/shared/empty_state.h"
 #include "words/words.h"
 
@@ -20,6 +22,17 @@ public:
     {
         column_->setContentsMargins(146, 8, 10, 8);
         column_->setSpacing(8);
+    }
+    // Hidden while none of its adjustments serves; the rest are numbered in order.
+    bool settle(int number)
+    {
+        const bool any = std::any_of(cards_.begin(), cards_.end(), [&](const Card* c) {
+            return room_.computed() && room_.computed()->line(c->kind());
+        });
+        setVisible(any);
+        number_ = number;
+        update();
+        return any;
     }
     void add(Card* card)
     {
@@ -42,9 +55,8 @@ protected:
         p.drawText(QRectF{14, 36, 92, 90}, Qt::TextWordWrap, why_);
         bool sewn = false;
         for (const auto* c : cards_) {
-            const auto& computed = room_.computed();
-            sewn = sewn ||
-                   (computed && computed->lines[static_cast<std::size_t>(c->kind())].state == LineState::Accepted);
+            const auto* line = room_.computed() ? room_.computed()->line(c->kind()) : nullptr;
+            sewn = sewn || (line && line->state == LineState::Accepted);
         }
         const double x = 124;
         draw_thread(p, look_, {x, 0}, {x, double(height())}, sewn);
@@ -70,12 +82,12 @@ PlanStation::PlanStation(Look& look, Room& room, QWidget* parent) : QWidget{pare
 {
     auto* row = new QHBoxLayout{this};
     row->setContentsMargins(0, 0, 0, 0);
-    no_pattern_ =
-        new EmptyState{look,
-                       tr("No pattern lies on the table."),
-                       tr("Open a pattern drawing, or draw a skirt from measurements taken flat on the tissue."),
-                       {{tr("Choose a pattern"), [this] { emit pattern_wanted(); }}},
-                       this};
+    no_pattern_ = new EmptyState{
+        look,
+        tr("No pattern lies on the table."),
+        tr("Open a pattern drawing, or draw a skirt or a bodice from measurements taken flat on the tissue."),
+        {{tr("Choose a pattern"), [this] { emit pattern_wanted(); }}},
+        this};
     no_sizes_ = new EmptyState{look,
                                tr("No size is chosen."),
                                tr("The plan starts from the size that is traced."),
@@ -93,9 +105,11 @@ PlanStation::PlanStation(Look& look, Room& room, QWidget* parent) : QWidget{pare
     auto* column = new QVBoxLayout{list};
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(10);
-    const std::pair<Zone, QString> zones[] = {{Zone::Lengths, tr("so levels sit where the body has them")},
+    const std::pair<Zone, QString> zones[] = {{Zone::Frame, tr("first: a top hangs from here")},
+                                              {Zone::Lengths, tr("so levels sit where the body has them")},
                                               {Zone::Widths, tr("once levels are true")},
                                               {Zone::Hem, tr("last: when all above is settled")}};
+    cards_.resize(adjustment_count);
     int number = 0;
     for (const auto& [zone, why] : zones) {
         auto* box = new ZoneBox{look, room, words::zone_name(zone), why, ++number, list};
@@ -103,9 +117,10 @@ PlanStation::PlanStation(Look& look, Room& room, QWidget* parent) : QWidget{pare
             if (entry.zone != zone) continue;
             auto* card = new Card{look, room, entry.kind, box};
             connect(card, &Card::opened, this, &PlanStation::open);
-            cards_.push_back(card);
+            cards_[static_cast<std::size_t>(entry.kind)] = card;
             box->add(card);
         }
+        zones_.push_back(box);
         column->addWidget(box);
     }
     column->addStretch();
@@ -119,6 +134,8 @@ PlanStation::PlanStation(Look& look, Room& room, QWidget* parent) : QWidget{pare
     side_column->setSpacing(8);
     profile_ = new Profile{look, room, side};
     side_column->addWidget(profile_, 1);
+    shoulder_ = new ShoulderView{look, room, side};
+    side_column->addWidget(shoulder_, 1);
     trouble_ = label(look, {}, 14, true, side);
     left_ = label(look, {}, 14, false, side);
     all_ = new Button{look, {}, ButtonKind::Plain, side};
@@ -150,8 +167,8 @@ void PlanStation::accept_all()
 {
     // One after the other: what an earlier one changes may bring a later one up.
     for (const auto& entry : catalogue()) {
-        const auto& line = room_.computed()->lines[static_cast<std::size_t>(entry.kind)];
-        if (line.state == LineState::Proposed) room_.decide(entry.kind, Answer::Accepted, {});
+        const auto* line = room_.computed()->line(entry.kind);
+        if (line && line->state == LineState::Proposed) room_.decide(entry.kind, Answer::Accepted, {});
     }
 }
 
@@ -183,27 +200,43 @@ void PlanStation::refresh()
     all_->setAccessibleName(all_->text());
     all_->setVisible(waiting > 0);
     for (auto* c : cards_) c->refresh();
-    for (auto* c : cards_) c->parentWidget()->update();
+    int number = 0;
+    for (auto* z : zones_) number += z->settle(number + 1) ? 1 : 0;
+    if (!room_.computed()->line(current_)) open(room_.computed()->lines.front().kind);
+    profile_->setVisible(!room_.computed()->checks.shoulder);
+    shoulder_->setVisible(room_.computed()->checks.shoulder.has_value());
     profile_->update();
+}
+
+Card* PlanStation::current() const
+{
+    return cards_[static_cast<std::size_t>(current_)];
+}
+
+// The next adjustment up or down that serves this garment.
+void PlanStation::open_beside(int way)
+{
+    if (!room_.computed()) return;
+    const auto& lines = room_.computed()->lines;
+    const auto here =
+        std::find_if(lines.begin(), lines.end(), [&](const PlanLine& l) { return l.kind == current_; });
+    const auto next = here - lines.begin() + way;
+    if (next >= 0 && next < static_cast<std::ptrdiff_t>(lines.size()))
+        open(lines[static_cast<std::size_t>(next)].kind);
 }
 
 void PlanStation::keyPressEvent(QKeyEvent* e)
 {
-    const auto i = static_cast<std::size_t>(current_);
     const double big = e->modifiers() & Qt::ShiftModifier ? 5 : 1;
     switch (e->key()) {
-        case Qt::Key_Up:
-            if (i > 0) open(static_cast<AdjustmentKind>(i - 1));
-            break;
-        case Qt::Key_Down:
-            if (i + 1 < cards_.size()) open(static_cast<AdjustmentKind>(i + 1));
-            break;
-        case Qt::Key_Space: cards_[i]->flip(); break;
+        case Qt::Key_Up: open_beside(-1); break;
+        case Qt::Key_Down: open_beside(1); break;
+        case Qt::Key_Space: current()->flip(); break;
         case Qt::Key_Plus:
-        case Qt::Key_Equal: cards_[i]->nudge(big); break;
+        case Qt::Key_Equal: current()->nudge(big); break;
         case Qt::Key_Minus:
-        case Qt::Key_Underscore: cards_[i]->nudge(-big); break;
-        case Qt::Key_A: cards_[i]->amount_field().edit().setFocus(); break;
+        case Qt::Key_Underscore: current()->nudge(-big); break;
+        case Qt::Key_A: current()->amount_field().edit().setFocus(); break;
         case Qt::Key_Return:
         case Qt::Key_Enter: emit paper_wanted(); break;
         default: QWidget::keyPressEvent(e);

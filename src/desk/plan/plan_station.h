@@ -6,7 +6,7 @@
 namespace sartorum::desk {
 
 class Card;
-class Thread;
+class ZoneBox;
 
 class PlanStation : public QWidget {
     Q_OBJECT
@@ -25,6 +25,8 @@ private:
     void refresh();
     void open(AdjustmentKind);
     void accept_all();
+    void open_beside(int way);
+    [[nodiscard]] Card* current() const;
     Look& look_;
     Room& room_;
     QWidget* no_pattern_;
@@ -35,8 +37,9 @@ private:
     QLabel* left_;
     Button* all_;
     Button* onwards_;
-    QWidget* thread_;
+    std::vector<ZoneBox*> zones_;
     QWidget* profile_;
+    QWidget* shoulder_;
     QLabel* trouble_;
 };
 

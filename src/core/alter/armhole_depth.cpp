@@ -1,0 +1,32 @@
+#include "core/alter/armhole_depth.h"
+
+#include "core/alter/across_cut.h"
+#include "core/alter/shared.h"
+#include "core/paper/bodice_redraw.h"
+
+namespace sartorum {
+namespace {
+
+Outcome<bool> alter_piece(Applied& applied, Piece& piece, Length amount)
+{
+    const auto line = *guide(piece, GuideKind::Across);
+    const Length room = Length::mm(line.b[Geom::Y] - underarm(piece)[Geom::Y] - 15);
+    if (-amount > room)
+        return refuse_amount(Why::AmountTooLarge, "armhole_depth", amount, -room, armhole_depth_limit);
+    const Length place = Length::mm(shoulder_tip(piece)[Geom::Y] - line.b[Geom::Y]);
+    const auto paper = cut_across(applied, piece, line, amount, StepKind::DrawAcross, place);
+    if (!paper) return tl::make_unexpected(paper.error());
+    const Piece after = lowered_at_across(piece, {0, -amount.in_mm()});
+    applied.steps.push_back(redrawn_step(*paper, after, StepKind::TrueArmhole));
+    piece = after;
+    return true;
+}
+
+}  // namespace
+
+Outcome<Applied> alter_armhole_depth(const Garment& garment, const Dose& dose)
+{
+    return alter_front_and_back(garment, dose, "armhole_depth", armhole_depth_limit, alter_piece);
+}
+
+}  // namespace sartorum

@@ -1,0 +1,169 @@
+#include "core/alter/bust_depth.h"
+
+#include <algorithm>
+#include <cmath>
+#include <utility>
+
+#include "core/alter/shared.h"
+#include "core/paper/bodice_redraw.h"
+#include "core/paper/panels.h"
+#include "core/pattern/dart.h"
+
+namespace sartorum {
+namespace {
+
+constexpr double box_margin = 10;   // mm round the dart
+constexpr double inside_seam = 15;  // mm that must stay of the side seam above and below
+
+struct SideDart {
+    std::size_t mouth;  // edge
+    std::size_t dart;
+};
+
+std::optional<SideDart> side_dart(const Piece& p)
+{
+    std::size_t dart = 0;
+    for (std::size_t i = 0; i < p.edges.size(); ++i) {
+        if (p.edges[i].role != EdgeRole::DartMouth) continue;
+        if (p.edges[i - 1].role == EdgeRole::Side) return SideDart{i, dart};
+        ++dart;
+    }
+    return std::nullopt;
+}
+
+// Other darts that point at the bust have their tips go along.
+void carry_bust_point(Piece& p, Point by)
+{
+    if (p.bust_point) *p.bust_point += by;
+    for (auto& g : p.guides) {
+        if (g.kind == GuideKind::Bust) g = {g.kind, g.a + by, g.b + by};
+    }
+    for (std::size_t i = 0; i < p.edges.size(); ++i) {
+        if (p.edges[i].role != EdgeRole::DartMouth || p.edges[i - 1].role != bottom_role(p)) continue;
+        std::size_t n = 0;
+        for (std::size_t k = 0; k < i; ++k) n += p.edges[k].role == EdgeRole::DartMouth;
+        p.darts[n].tip += by;
+        settle_tip(p.darts[n]);
+    }
+}
+
+Piece box_at(const Piece& piece, const SideDart& at, Point by)
+{
+    Piece out = piece;
+    redraw_edge(out, at.mouth - 1, sheared(piece.edges[at.mouth - 1].curve, {0, 0}, by));
+    out.edges[at.mouth].curve = moved(piece.edges[at.mouth].curve, by);
+    redraw_edge(out, at.mouth + 1, sheared(piece.edges[at.mouth + 1].curve, by, {0, 0}));
+    out.darts[at.dart].tip += by;
+    settle_darts(out);
+    carry_bust_point(out, {0, by[Geom::Y]});
+    return out;
+}
+
+// The box goes straight down, and sideways by the little that keeps the side seam as long as it was.
+Piece box_slid(const Piece& piece, const SideDart& at, Length amount)
+{
+    const Length want = sewn_length(piece, EdgeRole::Side);
+    const auto off = [&](double x) {
+        return (sewn_length(box_at(piece, at, {x, -amount.in_mm()}), EdgeRole::Side) - want).in_mm();
+    };
+    double last = 0;
+    double last_off = off(last);
+    double x = 1;
+    for (int i = 0; i < 20 && std::abs(last_off) > 1e-6; ++i) {
+        const double here = off(x);
+        const double next = std::abs(here - last_off) < 1e-12 ? x : x - here * (x - last) / (here - last_off);
+        last = std::exchange(x, std::clamp(next, -15.0, 15.0));
+        last_off = here;
+    }
+    return box_at(piece, at, {last, -amount.in_mm()});
+}
+
+Outcome<bool> move_box(Applied& out, Piece& piece, const SideDart& at, Length amount)
+{
+    const Dart& d = piece.darts[at.dart];
+    const double above = length(piece.edges[at.mouth - 1].curve).in_mm() - inside_seam;
+    const double below = length(piece.edges[at.mouth + 1].curve).in_mm() - inside_seam;
+    if (amount.in_mm() > below || -amount.in_mm() > above)
+        return refuse_amount(Why::AmountTooLarge, "bust_depth", amount, -Length::mm(above), Length::mm(below));
+    const Piece after = box_slid(piece, at, amount);
+    const Point by = after.darts[at.dart].tip - d.tip;
+    const double left = d.tip[Geom::X] - box_margin;
+    const double top = std::max(d.leg_a[Geom::Y], d.tip[Geom::Y]) + box_margin;
+    const double bottom = std::min(d.leg_b[Geom::Y], d.tip[Geom::Y]) - box_margin;
+    const auto on_side = [&](std::size_t edge_at, double level) {
+        const auto& c = piece.edges[edge_at].curve;
+        const auto t = c[0].roots(level, Geom::Y);
+        return t.empty() ? c.pointAt(0.5) : c[0].pointAt(t.front());
+    };
+    // From the side below the dart, in, up, and out above it: the box lies on the right of the line.
+    const Point low = on_side(at.mouth + 1, bottom);
+    const Point high = on_side(at.mouth - 1, top);
+    const Polygon way{low, {left, low[Geom::Y]}, {left, high[Geom::Y]}, high};
+    const Motion slide{1, {}, 0, by};
+    const auto slid = panel_moved(piece, way, slide);
+    if (!slid) return tl::make_unexpected(slid.error());
+    const Length wide = Length::mm(high[Geom::X] - left);
+    const Length tall = Length::mm(high[Geom::Y] - low[Geom::Y]);
+    Step draw = step_on(piece, StepKind::DrawBox, amount, wide, tall);
+    draw.picture.lines = strokes(way);
+    draw.picture.dimensions = {{way[1], way[2], tall}};
+    Step cut = step_on(piece, StepKind::CutBox, amount);
+    cut.picture.panels = {slid->cut.first, slid->cut.second};
+    cut.picture.lines = strokes(way);
+    Step move = step_on(piece, StepKind::SlideBox, amount);
+    move.picture.panels = {slid->cut.first, slid->second};
+    move.picture.dimensions = {{d.tip, d.tip + by, abs(amount)}};
+    move.picture.motions = {slide};
+    out.steps.insert(out.steps.end(),
+                     {draw, cut, move, redrawn_step(slid->whole, after, StepKind::TrueBodiceSide)});
+    piece = after;
+    return true;
+}
+
+// Both legs as long as their mean, along their own directions; the mouth and the side seam run to them.
+Outcome<bool> re_aim(Applied& out, Piece& piece, const SideDart& at, Length amount)
+{
+    if (abs(amount) > re_aim_limit)
+        return refuse_amount(Why::AmountTooLarge, "bust_depth", amount, -re_aim_limit, re_aim_limit);
+    Piece after = piece;
+    Dart d = piece.darts[at.dart];
+    d.tip -= Point{0, amount.in_mm()};
+    const double leg = (Geom::distance(d.leg_a, d.tip) + Geom::distance(d.leg_b, d.tip)) / 2;
+    const Point a = d.tip + Geom::unit_vector(d.leg_a - d.tip) * leg;
+    const Point b = d.tip + Geom::unit_vector(d.leg_b - d.tip) * leg;
+    redraw_edge(after, at.mouth - 1, sheared(piece.edges[at.mouth - 1].curve, {0, 0}, a - d.leg_a));
+    redraw_edge(after, at.mouth + 1, sheared(piece.edges[at.mouth + 1].curve, b - d.leg_b, {0, 0}));
+    const Point up = -start_direction(after.edges[at.mouth + 1].curve);
+    after.edges[at.mouth].curve = reversed(dart_mouth({b, a, d.tip}, up));
+    after.darts[at.dart].tip = d.tip;
+    settle_darts(after);
+    carry_bust_point(after, {0, -amount.in_mm()});
+    const Point was = piece.darts[at.dart].tip;
+    Step mark = step_on(piece, StepKind::MarkDartTip, amount);
+    mark.picture.lines = {{was, d.tip}};
+    mark.picture.dimensions = {{was, d.tip, abs(amount)}};
+    Step draw = redrawn_step(piece, after, StepKind::RedrawDart, amount, Length::mm(leg));
+    draw.picture.lines = {{a, d.tip}, {b, d.tip}};
+    out.steps.insert(out.steps.end(), {mark, draw});
+    piece = after;
+    return true;
+}
+
+}  // namespace
+
+Outcome<Applied> alter_bust_depth(const Garment& garment, const Dose& dose)
+{
+    if (const auto ok = within(dose.front, "bust_depth", bust_depth_limit); !ok)
+        return tl::make_unexpected(ok.error());
+    Applied out{garment, {}};
+    Piece& front = *find_piece(out.garment.pieces, PieceRole::Front);
+    const auto at = side_dart(front);
+    if (!at) return refuse(Why::NeedsSideDart, "bust_depth");
+    const auto ok = static_cast<BustDepthMethod>(dose.method) == BustDepthMethod::MoveBox
+                        ? move_box(out, front, *at, dose.front)
+                        : re_aim(out, front, *at, dose.front);
+    if (!ok) return tl::make_unexpected(ok.error());
+    return out;
+}
+
+}  // namespace sartorum

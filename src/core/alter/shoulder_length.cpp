@@ -1,0 +1,54 @@
+#include "core/alter/shoulder_length.h"
+
+#include "core/alter/shared.h"
+#include "core/paper/bodice_redraw.h"
+#include "core/paper/panels.h"
+
+namespace sartorum {
+namespace {
+
+// Out of the armhole at its straightest, in along the level, up to mid-shoulder (outside a shoulder dart).
+Polygon corner_cut(const Piece& piece)
+{
+    const Curve& outer = piece.edges[*edge_index(piece, EdgeRole::Shoulder, true)].curve;
+    const Point up = outer.pointAt(time_at(outer, length(outer) * 0.5));
+    const Point out = guide(piece, GuideKind::Across)->b;
+    return {out, {up[Geom::X], out[Geom::Y]}, up};
+}
+
+Outcome<bool> alter_piece(Applied& applied, Piece& piece, Length amount)
+{
+    const Polygon way = corner_cut(piece);
+    const Point by{amount.in_mm(), 0};
+    const Motion slide{1, {}, 0, by};
+    const auto slid = panel_moved(piece, way, slide);
+    if (!slid) return tl::make_unexpected(slid.error());
+    const Length along = Length::mm(Geom::distance(neck_point(piece), way[2]));
+    const Length down = Length::mm(way[2][Geom::Y] - way[1][Geom::Y]);
+
+    Step draw = step_on(piece, StepKind::DrawCorner, amount, along, down);
+    draw.picture.lines = strokes(way);
+    draw.picture.dimensions = {{neck_point(piece), way[2], along}, {way[2], way[1], down}};
+    Step cut = step_on(piece, StepKind::CutCorner, amount);
+    cut.picture.panels = {slid->cut.first, slid->cut.second};
+    cut.picture.lines = strokes(way);
+    Step move = step_on(piece, StepKind::SlideCorner, amount);
+    move.picture.panels = {slid->cut.first, slid->second};
+    (amount > Length{} ? move.picture.added : move.picture.removed) = {slid->strip};
+    move.picture.dimensions = {{way[1], way[1] + by, abs(amount)}};
+    move.picture.motions = {slide};
+    const Piece after = shoulder_redrawn(piece, {0, 0}, by, ArmholeReach::Underarm);
+    applied.steps.insert(applied.steps.end(),
+                         {draw, cut, move, redrawn_step(slid->whole, after, StepKind::TrueArmhole)});
+    piece = after;
+    return true;
+}
+
+}  // namespace
+
+Outcome<Applied> alter_shoulder_length(const Garment& garment, const Dose& dose)
+{
+    return alter_front_and_back(garment, dose, "shoulder_length", shoulder_length_limit, alter_piece);
+}
+
+}  // namespace sartorum

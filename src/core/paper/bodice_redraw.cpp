@@ -1,0 +1,388 @@
+#include "core/paper/bodice_redraw.h"
+
+#include <algorithm>
+#include <cmath>
+
+#include "core/pattern/dart.h"
+
+namespace sartorum {
+namespace {
+
+const Point none{0, 0};
+
+std::size_t index_of(const Piece& p, EdgeRole role, bool last = false)
+{
+    return *edge_index(p, role, last);
+}
+
+// First and last edge of a run, dart mouths between them included.
+struct Run {
+    std::size_t first;
+    std::size_t last;
+};
+
+Run run_of(const Piece& p, EdgeRole role)
+{
+    return {index_of(p, role), index_of(p, role, true)};
+}
+
+// The dart whose mouth is this edge.
+std::size_t dart_at(const Piece& p, std::size_t edge)
+{
+    std::size_t n = 0;
+    for (std::size_t i = 0; i < edge; ++i) n += p.edges[i].role == EdgeRole::DartMouth;
+    return n;
+}
+
+// Two curves meeting in a corner, each turned half of it there: one smooth line.
+Curve smoothly_joined(const Curve& a, const Curve& b)
+{
+    const double corner = Geom::angle_between(end_direction(a), start_direction(b));
+    return joined(end_turned(a, corner / 2), start_turned(b, -corner / 2));
+}
+
+bool straight_all(const Curve& c)
+{
+    return c.size_default() == 1 && is_straight(c, 0);
+}
+
+// Straight stays straight, curved keeps its directions.
+Curve trued(const Curve& c, Point at_start, Point at_end)
+{
+    return straight_all(c) ? sheared(c, at_start, at_end) : eased(c, at_start, at_end);
+}
+
+void shift_edges(Piece& p, std::size_t first, std::size_t last, Point by)
+{
+    for (std::size_t i = first; i <= last; ++i) redraw_edge(p, i, moved(p.edges[i].curve, by));
+}
+
+void turn_edges(Piece& p, std::size_t first, std::size_t last, const Geom::Affine& how)
+{
+    for (std::size_t i = first; i <= last; ++i) {
+        if (p.edges[i].role == EdgeRole::DartMouth) p.darts[dart_at(p, i)].tip *= how;
+        redraw_edge(p, i, p.edges[i].curve * how);
+    }
+}
+
+Geom::Affine turn_about(Point about, double radians)
+{
+    return whole_motion({0, about, radians, none});
+}
+
+void shift_guides_below(Piece& p, double level, Point by)
+{
+    for (auto& g : p.guides) {
+        if (g.a[Geom::Y] < level - 1e-6) g.a += by;
+        if (g.b[Geom::Y] < level - 1e-6) g.b += by;
+    }
+}
+
+// The armhole with its tip shifted, running into the old line at the across line or at the underarm.
+Curve tip_run_to(const Piece& p, ArmholeReach reach, Point by)
+{
+    const Curve& hole = edge(p, EdgeRole::Armhole).curve;
+    const auto near = hole.nearestTime(guide(p, GuideKind::Across)->b);
+    const double at = static_cast<double>(near.curve_index) + near.t;
+    const bool inside = at > 1e-6 && at < static_cast<double>(hole.size_default()) - 1e-6;
+    if (reach == ArmholeReach::Underarm || !inside) return eased(hole, by, none);
+    const auto [above, below] = split(hole, at);
+    return joined(eased(above, by, none), below);
+}
+
+// Where a level crosses the edges of one role, furthest from the centre.
+std::optional<Point> crossing(const Piece& p, EdgeRole role, double level)
+{
+    std::optional<Point> best;
+    for (const auto& e : p.edges) {
+        if (e.role != role) continue;
+        for (std::size_t i = 0; i < e.curve.size_default(); ++i) {
+            for (const double t : e.curve[i].roots(level, Geom::Y)) {
+                const Point at = e.curve[i].pointAt(t);
+                if (!best || at[Geom::X] > (*best)[Geom::X]) best = at;
+            }
+        }
+    }
+    return best;
+}
+
+}  // namespace
+
+Point neck_point(const Piece& p)
+{
+    return edge(p, EdgeRole::Shoulder).curve.initialPoint();
+}
+Point shoulder_tip(const Piece& p)
+{
+    return edge(p, EdgeRole::Armhole).curve.initialPoint();
+}
+Point underarm(const Piece& p)
+{
+    return p.edges[index_of(p, EdgeRole::Armhole, true)].curve.finalPoint();
+}
+
+Curve shoulder_run(const Piece& p)
+{
+    return closed_run(p, EdgeRole::Shoulder);
+}
+
+Point off_shoulder(const Piece& p)
+{
+    const Curve s = shoulder_run(p);
+    return Geom::rot90(Geom::unit_vector(s.finalPoint() - s.initialPoint()));
+}
+
+void redraw_edge(Piece& p, std::size_t index, Curve line)
+{
+    Edge& e = p.edges[index];
+    const bool same_nodes = e.curve.size_default() == line.size_default();
+    for (auto& n : p.notches) {
+        if (n.on != e.role) continue;
+        Geom::Coord off = 0;
+        const auto time = e.curve.nearestTime(n.at, &off);
+        if (off > 0.1) continue;
+        n.at = same_nodes ? line.pointAt(static_cast<double>(time.curve_index) + time.t)
+                          : line.pointAt(line.nearestTime(n.at));
+    }
+    e.curve = std::move(line);
+}
+
+void settle_bodice_guides(Piece& p)
+{
+    for (auto& g : p.guides) {
+        if (g.kind == GuideKind::Grain || g.kind == GuideKind::Bust) continue;
+        const auto end =
+            crossing(p, g.kind == GuideKind::Across ? EdgeRole::Armhole : EdgeRole::Side, g.b[Geom::Y]);
+        if (end) g.b = *end;
+    }
+}
+
+void settle_tip(Dart& d)
+{
+    const Point middle = (d.leg_a + d.leg_b) / 2;
+    const Point square = Geom::unit_vector(Geom::rot90(d.leg_b - d.leg_a));
+    const double along = Geom::dot(d.tip - middle, square);
+    d.tip = middle + square * along;
+}
+
+Piece shoulder_redrawn(const Piece& piece, Point neck_shift, Point tip_shift, ArmholeReach reach)
+{
+    Piece out = piece;
+    const auto [first, last] = run_of(piece, EdgeRole::Shoulder);
+    const double whole = sewn_length(piece, EdgeRole::Shoulder).in_mm();
+    const Point before = end_direction(piece.edges[last].curve);
+    const Point before_start = start_direction(piece.edges[first].curve);
+    double along = 0;
+    Geom::Affine closed = Geom::identity();
+    Point open_shift = neck_shift;  // of the end of the edge before, where that edge lies
+    for (std::size_t i = first; i <= last; ++i) {
+        const Curve& c = piece.edges[i].curve;
+        // The shift at a place of the closed seam, turned into where this edge lies open.
+        const auto shift_at = [&](double s) {
+            const Point closed_shift = neck_shift * (1 - s / whole) + tip_shift * (s / whole);
+            return closed_shift * closed.withoutTranslation().inverse();
+        };
+        if (piece.edges[i].role == EdgeRole::DartMouth) {
+            closed = closing(piece.darts[dart_at(piece, i)]) * closed;
+            redraw_edge(out, i, sheared(c, open_shift, shift_at(along)));
+        } else {
+            const double to = along + length(c).in_mm();
+            open_shift = shift_at(to);
+            redraw_edge(out, i, sheared(c, shift_at(along), open_shift));
+            along = to;
+        }
+    }
+    settle_darts(out);
+    // Neckline and armhole turn with the shoulder.
+    const std::size_t neck = index_of(piece, EdgeRole::Neck, true);
+    const std::size_t hole = index_of(piece, EdgeRole::Armhole);
+    const double at_neck = Geom::angle_between(before_start, start_direction(out.edges[first].curve));
+    const double at_tip = Geom::angle_between(before, end_direction(out.edges[last].curve));
+    redraw_edge(out, neck, end_turned(eased(piece.edges[neck].curve, none, neck_shift), at_neck));
+    redraw_edge(out, hole, start_turned(tip_run_to(piece, reach, open_shift), at_tip));
+    settle_bodice_guides(out);
+    return out;
+}
+
+Piece lowered_at_across(const Piece& piece, Point by)
+{
+    Piece out = piece;
+    const double level = guide(piece, GuideKind::Across)->a[Geom::Y];
+    const std::size_t hole = index_of(piece, EdgeRole::Armhole, true);
+    const std::size_t centre = index_of(piece, EdgeRole::Centre);
+    for (std::size_t i = hole + 1; i < centre; ++i) {
+        if (piece.edges[i].role == EdgeRole::DartMouth) out.darts[dart_at(piece, i)].tip += by;
+    }
+    redraw_edge(out, hole, eased(piece.edges[hole].curve, none, by));
+    shift_edges(out, hole + 1, centre - 1, by);
+    redraw_edge(out, centre, trued(piece.edges[centre].curve, by, none));
+    settle_darts(out);
+    shift_guides_below(out, level, by);
+    if (out.bust_point && (*out.bust_point)[Geom::Y] < level) *out.bust_point += by;
+    settle_bodice_guides(out);
+    return out;
+}
+
+Piece lowered_at_line(const Piece& piece, Point by)
+{
+    Piece out = piece;
+    const double level = guide(piece, GuideKind::LengthenShorten)->a[Geom::Y];
+    const std::size_t side = index_of(piece, EdgeRole::Side, true);
+    const std::size_t centre = index_of(piece, EdgeRole::Centre);
+    const Curve& line = piece.edges[side].curve;
+    // With a hem the waist keeps its shape: only what lies between the dart and the waist is trued.
+    if (line.size_default() == 2) {
+        const auto [above, below] = split(line, 1.0);
+        redraw_edge(out, side, joined(eased(above, none, by), moved(below, by)));
+    } else {
+        redraw_edge(out, side, trued(line, none, by));
+    }
+    for (auto& n :
+         out.notches) {  // a notch below the line goes with the paper, whatever the trued line's nodes do
+        const auto old = piece.notches[static_cast<std::size_t>(&n - out.notches.data())];
+        if (old.on != EdgeRole::Side) continue;
+        n.at = old.at[Geom::Y] < level ? old.at + by : old.at;
+    }
+    shift_edges(out, side + 1, centre - 1, by);
+    redraw_edge(out, centre, trued(piece.edges[centre].curve, by, none));
+    for (std::size_t i = side + 1; i < centre; ++i) {
+        if (piece.edges[i].role != EdgeRole::DartMouth) continue;
+        if (Dart& d = out.darts[dart_at(piece, i)]; d.tip[Geom::Y] < level) d.tip += by;
+    }
+    settle_darts(out);
+    for (std::size_t i = side + 1; i < centre; ++i) {
+        if (piece.edges[i].role == EdgeRole::DartMouth) settle_tip(out.darts[dart_at(piece, i)]);
+    }
+    settle_notches(out);
+    shift_guides_below(out, level, by);
+    if (out.bust_point && (*out.bust_point)[Geom::Y] < level) *out.bust_point += by;
+    settle_bodice_guides(out);
+    return out;
+}
+
+Piece bottom_redrawn(const Piece& piece, Point at_side, Point at_centre)
+{
+    Piece out = piece;
+    const auto [first, last] = run_of(piece, bottom_role(piece));
+    const double whole = sewn_length(piece, bottom_role(piece)).in_mm();
+    const auto shift_at = [&](double s) { return at_side * (1 - s / whole) + at_centre * (s / whole); };
+    double along = 0;
+    for (std::size_t i = first; i <= last; ++i) {
+        const Curve& c = piece.edges[i].curve;
+        if (piece.edges[i].role == EdgeRole::DartMouth) {
+            redraw_edge(out, i, moved(c, shift_at(along)));
+        } else {
+            const double to = along + length(c).in_mm();
+            redraw_edge(out, i, sheared(c, shift_at(along), shift_at(to)));
+            along = to;
+        }
+    }
+    const std::size_t side = index_of(piece, EdgeRole::Side, true);
+    const std::size_t centre = index_of(piece, EdgeRole::Centre);
+    redraw_edge(out, side, trued(piece.edges[side].curve, none, at_side));
+    redraw_edge(out, centre, trued(piece.edges[centre].curve, at_centre, none));
+    settle_darts(out);
+    for (std::size_t i = first; i <= last; ++i) {
+        if (piece.edges[i].role == EdgeRole::DartMouth) settle_tip(out.darts[dart_at(piece, i)]);
+    }
+    settle_bodice_guides(out);
+    return out;
+}
+
+Piece upper_turned(const Piece& piece, Point centre_cut, Point hinge, double radians)
+{
+    Piece out = piece;
+    const Geom::Affine how = turn_about(hinge, radians);
+    const std::size_t hole = index_of(piece, EdgeRole::Armhole);
+    const std::size_t centre = index_of(piece, EdgeRole::Centre);
+    turn_edges(out, 0, hole - 1, how);
+    const Curve& armhole = piece.edges[hole].curve;
+    const auto at = armhole.nearestTime(hinge);
+    const auto [above, below] = split(armhole, static_cast<double>(at.curve_index) + at.t);
+    redraw_edge(out, hole, smoothly_joined(above * how, below));
+    const Curve& line = piece.edges[centre].curve;
+    const auto cut = line.nearestTime(centre_cut);
+    const auto [low, high] = split(line, static_cast<double>(cut.curve_index) + cut.t);
+    const Point opened = centre_cut * how;
+    // One long line over the gap: upright below it, leaning as the upper part does above.
+    const double third = Geom::distance(opened, centre_cut) / 3;
+    const Curve gap =
+        cubic(centre_cut, centre_cut + Point{0, third}, opened - start_direction(high * how) * third, opened);
+    out.edges[centre].curve = joined(joined(low, gap), high * how);
+    for (auto& g : out.guides) {
+        if (g.kind == GuideKind::Grain) continue;
+        if (g.a[Geom::Y] > centre_cut[Geom::Y] + 1e-6) g = {g.kind, g.a * how, g.b * how};
+    }
+    settle_darts(out);
+    settle_notches(out);
+    return out;
+}
+
+Piece lower_turned(const Piece& piece, Point centre_upper, Point centre_lower, Point hinge, double radians)
+{
+    Piece out = piece;
+    const Geom::Affine how = turn_about(hinge, radians);
+    const std::size_t side = index_of(piece, EdgeRole::Side, true);
+    const std::size_t centre = index_of(piece, EdgeRole::Centre);
+    const auto part = [](const Curve& c, Point at) {
+        const auto t = c.nearestTime(at);
+        return split(c, static_cast<double>(t.curve_index) + t.t);
+    };
+    const auto [above, below] = part(piece.edges[side].curve, hinge);
+    redraw_edge(out, side, smoothly_joined(above, below * how));
+    turn_edges(out, side + 1, centre - 1, how);
+    const Curve& line = piece.edges[centre].curve;
+    const Curve low = part(line, centre_lower).before;
+    const Curve high = part(line, centre_upper).after;
+    out.edges[centre].curve = smoothly_joined(low * how, high);
+    for (auto& g : out.guides) {
+        if (g.kind != GuideKind::Grain && g.a[Geom::Y] < centre_lower[Geom::Y] - 1e-6)
+            g = {g.kind, g.a * how, g.b * how};
+    }
+    // A dart from the lower edge whose tip lies above the cut keeps its tip.
+    for (std::size_t i = side + 1; i < centre; ++i) {
+        if (piece.edges[i].role != EdgeRole::DartMouth) continue;
+        const std::size_t d = dart_at(piece, i);
+        if (piece.darts[d].tip[Geom::Y] > hinge[Geom::Y]) out.darts[d].tip = piece.darts[d].tip;
+    }
+    settle_darts(out);
+    for (std::size_t i = side + 1; i < centre; ++i) {
+        if (piece.edges[i].role == EdgeRole::DartMouth) settle_tip(out.darts[dart_at(piece, i)]);
+    }
+    settle_notches(out);
+    settle_bodice_guides(out);
+    return out;
+}
+
+StraightenedCentre centre_straightened(const Piece& piece)
+{
+    Piece out = piece;
+    const std::size_t neck = index_of(piece, EdgeRole::Neck);
+    const std::size_t bottom = index_of(piece, bottom_role(piece), true);
+    const std::size_t centre = index_of(piece, EdgeRole::Centre);
+    // Each end carried on along its own edge to the fold's line, then drawn square to it.
+    const auto onto_fold = [](Point from, Point direction) {
+        if (std::abs(direction[Geom::X]) < 1e-6) return Point{0, from[Geom::Y]};
+        return from - direction * (from[Geom::X] / direction[Geom::X]);
+    };
+    const Curve& neck_line = piece.edges[neck].curve;
+    const Curve& bottom_line = piece.edges[bottom].curve;
+    const Point top = onto_fold(neck_line.initialPoint(), start_direction(neck_line));
+    const Point low = onto_fold(bottom_line.finalPoint(), end_direction(bottom_line));
+    const double square_top = Geom::angle_between(start_direction(neck_line), Point{1, 0});
+    const double square_low = Geom::angle_between(end_direction(bottom_line), Point{-1, 0});
+    const Length neck_before = length(neck_line);
+    const Length bottom_before = length(bottom_line);
+    redraw_edge(out, neck, start_turned(eased(neck_line, top - neck_line.initialPoint(), none), square_top));
+    redraw_edge(out, bottom, end_turned(eased(bottom_line, none, low - bottom_line.finalPoint()), square_low));
+    out.edges[centre].curve = straight(low, top);
+    settle_darts(out);
+    for (auto& g : out.guides) {
+        if (g.kind != GuideKind::Grain) g.a = {0, g.a[Geom::Y]};
+    }
+    settle_notches(out);
+    settle_bodice_guides(out);
+    return {out, length(out.edges[neck].curve) - neck_before, length(out.edges[bottom].curve) - bottom_before};
+}
+
+}  // namespace sartorum

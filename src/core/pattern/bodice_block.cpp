@@ -1,0 +1,424 @@
+#include "core/pattern/bodice_block.h"
+
+#include <cmath>
+
+#include "core/pattern/dart.h"
+
+namespace sartorum {
+namespace {
+
+constexpr Length shoulder_dart_length = Length::mm(75);
+constexpr Length drawn_back = Length::mm(22);  // dart tip to bust point
+constexpr Length back_dart_length = Length::mm(140);
+constexpr double side_dart_at = 0.3;  // of the side seam, from the underarm
+
+Point turned(Point p, Point about, double radians)
+{
+    return (p - about) * Geom::Rotate{radians} + about;
+}
+
+// Widths of one piece.
+struct Half {
+    bool front = true;
+    double bust = 0;
+    double across = 0;
+    double length = 0;  // waist to neck point
+    double depth = 0;
+    double drop = 0;
+    double shoulder = 0;
+    double side_dart = 0;
+    double waist_dart = 0;
+    double shoulder_dart = 0;
+};
+
+Half half_of(const BodiceFlat& f, bool front)
+{
+    const double more = f.front_more.in_mm() / 4;
+    const double quarter = f.bust.in_mm() / 4;
+    if (front) {
+        return {true,
+                quarter + more,
+                f.across_front.in_mm(),
+                f.front_length.in_mm(),
+                f.front_neck_depth.in_mm(),
+                f.front_drop.in_mm(),
+                f.shoulder.in_mm(),
+                f.side_dart.in_mm(),
+                f.front_dart.in_mm(),
+                0};
+    }
+    return {false,
+            quarter - more,
+            f.across_back.in_mm(),
+            f.back_length.in_mm() + f.back_neck_depth.in_mm(),
+            f.back_neck_depth.in_mm(),
+            f.back_drop.in_mm(),
+            (f.shoulder + f.shoulder_ease).in_mm(),
+            0,
+            f.back_dart.in_mm(),
+            f.shoulder_dart.in_mm()};
+}
+
+Point bust_point(const BodiceFlat& f)
+{
+    const double across = (f.bust_span / 2.0 - f.neck_width).in_mm();
+    const double depth = f.bust_depth.in_mm();
+    return {f.bust_span.in_mm() / 2, f.front_length.in_mm() - std::sqrt(depth * depth - across * across)};
+}
+
+// The side seam from the underarm down to the waist, with its dart.
+struct SideSeam {
+    std::vector<Edge> edges;  // side, or side, mouth, side
+    std::optional<Dart> dart;
+    Point waist;
+    Point underarm;
+    Point up_at_underarm;
+};
+
+// Starts at `waist` and leans out by `lean`.
+SideSeam side_from(const BodiceFlat& f, const Half& h, Point waist, double lean)
+{
+    const Point up{std::sin(lean), std::cos(lean)};
+    const double whole = f.side_length.in_mm();
+    if (h.side_dart <= 0) {
+        const Point underarm = waist + up * whole;
+        return {{{EdgeRole::Side, straight(underarm, waist), f.allowance}}, {}, waist, underarm, up};
+    }
+    const double below = whole * (1 - side_dart_at);
+    const Point leg_b = waist + up * below;
+    Point leg_a = leg_b + Point{0, h.side_dart};
+    const Point bp = bust_point(f);
+    Point tip;
+    double turn = 0;
+    for (int i = 0; i < 12; ++i) {  // the tip lies on the way from the bust point to the mouth's middle
+        tip = bp + Geom::unit_vector((leg_a + leg_b) / 2 - bp) * drawn_back.in_mm();
+        turn = 2 * std::asin(std::min(1.0, h.side_dart / 2 / Geom::distance(leg_b, tip)));
+        leg_a = turned(leg_b, tip, turn);
+    }
+    const Point up_above = up * Geom::Rotate{turn};
+    const Point underarm = leg_a + up_above * (whole - below);
+    const Dart dart{leg_a, leg_b, tip};
+    // Folded downwards.
+    const Curve mouth = reversed(dart_mouth({leg_b, leg_a, tip}, up));
+    return {{{EdgeRole::Side, straight(underarm, leg_a), f.allowance},
+             {EdgeRole::DartMouth, mouth, f.allowance},
+             {EdgeRole::Side, straight(leg_b, waist), f.allowance}},
+            dart,
+            waist,
+            underarm,
+            up_above};
+}
+
+// As side_from, the waist end placed so that the underarm is as wide as asked and the waist line, square to the
+// side seam and to the centre, ends at the waist level there.
+SideSeam leaning_side(const BodiceFlat& f, const Half& h, double lean)
+{
+    Point waist{h.bust - f.side_length.in_mm() * std::sin(lean), 0};
+    for (int i = 0; i < 40; ++i) {
+        waist[Geom::Y] = -waist[Geom::X] * std::tan(lean / 2);
+        const double off = h.bust - side_from(f, h, waist, lean).underarm[Geom::X];
+        waist[Geom::X] += off;
+        if (std::abs(off) < 1e-9) break;
+    }
+    waist[Geom::Y] = -waist[Geom::X] * std::tan(lean / 2);
+    return side_from(f, h, waist, lean);
+}
+
+// Shaped to the waist and out to the hem.
+SideSeam shaped_side(const BodiceFlat& f, const Half& h)
+{
+    const double more = h.bust - f.bust.in_mm() / 4;
+    const Point waist{f.waist.in_mm() / 4 + more, 0};
+    const double in = h.bust - waist[Geom::X];
+    const double side = f.side_length.in_mm();
+    const Point underarm{h.bust, std::sqrt(side * side - in * in)};
+    // The hem, square to the centre and to the flared side, rises to the side.
+    const double wide = f.hip.in_mm() / 4 + more;
+    const double flare = std::atan2(wide - waist[Geom::X], f.below_waist.in_mm());
+    const Point hem{wide, wide * std::tan(flare / 2) - f.below_waist.in_mm()};
+    const Point up = Geom::unit_vector(underarm - waist);
+    const Point down = Geom::unit_vector(hem - waist);
+    const double above = side / 3;
+    const double below = f.below_waist.in_mm() / 3;
+    const Curve curve = joined(cubic(underarm, underarm - up * above, waist + Point{0, above}, waist),
+                               cubic(waist, waist - Point{0, below}, hem - down * below, hem));
+    return {{{EdgeRole::Side, curve, f.allowance}}, {}, waist, underarm, up};
+}
+
+void add_neck(Piece& p, const BodiceFlat& f, const Half& h, Point neck_point, Point square)
+{
+    const Point centre{0, neck_point[Geom::Y] - h.depth};
+    const double across = f.neck_width.in_mm();
+    const double first = h.front ? across * 0.58 : across * 0.5;
+    const double last = h.front ? h.depth * 0.5 : h.depth * 0.8;
+    p.edges.push_back({EdgeRole::Neck,
+                       cubic(centre, centre + Point{first, 0}, neck_point - square * last, neck_point),
+                       f.allowance});
+}
+
+// The shoulder from the neck point; its dart, if any, half-way. Gives the direction it ends in.
+Point add_shoulder(Piece& p, const BodiceFlat& f, const Half& h, Point neck_point, Point along)
+{
+    if (h.shoulder_dart <= 0) {
+        p.edges.push_back(
+            {EdgeRole::Shoulder, straight(neck_point, neck_point + along * h.shoulder), f.allowance});
+        return along;
+    }
+    const Point leg_a = neck_point + along * (h.shoulder / 2);
+    const Point leg_b = leg_a + along * h.shoulder_dart;
+    const Point down = Geom::rot90(along) * -1.0;  // y up: to the right of travel
+    const Point tip = (leg_a + leg_b) / 2 + down * shoulder_dart_length.in_mm();
+    const Dart dart{leg_a, leg_b, tip};
+    const Point after = along * Geom::Rotate{-dart_radians(dart)};
+    p.edges.push_back({EdgeRole::Shoulder, straight(neck_point, leg_a), f.allowance});
+    p.edges.push_back({EdgeRole::DartMouth, dart_mouth(dart, along), f.allowance});
+    p.edges.push_back({EdgeRole::Shoulder, straight(leg_b, leg_b + after * (h.shoulder / 2)), f.allowance});
+    p.darts.push_back(dart);
+    return after;
+}
+
+// Square to the shoulder, upright across the front or back, square to the side seam at the underarm.
+double add_armhole(Piece& p, const BodiceFlat& f, const Half& h, Point leaving, const SideSeam& side)
+{
+    const Point tip = p.edges.back().curve.finalPoint();
+    const Point end = side.underarm;
+    const double level = end[Geom::Y] + (tip[Geom::Y] - end[Geom::Y]) * 0.48;
+    const Point middle{h.across, level};
+    const double upper = (tip[Geom::Y] - level) / 3;
+    const double lower = (level - end[Geom::Y]) * 0.62;
+    const double out = (end[Geom::X] - h.across) * (h.front ? 0.62 : 0.55);
+    const Point arriving{side.up_at_underarm[Geom::Y], -side.up_at_underarm[Geom::X]};
+    p.edges.push_back({EdgeRole::Armhole,
+                       joined(cubic(tip, tip + leaving * upper, middle + Point{0, upper}, middle),
+                              cubic(middle, middle - Point{0, lower}, end - arriving * out, end)),
+                       f.allowance});
+    return level;
+}
+
+// The waist or hem, from the side back to the centre, square to both, with its dart.
+void add_bottom(Piece& p, const BodiceFlat& f, const Half& h)
+{
+    const Curve side = p.edges.back().curve;
+    const Point from = side.finalPoint();
+    const Point down = end_direction(side);
+    const Point inwards{down[Geom::Y], -down[Geom::X]};
+    const Point centre{0, f.below_waist > Length{} ? -f.below_waist.in_mm() : 0};
+    const double third = Geom::distance(from, centre) / 3;
+    const Curve line = cubic(from, from + inwards * third, centre + Point{third, 0}, centre);
+    const bool hem = f.below_waist > Length{};
+    const EdgeRole role = hem ? EdgeRole::Hem : EdgeRole::Waist;
+    const Length allowance = hem ? f.hem_allowance : f.allowance;
+    if (hem || h.waist_dart <= 0) {
+        p.edges.push_back({role, line, allowance});
+        return;
+    }
+    // The dart stands on the waist line, its tip under the bust point (in the back, just inside the middle).
+    const double want = h.front ? f.bust_span.in_mm() / 2 : from[Geom::X] * 0.47;
+    const auto crossing = [&](double x) { return line[0].roots(x, Geom::X).front(); };
+    double at = want;
+    Curve before = line;
+    Curve after = line;
+    Point tip;
+    for (int i = 0; i < 8; ++i) {
+        before = split(line, crossing(at + h.waist_dart / 2)).before;
+        after = split(line, crossing(at - h.waist_dart / 2)).after;
+        const Point middle = (before.finalPoint() + after.initialPoint()) / 2;
+        const double top =
+            h.front ? bust_point(f)[Geom::Y] - drawn_back.in_mm() : middle[Geom::Y] + back_dart_length.in_mm();
+        // On the middle line of the mouth, so that both legs are as long.
+        const Point square = Geom::unit_vector(Geom::rot90(before.finalPoint() - after.initialPoint()));
+        tip = middle + square * ((top - middle[Geom::Y]) / square[Geom::Y]);
+        at += want - tip[Geom::X];
+    }
+    const Point a = before.finalPoint();
+    const Point b = after.initialPoint();
+    const Dart dart{a, b, tip};
+    p.edges.push_back({role, before, allowance});
+    p.edges.push_back(
+        {EdgeRole::DartMouth, reversed(dart_mouth({b, a, tip}, -start_direction(after))), allowance});
+    p.edges.push_back({role, after, allowance});
+    p.darts.push_back(dart);
+}
+
+// The point on the side seam this far up from its waist end (or hem), along it.
+Point on_side(const Piece& p, double up)
+{
+    const Curve side = reversed(p.edges[*edge_index(p, EdgeRole::Side, true)].curve);
+    return side.pointAt(time_at(side, Length::mm(up)));
+}
+
+void add_marks(Piece& p, const BodiceFlat& f, const Half& h, double across, const SideSeam& side)
+{
+    const double bottom = p.edges.back().curve.initialPoint()[Geom::Y];
+    const double top = p.edges.back().curve.finalPoint()[Geom::Y];
+    const double lowest = side.dart ? side.dart->leg_b[Geom::Y] : side.underarm[Geom::Y];
+    const double line = lowest * 0.42;
+    const double wide = width_at(p, line).value_or(Length::mm(side.waist[Geom::X])).in_mm();
+    const double grain = h.across * 0.3;
+    const double bust = h.front && f.bust_depth > Length{} ? bust_point(f)[Geom::Y] : side.underarm[Geom::Y] - 1;
+    p.guides = {{GuideKind::Grain, {grain, bottom + 40}, {grain, top - 40}},
+                {GuideKind::Across, {0, across}, {h.across, across}},
+                {GuideKind::Bust, {0, bust}, {h.bust, bust}},
+                {GuideKind::LengthenShorten, {0, line}, {wide, line}}};
+    if (f.below_waist > Length{}) p.guides.push_back({GuideKind::Waist, {0, 0}, side.waist});
+    const Curve& armhole = edge(p, EdgeRole::Armhole).curve;
+    p.notches = {{armhole.pointAt(1.45), EdgeRole::Armhole, h.front ? 1 : 2},
+                 {on_side(p, f.side_length.in_mm() * 0.35 + f.below_waist.in_mm() * 0.5), EdgeRole::Side, 1}};
+    if (h.front && f.bust_depth > Length{}) p.bust_point = bust_point(f);
+}
+
+Piece panel(const BodiceFlat& f, const Half& h, const SideSeam& side)
+{
+    Piece p;
+    p.role = h.front ? PieceRole::Front : PieceRole::Back;
+    p.id = std::string{key(p.role)};
+    p.name = h.front ? "Bodice front" : "Bodice back";
+    if (f.below_waist > Length{}) p.name = h.front ? "Tee front" : "Tee back";
+    const bool fold = h.front ? f.front_fold : !f.back_seam;
+    p.cut = fold ? 1 : 2;
+    const Point neck_point{f.neck_width.in_mm(), h.length};
+    const double flat = std::sqrt(std::max(0.0, h.shoulder * h.shoulder - h.drop * h.drop));
+    const Point along = Geom::unit_vector(Point{flat, -h.drop});
+    add_neck(p, f, h, neck_point, Geom::rot90(along));
+    const Point last = add_shoulder(p, f, h, neck_point, along);
+    const double across = add_armhole(p, f, h, -Geom::rot90(last), side);
+    p.edges.insert(p.edges.end(), side.edges.begin(), side.edges.end());
+    if (side.dart) p.darts.push_back(*side.dart);
+    add_bottom(p, f, h);
+    const Point low = p.edges.back().curve.finalPoint();
+    const Length centre = h.front ? f.front_allowance : f.allowance;
+    p.edges.push_back(
+        {EdgeRole::Centre, straight(low, p.edges.front().curve.initialPoint()), fold ? Length{} : centre, fold});
+    add_marks(p, f, h, across, side);
+    return p;
+}
+
+Outcome<bool> drawable(const BodiceFlat& f)
+{
+    struct Range {
+        const char* field;
+        Length value;
+        Length low;
+        Length high;
+    };
+    const bool darted = f.side_dart > Length{} || f.front_dart > Length{};
+    const Length quarter = f.bust / 4.0;
+    const Range ranges[] = {
+        {"bust", f.bust, Length::mm(400), Length::mm(2200)},
+        {"waist", f.waist, Length::mm(350), Length::mm(2200)},
+        {"neck_width", f.neck_width, Length::mm(40), Length::mm(150)},
+        {"front_neck_depth", f.front_neck_depth, Length::mm(20), Length::mm(250)},
+        {"back_neck_depth", f.back_neck_depth, Length::mm(8), Length::mm(200)},
+        {"shoulder", f.shoulder, Length::mm(40), Length::mm(220)},
+        {"front_drop", f.front_drop, Length{}, f.shoulder * 0.7},
+        {"back_drop", f.back_drop, Length{}, f.shoulder * 0.7},
+        {"across_front", f.across_front, f.neck_width + Length::mm(20), quarter + f.front_more / 4.0},
+        {"across_back", f.across_back, f.neck_width + Length::mm(20), quarter - f.front_more / 4.0},
+        {"front_length", f.front_length, f.side_length + f.front_drop + Length::mm(80), Length::mm(700)},
+        {"back_length", f.back_length, f.side_length + f.back_drop + Length::mm(60), Length::mm(650)},
+        {"side_length", f.side_length, Length::mm(60), Length::mm(400)},
+        {"bust_depth", f.bust_depth, darted ? Length::mm(120) : Length{}, f.front_length - Length::mm(40)},
+        {"bust_span", f.bust_span, darted ? Length::mm(100) : Length{}, f.bust / 2.0},
+        {"side_dart", f.side_dart, Length{}, Length::mm(90)},
+        {"front_dart", f.front_dart, Length{}, Length::mm(70)},
+        {"back_dart", f.back_dart, Length{}, Length::mm(70)},
+        {"shoulder_dart", f.shoulder_dart, Length{}, Length::mm(30)},
+        {"shoulder_ease", f.shoulder_ease, Length{}, Length::mm(15)},
+        {"front_more", f.front_more, Length::mm(-80), Length::mm(160)},
+        {"below_waist", f.below_waist, Length{}, Length::mm(900)},
+        {"hip", f.hip, f.below_waist > Length{} ? Length::mm(400) : Length{}, Length::mm(2800)},
+        {"allowance", f.allowance, Length{}, Length::mm(50)},
+        {"front_allowance", f.front_allowance, Length{}, Length::mm(120)},
+        {"hem_allowance", f.hem_allowance, Length{}, Length::mm(120)}};
+    for (const auto& r : ranges) {
+        if (r.value < r.low || r.value > r.high) {
+            return refuse_amount(Why::OutOfRange, r.field, r.value, r.low, r.high);
+        }
+    }
+    return true;
+}
+
+struct Drawn {
+    Piece front;
+    Piece back;
+    [[nodiscard]] Length waist() const
+    {
+        return (sewn_length(front, EdgeRole::Waist) + sewn_length(back, EdgeRole::Waist)) * 2.0;
+    }
+};
+
+Drawn drawn(const BodiceFlat& f, double lean)
+{
+    const Half front = half_of(f, true);
+    const Half back = half_of(f, false);
+    return {panel(f, front, leaning_side(f, front, lean)), panel(f, back, leaning_side(f, back, lean))};
+}
+
+constexpr double most_lean = 0.45;  // 26 degrees
+
+// The lean of the side seams at which the sewn waist is as asked.
+Outcome<Drawn> settled(const BodiceFlat& f)
+{
+    double low = -most_lean;  // wider waists lean inwards
+    double high = most_lean;
+    const Length widest = drawn(f, low).waist();
+    const Length least = drawn(f, high).waist();
+    if (f.waist > widest || f.waist < least) {
+        return refuse_amount(Why::BlockWaistImpossible, "waist", f.waist, least, widest);
+    }
+    // Nearly a straight line: false position closes in within a few drawings.
+    double over = (widest - f.waist).in_mm();
+    double under = (least - f.waist).in_mm();
+    for (int i = 0; i < 40; ++i) {
+        const double lean = low + (high - low) * (over / (over - under));
+        Drawn at = drawn(f, lean);
+        const double off = (at.waist() - f.waist).in_mm();
+        if (std::abs(off) < 1e-4) return at;
+        // Illinois: the end that stays counts half, so that neither gets stuck.
+        if (off > 0) {
+            low = lean;
+            over = off;
+            under /= 2;
+        } else {
+            high = lean;
+            under = off;
+            over /= 2;
+        }
+    }
+    return drawn(f, (low + high) / 2);
+}
+
+}  // namespace
+
+std::vector<Seam> bodice_seams(Length shoulder_ease)
+{
+    return {{"shoulder", {{"front", EdgeRole::Shoulder}}, {{"back", EdgeRole::Shoulder}}, shoulder_ease},
+            {"side", {{"front", EdgeRole::Side}}, {{"back", EdgeRole::Side}}, {}}};
+}
+
+Outcome<SizedPieces> draw_bodice(const BodiceFlat& f)
+{
+    if (const auto ok = drawable(f); !ok) return tl::make_unexpected(ok.error());
+    if (f.below_waist > Length{}) {
+        const Half front = half_of(f, true);
+        const Half back = half_of(f, false);
+        BodiceFlat plain = f;
+        plain.side_dart = plain.front_dart = plain.back_dart = {};
+        return SizedPieces{f.size,
+                           {panel(plain, front, shaped_side(f, front)), panel(plain, back, shaped_side(f, back))}};
+    }
+    auto settled_at = settled(f);
+    if (!settled_at) return tl::make_unexpected(settled_at.error());
+    return SizedPieces{f.size, {std::move(settled_at->front), std::move(settled_at->back)}};
+}
+
+Outcome<Pattern> bodice_pattern(const BodiceFlat& f)
+{
+    auto sized = draw_bodice(f);
+    if (!sized) return tl::make_unexpected(sized.error());
+    Pattern p{f.name, f.maker, {}, bodice_seams(f.shoulder_ease)};
+    p.sizes.push_back(std::move(*sized));
+    return check_pattern(std::move(p));
+}
+
+}  // namespace sartorum

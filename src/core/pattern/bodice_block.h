@@ -1,0 +1,53 @@
+// bodice_block.h: a bodice front and back drawn from flat measurements taken on the tissue.
+//
+// All on stitching lines; girths all round with darts closed, widths on the half piece. Drawn from the waist up:
+// back side seam straight; front side seam straight when its dart is closed, leaning as the back's does, so that
+// both walk exactly; the one lean that gives the waist asked for. Neck and armhole leave the shoulder square to
+// it, and the armhole and the waist meet the side seam square to it, so that sewn edges run on. Common practice.
+// With `below_waist` the side seam is shaped to the waist and on to the hem, without darts: a knit tee.
+#pragma once
+#include "core/pattern/pattern.h"
+
+namespace sartorum {
+
+struct BodiceFlat {
+    std::string name;
+    std::string maker;
+    std::string size;
+    Length bust;   // all round at the underarm
+    Length waist;  // all round
+    Length neck_width;
+    Length front_neck_depth;  // neck point straight down to the centre front neck
+    Length back_neck_depth;
+    Length shoulder;    // front seam
+    Length front_drop;  // shoulder tip below neck point
+    Length back_drop;
+    Length across_front;  // centre to armhole, half-way down it
+    Length across_back;
+    Length front_length;  // neck point straight down to the waist
+    Length back_length;   // centre back, neck to waist
+    Length side_length;   // underarm to waist
+    Length bust_depth;    // neck point to bust point; with a side or waist dart
+    Length bust_span;     // bust point to bust point
+    Length side_dart{};   // widths of mouths; 0 for none
+    Length front_dart{};
+    Length back_dart{};
+    Length shoulder_dart{};
+    Length shoulder_ease{};  // the back shoulder longer than the front by this
+    Length front_more{};     // the front wider than the back, all round
+    Length below_waist{};    // 0: ends at a waist seam; else waist to hem at the centre
+    Length hip{};            // all round at the hem, with below_waist
+    Length allowance = Length::mm(15);
+    Length front_allowance = Length::mm(15);  // at the centre front, where it is not a fold
+    Length hem_allowance = Length::mm(20);
+    bool front_fold = true;
+    bool back_seam = false;
+};
+
+// One size. Refuses what cannot be drawn and names the measure.
+[[nodiscard]] Outcome<SizedPieces> draw_bodice(const BodiceFlat&);
+// A pattern of one size.
+[[nodiscard]] Outcome<Pattern> bodice_pattern(const BodiceFlat&);
+[[nodiscard]] std::vector<Seam> bodice_seams(Length shoulder_ease);
+
+}  // namespace sartorum

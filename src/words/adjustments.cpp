@@ -1,0 +1,194 @@
+#include "words/words.h"
+
+namespace sartorum::words {
+namespace {
+
+QString t(const char* text)
+{
+    return QCoreApplication::translate("words", text);
+}
+
+}  // namespace
+
+QString piece_names(AdjustmentKind kind)
+{
+    switch (adjustment(kind).acts_on) {
+        case ActsOn::Front: return t("front");
+        case ActsOn::Back: return t("back");
+        case ActsOn::Both:
+        case ActsOn::Apart: break;
+    }
+    return kind == AdjustmentKind::WidthAtWaist ? t("front, back, waistband") : t("front, back");
+}
+
+QString zone_name(Zone z)
+{
+    switch (z) {
+        case Zone::Frame: return t("Shoulders");
+        case Zone::Lengths: return t("Lengths");
+        case Zone::Widths: return t("Widths");
+        case Zone::Hem: return t("Hem");
+    }
+    return {};
+}
+
+QString adjustment_name(AdjustmentKind k)
+{
+    switch (k) {
+        case AdjustmentKind::ShoulderLength: return t("Shoulder length");
+        case AdjustmentKind::ShoulderSlope: return t("Shoulder slope");
+        case AdjustmentKind::BallOfShoulder: return t("Ball of the shoulder");
+        case AdjustmentKind::NeckForward: return t("Neck forward or back");
+        case AdjustmentKind::RoundBack: return t("High round back");
+        case AdjustmentKind::ArmholeDepth: return t("Armhole depth");
+        case AdjustmentKind::BustDepth: return t("Bust depth");
+        case AdjustmentKind::BodiceLength: return t("Bodice length");
+        case AdjustmentKind::SwayBack: return t("Sway-back");
+        case AdjustmentKind::WaistToHip: return t("Waist to hip");
+        case AdjustmentKind::WidthAtWaist: return t("Width at the waist");
+        case AdjustmentKind::WidthAtHip: return t("Width at the hip");
+        case AdjustmentKind::HemGivenBack: return t("Hem given back");
+        case AdjustmentKind::FinishedLength: return t("Finished length");
+    }
+    return {};
+}
+
+QString amount_meaning(AdjustmentKind k)
+{
+    switch (k) {
+        case AdjustmentKind::ShoulderLength: return t("at the tip, straight out; front and back alike");
+        case AdjustmentKind::ShoulderSlope: return t("square to the seam; + squarer, − steeper");
+        case AdjustmentKind::BallOfShoulder: return t("the seam at the tip; + forward, − back");
+        case AdjustmentKind::NeckForward: return t("the seam at the neck; + forward, − back");
+        case AdjustmentKind::RoundBack: return t("at centre back");
+        case AdjustmentKind::ArmholeDepth: return t("+ deeper; front and back alike");
+        case AdjustmentKind::BustDepth: return t("+ lower");
+        case AdjustmentKind::BodiceLength: return t("between underarm and waist");
+        case AdjustmentKind::SwayBack: return t("at centre back");
+        case AdjustmentKind::WaistToHip: return t("on front and back alike");
+        case AdjustmentKind::WidthAtWaist:
+        case AdjustmentKind::WidthAtHip: return t("all round, a quarter at each side seam");
+        case AdjustmentKind::HemGivenBack: return t("so that the finished length stays");
+        case AdjustmentKind::FinishedLength: return t("at the hem");
+    }
+    return {};
+}
+
+QString method_name(AdjustmentKind kind, std::size_t method)
+{
+    const auto& ways = adjustment(kind).methods;
+    if (method >= ways.size()) return {};
+    const auto key = ways[method];
+    if (key == "tips") return t("At the tips");
+    if (key == "neck_ends") return t("At the neck");
+    if (key == "allow_and_pin") return t("Allow and pin");
+    if (key == "redrawn") return t("Seams redrawn");
+    if (key == "slashed") return t("Strip slashed");
+    if (key == "centre_seam") return t("Centre seam");
+    if (key == "fold_eased") return t("Fold, eased");
+    if (key == "fold_darted") return t("Fold, neck dart");
+    if (key == "fold_trimmed") return t("Fold, trimmed");
+    if (key == "fold_tuck") return t("Fold, tuck");
+    if (key == "waist_seam") return t("Waist seam");
+    if (key == "move_box") return t("Move the dart");
+    if (key == "re_aim") return t("Re-aim the tip");
+    return QString::fromUtf8(key.data(), static_cast<qsizetype>(key.size()));
+}
+
+QString method_cost(AdjustmentKind kind, std::size_t method)
+{
+    const auto& ways = adjustment(kind).methods;
+    if (method >= ways.size()) return {};
+    const auto key = ways[method];
+    if (key == "tips") return t("The tips move, the neckline stays. The armhole changes.");
+    if (key == "neck_ends")
+        return t(
+            "The neck ends move, the armhole stays. For a neckline that stands away while the tips sit well.");
+    if (key == "allow_and_pin")
+        return t(
+            "An inch more on the toile's shoulders; type what was pinned (−) after trying on. Pins lie along the "
+            "body, with long heads; a helper pins.");
+    if (key == "redrawn") return t("Both seams are drawn anew and grow by a hair.");
+    if (key == "slashed") return t("The seam keeps its length; the armhole is trued over the cut.");
+    if (key == "centre_seam") return t("Centre back keeps its new curve.");
+    if (key == "fold_eased")
+        return t("The fold stays straight. The neckline grows by a wedge, eased into what is sewn there.");
+    if (key == "fold_darted")
+        return t("The fold stays straight. The neckline's wedge is taken in a small neck dart.");
+    if (key == "fold_trimmed")
+        return t("The fold stays straight. What swings past it comes off and is given back at the side seam.");
+    if (key == "fold_tuck")
+        return t(
+            "The fold stays straight. The side seam loses the amount too, so the front rises to it at the side.");
+    if (key == "waist_seam")
+        return t("Taken at the waist seam: nothing above it changes. The skirt's waist follows.");
+    if (key == "move_box") return t("The whole dart goes; its shape and the side seam's length stay.");
+    if (key == "re_aim") return t("The mouth stays, the legs are drawn anew. For small amounts.");
+    return {};
+}
+
+// What to do instead of more than a method carries.
+QString limit_advice(AdjustmentKind kind)
+{
+    switch (kind) {
+        case AdjustmentKind::BallOfShoulder:
+        case AdjustmentKind::NeckForward:
+            return t("More would show from the front. Take this much, and look at the slope on a toile.");
+        case AdjustmentKind::ShoulderLength: return t("Take another size by the shoulders instead.");
+        case AdjustmentKind::ShoulderSlope:
+            return t("Make a toile first, with an inch more on the shoulder seams, and pin it.");
+        case AdjustmentKind::RoundBack: return t("Make a toile first; a shoulder or neck dart takes the rest.");
+        case AdjustmentKind::ArmholeDepth:
+            return t("Take another size for the frame, or look whether the bodice length is meant.");
+        case AdjustmentKind::BustDepth: return t("Move the dart as a box, or draw a new dart where it is needed.");
+        case AdjustmentKind::BodiceLength:
+            return t("Share it between armhole depth and bodice length on a toile.");
+        case AdjustmentKind::SwayBack:
+            return t(
+                "Only length is taken here. Look on a toile whether the hips need width first; then the fold "
+                "goes.");
+        default: return t("Take another size, or make a toile first.");
+    }
+}
+
+QString quantity_name(Quantity q)
+{
+    switch (q) {
+        case Quantity::Neck: return t("half neckline");
+        case Quantity::Shoulder: return t("shoulder");
+        case Quantity::Armhole: return t("armhole");
+        case Quantity::Bust: return t("bust");
+        case Quantity::Waist: return t("waist");
+        case Quantity::Hip: return t("hip");
+        case Quantity::Side: return t("side seam");
+        case Quantity::CentreFront: return t("centre front");
+        case Quantity::CentreBack: return t("centre back");
+        case Quantity::Hem: return t("hem sweep");
+        case Quantity::Band: return t("waistband");
+    }
+    return {};
+}
+
+QString join_name(JoinPlace place)
+{
+    switch (place) {
+        case JoinPlace::NeckPoint: return t("neckline");
+        case JoinPlace::ShoulderTip: return t("armhole at the shoulder");
+        case JoinPlace::Underarm: return t("armhole at the underarm");
+        case JoinPlace::Waist: return t("waist");
+        case JoinPlace::Hem: return t("hem");
+    }
+    return {};
+}
+
+QString shoulder_text(const SewnShoulder& s, Unit unit)
+{
+    const Unit u = paper_unit(unit);
+    const QString slope = t("%1° sewn").arg(QString::number(s.slope_degrees(), 'f', 1));
+    const Length f = s.forward();
+    if (abs(f) < Length::mm(0.5)) return t("%1, seam on the fold").arg(slope);
+    return f > Length{} ? t("%1, seam %2 before the fold").arg(slope, amount(f, u))
+                        : t("%1, seam %2 behind the fold").arg(slope, amount(-f, u));
+}
+
+}  // namespace sartorum::words

@@ -1,0 +1,324 @@
+#include "words/words.h"
+
+namespace sartorum::words {
+namespace {
+
+QString t(const char* text)
+{
+    return QCoreApplication::translate("words", text);
+}
+
+QString text(const std::string& s)
+{
+    return QString::fromStdString(s);
+}
+
+}  // namespace
+
+QString step_title(const Step& s, Unit unit)
+{
+    const Unit u = paper_unit(unit);
+    const QString a = amount(abs(s.amount), u);
+    const QString from = text(s.from_size);
+    const QString to = text(s.to_size);
+    const bool more = s.amount > Length{};
+    switch (s.kind) {
+        case StepKind::TraceSize: return t("Trace size %1").arg(to);
+        case StepKind::DrawBlend: return t("Side seam from size %1 to size %2").arg(from, to);
+        case StepKind::DrawLine: return t("Draw over the lengthen/shorten line");
+        case StepKind::DrawFoldLines: return t("Draw a second line %1 below").arg(a);
+        case StepKind::CutAcross: return t("Cut along the line");
+        case StepKind::Spread: return t("Spread %1, edges parallel").arg(a);
+        case StepKind::FoldOut: return t("Fold %1 deep to take out %2").arg(amount(abs(s.amount) / 2.0, u), a);
+        case StepKind::TrueSide: return t("True the side seam from waist to hip");
+        case StepKind::ExtendBelow: return t("Carry centre and side on by %1").arg(a);
+        case StepKind::AddHem: return t("Draw the hem again, %1 lower").arg(a);
+        case StepKind::DrawHem: return t("Draw the hem again, %1 higher").arg(a);
+        case StepKind::TrimHem: return t("Cut off %1 at the hem").arg(a);
+        case StepKind::MarkWaist:
+            return s.amount > Length{} ? t("Mark %1 outside the side waist").arg(a)
+                                       : t("Mark %1 inside the side waist").arg(a);
+        case StepKind::RedrawWaist: return t("Redraw side seam and waist to the mark");
+        case StepKind::MarkHip:
+            return s.amount > Length{} ? t("Mark %1 outside the hip line").arg(a)
+                                       : t("Mark %1 inside the hip line").arg(a);
+        case StepKind::RedrawHip: return t("Redraw the side seam through the mark");
+        case StepKind::CutBand: return t("Cut the waistband at its side notch");
+        case StepKind::SpreadBand: return t("Spread the waistband %1").arg(a);
+        case StepKind::OverlapBand: return t("Overlap the waistband %1").arg(a);
+        case StepKind::MatchSides:
+            return s.amount > Length{} ? t("Raise the side waist %1").arg(a) : t("Lower the side waist %1").arg(a);
+        // shoulder and neck
+        case StepKind::DrawCorner: return t("Draw the corner that carries the tip");
+        case StepKind::CutCorner: return t("Cut the corner off");
+        case StepKind::SlideCorner:
+            return more ? t("Slide the corner out %1").arg(a) : t("Slide the corner in %1").arg(a);
+        case StepKind::MarkTip:
+            return more ? t("Mark %1 outside the tip").arg(a) : t("Mark %1 inside the tip").arg(a);
+        case StepKind::RedrawShoulder: return t("Redraw the shoulder to the mark");
+        case StepKind::MarkNeckPoint:
+            return more ? t("Mark %1 outside the neck end").arg(a) : t("Mark %1 inside the neck end").arg(a);
+        case StepKind::RedrawNeckEnd: return t("Redraw the shoulder from the mark");
+        case StepKind::AllowShoulder: return t("Toile: %1 more on the shoulder").arg(a);
+        case StepKind::DrawStrip: return t("Draw the strip under the shoulder");
+        case StepKind::CutToNeckPoint: return t("Cut to the neck point, not through");
+        case StepKind::SwingStrip:
+            return more ? t("Open the strip %1 at the tip").arg(a) : t("Overlap the strip %1 at the tip").arg(a);
+        case StepKind::TrueArmhole: return t("True the armhole in one long line");
+        case StepKind::DrawAcrossBack: return t("Draw across the back at its roundest");
+        case StepKind::CutToArmhole: return t("Cut from centre back, not through");
+        case StepKind::OpenCentreBack:
+            return more ? t("Open %1 at centre back").arg(a) : t("Overlap %1 at centre back").arg(a);
+        case StepKind::CurveCentreBack: return t("True centre back as one curve");
+        case StepKind::StraightenFold: return t("Carry the fold on straight");
+        case StepKind::DrawNeckDart: return t("Draw a neck dart %1 wide").arg(a);
+        case StepKind::EaseNeck: return t("Ease %1 of the neckline").arg(a);
+        // lengths of a bodice
+        case StepKind::DrawAcross:
+            return more ? t("Draw the across line") : t("Draw the across line and one %1 below").arg(a);
+        case StepKind::DrawLengthLine:
+            return more ? t("Draw over the lengthen/shorten line") : t("Draw a second line %1 below").arg(a);
+        case StepKind::MarkBottomCentre:
+            return more ? t("Mark %1 below the edge at the centre").arg(a)
+                        : t("Mark %1 above the edge at the centre").arg(a);
+        case StepKind::RedrawBottom: return t("Redraw the lower edge to nothing at the side");
+        case StepKind::MarkBottomSide:
+            return more ? t("Mark %1 below the edge at the side").arg(a)
+                        : t("Mark %1 above the edge at the side").arg(a);
+        case StepKind::RedrawBottomSide: return t("Redraw the lower edge to nothing at the centre");
+        case StepKind::RedrawDart: return t("Draw both legs to the new tip");
+        case StepKind::TrueBodiceSide: return t("True the side seam");
+        case StepKind::DrawWedge: return t("Draw a wedge of %1 at centre back").arg(a);
+        case StepKind::CutToSide: return t("Cut to the side seam, not through");
+        case StepKind::CloseWedge: return t("Close the wedge, %1 at centre back").arg(a);
+        case StepKind::TrimFold: return t("Draw the fold straight, trim %1").arg(a);
+        case StepKind::GiveBackAtSide: return t("Give %1 back at the side").arg(a);
+        case StepKind::DrawBox: return t("Draw a box round the dart");
+        case StepKind::CutBox: return t("Cut the box out");
+        case StepKind::SlideBox: return more ? t("Slide the box down %1").arg(a) : t("Slide the box up %1").arg(a);
+        case StepKind::MarkDartTip:
+            return more ? t("Mark a tip %1 lower").arg(a) : t("Mark a tip %1 higher").arg(a);
+    }
+    return {};
+}
+
+QString step_detail(const Step& s, Unit unit)
+{
+    const Unit u = paper_unit(unit);
+    const QString place = amount(s.place, u);
+    const QString second = amount(s.second, u);
+    const QString a = amount(abs(s.amount), u);
+    const bool more = s.amount > Length{};
+    switch (s.kind) {
+        case StepKind::TraceSize:
+            return t("Trace outline, darts, notches, grain and the printed lines. The sheet stays whole.");
+        case StepKind::DrawBlend:
+            return t(
+                "Start on the upper corner of one size, end on the line of the other. One smooth line with a "
+                "curved "
+                "ruler; below that follow the second size.");
+        case StepKind::DrawLine:
+            return t("It lies %1 below the centre waist, at right angles to the grain, from edge to edge.")
+                .arg(place);
+        case StepKind::DrawFoldLines:
+            return t("Draw over the lengthen/shorten line, %1 below the centre waist, and a parallel line beneath "
+                     "it.")
+                .arg(place);
+        case StepKind::CutAcross: return t("Cut right through. Close the rotary cutter when you put it down.");
+        case StepKind::Spread:
+            return t(
+                "Tape paper behind the gap. The centre line stays one straight line; the waist keeps its shape.");
+        case StepKind::FoldOut:
+            return t(
+                "Bring the lower line up to the upper one and tape the fold flat. The centre line stays "
+                "straight.");
+        case StepKind::TrueSide:
+            return t(
+                "The curve no longer meets at the line: draw one smooth edge from the waist corner to the hip "
+                "notch.");
+        case StepKind::ExtendBelow:
+            return t("Tape paper under the hem. Carry the centre and the side seam on with a long ruler.");
+        case StepKind::AddHem:
+            return t(
+                "The same distance all along, square to the centre. The flare is carried on, so the sweep grows a "
+                "little.");
+        case StepKind::DrawHem: return t("Measure up from the hem in several places, square to it.");
+        case StepKind::TrimHem: return t("The sweep gets a little smaller with it: the side seam leans.");
+        case StepKind::MarkWaist:
+            return t(
+                "A quarter of what changes all round, at the waist end of the side seam. At the hip nothing "
+                "changes.");
+        case StepKind::RedrawWaist:
+            return t(
+                "One smooth line from the mark into the old seam at the hip; the waist runs into its old line "
+                "before the dart.");
+        case StepKind::MarkHip:
+            return t("A quarter of what changes all round, on the hip line. At the waist nothing changes.");
+        case StepKind::RedrawHip:
+            return t("From the waist corner through the mark; from there down parallel to the old seam.");
+        case StepKind::CutBand:
+            return t("The side notch lies %1 from the fold. Cut at right angles to the long edges.").arg(place);
+        case StepKind::SpreadBand:
+            return t("Tape paper behind, long edges in line. Mark the side notch in the middle of the strip.");
+        case StepKind::OverlapBand:
+            return t("Tape flat, long edges in line. Mark the side notch in the middle of the overlap.");
+        case StepKind::MatchSides:
+            return t("Front and back side seams are then equally long. Run the waist smoothly to its new end.");
+        case StepKind::DrawCorner:
+            return t("From the middle of the shoulder, %1 from the neck point, straight down along the grain for "
+                     "%2; "
+                     "then square out to the armhole, where it is straightest.")
+                .arg(place, second);
+        case StepKind::CutCorner:
+            return t("Cut both lines right through: the corner with the shoulder tip comes free.");
+        case StepKind::SlideCorner:
+            return t(
+                "Along the level line, so that the tip stays as high as it was. Tape; paper behind where it "
+                "opens.");
+        case StepKind::MarkTip:
+            return t("At the outer end of the seam, square to the seam line. The neck end stays.");
+        case StepKind::RedrawShoulder:
+            return t(
+                "A straight line from the neck point to the mark; run the armhole into it, square to the seam, to "
+                "nothing at the underarm.");
+        case StepKind::MarkNeckPoint:
+            return t("At the neck end of the seam, square to the seam line. The tip stays.");
+        case StepKind::RedrawNeckEnd:
+            return t(
+                "A straight line from the mark to the tip; run the neckline into it, square to the seam, to "
+                "nothing "
+                "at the centre.");
+        case StepKind::AllowShoulder:
+            return t("Cut the toile's shoulders with %1 of allowance in all. Sew on the old line with long "
+                     "stitches, try "
+                     "on, open and pin; then type what was pinned in Plan.")
+                .arg(place);
+        case StepKind::DrawStrip:
+            return t("On the armhole, %1 along it from the tip; from there a straight line to the neck point.")
+                .arg(place);
+        case StepKind::CutToNeckPoint: return t("From the armhole to the neck point; leave a paper hinge there.");
+        case StepKind::SwingStrip:
+            return t(
+                "Swing the strip about the neck point until its tip has moved by that much, square to the seam. "
+                "Tape.");
+        case StepKind::TrueArmhole:
+            return t(
+                "From the shoulder tip, square to the seam, into the old curve at the underarm; a long line, no "
+                "step.");
+        case StepKind::DrawAcrossBack:
+            return t("On centre back, %1 below the neck; from there square to centre back, to the armhole.")
+                .arg(place);
+        case StepKind::CutToArmhole:
+            return t("From centre back to the armhole; leave a paper hinge at the armhole.");
+        case StepKind::OpenCentreBack: return t("Turn the upper part about the hinge. Tape paper behind.");
+        case StepKind::CurveCentreBack:
+            return t("One smooth line over the cut; the upper part leans. This is the new centre back seam.");
+        case StepKind::StraightenFold:
+            return t("Lay a ruler on the lower fold and carry it up to the neck: a wedge of %1 is added there. "
+                     "Run the "
+                     "neckline to it, square to the fold.")
+                .arg(a);
+        case StepKind::DrawNeckDart:
+            return t("Its near leg lies %2 along the neckline from centre back; it is %1 long, square to the "
+                     "neckline. It "
+                     "takes what the neckline grew.")
+                .arg(place, second);
+        case StepKind::EaseNeck:
+            return t(
+                "The neckline is longer than before by that: ease it into collar or facing, or draw those "
+                "longer.");
+        case StepKind::DrawAcross:
+            return more ? t("Square to the centre, %1 below the shoulder tip, from the centre to the armhole.")
+                              .arg(place)
+                        : t("Square to the centre, %1 below the shoulder tip, from the centre to the armhole; and "
+                            "a "
+                            "parallel line beneath it.")
+                              .arg(place);
+        case StepKind::DrawLengthLine:
+            return more ? t("It lies %1 above the lower edge at the centre, square to the grain, from edge to "
+                            "edge.")
+                              .arg(place)
+                        : t("Draw over the lengthen/shorten line, %1 above the lower edge at the centre, and a "
+                            "parallel "
+                            "line beneath it.")
+                              .arg(place);
+        case StepKind::MarkBottomCentre: return t("On the centre line, from its lower corner.");
+        case StepKind::RedrawBottom:
+            return t(
+                "From the mark, square to the centre, into the old edge at the side seam. Dart legs run to the "
+                "new edge.");
+        case StepKind::MarkBottomSide: return t("On the side seam, from its lower corner.");
+        case StepKind::RedrawBottomSide:
+            return t(
+                "From the mark into the old edge at the centre, square to it there. Dart legs run to the new "
+                "edge.");
+        case StepKind::RedrawDart:
+            return t("Straight lines from the mouth, each %1 long; lengthen the shorter leg past the edge. Fold "
+                     "the dart "
+                     "down and cut the mouth through both layers.")
+                .arg(place);
+        case StepKind::TrueBodiceSide:
+            return t(
+                "The seam no longer meets at the cut: one straight line, or the old curve, from the upper corner "
+                "to "
+                "the lower. Dart legs that cross the cut are drawn anew.");
+        case StepKind::DrawWedge:
+            return t("On centre back, %1 above the lower edge at the middle of the wedge: half up, half down, "
+                     "both lines "
+                     "to one point on the side seam.")
+                .arg(place);
+        case StepKind::CutToSide: return t("Along the lower line; leave a paper hinge at the side seam.");
+        case StepKind::CloseWedge:
+            return t("Bring the lower line up to the upper one and tape. Centre back loses exactly that.");
+        case StepKind::TrimFold:
+            return t(
+                "Lay a ruler on the upper fold and carry it down: what swings past it at the lower edge comes "
+                "off.");
+        case StepKind::GiveBackAtSide:
+            return t(
+                "At the lower end of the side seam, straight out; to nothing at the upper end. The width is then "
+                "as it was.");
+        case StepKind::DrawBox:
+            return t("Square to the grain above and below the dart, and upright before its tip: %1 wide and %2 "
+                     "high.")
+                .arg(place, second);
+        case StepKind::CutBox: return t("Cut all three lines through: the box with the dart comes free.");
+        case StepKind::SlideBox:
+            return t(
+                "Along the grain, and by a hair sideways so that it stays on the side seam. Tape paper into the "
+                "gap.");
+        case StepKind::MarkDartTip: return t("Straight along the grain from the dart's tip. The mouth stays.");
+    }
+    return {};
+}
+
+QString before_going_on(const Step& s)
+{
+    switch (s.kind) {
+        case StepKind::Spread:
+        case StepKind::FoldOut: return t("Lay a ruler along the grain line: is it still one straight line?");
+        case StepKind::RedrawShoulder:
+        case StepKind::RedrawNeckEnd:
+            return t("Lay front to back along the shoulder: do neckline and armhole run through as a smooth C?");
+        case StepKind::TrueArmhole: return t("Is the armhole one long line, without a step or an inward corner?");
+        case StepKind::StraightenFold:
+        case StepKind::TrimFold: return t("Lay a ruler along the fold: is it straight from end to end?");
+        case StepKind::CloseWedge:
+        case StepKind::OpenCentreBack: return t("Does the paper lie flat at the hinge?");
+        case StepKind::RedrawDart:
+            return t("Are both legs equally long, and does the folded mouth meet the seam?");
+        case StepKind::TrueBodiceSide:
+            return t("Lay front on back along the side seam, darts folded: same length?");
+        case StepKind::AllowShoulder:
+            return t("Before good cloth is cut: try on, and take the pinned amount off the paper.");
+        case StepKind::TrueSide: return t("Lay front on back along the side seam: same length, same curve?");
+        case StepKind::AddHem:
+        case StepKind::TrimHem:
+            return t("Lay front to back at the side seam: does the hem run on without a corner?");
+        case StepKind::RedrawWaist:
+        case StepKind::DrawBlend: return t("Walk front and back side seam along each other.");
+        default: return {};
+    }
+}
+
+}  // namespace sartorum::words
