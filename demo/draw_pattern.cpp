@@ -67,7 +67,7 @@ bool draw_shirt_dress(const QString& folder)
         f.neck_width = Length::mm(71 + 0.025 * more);
         f.front_neck_depth = Length::mm(82 + 0.03 * more);
         f.back_neck_depth = Length::mm(22);
-        f.shoulder = Length::mm(120 + 2.4 * i);
+        f.shoulder = Length::mm(126 + 2.4 * i);
         f.front_drop = Length::mm(46 + 0.6 * i);
         f.back_drop = Length::mm(40 + 0.6 * i);
         f.across_front = Length::mm(164 + 0.1 * more);

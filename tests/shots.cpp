@@ -8,6 +8,8 @@
 
 #include "desk/chart/wear_dialog.h"
 #include "desk/demo.h"
+#include "desk/dialogs/flat_pattern.h"
+#include "desk/plan/plan_station.h"
 #include "desk/tape/dialogs.h"
 #include "desk/tape/tape_station.h"
 #include "desk/window.h"
@@ -80,5 +82,36 @@ int main(int argc, char** argv)
     window.go_to(Station::Print);
     window.findChild<QLineEdit*>("print_folder")->setText("Patterns");
     shot("print");
+    // A top: the shirt-dress bodice.
+    const auto bodice = room.book().patterns().front().id;
+    room.choose_pattern(bodice);
+    window.go_to(Station::Plan);
+    shot("plan-bodice-bare");
+    room.decide(AdjustmentKind::BallOfShoulder, Answer::Accepted, Length::mm(9));
+    room.decide({AdjustmentKind::RoundBack, Answer::Accepted, Length::mm(12), {}, {}});
+    room.decide(AdjustmentKind::BodiceLength, Answer::Accepted, Length::mm(12));
+    room.decide({AdjustmentKind::SwayBack, Answer::Accepted, Length::mm(-12), {}, {}});
+    room.decide({AdjustmentKind::ShoulderSlope, Answer::Accepted, Length::mm(-6), Length::mm(-4), {}});
+    shot("plan-bodice");
+    window.findChild<PlanStation*>()->show_adjustment(AdjustmentKind::SwayBack);
+    shot("plan-bodice-sway");
+    window.go_to(Station::Paper);
+    room.go_to_step(14);
+    shot("paper-bodice");
+    window.go_to(Station::Print);
+    window.findChild<Choices*>("print_kind")->choose(3);
+    emit window.findChild<Choices*>("print_kind")->picked(3);
+    shot("work-card");
+    window.findChild<Choices*>("print_kind")->choose(1);
+    emit window.findChild<Choices*>("print_kind")->picked(1);
+    shot("practice");
+    dialog("bodice-drawing", [&] {
+        QMetaObject::invokeMethod(
+            &window,
+            [&] {
+                BodiceDialog{look, room, &window}.exec();
+            },
+            Qt::DirectConnection);
+    });
     return 0;
 }

@@ -9,6 +9,7 @@
 #include "formats/pages.h"
 #include "formats/pattern_svg.h"
 #include "formats/text_file.h"
+#include "formats/work_card.h"
 #include "words/words.h"
 
 using namespace sartorum;
@@ -193,7 +194,9 @@ int print(const Options& o)
         pages = need(formats::write_work_card(o.out, c, label, paper, o.unit), o.out);
     } else {
         const int divide = o.kind == "half" ? 2 : o.kind == "quarter" ? 4 : 1;
-        pages = need(formats::write_pages(o.out, {c.altered.pieces, paper, divide, o.unit, label}), o.out);
+        pages = need(formats::write_pages(o.out, {divide > 1 ? formats::practice_pieces(c) : c.altered.pieces,
+                                                  paper, divide, o.unit, label}),
+                     o.out);
     }
     if (o.json) {
         print_json({{"file", o.out.toStdString()}, {"pages", pages}});

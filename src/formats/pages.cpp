@@ -4,7 +4,6 @@
 #include <QPageLayout>
 #include <QPainter>
 #include <QPdfWriter>
-#include <QTextDocument>
 #include <cmath>
 
 #include "core/paper/area.h"
@@ -160,44 +159,6 @@ void paint_tile_marks(QPainter& p, const Layout& layout, const Tile& tile, const
     text_at(p, inner.bottomLeft() + QPointF{3, -3}, 7, tile.name(), true);
 }
 
-QString html_escaped(const QString& s)
-{
-    return s.toHtmlEscaped();
-}
-
-QString card_html(const Computed& c, const PrintLabel& label, Unit u)
-{
-    QString html = "<h2>" + html_escaped(label.wearer + " · " + label.pattern) + "</h2><p>" +
-                   html_escaped(label.sizes + " · " + label.version + " · " + label.date) + "</p>";
-    html += "<h3>" + tr_("Plan") + "</h3><table cellpadding='2'>";
-    for (const auto& line : c.lines) {
-        if (line.state != LineState::Accepted) continue;
-        html += "<tr><td>" + html_escaped(words::adjustment_name(line.kind)) + "</td><td align='right'><b>" +
-                words::amount(line.amount, u, true) + "</b></td><td>" +
-                html_escaped(words::amount_meaning(line.kind)) + "; " +
-                html_escaped(line.own_amount ? tr_("own amount") : words::why(line, u)) + "</td></tr>";
-    }
-    html += "</table><h3>" + tr_("Steps") + "</h3><table cellpadding='1'>";
-    for (std::size_t i = 0; i < c.steps.size(); ++i) {
-        const auto& s = c.steps[i];
-        const Piece* piece = find_piece(c.bought.pieces, s.piece);
-        html += "<tr><td>☐</td><td>" + QString::number(i + 1) + "</td><td>" +
-                html_escaped(piece ? words::piece_name(*piece) : QString{}) + "</td><td><b>" +
-                html_escaped(words::step_title(s, u)) + ".</b> " + html_escaped(words::step_detail(s, u)) +
-                "</td></tr>";
-    }
-    html += "</table><h3>" + tr_("Walk the seams") + "</h3><table cellpadding='2'>";
-    for (const auto& w : c.checks.walks) {
-        html += "<tr><td>" + html_escaped(words::seam_name(w.seam)) + "</td><td>" +
-                html_escaped(words::seam_sides(w.seam, false)) + " " + words::amount(w.a, u) + "</td><td>" +
-                html_escaped(words::seam_sides(w.seam, true)) + " " + words::amount(w.b, u) + "</td><td>" +
-                (w.holds ? tr_("holds") : tr_("true again")) + "</td></tr>";
-    }
-    html += "</table><p>" + tr_("Pins along the body, not at it. Close the rotary cutter when you put it down.") +
-            "</p>";
-    return html;
-}
-
 }  // namespace
 
 QString Tile::name() const
@@ -332,43 +293,18 @@ Outcome<int> write_pages(const QString& path, const PrintJob& job, const Progres
     return done;
 }
 
-Outcome<int> write_work_card(const QString& path, const Computed& computed, const PrintLabel& label,
-                             PaperSize paper, Unit u)
+std::vector<Piece> practice_pieces(const Computed& c)
 {
-    QBuffer buffer;
-    buffer.open(QIODevice::WriteOnly);
-    {
-        QPdfWriter pdf{&buffer};
-        pdf.setTitle(label.wearer + ", " + label.pattern);
-        pdf.setCreator("Sartorum");
-        pdf.setResolution(72);
-        pdf.setPageSize(page_size(paper));
-        pdf.setPageMargins({0, 0, 0, 0});
-        QPainter p{&pdf};
-        const QSizeF page = page_size(paper).size(QPageSize::Point);
-        const double margin = 15 * points_per_mm;
-        const double width = page.width() - 2 * margin;
-        const double height = page.height() - 2 * margin;
-        QTextDocument document;
-        document.setDocumentMargin(0);
-        document.setHtml(card_html(computed, label, u));
-        // The largest type that fits one page.
-        double scale = 1.0;
-        for (; scale > 0.3; scale -= 0.03) {
-            document.setDefaultFont([&] {
-                QFont f{"Lato"};
-                f.setPixelSize(11);
-                return f;
-            }());
-            document.setTextWidth(width / scale);
-            if (document.size().height() * scale <= height) break;
+    std::vector<Piece> out;
+    const auto add = [&](const std::vector<Piece>& pieces, const QString& what) {
+        for (Piece p : pieces) {
+            p.name = (words::piece_name(p) + ", " + what).toStdString();
+            out.push_back(std::move(p));
         }
-        p.translate(margin, margin);
-        p.scale(scale, scale);
-        document.drawContents(&p);
-    }
-    if (auto ok = write_file(path, buffer.data()); !ok) return tl::make_unexpected(ok.error());
-    return 1;
+    };
+    add(c.traced.pieces, tr_("to practise on"));
+    add(c.altered.pieces, tr_("finished"));
+    return out;
 }
 
 QByteArray altered_svg(const Computed& computed, const PrintLabel& label)

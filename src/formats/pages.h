@@ -1,4 +1,4 @@
-// pages.h: printing: full-size tiles, practice sheets at half and quarter scale, and the work card.
+// pages.h: printing: full-size tiles, practice sheets at half and quarter scale.
 //
 // A4 is 210 × 297 mm (ISO 216); US Letter 8½ × 11 in. Margins 10 mm, tiles overlap 10 mm, so that any home
 // printer's unprintable rim is left alone. The first tile carries a test square: 5 cm, or 2 in when inches are
@@ -65,9 +65,8 @@ void paint_sheet(QPainter&, const PrintJob&, const Layout&);
 // Called after each page with done and all; returning false stops. The file is left unwritten then.
 using Progress = std::function<bool(int, int)>;
 [[nodiscard]] Outcome<int> write_pages(const QString& path, const PrintJob&, const Progress& = {});
-// One page: the plan, its steps in order, the walked seams.
-[[nodiscard]] Outcome<int> write_work_card(const QString& path, const Computed&, const PrintLabel&, PaperSize,
-                                           Unit);
+// For half and quarter scale: each piece as traced, to cut and tape by the steps, and as it should come out.
+[[nodiscard]] std::vector<Piece> practice_pieces(const Computed&);
 // The altered pieces as a pattern of one size, at true scale.
 [[nodiscard]] QByteArray altered_svg(const Computed&, const PrintLabel&);
 

@@ -56,10 +56,10 @@ QString adjustment_name(AdjustmentKind k)
 QString amount_meaning(AdjustmentKind k)
 {
     switch (k) {
-        case AdjustmentKind::ShoulderLength: return t("at the tip, straight out; front and back alike");
-        case AdjustmentKind::ShoulderSlope: return t("square to the seam; + squarer, − steeper");
-        case AdjustmentKind::BallOfShoulder: return t("the seam at the tip; + forward, − back");
-        case AdjustmentKind::NeckForward: return t("the seam at the neck; + forward, − back");
+        case AdjustmentKind::ShoulderLength: return t("straight out at the tip");
+        case AdjustmentKind::ShoulderSlope: return t("+ squarer, − steeper");
+        case AdjustmentKind::BallOfShoulder: return t("at the tip; + forward, − back");
+        case AdjustmentKind::NeckForward: return t("at the neck; + forward, − back");
         case AdjustmentKind::RoundBack: return t("at centre back");
         case AdjustmentKind::ArmholeDepth: return t("+ deeper; front and back alike");
         case AdjustmentKind::BustDepth: return t("+ lower");
@@ -173,8 +173,8 @@ QString join_name(JoinPlace place)
 {
     switch (place) {
         case JoinPlace::NeckPoint: return t("neckline");
-        case JoinPlace::ShoulderTip: return t("armhole at the shoulder");
-        case JoinPlace::Underarm: return t("armhole at the underarm");
+        case JoinPlace::ShoulderTip: return t("armhole at the tip");
+        case JoinPlace::Underarm: return t("underarm");
         case JoinPlace::Waist: return t("waist");
         case JoinPlace::Hem: return t("hem");
     }

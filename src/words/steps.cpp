@@ -65,6 +65,9 @@ QString step_title(const Step& s, Unit unit)
         case StepKind::SwingStrip:
             return more ? t("Open the strip %1 at the tip").arg(a) : t("Overlap the strip %1 at the tip").arg(a);
         case StepKind::TrueArmhole: return t("True the armhole in one long line");
+        case StepKind::MatchShoulders:
+            return more ? t("Lengthen the shoulder %1 at the tip").arg(a)
+                        : t("Shorten the shoulder %1 at the tip").arg(a);
         case StepKind::DrawAcrossBack: return t("Draw across the back at its roundest");
         case StepKind::CutToArmhole: return t("Cut from centre back, not through");
         case StepKind::OpenCentreBack:
@@ -205,6 +208,10 @@ QString step_detail(const Step& s, Unit unit)
             return t(
                 "From the shoulder tip, square to the seam, into the old curve at the underarm; a long line, no "
                 "step.");
+        case StepKind::MatchShoulders:
+            return t(
+                "Along the seam, so that front and back match as they did before. Run the armhole to the new "
+                "tip.");
         case StepKind::DrawAcrossBack:
             return t("On centre back, %1 below the neck; from there square to centre back, to the armhole.")
                 .arg(place);

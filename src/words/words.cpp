@@ -328,17 +328,29 @@ QString ease_below(const EaseRow& row, Unit u)
         .arg(measure_name(row.measure), amount(row.planned, u), amount(row.least, u));
 }
 
+QString amounts(const PlanLine& line, Unit u)
+{
+    if (line.back == line.amount) return amount(line.amount, u, true);
+    return t("%1 and %2").arg(amount(line.amount, u, true), amount(line.back, u, true));
+}
+
 QString why(const PlanLine& line, Unit u)
 {
     if (!line.proposal) return t("nothing measured to propose it from");
     const auto& p = *line.proposal;
+    const QString wanted = number(p.wanted, u);
+    const QString given = number(p.given, u);
+    const QString already =
+        abs(p.already) < Length::mm(0.5) ? QString{} : t(", changed above %1").arg(number(p.already, u, true));
+    if (line.kind == AdjustmentKind::ShoulderSlope)
+        return t("tip below neck point: body %1, pattern %2").arg(wanted, given);
+    if (line.kind == AdjustmentKind::ShoulderLength)
+        return t("centre to armhole: wanted %1, pattern %2").arg(wanted, given);
     switch (p.against) {
-        case Against::Chart: return t("measured %1, chart %2").arg(number(p.wanted, u), number(p.given, u));
-        case Against::Pattern: return t("wanted %1, pattern %2").arg(number(p.wanted, u), number(p.given, u));
-        case Against::EaseWish:
-            return t("garment wanted %1, traced %2, by your ease").arg(number(p.wanted, u), number(p.given, u));
-        case Against::EarlierChange:
-            return t("side seam now %1, traced %2").arg(number(p.given, u), number(p.wanted, u));
+        case Against::Chart: return t("measured %1, chart %2").arg(wanted, given) + already;
+        case Against::Pattern: return t("wanted %1, pattern %2").arg(wanted, given) + already;
+        case Against::EaseWish: return t("garment wanted %1, traced %2, by your ease").arg(wanted, given);
+        case Against::EarlierChange: return t("length now %1, traced %2").arg(given, wanted);
     }
     return {};
 }

@@ -43,6 +43,8 @@ namespace sartorum::words {
 [[nodiscard]] QString ease_below(const EaseRow&, Unit);
 [[nodiscard]] QString advice_reason(const SizeChart&, const Advice&, const BodySet&, Unit);
 [[nodiscard]] QString cost_text(const SizeChart&, const SizeCost&, Unit);
+// "+6 mm", or "−6 mm and −4 mm" where front and back differ.
+[[nodiscard]] QString amounts(const PlanLine&, Unit);
 [[nodiscard]] QString why(const PlanLine&, Unit);
 [[nodiscard]] QString ease_warning(const EaseCheck&, Unit);  // empty when it holds
 

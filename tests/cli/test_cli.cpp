@@ -66,6 +66,48 @@ private slots:
         QCOMPARE(bra.code, 1);  // that chart prints no bust
         QVERIFY(bra.err.contains("bust"));
     }
+    void a_bodice_is_planned_applied_and_checked_with_amounts_and_ways_of_its_own()
+    {
+        QTemporaryDir dir;
+        const QStringList top{"--chart", demo("windlass-dress.csv"), "--pattern", demo("windlass-bodice.svg"),
+                              "--body",  demo("ottilie.json"),       "--garment", "dress",
+                              "--json"};
+        auto j = json::parse(run(QStringList{"plan"} + top).out.toStdString());
+        QCOMPARE(j["plan"]["bust_size"].get<std::string>(), std::string{"16"});
+        QStringList kinds;
+        for (const auto& l : j["lines"]) kinds << QString::fromStdString(l["adjustment"].get<std::string>());
+        QCOMPARE(kinds.first(), "shoulder_length");
+        QVERIFY(kinds.contains("sway_back") && !kinds.contains("waist_to_hip"));
+        QFile f{dir.filePath("plan.json")};
+        QVERIFY(f.open(QIODevice::WriteOnly));
+        f.write(R"({"waist_size": "18", "hip_size": "16", "bust_size": "16", "garment": "dress", "adjustments": {
+            "shoulder_slope": {"answer": "accepted", "amount_mm": -6, "back_mm": -4},
+            "sway_back": {"answer": "accepted", "amount_mm": -12, "method": "fold_tuck"}}})");
+        f.close();
+        const auto r = run(QStringList{"apply"} + top + QStringList{"--plan", f.fileName()});
+        QCOMPARE(r.code, 0);
+        j = json::parse(r.out.toStdString());
+        QCOMPARE(j["plan"]["adjustments"]["shoulder_slope"]["back_mm"].get<double>(), -4.0);
+        QCOMPARE(j["plan"]["adjustments"]["sway_back"]["method"].get<std::string>(), std::string{"fold_tuck"});
+        QVERIFY(j["checks"]["all_hold"].get<bool>());
+        QVERIFY(j["checks"]["shoulder"]["slope_degrees"].get<double>() > 20);
+        QVERIFY(j["checks"]["folds"][0]["holds"].get<bool>());
+        bool said = false;
+        for (const auto& l : j["lines"]) {
+            if (l["adjustment"] != "sway_back") continue;
+            said = true;
+            QVERIFY(std::abs(l["changed"]["centre_back_mm"].get<double>() + 12) < 0.1);
+        }
+        QVERIFY(said);
+        QFile bad{dir.filePath("bad.json")};
+        QVERIFY(bad.open(QIODevice::WriteOnly));
+        bad.write(R"({"waist_size": "18", "hip_size": "16", "adjustments": {"sway_back": {"answer": "accepted",
+            "method": "by_magic"}}})");
+        bad.close();
+        const auto refused = run(QStringList{"apply"} + top + QStringList{"--plan", bad.fileName()});
+        QCOMPARE(refused.code, 1);
+        QVERIFY(refused.err.contains("method"));
+    }
     void the_body_file_carries_sides_and_the_tape_check()
     {
         QTemporaryDir dir;

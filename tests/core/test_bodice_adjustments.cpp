@@ -200,11 +200,17 @@ private slots:
             const auto before = sewn(g);
             const auto done = need(alter_shoulder_length(g, same(d)));
             const auto after = sewn(done.garment);
-            const double l = before.front.in_mm();
-            const double a = before.front_degrees * degree;
-            QVERIFY(close(after.front.in_mm(), std::sqrt(l * l + 2 * l * d * std::cos(a) + d * d)));
-            QVERIFY(
-                close(shoulder_tip(front_of(done.garment))[Geom::Y], shoulder_tip(front_of(g))[Geom::Y], 1e-9));
+            const auto formula = [&](Length seam, double degrees) {
+                const double l = seam.in_mm();
+                return std::sqrt(l * l + 2 * l * d * std::cos(degrees * degree) + d * d);
+            };
+            const double front = formula(before.front, before.front_degrees);
+            const double back = formula(before.back, before.back_degrees);
+            // Seams of unlike angle come apart by a fraction of a millimetre and are trued together.
+            QVERIFY(std::abs(front - back) > 0.05 && std::abs(front - back) < 1);
+            QVERIFY(close(after.front.in_mm(), (front + back) / 2, 1e-3));
+            QVERIFY(close(after.back.in_mm(), after.front.in_mm()));
+            QVERIFY(close(shoulder_tip(front_of(done.garment))[Geom::Y], shoulder_tip(front_of(g))[Geom::Y], 0.1));
             QVERIFY((after.front_degrees > before.front_degrees) == (d < 0));  // shorter is a touch steeper
             // Cut into two panels, slid, trued: four steps a piece, and the corner really moved.
             QCOMPARE(done.steps.size(), std::size_t{8});
@@ -280,7 +286,7 @@ private slots:
             const auto longer = measure_flat(need(alter_bodice_length(g, same(mm))).garment.pieces);
             QVERIFY(is_near(longer.front_length, was.front_length + Length::mm(mm), Length::mm(1e-6)));
             QVERIFY(is_near(longer.centre_back, was.centre_back + Length::mm(mm), Length::mm(1e-6)));
-            QVERIFY(is_near(longer.armhole, was.armhole, Length::mm(1e-6)));
+            QVERIFY(is_near(longer.armhole, was.armhole, Length::mm(0.3)));  // square to the seam again
             QVERIFY(is_near(longer.waist, was.waist, Length::mm(0.5)));
             const auto deeper = measure_flat(need(alter_armhole_depth(g, same(mm))).garment.pieces);
             QVERIFY(is_near(deeper.side, was.side, Length::mm(1e-6)));
@@ -315,13 +321,12 @@ private slots:
         QVERIFY(is_near(sewn_length(after, EdgeRole::Centre), sewn_length(back, EdgeRole::Centre) - Length::mm(15),
                         Length::mm(0.2)));
         QVERIFY(is_near(sewn_length(after, EdgeRole::Side), sewn_length(back, EdgeRole::Side), Length::mm(0.3)));
-        QVERIFY(
-            is_near(sewn_length(after, EdgeRole::Waist), sewn_length(back, EdgeRole::Waist), Length::mm(1e-6)));
+        QVERIFY(is_near(sewn_length(after, EdgeRole::Waist), sewn_length(back, EdgeRole::Waist), Length::mm(0.1)));
         // The waist corner swings out by the lower length times the sine.
         const double low = line.a[Geom::Y] - 7.5 - edge(back, EdgeRole::Centre).curve.initialPoint()[Geom::Y];
         const Point corner = edge(after, EdgeRole::Centre).curve.initialPoint();
         QVERIFY(close(corner[Geom::X], -(low * std::sin(turn)) + b * (1 - std::cos(turn)) - 7.5 * std::sin(turn),
-                      1e-6));
+                      0.01));  // and the seam evened by a hair
     }
     void sway_back_on_the_fold_stays_straight_and_says_what_it_costs()
     {

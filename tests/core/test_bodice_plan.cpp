@@ -1,4 +1,352 @@
-int main()
+// A top's plan: what is proposed from which measure, what must be looked at again, and that any plan holds
+// together.
+#include <QTest>
+#include <algorithm>
+#include <cmath>
+#include <random>
+
+#include "bodices.h"
+#include "core/paper/bodice_redraw.h"
+#include "core/plan/plan.h"
+
+using namespace sartorum;
+using namespace sartorum::test;
+
+namespace {
+
+using enum AdjustmentKind;
+
+SizeChart chart_for(const Pattern& p)
 {
-    return 0;
+    SizeChart c{"Chart", "Nobody", {}};
+    for (std::size_t i = 0; i < p.sizes.size(); ++i) {
+        const double more = 40.0 * static_cast<double>(i);
+        c.sizes.push_back({p.sizes[i].size,
+                           {{Measure::Bust, Length::mm(880 + more)},
+                            {Measure::Waist, Length::mm(700 + more)},
+                            {Measure::Hip, Length::mm(960 + more)},
+                            {Measure::BackWaistLength, Length::mm(410 + more / 10)},
+                            {Measure::FrontWaistLength, Length::mm(430 + more / 8)}},
+                           0});
+    }
+    return c;
 }
+
+Pattern graded(BodiceFlat f, int sizes = 4)
+{
+    Pattern p{"Graded", "Nobody", {}, bodice_seams(f.shoulder_ease)};
+    for (int i = 0; i < sizes; ++i) {
+        f.size = std::to_string(12 + 2 * i);
+        p.sizes.push_back(*draw_bodice(f));
+        f.bust += Length::mm(40);
+        f.waist += Length::mm(40);
+        f.hip += f.hip > Length{} ? Length::mm(40) : Length{};
+        f.across_front += Length::mm(4);
+        f.across_back += Length::mm(4);
+        f.back_length += Length::mm(4);
+        f.front_length += Length::mm(5);
+    }
+    return *check_pattern(std::move(p));
+}
+
+BodySet body_of(std::initializer_list<std::pair<Measure, double>> values)
+{
+    BodySet b;
+    b.date = "2026-11-23";
+    for (const auto& [m, mm] : values) b.readings[m] = {Length::mm(mm), Length::mm(mm)};
+    return b;
+}
+
+Plan plan_at(const std::string& size)
+{
+    Plan p{size, size, {}};
+    p.bust_size = size;
+    p.choosing.kind = GarmentKind::Top;
+    return p;
+}
+
+struct Bench {
+    Pattern pattern;
+    SizeChart chart;
+    Computed operator()(const Plan& plan, const BodySet& body = {}) const
+    {
+        auto c = compute(pattern, chart, body, plan);
+        if (!c) qFatal("refused: %s", c.error().field.c_str());
+        return *c;
+    }
+};
+
+Bench bench(const BodiceFlat& f = plain_bodice())
+{
+    const auto p = graded(f);
+    return {p, chart_for(p)};
+}
+
+}  // namespace
+
+class TestBodicePlan : public QObject {
+    Q_OBJECT
+private slots:
+    void only_what_serves_a_top_is_offered_in_fitting_order()
+    {
+        const auto c = bench()(plan_at("12"));
+        std::vector<AdjustmentKind> kinds;
+        for (const auto& l : c.lines) kinds.push_back(l.kind);
+        const std::vector<AdjustmentKind> wanted{
+            ShoulderLength, ShoulderSlope, BallOfShoulder, NeckForward, AdjustmentKind::RoundBack,
+            ArmholeDepth,   BustDepth,     BodiceLength,   SwayBack};
+        QVERIFY(kinds == wanted);
+        QVERIFY(!c.line(WaistToHip));
+        const auto tee = bench(plain_tee())(plan_at("12"));
+        QVERIFY(tee.line(FinishedLength) && !tee.line(BustDepth));
+    }
+    void shoulder_length_by_the_centre_to_armhole_way()
+    {
+        // Common practice: pattern half front 7 1/2 in, cross-shoulder 13 in, an inch of ease in all: 1/2 in
+        // shorter.
+        BodiceFlat f = plain_bodice();
+        f.neck_width = Length::inches(3);
+        f.front_drop = f.back_drop = Length::mm(40);
+        f.shoulder = Length::mm(std::hypot(4.5 * 25.4, 40.0));
+        const auto b = bench(f);
+        const auto body = body_of({{Measure::CrossShoulder, 13 * 25.4}});
+        const PlanLine line = *b(plan_at("12"), body).line(ShoulderLength);
+        QVERIFY(is_near(line.amount, Length::inches(-0.5), Length::mm(1e-6)));
+
+        QVERIFY(line.state == LineState::Proposed);
+        Plan knit = plan_at("12");
+        knit.cloth.knit = true;
+        QVERIFY(is_near(b(knit, body).line(ShoulderLength)->amount, Length::inches(-1), Length::mm(1e-6)));
+    }
+    void slope_by_heights_brings_the_sewn_slope_to_the_bodys()
+    {
+        const auto b = bench();
+        const auto body = body_of({{Measure::NeckPointHeight, 1420},
+                                   {Measure::ShoulderTipHeight, 1362},
+                                   {Measure::ShoulderLength, 124}});
+        Plan plan = plan_at("12");
+        const auto before = b(plan, body);
+        QVERIFY(before.line(ShoulderSlope)->proposal.has_value());
+        QVERIFY(before.line(ShoulderSlope)->amount < Length::mm(-8));  // steeper: comes off at the tips
+        plan.decide({ShoulderSlope, Answer::Accepted, {}});
+        const auto after = b(plan, body);
+        QVERIFY(std::abs(after.checks.shoulder->slope_degrees() - *shoulder_slope_degrees(body, Side::Right)) <
+                0.1);
+        QVERIFY(is_near(after.checks.shoulder->forward(), before.checks.shoulder->forward(), Length::mm(0.3)));
+    }
+    void lengths_share_the_common_part_and_leave_the_rest_to_the_sway_back()
+    {
+        const auto b = bench();
+        // Front 15 mm longer than the chart, back 3 mm: both get 15, centre back gives 12 back.
+        const auto body = body_of({{Measure::FrontWaistLength, 445}, {Measure::BackWaistLength, 413}});
+        Plan plan = plan_at("12");
+        QVERIFY(is_near(b(plan, body).line(BodiceLength)->amount, Length::mm(15), Length::mm(1e-6)));
+        QVERIFY(!b(plan, body).line(SwayBack)->proposal);  // nothing too long yet
+        plan.decide({BodiceLength, Answer::Accepted, {}});
+        const auto c = b(plan, body);
+        QVERIFY(is_near(c.line(SwayBack)->amount, Length::mm(-12), Length::mm(1e-6)));
+        QVERIFY(is_near(c.line(SwayBack)->proposal->already, Length::mm(15), Length::mm(1e-6)));
+        // A round back adds length there: the sway-back takes that into account.
+        plan.decide({AdjustmentKind::RoundBack, Answer::Accepted, Length::mm(8)});
+        QVERIFY(is_near(b(plan, body).line(SwayBack)->amount, Length::mm(-20), Length::mm(0.5)));
+        plan.decide({SwayBack, Answer::Accepted, {}});
+        const auto done = b(plan, body);
+        QVERIFY(is_near(done.altered_flat.centre_back, b(plan_at("12")).altered_flat.centre_back + Length::mm(3),
+                        Length::mm(0.6)));
+    }
+    void bust_depth_is_measured_on_the_paper_as_it_then_is()
+    {
+        const auto b = bench();
+        const auto body = body_of({{Measure::BustDepth, 285}});
+        Plan plan = plan_at("12");
+        plan.decide({ArmholeDepth, Answer::Accepted, Length::mm(10)});
+        plan.decide({BustDepth, Answer::Accepted, {}});
+        const auto c = b(plan, body);
+        const Piece& front = front_of(c.altered);
+        QVERIFY(std::abs(Geom::distance(neck_point(front), *front.bust_point) - 285) < 0.01);
+        QVERIFY(c.line(BustDepth)->amount < Length::mm(9));  // the armhole has done most of it
+    }
+    void what_a_posture_says_is_pointed_at_without_an_amount()
+    {
+        BodySet body;
+        body.posture = {Stance::Forward, Stance::Centred, RoundBack::Slight, SlopeSeen::Unsaid};
+        const auto c = bench()(plan_at("12"), body);
+        QVERIFY(c.line(BallOfShoulder)->noted);
+        QVERIFY(!c.line(NeckForward)->noted);
+        QVERIFY(c.line(AdjustmentKind::RoundBack)->noted);
+        QVERIFY(c.line(BallOfShoulder)->amount == Length{});
+    }
+    void what_stands_below_a_change_is_to_be_looked_at_again()
+    {
+        const auto b = bench();
+        Plan plan = plan_at("12");
+        plan.decide({BodiceLength, Answer::Accepted, Length::mm(10)});
+        plan.decide({SwayBack, Answer::Accepted, Length::mm(-10)});
+        QVERIFY(!b(plan).line(SwayBack)->look_again);
+        plan.decide({ShoulderSlope, Answer::Accepted, Length::mm(-6)});
+        QVERIFY(b(plan).line(SwayBack)->look_again == ShoulderSlope);
+        QVERIFY(b(plan).line(BodiceLength)->look_again == ShoulderSlope);
+        QVERIFY(!b(plan).line(ShoulderSlope)->look_again);
+        plan.decide(*plan.decision(SwayBack));  // looked at: it stays
+        QVERIFY(!b(plan).line(SwayBack)->look_again);
+        QVERIFY(b(plan).line(BodiceLength)->look_again);
+    }
+    void a_way_that_does_not_suit_the_fold_is_refused_and_keeps_the_rest()
+    {
+        const auto b = bench();
+        Plan plan = plan_at("12");
+        plan.decide({AdjustmentKind::RoundBack, Answer::Accepted, Length::mm(12), {}, 0});  // by a centre seam
+        plan.decide({BodiceLength, Answer::Accepted, Length::mm(10)});
+        const auto c = b(plan);
+        QVERIFY(c.line(AdjustmentKind::RoundBack)->state == LineState::Refused);
+        QVERIFY(c.line(AdjustmentKind::RoundBack)->refusal->why == Why::FoldWouldBend);
+        QVERIFY(c.line(BodiceLength)->state == LineState::Accepted);
+        plan.decide({AdjustmentKind::RoundBack, Answer::Accepted, Length::mm(12)});  // the usual way here
+        QVERIFY(b(plan).line(AdjustmentKind::RoundBack)->state == LineState::Accepted);
+        QVERIFY(b(plan).checks.folds[0].holds);
+    }
+    void allow_and_pin_is_accepted_with_nothing_pinned_yet()
+    {
+        const auto b = bench();
+        Plan plan = plan_at("12");
+        plan.decide({ShoulderSlope, Answer::Accepted, {}, {}, 2});
+        const auto c = b(plan);
+        QVERIFY(c.line(ShoulderSlope)->state == LineState::Accepted);
+        QCOMPARE(c.line(ShoulderSlope)->steps, std::size_t{2});
+        plan.decide({ShoulderSlope, Answer::Accepted, Length::mm(-9), Length::mm(-6), 2});
+        QVERIFY(b(plan).checks.shoulder->slope_degrees() > c.checks.shoulder->slope_degrees() + 3);
+    }
+    void sizes_blend_from_the_frame_to_the_waist_or_the_hem()
+    {
+        for (const bool tee : {false, true}) {
+            const auto b = bench(tee ? plain_tee() : plain_bodice());
+            Plan plan = plan_at("12");
+            (tee ? plan.hip_size : plan.waist_size) = "16";
+            const auto c = b(plan);
+            const auto small = measure_flat(b.pattern.sizes[0].pieces);
+            const auto large = measure_flat(b.pattern.sizes[2].pieces);
+            QVERIFY(is_near(c.traced_flat.bust, small.bust, Length::mm(1e-6)));
+            QVERIFY(is_near(c.traced_flat.shoulder, small.shoulder, Length::mm(1e-6)));
+            const Length got = tee ? c.traced_flat.hem : c.traced_flat.waist;
+            QVERIFY(is_near(got, tee ? large.hem : large.waist, Length::mm(6)));
+            QVERIFY(c.checks.seams_hold());
+            QVERIFY(is_near(c.checks.walks[1].difference, {}, Length::mm(0.02)));
+        }
+    }
+    void the_chart_must_print_the_bust()
+    {
+        auto b = bench();
+        for (auto& s : b.chart.sizes) s.body.erase(Measure::Bust);
+        const auto r = compute(b.pattern, b.chart, {}, plan_at("12"));
+        QVERIFY(!r && r.error().why == Why::ChartNoMeasure);
+        Plan plan = plan_at("12");
+        plan.bust_size = "99";
+        QVERIFY(compute(b.pattern, chart_for(b.pattern), {}, plan).error().why == Why::SizeUnknown);
+    }
+    void any_plan_within_its_limits_holds_together()
+    {
+        std::mt19937 rng{21};
+        int plans = 0;
+        int refused = 0;
+        int applied = 0;
+        while (plans < 250) {
+            const auto f = random_bodice(rng);
+            const auto drawn = bodice_pattern(f);
+            if (!drawn) continue;
+            ++plans;
+            const auto chart = [&] {
+                SizeChart c{"C", "N", {}};
+                c.sizes.push_back({f.size, {{Measure::Bust, Length::mm(880)}}, 0});
+                return c;
+            }();
+            Plan plan = plan_at(f.size);
+            const auto start = *compute(*drawn, chart, {}, plan);
+            for (const auto& entry : catalogue()) {
+                if (!entry.serves(start.traced) || rng() % 3 == 0) continue;
+                const double part = 0.6;
+                const Length amount =
+                    Length::mm(between(rng, entry.least.in_mm() * part, entry.most.in_mm() * part));
+                Decision d{entry.kind, Answer::Accepted, amount};
+                if (entry.acts_on == ActsOn::Apart && rng() % 2) d.back = amount * between(rng, 0.5, 1.0);
+                if (!entry.methods.empty()) d.method = rng() % entry.methods.size();
+                plan.decide(d);
+            }
+            const auto c = *compute(*drawn, chart, {}, plan);
+            for (const auto& l : c.lines) {
+                refused += l.state == LineState::Refused;
+                applied += l.state == LineState::Accepted;
+            }
+            const auto say = [&](const QString& what) {
+                return QString{"plan %1: %2"}.arg(plans).arg(what).toUtf8();
+            };
+            for (const auto& w : c.checks.walks)
+                QVERIFY2(w.holds, say(QString{"%1 off %2"}.arg(w.seam.c_str()).arg(w.difference.in_mm())).data());
+            for (const auto& fold : c.checks.folds) QVERIFY2(fold.holds, say("fold bends").data());
+            for (const auto& d : c.checks.darts)
+                QVERIFY2(d.holds, say(QString{"legs apart %1"}.arg(d.apart.in_mm())).data());
+            for (const auto& j : c.checks.joins)
+                QVERIFY2(j.holds, say(QString{"join %1 at %2"}.arg(int(j.place)).arg(j.degrees)).data());
+            for (const auto& piece : c.altered.pieces) {
+                QVERIFY2(check_piece(piece).has_value(), say("piece").data());
+                for (const auto& n : piece.notches) {
+                    double least = 1e9;
+                    for (const auto& e : piece.edges) {
+                        Geom::Coord off = 0;
+                        (void)e.curve.nearestTime(n.at, &off);
+                        if (e.role == n.on) least = std::min(least, double(off));
+                    }
+                    QVERIFY2(least < 0.01, say("notch off its edge").data());
+                }
+            }
+        }
+        QVERIFY2(applied > 1000 && refused < applied / 2,
+                 qPrintable(QString{"%1 applied, %2 refused"}.arg(applied).arg(refused)));
+    }
+    void taking_decisions_back_in_any_order_gives_the_start_again()
+    {
+        const auto b = bench();
+        const auto start = b(plan_at("12"));
+        std::mt19937 rng{3};
+        for (int i = 0; i < 20; ++i) {
+            Plan plan = plan_at("12");
+            std::vector<AdjustmentKind> made{ShoulderSlope, BallOfShoulder, AdjustmentKind::RoundBack,
+                                             ArmholeDepth,  BustDepth,      BodiceLength,
+                                             SwayBack};
+            for (const auto k : made) plan.decide({k, Answer::Accepted, Length::mm(k == SwayBack ? -9 : 7)});
+            QVERIFY(largest_gap(front_of(b(plan).altered), front_of(start.altered)) > 5);
+            std::shuffle(made.begin(), made.end(), rng);
+            for (const auto k : made) plan.forget(k);
+            const auto back = b(plan);
+            for (std::size_t p = 0; p < back.altered.pieces.size(); ++p)
+                QVERIFY(largest_gap(back.altered.pieces[p], start.altered.pieces[p]) < 1e-6);
+        }
+    }
+    void a_mirrored_drawing_and_a_mirrored_body_give_the_same_paper()
+    {
+        const auto b = bench();
+        auto mirrored = b.pattern;
+        for (auto& size : mirrored.sizes) {
+            for (auto& p : size.pieces) p = moved(p, Geom::Scale(-1, 1));
+        }
+        const Bench other{*check_pattern(mirrored), b.chart};
+        Plan plan = plan_at("12");
+        plan.decide({ShoulderSlope, Answer::Accepted, {}});
+        plan.decide({BallOfShoulder, Answer::Accepted, Length::mm(8)});
+        BodySet body = body_of({{Measure::NeckPointHeight, 1420}});
+        for (const auto& [m, right, left] :
+             {std::tuple{Measure::ShoulderTipHeight, 1366.0, 1374.0}, {Measure::ShoulderLength, 124.0, 122.0}}) {
+            body.readings[m] = {Length::mm(right), Length::mm(right)};
+            body.left[m] = {Length::mm(left), Length::mm(left)};
+        }
+        BodySet swapped = body;
+        for (const auto m : {Measure::ShoulderTipHeight, Measure::ShoulderLength})
+            std::swap(swapped.readings[m], swapped.left[m]);
+        const auto one = b(plan, body);
+        const auto two = other(plan, swapped);
+        QVERIFY(one.line(ShoulderSlope)->proposal.has_value());
+        for (std::size_t p = 0; p < one.altered.pieces.size(); ++p)
+            QVERIFY(largest_gap(one.altered.pieces[p], two.altered.pieces[p]) < 1e-6);
+    }
+};
+QTEST_APPLESS_MAIN(TestBodicePlan)
+#include "test_bodice_plan.moc"

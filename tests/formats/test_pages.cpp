@@ -5,8 +5,9 @@
 #include <QTemporaryDir>
 #include <QTest>
 
-#include "formats/pages.h"
-#include "skirts.h"
+#include "bodices.h"
+#include "formats/work_card.h"
+#include "words/words.h"
 
 using namespace sartorum;
 using namespace sartorum::test;
@@ -136,6 +137,49 @@ private slots:
         QVERIFY(!QFile::exists(path));
         QCOMPARE(write_pages("/nowhere/at/all.pdf", job(PaperSize::A4, 4, Unit::Centimetre)).error().why,
                  Why::FileNotWritable);
+    }
+    void a_tops_work_card_runs_over_pages_and_names_every_step()
+    {
+        const auto pattern = *bodice_pattern(plain_bodice());
+        SizeChart chart{"c", "m", {}};
+        chart.sizes.push_back({"12", {{Measure::Bust, Length::mm(880)}}, 0});
+        Plan plan{"12", "12", {}};
+        for (const auto& a : catalogue()) plan.decide({a.kind, Answer::Accepted, Length::mm(-9)});
+        const auto c = *compute(pattern, chart, {}, plan);
+        QVERIFY(c.steps.size() > 25);
+        const QString path = dir_.filePath("top.pdf");
+        const PrintLabel label{"Ottilie", "Test bodice", "12", "v", "d"};
+        const int pages = *write_work_card(path, c, label, PaperSize::A4, Unit::Inch);
+        QVERIFY(pages >= 2);
+        QVERIFY(output("pdfinfo", {path}).contains(QRegularExpression{QString{"Pages:\\s+%1\\b"}.arg(pages)}));
+        const QString text = output("pdftotext", {"-raw", path, "-"}).simplified();
+        for (const auto& s : c.steps) {
+            const QString title = words::step_title(s, Unit::Inch);
+            QVERIFY2(text.contains(title.left(20)), qPrintable(title));
+        }
+        QVERIFY(text.contains("Walk the seams") && text.contains("sewn, seam"));
+        // Fractions, not decimals, in inches.
+        QVERIFY(text.contains("3/8 in"));
+        // Letter is another page, as many or a little more.
+        QVERIFY(*write_work_card(path, c, label, PaperSize::Letter, Unit::Centimetre) >= pages);
+        QVERIFY(output("pdfinfo", {path}).contains("612 x 792"));
+    }
+    void practice_sheets_hold_each_piece_to_work_on_and_as_it_should_come_out()
+    {
+        const auto pattern = *bodice_pattern(plain_bodice());
+        SizeChart chart{"c", "m", {}};
+        chart.sizes.push_back({"12", {{Measure::Bust, Length::mm(880)}}, 0});
+        Plan plan{"12", "12", {}};
+        plan.decide({AdjustmentKind::BodiceLength, Answer::Accepted, Length::mm(20)});
+        const auto c = *compute(pattern, chart, {}, plan);
+        const auto pieces = practice_pieces(c);
+        QCOMPARE(pieces.size(), std::size_t{4});
+        QVERIFY(largest_gap(pieces[0], c.traced.pieces[0]) < 1e-9);
+        QVERIFY(largest_gap(pieces[2], c.altered.pieces[0]) < 1e-9);
+        QVERIFY(QString::fromStdString(pieces[0].name) != QString::fromStdString(pieces[2].name));
+        const auto l = lay_out({pieces, PaperSize::A4, 4, Unit::Centimetre, {"O", "P", "12", "v", "d"}});
+        // A quarter of the true size.
+        QVERIFY(std::abs(bounds(l.pieces[0]).width() * 4 - bounds(pieces[0]).width()) < 1e-6);
     }
     void the_work_card_is_one_page_with_every_step()
     {

@@ -4,9 +4,9 @@
 #include <QTemporaryDir>
 #include <QTest>
 
+#include "bodices.h"
 #include "formats/pattern_svg.h"
 #include "formats/text_file.h"
-#include "skirts.h"
 
 using namespace sartorum;
 using namespace sartorum::test;
@@ -50,6 +50,44 @@ private slots:
                     QCOMPARE(b.edges[e].allowance.in_mm(), a.edges[e].allowance.in_mm());
             }
         }
+    }
+    void a_bodice_comes_back_with_darts_bust_point_and_guides()
+    {
+        BodiceFlat f = plain_bodice();
+        f.shoulder_dart = Length::mm(12);
+        auto p = *bodice_pattern(f);
+        p.sizes[0].pieces[1].darts[0].kind = DartKind::Tuck;
+        Piece facing = p.sizes[0].pieces[1];
+        facing.id = "facing";
+        facing.role = PieceRole::Other;
+        p.sizes[0].pieces.push_back(facing);
+        const auto again = read_pattern_svg(write_pattern_svg(p).toStdString());
+        QVERIFY(again.has_value());
+        const auto& pieces = again->sizes[0].pieces;
+        for (std::size_t i = 0; i < 2; ++i) {
+            const Piece& was = p.sizes[0].pieces[i];
+            QVERIFY(largest_gap(pieces[i], was) < 1e-5);
+            QCOMPARE(pieces[i].darts.size(), was.darts.size());
+            for (std::size_t d = 0; d < was.darts.size(); ++d) {
+                QCOMPARE(pieces[i].darts[d].kind, was.darts[d].kind);
+                QVERIFY(Geom::distance(pieces[i].darts[d].tip, was.darts[d].tip) < 1e-5);
+            }
+            for (const auto& g : was.guides) QVERIFY(guide(pieces[i], g.kind).has_value());
+        }
+        QVERIFY(Geom::distance(*pieces[0].bust_point, *p.sizes[0].pieces[0].bust_point) < 1e-5);
+        QVERIFY(!pieces[1].bust_point);
+        QCOMPARE(pieces[2].role, PieceRole::Other);
+    }
+    void a_broken_bust_point_or_dart_kind_is_refused()
+    {
+        const auto svg = write_pattern_svg(*bodice_pattern(plain_bodice())).toStdString();
+        QCOMPARE(read_pattern_svg(replaced(svg, "data-dart=\"dart\"", "data-dart=\"gore\"")).error().why,
+                 Why::PathNotUnderstood);
+        const auto at = svg.find("data-mark=\"bust-point\"");
+        QVERIFY(at != std::string::npos);
+        auto broken = svg;
+        broken.replace(broken.find("cx=\"", at), 4, "cx=\"a");
+        QCOMPARE(read_pattern_svg(broken).error().why, Why::PathNotUnderstood);
     }
     void a_drawing_in_inches_turned_and_mirrored_is_the_same_pattern()
     {

@@ -233,6 +233,40 @@ private slots:
         QVERIFY(again.has_value());
         QVERIFY(!before.isEmpty());
     }
+    void a_notebook_of_the_second_version_keeps_its_decisions()  // N-01, N-03
+    {
+        const QString path = at("second.sartorum");
+        QVERIFY(QFile::copy(QString{SARTORUM_SOURCE_DIR} + "/tests/notebook/fixtures/version-2.sartorum", path));
+        QVERIFY(QFile::setPermissions(path, QFile::ReadOwner | QFile::WriteOwner));
+        auto book = Notebook::open(path);
+        QVERIFY(book.has_value());
+        QVERIFY(QFile::exists(path + ".version-2"));
+        const auto table = (*book)->table();
+        auto plan = (*book)->plan(*table.wearer, PlanFor::pattern(*table.pattern));
+        QCOMPARE(plan.waist_size, std::string{"14"});
+        QCOMPARE(plan.decision(AdjustmentKind::WaistToHip)->amount->in_mm(), 12.7);
+        QVERIFY(!plan.decision(AdjustmentKind::WaistToHip)->back &&
+                !plan.decision(AdjustmentKind::WaistToHip)->method);
+        QVERIFY(plan.decision(AdjustmentKind::WidthAtWaist)->answer == Answer::Declined);
+        // And takes what is new; undone, it stands as before.
+        plan.decide({AdjustmentKind::ShoulderSlope, Answer::Accepted, Length::mm(-6), Length::mm(-4), 2});
+        QVERIFY((*book)->save_plan(*table.wearer, PlanFor::pattern(*table.pattern), plan, "slope"));
+        const auto kept = (*book)->plan(*table.wearer, PlanFor::pattern(*table.pattern));
+        const auto* slope = kept.decision(AdjustmentKind::ShoulderSlope);
+        QCOMPARE(slope->back->in_mm(), -4.0);
+        QCOMPARE(*slope->method, std::size_t{2});
+        QCOMPARE(kept.decisions.back().kind, AdjustmentKind::ShoulderSlope);
+        QVERIFY(*(*book)->undo());
+        QVERIFY(!(*book)
+                     ->plan(*table.wearer, PlanFor::pattern(*table.pattern))
+                     .decision(AdjustmentKind::ShoulderSlope));
+        QVERIFY(*(*book)->redo());
+        QCOMPARE((*book)
+                     ->plan(*table.wearer, PlanFor::pattern(*table.pattern))
+                     .decision(AdjustmentKind::ShoulderSlope)
+                     ->back->in_mm(),
+                 -4.0);
+    }
     void all_that_is_known_of_a_body_comes_back_and_is_undone_step_by_step()  // N-05, N-06
     {
         auto book = std::move(*Notebook::open(at("body.sartorum")));

@@ -5,9 +5,10 @@
 #include <cstdarg>
 #include <memory>
 
+#include "bodices.h"
 #include "core/alter/catalogue.h"
 #include "core/paper/area.h"
-#include "skirts.h"
+#include "core/pattern/shoulder.h"
 
 using namespace sartorum;
 using namespace sartorum::test;
@@ -104,6 +105,73 @@ private slots:
                 QVERIFY(std::abs(area_mm2(piece) - theirs) / theirs < 1e-7);
             }
         }
+    }
+    void a_bodices_lengths_and_areas_agree()
+    {
+        std::mt19937 rng{23};
+        for (int i = 0; i < 20; ++i) {
+            const auto drawn = draw_bodice(random_bodice(rng));
+            if (!drawn) continue;
+            for (const auto& piece : drawn->pieces) {
+                const double theirs = area_of(polygon(sampled(piece)));
+                QVERIFY(std::abs(area_mm2(piece) - theirs) / theirs < 1e-7);
+                for (const auto& e : piece.edges)
+                    QVERIFY(std::abs(length(e.curve).in_mm() - length_of(line(sampled(e.curve)))) < 1e-3);
+            }
+        }
+    }
+    // No outline crosses itself, whatever is done within the limits; GEOS calls such a polygon valid.
+    void altered_bodices_never_cross_themselves()
+    {
+        std::mt19937 rng{24};
+        int seen = 0;
+        for (int i = 0; i < 120; ++i) {
+            const auto pattern = bodice_pattern(random_bodice(rng));
+            if (!pattern) continue;
+            Garment g{pattern->sizes[0].pieces, pattern->seams};
+            for (const auto& entry : catalogue()) {
+                if (!entry.serves(g) || rng() % 2) continue;
+                const Length amount =
+                    Length::mm(between(rng, entry.least.in_mm() * 0.7, entry.most.in_mm() * 0.7));
+                const std::size_t method = entry.methods.empty() ? 0 : rng() % entry.methods.size();
+                if (const auto done = entry.apply(g, {amount, method})) g = done->garment;
+            }
+            for (const auto& piece : g.pieces) {
+                const auto theirs = polygon(outline_points(piece, Length::mm(0.05)));
+                QVERIFY2(GEOSisValid(theirs.get()) == 1,
+                         qPrintable(QString{"%1 %2"}.arg(i).arg(piece.id.c_str())));
+                ++seen;
+            }
+        }
+        QVERIFY(seen > 200);
+    }
+    // A strip spread in is its amount times the width at the line (trade, section 16).
+    void a_spread_bodice_gains_the_strip()
+    {
+        const Garment g = bodice(plain_bodice());
+        const double amount = 20;
+        const auto done = adjustment(AdjustmentKind::ArmholeDepth).apply(g, Length::mm(amount));
+        for (const auto& s : done->steps) {
+            if (s.kind != StepKind::Spread) continue;
+            const Piece& piece = *find_piece(g.pieces, s.piece);
+            const auto across = *guide(piece, GuideKind::Across);
+            const double wide = Geom::distance(across.a, across.b);
+            const double strip = area_of(polygon(s.picture.added.at(0)));
+            QVERIFY(std::abs(strip - wide * amount) < 1e-6);
+        }
+    }
+    // The slope by the folded polygons themselves: front and back lie on each other along the fold.
+    void the_joined_pieces_do_not_overlap_but_share_the_seam()
+    {
+        const Garment g = bodice(plain_bodice());
+        const auto how = back_joined(front_of(g), back_of(g));
+        const auto front = polygon(sampled(front_of(g)));
+        const auto back = polygon(sampled(moved(back_of(g), how)));
+        const double shared = area_of(own(GEOSIntersection(front.get(), back.get())));
+        QVERIFY2(shared < 1.0, qPrintable(QString::number(shared)));
+        double apart = 1;
+        GEOSDistance(front.get(), back.get(), &apart);
+        QVERIFY(apart < 1e-6);
     }
     void paper_added_and_removed_agrees()
     {

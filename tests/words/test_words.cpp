@@ -1,7 +1,8 @@
 // Every reason and every step has its sentence; the sentences keep to how the trade and the program speak.
 #include <QTest>
+#include <set>
 
-#include "skirts.h"
+#include "bodices.h"
 #include "words/words.h"
 
 using namespace sartorum;
@@ -50,6 +51,57 @@ private slots:
                 QVERIFY2(s.endsWith('.') || s.endsWith('?'), qPrintable(s));
             }
         }
+    }
+    void every_step_of_a_top_can_be_found_on_paper()
+    {
+        BodiceFlat seam = plain_bodice();
+        seam.back_seam = true;
+        std::set<StepKind> seen;
+        for (const auto& g : {bodice(plain_bodice()), bodice(seam), bodice(plain_tee())}) {
+            for (const auto& entry : catalogue()) {
+                if (!entry.serves(g)) continue;
+                for (std::size_t m = 0; m < std::max<std::size_t>(1, entry.methods.size()); ++m) {
+                    check_voice(words::adjustment_name(entry.kind));
+                    check_voice(words::amount_meaning(entry.kind));
+                    check_voice(words::limit_advice(entry.kind));
+                    if (!entry.methods.empty()) {
+                        check_voice(words::method_name(entry.kind, m));
+                        check_voice(words::method_cost(entry.kind, m));
+                    }
+                    std::vector<Dose> doses{Length::mm(8), Length::mm(-8), Dose{Length::mm(6), Length::mm(2), 0}};
+                    doses.push_back(Length{});
+                    for (auto dose : doses) {
+                        dose.method = m;
+                        const auto done = entry.apply(g, dose);
+                        if (!done) continue;
+                        for (const auto& s : done->steps) {
+                            seen.insert(s.kind);
+                            for (const auto unit : {Unit::Centimetre, Unit::Inch}) {
+                                check_voice(words::step_title(s, unit));
+                                check_voice(words::step_detail(s, unit));
+                            }
+                        }
+                    }
+                }
+            }
+        }
+        // Every kind of step a bodice knows was said; two only come with larger differences.
+        for (int k = static_cast<int>(StepKind::DrawCorner); k <= static_cast<int>(StepKind::MarkDartTip); ++k) {
+            const auto kind = static_cast<StepKind>(k);
+            if (kind == StepKind::MatchShoulders) continue;
+            QVERIFY2(seen.count(kind), qPrintable(QString{"step kind %1 never came"}.arg(k)));
+        }
+    }
+    void limits_say_what_to_do_instead()
+    {
+        const auto g = bodice(plain_bodice());
+        const auto r = adjustment(AdjustmentKind::BallOfShoulder).apply(g, Length::mm(20)).error();
+        const QString text = words::refusal(r, Unit::Inch);
+        QVERIFY2(text.contains("show from the front"), qPrintable(text));
+        QVERIFY(text.contains("1/2 in"));
+        QVERIFY(words::refusal(adjustment(AdjustmentKind::RoundBack).apply(g, Dose{Length::mm(9), 0}).error(),
+                               Unit::Centimetre)
+                    .contains("on the fold"));
     }
     void a_refusal_names_the_field_and_the_range_in_the_unit_shown()
     {

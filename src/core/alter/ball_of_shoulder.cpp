@@ -60,6 +60,7 @@ Outcome<Applied> alter_ball_of_shoulder(const Garment& garment, const Dose& dose
             piece = tip_moved(out, piece, amount);
         }
     }
+    match_shoulders(out, shoulder_ease(garment));
     return out;
 }
 

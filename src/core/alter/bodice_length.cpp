@@ -56,6 +56,7 @@ Outcome<Applied> alter_bodice_length(const Garment& garment, const Dose& dose)
         }
         if (amount != both) piece = bottom_moved_at_centre(out, piece, amount - both);
     }
+    if (const auto ok = match_sides(out); !ok) return tl::make_unexpected(ok.error());
     return out;
 }
 

@@ -163,6 +163,7 @@ Outcome<Applied> alter_bust_depth(const Garment& garment, const Dose& dose)
                         ? move_box(out, front, *at, dose.front)
                         : re_aim(out, front, *at, dose.front);
     if (!ok) return tl::make_unexpected(ok.error());
+    if (const auto even = match_sides(out); !even) return tl::make_unexpected(even.error());
     return out;
 }
 

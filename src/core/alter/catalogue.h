@@ -57,6 +57,7 @@ struct Proposal {
     Length wanted;  // what the body asks for
     Length given;   // what the chart or the pattern has
     Against against = Against::Chart;
+    Length already{};  // what earlier changes have made of `given`
     [[nodiscard]] bool inside_noise() const { return abs(amount) <= spread; }
 };
 

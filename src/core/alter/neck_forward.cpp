@@ -14,6 +14,7 @@ Outcome<Applied> alter_neck_forward(const Garment& garment, const Dose& dose)
     Piece& back = *find_piece(out.garment.pieces, PieceRole::Back);
     front = neck_end_moved(out, front, -dose.front);
     back = neck_end_moved(out, back, dose.front);
+    match_shoulders(out, shoulder_ease(garment));
     return out;
 }
 

@@ -120,7 +120,7 @@ std::optional<Proposal> propose_bodice_length(const FittingState& s)
     const auto front = missing(s, Measure::FrontWaistLength, front_waist_length(front_of(s.traced)));
     if (!front) return std::nullopt;
     const Length done = front_waist_length(front_of(s.now)) - front_waist_length(front_of(s.traced));
-    return Proposal{front->amount - done, front->spread, front->wanted, front->given + done, front->against};
+    return Proposal{front->amount - done, front->spread, front->wanted, front->given, front->against, done};
 }
 
 std::optional<Proposal> propose_sway_back(const FittingState& s)
@@ -130,7 +130,7 @@ std::optional<Proposal> propose_sway_back(const FittingState& s)
     const Length done = back_waist_length(back_of(s.now)) - back_waist_length(back_of(s.traced));
     const Length amount = back->amount - done;
     if (amount >= Length{}) return std::nullopt;
-    return Proposal{amount, back->spread, back->wanted, back->given + done, back->against};
+    return Proposal{amount, back->spread, back->wanted, back->given, back->against, done};
 }
 
 }  // namespace sartorum

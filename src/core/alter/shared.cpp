@@ -6,26 +6,57 @@
 
 namespace sartorum {
 
-Outcome<bool> match_sides(Applied& applied)
+namespace {
+
+// Front and back as they come out, the front's lower or upper end raised by the amount, the back's lowered.
+void keep_matched(Applied& applied, Piece front_after, Piece back_after, Length raised)
 {
     Piece& front = *find_piece(applied.garment.pieces, PieceRole::Front);
     Piece& back = *find_piece(applied.garment.pieces, PieceRole::Back);
+    if (abs(raised) > Length::mm(0.5)) {
+        applied.steps.push_back(redrawn_step(front, front_after, StepKind::MatchSides, raised));
+        applied.steps.push_back(redrawn_step(back, back_after, StepKind::MatchSides, -raised));
+    }
+    front = std::move(front_after);
+    back = std::move(back_after);
+}
+
+}  // namespace
+
+Outcome<bool> match_sides(Applied& applied)
+{
+    const Piece& front = *find_piece(applied.garment.pieces, PieceRole::Front);
+    const Piece& back = *find_piece(applied.garment.pieces, PieceRole::Back);
+    if (is_bodice(front)) {
+        auto even = sides_evened(front, back);
+        keep_matched(applied, std::move(even.front), std::move(even.back), even.raised);
+        return true;
+    }
     auto matched = sides_matched(front, back);
     if (!matched) return tl::make_unexpected(matched.error());
-    const Piece* before[] = {&front, &back};
-    const Piece* after[] = {&matched->front, &matched->back};
-    if (abs(matched->raised) > Length::mm(0.5)) {
-        for (int i = 0; i < 2; ++i) {
-            Step step{
-                StepKind::MatchSides, before[i]->id, i == 0 ? matched->raised : -matched->raised, {}, {}, {}, {}};
-            step.picture.panels = {*after[i]};
-            step.picture.redrawn_from = {*before[i]};
-            applied.steps.push_back(std::move(step));
-        }
-    }
-    front = std::move(matched->front);
-    back = std::move(matched->back);
+    keep_matched(applied, std::move(matched->front), std::move(matched->back), matched->raised);
     return true;
+}
+
+Length shoulder_ease(const Garment& g)
+{
+    return sewn_length(*find_piece(g.pieces, PieceRole::Back), EdgeRole::Shoulder) -
+           sewn_length(*find_piece(g.pieces, PieceRole::Front), EdgeRole::Shoulder);
+}
+
+void match_shoulders(Applied& applied, Length ease)
+{
+    const Length half = (shoulder_ease(applied.garment) - ease) / 2.0;
+    if (abs(half) < Length::mm(1e-9)) return;
+    for (const auto& [role, by] : {std::pair{PieceRole::Front, half}, {PieceRole::Back, -half}}) {
+        Piece& piece = *find_piece(applied.garment.pieces, role);
+        const Curve seam = shoulder_run(piece);
+        const Point along = Geom::unit_vector(seam.finalPoint() - seam.initialPoint());
+        const Piece after = shoulder_redrawn(piece, {0, 0}, along * by.in_mm());
+        if (abs(by) > Length::mm(0.5))
+            applied.steps.push_back(redrawn_step(piece, after, StepKind::MatchShoulders, by));
+        piece = after;
+    }
 }
 
 Outcome<bool> within(Length amount, const std::string& adjustment, Length limit)

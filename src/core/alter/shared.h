@@ -16,6 +16,10 @@ namespace sartorum {
 // the side seam becomes longer by the amount.
 [[nodiscard]] Piece bottom_moved_at_centre(Applied&, const Piece&, Length amount);
 [[nodiscard]] Piece bottom_moved_at_side(Applied&, const Piece&, Length amount);
+// The tips moved along their seams, half each, until the back shoulder is longer than the front by `ease` again;
+// leaves a step where a tip moved by more than 0.5 mm.
+[[nodiscard]] Length shoulder_ease(const Garment&);
+void match_shoulders(Applied&, Length ease);
 // The waistband cut at its side notch and spread or overlapped so that it is longer by `change`.
 [[nodiscard]] Outcome<bool> fit_band(Applied&, Length change);
 [[nodiscard]] Length sewn_waist(const Garment&);  // half: front and back piece

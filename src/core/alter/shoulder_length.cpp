@@ -48,7 +48,9 @@ Outcome<bool> alter_piece(Applied& applied, Piece& piece, Length amount)
 
 Outcome<Applied> alter_shoulder_length(const Garment& garment, const Dose& dose)
 {
-    return alter_front_and_back(garment, dose, "shoulder_length", shoulder_length_limit, alter_piece);
+    auto out = alter_front_and_back(garment, dose, "shoulder_length", shoulder_length_limit, alter_piece);
+    if (out) match_shoulders(*out, shoulder_ease(garment));
+    return out;
 }
 
 }  // namespace sartorum

@@ -33,6 +33,7 @@ Outcome<Applied> at_ends(const Garment& garment, const Dose& dose, bool neck)
         if (amount == Length{}) continue;
         piece = neck ? neck_end_moved(out, piece, amount) : tip_moved(out, piece, amount);
     }
+    match_shoulders(out, shoulder_ease(garment));
     return out;
 }
 

@@ -43,27 +43,45 @@ Outcome<Applied> trace_sizes(const Pattern& pattern, const std::string& waist_si
     return out;
 }
 
+namespace {
+
+// From one size's frame to the other's lower edge; then both side seams as long as their mean, at the lower end.
+std::vector<Piece> blended_bodice(const SizedPieces& frame, const SizedPieces& lower)
+{
+    std::vector<Piece> out = frame.pieces;
+    const auto width = [](const Piece& p) {
+        return edge(p, bottom_role(p)).curve.initialPoint()[Geom::X] -
+               edge(p, EdgeRole::Centre).curve.initialPoint()[Geom::X];
+    };
+    for (std::size_t i = 0; i < out.size(); ++i) {
+        if (is_bodice(out[i]))
+            out[i] = bottom_redrawn(out[i], {width(lower.pieces[i]) - width(out[i]), 0}, {0, 0});
+    }
+    Piece& front = *find_piece(out, PieceRole::Front);
+    Piece& back = *find_piece(out, PieceRole::Back);
+    auto even = sides_evened(front, back);
+    front = std::move(even.front);
+    back = std::move(even.back);
+    return out;
+}
+
+}  // namespace
+
 Outcome<Applied> trace_bodice(const Pattern& pattern, const std::string& frame_size, const std::string& lower_size)
 {
     const auto* frame = pattern.find(frame_size);
     const auto* lower = pattern.find(lower_size);
     if (!frame) return refuse(Why::SizeUnknown, frame_size);
     if (!lower) return refuse(Why::SizeUnknown, lower_size);
-    Applied out{{frame->pieces, pattern.seams}, {}};
-    for (std::size_t i = 0; i < frame->pieces.size(); ++i) {
-        const Piece& piece = frame->pieces[i];
-        out.steps.push_back(trace_step(piece, frame_size));
-        if (frame == lower || !is_bodice(piece)) continue;
-        const auto width = [](const Piece& p) {
-            return edge(p, bottom_role(p)).curve.initialPoint()[Geom::X] -
-                   edge(p, EdgeRole::Centre).curve.initialPoint()[Geom::X];
-        };
-        const Piece blend = bottom_redrawn(piece, {width(lower->pieces[i]) - width(piece), 0}, {0, 0});
-        Step step = redrawn_step(piece, blend, StepKind::DrawBlend);
+    const auto pieces = frame == lower ? frame->pieces : blended_bodice(*frame, *lower);
+    Applied out{{pieces, pattern.seams}, {}};
+    for (std::size_t i = 0; i < pieces.size(); ++i) {
+        out.steps.push_back(trace_step(frame->pieces[i], frame_size));
+        if (frame == lower || !is_bodice(pieces[i])) continue;
+        Step step = redrawn_step(frame->pieces[i], pieces[i], StepKind::DrawBlend);
         step.from_size = frame_size;
         step.to_size = lower_size;
         out.steps.push_back(std::move(step));
-        out.garment.pieces[i] = blend;
     }
     return out;
 }

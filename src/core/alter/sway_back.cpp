@@ -89,26 +89,17 @@ Outcome<bool> fits_centre(const Piece& back, SwayBackMethod method)
     return true;
 }
 
-}  // namespace
-
-Outcome<Applied> alter_sway_back(const Garment& garment, const Dose& dose)
+Outcome<bool> taken_in(Applied& out, Length taken, SwayBackMethod method)
 {
-    const Length taken = -dose.front;
-    if (taken == Length{}) return refuse(Why::AmountZero, "sway_back");
-    if (taken < Length{} || taken > sway_back_limit)
-        return refuse_amount(Why::AmountTooLarge, "sway_back", dose.front, -sway_back_limit, {});
-    Applied out{garment, {}};
     Piece& back = *find_piece(out.garment.pieces, PieceRole::Back);
     Piece& front = *find_piece(out.garment.pieces, PieceRole::Front);
-    const auto method = static_cast<SwayBackMethod>(dose.method);
     if (const auto ok = fits_centre(back, method); !ok) return tl::make_unexpected(ok.error());
     if (method == SwayBackMethod::WaistSeam) {
         back = bottom_moved_at_centre(out, back, -taken);
-        return out;
+        return true;
     }
     if (method == SwayBackMethod::FoldTuck) {
-        if (const auto ok = tucked(out, back, front, taken); !ok) return tl::make_unexpected(ok.error());
-        return out;
+        return tucked(out, back, front, taken);
     }
     auto closed = wedge_closed(out, back, taken);
     if (!closed) return tl::make_unexpected(closed.error());
@@ -120,6 +111,21 @@ Outcome<Applied> alter_sway_back(const Garment& garment, const Dose& dose)
         out.steps.push_back(redrawn_step(*closed, *closed, StepKind::CurveCentreBack));
         back = std::move(*closed);
     }
+    return true;
+}
+
+}  // namespace
+
+Outcome<Applied> alter_sway_back(const Garment& garment, const Dose& dose)
+{
+    const Length taken = -dose.front;
+    if (taken == Length{}) return refuse(Why::AmountZero, "sway_back");
+    if (taken < Length{} || taken > sway_back_limit)
+        return refuse_amount(Why::AmountTooLarge, "sway_back", dose.front, -sway_back_limit, {});
+    Applied out{garment, {}};
+    const auto ok = taken_in(out, taken, static_cast<SwayBackMethod>(dose.method));
+    if (!ok) return tl::make_unexpected(ok.error());
+    if (const auto even = match_sides(out); !even) return tl::make_unexpected(even.error());
     return out;
 }
 

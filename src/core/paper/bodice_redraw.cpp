@@ -70,6 +70,18 @@ Geom::Affine turn_about(Point about, double radians)
     return whole_motion({0, about, radians, none});
 }
 
+// The side seam's last edge drawn anew: what meets it at either end keeps its corner.
+void redraw_side(Piece& p, std::size_t side, const Curve& line)
+{
+    const Curve old = p.edges[side].curve;
+    const double above = Geom::angle_between(start_direction(old), start_direction(line));
+    const double below = Geom::angle_between(end_direction(old), end_direction(line));
+    redraw_edge(p, side, line);
+    if (p.edges[side - 1].role == EdgeRole::Armhole)
+        redraw_edge(p, side - 1, end_turned(p.edges[side - 1].curve, above));
+    redraw_edge(p, side + 1, start_turned(p.edges[side + 1].curve, below));
+}
+
 void shift_guides_below(Piece& p, double level, Point by)
 {
     for (auto& g : p.guides) {
@@ -235,7 +247,7 @@ Piece lowered_at_line(const Piece& piece, Point by)
         const auto [above, below] = split(line, 1.0);
         redraw_edge(out, side, joined(eased(above, none, by), moved(below, by)));
     } else {
-        redraw_edge(out, side, trued(line, none, by));
+        redraw_side(out, side, trued(line, none, by));
     }
     for (auto& n :
          out.notches) {  // a notch below the line goes with the paper, whatever the trued line's nodes do
@@ -265,7 +277,11 @@ Piece bottom_redrawn(const Piece& piece, Point at_side, Point at_centre)
     Piece out = piece;
     const auto [first, last] = run_of(piece, bottom_role(piece));
     const double whole = sewn_length(piece, bottom_role(piece)).in_mm();
-    const auto shift_at = [&](double s) { return at_side * (1 - s / whole) + at_centre * (s / whole); };
+    // Full at one end, with the ends' directions kept: square stays square.
+    const auto shift_at = [&](double s) {
+        const double w = s / whole * (s / whole) * (3 - 2 * s / whole);
+        return at_side * (1 - w) + at_centre * w;
+    };
     double along = 0;
     for (std::size_t i = first; i <= last; ++i) {
         const Curve& c = piece.edges[i].curve;
@@ -273,19 +289,36 @@ Piece bottom_redrawn(const Piece& piece, Point at_side, Point at_centre)
             redraw_edge(out, i, moved(c, shift_at(along)));
         } else {
             const double to = along + length(c).in_mm();
-            redraw_edge(out, i, sheared(c, shift_at(along), shift_at(to)));
+            redraw_edge(out, i, eased_part(c, at_side, at_centre, along / whole, to / whole));
             along = to;
         }
     }
     const std::size_t side = index_of(piece, EdgeRole::Side, true);
     const std::size_t centre = index_of(piece, EdgeRole::Centre);
-    redraw_edge(out, side, trued(piece.edges[side].curve, none, at_side));
+    redraw_side(out, side, trued(piece.edges[side].curve, none, at_side));
     redraw_edge(out, centre, trued(piece.edges[centre].curve, at_centre, none));
     settle_darts(out);
     for (std::size_t i = first; i <= last; ++i) {
         if (piece.edges[i].role == EdgeRole::DartMouth) settle_tip(out.darts[dart_at(piece, i)]);
     }
     settle_bodice_guides(out);
+    return out;
+}
+
+EvenedSides sides_evened(const Piece& front, const Piece& back)
+{
+    EvenedSides out{front, back, {}};
+    const auto lengthened = [](const Piece& p, Length by) {
+        const Curve& side = p.edges[index_of(p, EdgeRole::Side, true)].curve;
+        return bottom_redrawn(p, end_direction(side) * by.in_mm(), none);
+    };
+    for (int i = 0; i < 8; ++i) {
+        const Length apart = sewn_length(out.front, EdgeRole::Side) - sewn_length(out.back, EdgeRole::Side);
+        if (abs(apart) < Length::mm(0.005)) break;
+        out.raised += apart / 2.0;
+        out.front = lengthened(front, -out.raised);
+        out.back = lengthened(back, out.raised);
+    }
     return out;
 }
 

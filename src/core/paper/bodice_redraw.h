@@ -26,8 +26,16 @@ enum class ArmholeReach { Across, Underarm };
 // Everything below the lengthen/shorten line shifted; the side seam trued below its dart, darts that cross the
 // line drawn longer or shorter.
 [[nodiscard]] Piece lowered_at_line(const Piece&, Point by);
-// The lower edge shifted: fully at one end, evenly less towards the other.
+// The lower edge shifted: fully at one end, less and less towards the other, both ends keeping their direction.
 [[nodiscard]] Piece bottom_redrawn(const Piece&, Point at_side, Point at_centre);
+
+// Front and back side seams made equally long, each by half of the difference at its lower end, along the seam.
+struct EvenedSides {
+    Piece front;
+    Piece back;
+    Length raised;  // the front's lower end went up by this, the back's down
+};
+[[nodiscard]] EvenedSides sides_evened(const Piece& front, const Piece& back);
 
 // All above (below) a cut from the centre to a hinge, turned about the hinge; armhole (side seam) and centre
 // smoothed over the cut.

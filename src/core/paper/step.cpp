@@ -58,6 +58,7 @@ HandMark hand_mark(StepKind kind)
         case StepKind::RedrawDart:
         case StepKind::GiveBackAtSide: return HandMark::Redraw;
         case StepKind::TrueArmhole:
+        case StepKind::MatchShoulders:
         case StepKind::TrueBodiceSide:
         case StepKind::CurveCentreBack:
         case StepKind::StraightenFold:

@@ -41,6 +41,7 @@ enum class StepKind {
     DrawStrip,        // from the armhole, `place` under the tip, to the neck point
     CutToNeckPoint,   // leaves a paper hinge
     SwingStrip,       // amount at the tip, square to the seam
+    MatchShoulders,   // the seam longer (shorter) by amount at the tip, so that front and back match again
     TrueArmhole,      // one line from the shoulder tip to the underarm
     DrawAcrossBack,   // square to centre back, `place` under the neck, to the armhole
     CutToArmhole,     // leaves a hinge

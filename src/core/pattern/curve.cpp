@@ -12,13 +12,13 @@ double blossom(double a, double b, double c)
 }
 
 // Weights of w(t) = 3t² − 2t³ on the control points of a curve of n cubics of equal parameter length.
-std::vector<double> ease_weights(std::size_t n)
+std::vector<double> ease_weights(std::size_t n, double from = 0, double to = 1)
 {
     std::vector<double> out;
     const auto count = static_cast<double>(n);
     for (std::size_t i = 0; i < n; ++i) {
-        const double u = static_cast<double>(i) / count;
-        const double v = static_cast<double>(i + 1) / count;
+        const double u = from + (to - from) * static_cast<double>(i) / count;
+        const double v = from + (to - from) * static_cast<double>(i + 1) / count;
         if (i == 0) out.push_back(blossom(u, u, u));
         out.push_back(blossom(u, u, v));
         out.push_back(blossom(u, v, v));
@@ -197,8 +197,13 @@ Curve joined(const Curve& first, const Curve& second)
 
 Curve eased(const Curve& c, Point at_start, Point at_end)
 {
+    return eased_part(c, at_start, at_end, 0, 1);
+}
+
+Curve eased_part(const Curve& c, Point at_start, Point at_end, double from, double to)
+{
     auto p = all_controls(c);
-    const auto w = ease_weights(c.size_default());
+    const auto w = ease_weights(c.size_default(), from, to);
     for (std::size_t i = 0; i < p.size(); ++i) p[i] += at_start * (1.0 - w[i]) + at_end * w[i];
     return from_controls(p);
 }

@@ -50,6 +50,8 @@ struct Halves {
 // curve. The sum of a cubic and w is a cubic again, so nothing is approximated: the control points move by
 // the blossom of w. Directions at both ends stay, so smooth joins stay smooth, and shifting back restores.
 [[nodiscard]] Curve eased(const Curve&, Point at_start, Point at_end);
+// The same for a part of a longer run, from fraction `from` to `to` of it; the shifts are those of the run's ends.
+[[nodiscard]] Curve eased_part(const Curve&, Point at_start, Point at_end, double from, double to);
 // The same shift with an even weight: a straight line stays straight.
 [[nodiscard]] Curve sheared(const Curve&, Point at_start, Point at_end);
 // The handle at one end turned about that end, counter-clockwise: a corner opened or closed, the rest smooth.

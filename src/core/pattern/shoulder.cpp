@@ -37,6 +37,17 @@ SewnShoulder sewn_shoulder(const Piece& front, const Piece& back)
     return {f.below * degrees, b.below * degrees, Length::mm(f.length), Length::mm(b.length)};
 }
 
+Geom::Affine shoulder_darts_closed(const Piece& p)
+{
+    Geom::Affine out = Geom::identity();
+    for (std::size_t i = 1, dart = 0; i < p.edges.size(); ++i) {
+        if (p.edges[i].role != EdgeRole::DartMouth) continue;
+        if (p.edges[i - 1].role == EdgeRole::Shoulder) out = closing(p.darts[dart]) * out;
+        ++dart;
+    }
+    return out;
+}
+
 Geom::Affine back_joined(const Piece& front, const Piece& back)
 {
     // Mirrored at the fold line through the neck point: a direction −b becomes −f.

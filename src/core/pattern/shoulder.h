@@ -20,6 +20,8 @@ struct SewnShoulder {
 };
 [[nodiscard]] SewnShoulder sewn_shoulder(const Piece& front, const Piece& back);
 
+// Takes what lies after the shoulder darts to where it lies when they are closed: the armhole as sewn.
+[[nodiscard]] Geom::Affine shoulder_darts_closed(const Piece&);
 // Takes the back to where it lies sewn to the front at the shoulder, both flat.
 [[nodiscard]] Geom::Affine back_joined(const Piece& front, const Piece& back);
 // And to where it lies folded over the shoulder as worn, centre lines parallel.

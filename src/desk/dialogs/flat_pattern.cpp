@@ -73,7 +73,7 @@ void FlatPatternDialog::lay_out(const QString& title, const QString& how, const 
 void FlatPatternDialog::add(QGridLayout* grid, const Field& f, int n, int rows)
 {
     auto* words = new QWidget{this};
-    words->setMinimumWidth(rows > 5 ? 168 : 210);
+    words->setMinimumWidth(rows > 5 ? 200 : 210);
     auto* stack = new QVBoxLayout{words};
     stack->setContentsMargins(0, 0, 0, 0);
     stack->setSpacing(0);
@@ -179,16 +179,16 @@ BodiceDialog::BodiceDialog(Look& look, Room& room, QWidget* parent)
              {"waist", tr("Waist, finished"), tr("all round, darts closed"), mm(780)},
              {"front_length", tr("Front length"), tr("neck point to waist"), mm(446)},
              {"back_length", tr("Back length"), tr("centre back, neck to waist"), mm(410)},
-             {"side_length", tr("Side length"), tr("underarm to waist, dart closed"), mm(209)},
+             {"side_length", tr("Side length"), tr("underarm to waist"), mm(209)},
              {"bust_depth", tr("Bust depth"), tr("neck point to bust point"), mm(268)},
              {"bust_span", tr("Bust span"), tr("bust point to bust point"), mm(186)},
              {"side_dart", tr("Side dart"), tr("width of the mouth"), mm(29)},
              {"front_dart", tr("Front waist dart"), tr("width of the mouth"), mm(26)},
              {"back_dart", tr("Back waist dart"), tr("width of the mouth"), mm(26)},
-             {"shoulder_dart", tr("Shoulder dart"), tr("back, width of the mouth"), mm(0)},
+             {"shoulder_dart", tr("Back shoulder dart"), tr("width of the mouth"), mm(0)},
              {"shoulder_ease", tr("Shoulder ease"), tr("back seam longer by"), mm(0)},
              {"below_waist", tr("Below the waist"), tr("waist to hem, 0 for none"), mm(0)},
-             {"hip", tr("Hem, finished"), tr("all round, when below the waist"), mm(0)},
+             {"hip", tr("Hem, finished"), tr("all round, with a hem"), mm(0)},
              {"allowance", tr("Seam allowance"), tr("as printed"), mm(15)},
              {"front_allowance", tr("Front edge"), tr("allowance where it opens"), mm(45)},
              {"hem_allowance", tr("Hem allowance"), tr("as printed"), mm(20)}},

@@ -287,7 +287,10 @@ void Canvas::draw_piece(QPainter& p, const Piece& bought, const Placed& placed)
         for (const auto& d : step.picture.dimensions) paint.dimension(d, look_.unit());
     }
     if (measures_) draw_measures(p, panels.front(), t);
-    draw_name(p, panels.back(), t);
+    draw_name(p,
+              *std::max_element(panels.begin(), panels.end(),
+                                [](const Piece& a, const Piece& b) { return area_mm2(a) < area_mm2(b); }),
+              t);
 }
 
 void Canvas::draw_name(QPainter& p, const Piece& piece, const QTransform& t)
@@ -295,8 +298,10 @@ void Canvas::draw_name(QPainter& p, const Piece& piece, const QTransform& t)
     const auto b = box_of(piece);
     const bool band = piece.role == PieceRole::Waistband;
     // In the clear middle of the piece, beside the grain line; above the band.
-    const QPointF at = t.map(band ? b.topLeft() + QPointF{b.width() * 0.5, -44}
-                                  : QPointF{b.left() + b.width() * 0.55, b.top() + b.height() * 0.6});
+    const QPointF at =
+        t.map(band ? b.topLeft() + QPointF{b.width() * 0.5, -44}
+                   : b.topLeft() + (is_bodice(piece) ? QPointF{b.width() * 0.42, b.height() * 0.36}
+                                                     : QPointF{b.width() * 0.55, b.height() * 0.6}));
     p.setPen(look_.dyes().ink);
     p.setFont(look_.cabin(16));
     const QString name = words::piece_name(piece);

@@ -152,7 +152,7 @@ void PaperStation::refresh()
     sub_->setText(room_.print_label().sizes);
     for (const auto& l : c.lines) {
         if (l.steps > 0 && here >= l.first_step && here < l.first_step + l.steps) {
-            title_->setText(words::adjustment_name(l.kind) + "  " + words::amount(l.amount, look_.unit(), true));
+            title_->setText(words::adjustment_name(l.kind) + "  " + words::amounts(l, look_.unit()));
             const QString way = words::method_name(l.kind, l.method);
             sub_->setText(way.isEmpty() ? words::amount_meaning(l.kind) : way);
         }

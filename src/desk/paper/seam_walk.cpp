@@ -167,7 +167,7 @@ void SeamWalk::draw_hem(QPainter& p, const QRectF& r, const Checks& c)
     };
     for (const auto& j : c.joins) {
         const QString degrees = QString::number(j.degrees, 'f', 1) + "°";
-        row(j.holds, j.holds ? tr("%1 runs on smoothly, %2").arg(words::join_name(j.place), degrees)
+        row(j.holds, j.holds ? tr("%1 runs on, %2").arg(words::join_name(j.place), degrees)
                              : tr("%1 has a corner, %2: true it").arg(words::join_name(j.place), degrees));
     }
     for (const auto& f : c.folds) {

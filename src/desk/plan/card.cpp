@@ -206,6 +206,14 @@ void Card::paintEvent(QPaintEvent*)
 
     const double k = look_.scale();
     const double x = 92;
+    // The state as a chip at the right.
+    const QString state =
+        l->state == LineState::Refused ? tr("the paper does not carry it")
+        : l->look_again ? tr("look again: %1 came after").arg(words::adjustment_name(*l->look_again).toLower())
+                        : state_text(*l);
+    p.setFont(look_.lato(12.5, QFont::DemiBold));
+    const double w = p.fontMetrics().horizontalAdvance(state) + 16;
+    const QRectF chip{width() - w - 16, (closed_height - 38.0) * k, w, 22 * k};
     p.setPen(d.ink);
     p.setFont(look_.cabin(16));
     p.drawText(QPointF{x, 26 * k}, words::adjustment_name(kind_));
@@ -227,8 +235,10 @@ void Card::paintEvent(QPaintEvent*)
     }
     p.setPen(d.faded);
     p.setFont(look_.lato(13));
+    const QString unit = QString::fromStdString(std::string{unit_text(look_.unit())});
     p.drawText(QPointF{nx + 8, 57 * k},
-               QString::fromStdString(std::string{unit_text(look_.unit())}) + "  " + words::amount_meaning(kind_));
+               p.fontMetrics().elidedText(unit + "  " + words::amount_meaning(kind_), Qt::ElideRight,
+                                          static_cast<int>(chip.left() - nx - 20)));
     p.setPen(d.ink);
     p.setFont(look_.lato(13));
     QString reason = words::why(*l, look_.unit()) + "  ·  " + words::piece_names(kind_);
@@ -236,16 +246,10 @@ void Card::paintEvent(QPaintEvent*)
         p.setPen(d.weld_ink);
         reason = tr("measure again: ") + words::stale(*old);
     }
-    p.drawText(QPointF{x, 76 * k}, reason);
+    p.drawText(QPointF{x, 76 * k},
+               p.fontMetrics().elidedText(reason, Qt::ElideRight, static_cast<int>(chip.left() - x - 12)));
 
-    // The state as a chip at the right.
-    const QString state =
-        l->state == LineState::Refused ? tr("the paper does not carry it")
-        : l->look_again ? tr("look again: %1 came after").arg(words::adjustment_name(*l->look_again).toLower())
-                        : state_text(*l);
     p.setFont(look_.lato(12.5, QFont::DemiBold));
-    const double w = p.fontMetrics().horizontalAdvance(state) + 16;
-    const QRectF chip{width() - w - 16, (closed_height - 34.0) * k, w, 22 * k};
     const bool good = (applied(*l) && !l->look_again) || l->state == LineState::LeaveIt;
     const bool asks =
         l->state == LineState::Proposed || l->look_again || (l->noted && l->state == LineState::NothingKnown);
@@ -292,7 +296,7 @@ void Card::draw_chain(QPainter& p, const PlanLine& l)
         if (abs(v) >= Length::mm(0.5)) boxes.push_back({name, v});
     };
     for (std::size_t q = 0; q < quantity_count; ++q) {
-        if (boxes.size() < 5) add(words::quantity_name(static_cast<Quantity>(q)), l.changed.by[q]);
+        if (boxes.size() < 4) add(words::quantity_name(static_cast<Quantity>(q)), l.changed.by[q]);
     }
     const auto draw_box = [&](const QString& name, const std::optional<Length>& v, bool check) {
         p.setPen(Qt::NoPen);
@@ -312,16 +316,21 @@ void Card::draw_chain(QPainter& p, const PlanLine& l)
         }
         x += 92 * k;
     };
-    for (const auto& b : boxes) {
-        draw_box(b.name, b.value, false);
+    const auto draw_arrow = [&] {
         p.setPen(QPen{d.faded, 1.3});
         p.drawLine(QPointF(x + 4, y + 21 * k), QPointF(x + 14, y + 21 * k));
         p.drawLine(QPointF(x + 14, y + 21 * k), QPointF(x + 10, y + 21 * k - 4));
         p.drawLine(QPointF(x + 14, y + 21 * k), QPointF(x + 10, y + 21 * k + 4));
         x += 18;
+    };
+    for (std::size_t i = 0; i < boxes.size(); ++i) {
+        if (i > 0) draw_arrow();
+        draw_box(boxes[i].name, boxes[i].value, false);
     }
-    const bool walks = room_.computed()->checks.seams_hold();
-    if (!boxes.empty() && walks) draw_box(tr("seams walk"), std::nullopt, true);
+    if (!boxes.empty() && room_.computed()->checks.seams_hold()) {
+        draw_arrow();
+        draw_box(tr("seams walk"), std::nullopt, true);
+    }
     if (boxes.empty()) {
         p.setPen(d.faded);
         p.setFont(look_.lato(13));

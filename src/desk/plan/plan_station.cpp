@@ -3,6 +3,7 @@
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QScrollArea>
+#include <QTimer>
 #include <QVBoxLayout>
 #include <algorithm>
 
@@ -97,10 +98,10 @@ PlanStation::PlanStation(Look& look, Room& room, QWidget* parent) : QWidget{pare
     auto* inner = new QHBoxLayout{work_};
     inner->setContentsMargins(0, 0, 0, 0);
     inner->setSpacing(14);
-    auto* scroll = new QScrollArea{work_};
-    scroll->setWidgetResizable(true);
-    scroll->setFocusPolicy(Qt::NoFocus);
-    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    scroll_ = new QScrollArea{work_};
+    scroll_->setWidgetResizable(true);
+    scroll_->setFocusPolicy(Qt::NoFocus);
+    scroll_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     auto* list = new QWidget;
     auto* column = new QVBoxLayout{list};
     column->setContentsMargins(0, 0, 0, 0);
@@ -124,8 +125,8 @@ PlanStation::PlanStation(Look& look, Room& room, QWidget* parent) : QWidget{pare
         column->addWidget(box);
     }
     column->addStretch();
-    scroll->setWidget(list);
-    inner->addWidget(scroll, 1);
+    scroll_->setWidget(list);
+    inner->addWidget(scroll_, 1);
 
     auto* side = new QWidget{work_};
     side->setFixedWidth(360);
@@ -161,6 +162,13 @@ void PlanStation::open(AdjustmentKind kind)
 {
     current_ = kind;
     for (auto* c : cards_) c->set_open(c->kind() == kind);
+}
+
+void PlanStation::show_adjustment(AdjustmentKind kind)
+{
+    open(kind);
+    // The list has not been laid out again yet with the card open.
+    QTimer::singleShot(0, this, [this] { scroll_->ensureWidgetVisible(current(), 0, 20); });
 }
 
 void PlanStation::accept_all()
@@ -222,7 +230,7 @@ void PlanStation::open_beside(int way)
         std::find_if(lines.begin(), lines.end(), [&](const PlanLine& l) { return l.kind == current_; });
     const auto next = here - lines.begin() + way;
     if (next >= 0 && next < static_cast<std::ptrdiff_t>(lines.size()))
-        open(lines[static_cast<std::size_t>(next)].kind);
+        show_adjustment(lines[static_cast<std::size_t>(next)].kind);
 }
 
 void PlanStation::keyPressEvent(QKeyEvent* e)

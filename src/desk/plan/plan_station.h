@@ -3,6 +3,8 @@
 #include "desk/room.h"
 #include "desk/shared/parts.h"
 
+class QScrollArea;
+
 namespace sartorum::desk {
 
 class Card;
@@ -12,6 +14,7 @@ class PlanStation : public QWidget {
     Q_OBJECT
 public:
     PlanStation(Look&, Room&, QWidget* parent = nullptr);
+    void show_adjustment(AdjustmentKind);  // opened, and in sight
 
 signals:
     void pattern_wanted();
@@ -37,6 +40,7 @@ private:
     QLabel* left_;
     Button* all_;
     Button* onwards_;
+    QScrollArea* scroll_;
     std::vector<ZoneBox*> zones_;
     QWidget* profile_;
     QWidget* shoulder_;

@@ -24,8 +24,12 @@ QPainterPath over_shoulder(const Garment& g, const Geom::Affine& back_to_front, 
 {
     const Piece& front = piece_of(g, PieceRole::Front);
     const Piece& back = piece_of(g, PieceRole::Back);
-    QPainterPath out = painter_path(closed_run(front, role));
-    out.addPath(painter_path(closed_run(back, role) * back_to_front));
+    const auto sewn = [&](const Piece& p) {
+        const Curve run = closed_run(p, role);
+        return role == EdgeRole::Armhole ? run * shoulder_darts_closed(p) : run;
+    };
+    QPainterPath out = painter_path(sewn(front));
+    out.addPath(painter_path(sewn(back) * back_to_front));
     return out;
 }
 
@@ -114,9 +118,9 @@ void ShoulderView::draw_joined(QPainter& p, const QRectF& box)
     const auto name = [&](QPointF at, const QString& text) {
         p.drawText(QRectF{at.x() - 60, at.y() - 9, 120, 18}, Qt::AlignCenter, text);
     };
-    const QPointF middle = t.map(QPointF{what.center().x(), what.top() + what.height() * 0.2});
-    name(middle, tr("back"));
-    name(t.map(QPointF{what.center().x(), what.bottom() - what.height() * 0.14}), tr("front"));
+    const double x = what.left() + what.width() * 0.34;
+    name(t.map(QPointF{x, what.top() + what.height() * 0.16}), tr("back"));
+    name(t.map(QPointF{x, what.bottom() - what.height() * 0.3}), tr("front"));
 }
 
 // Folded over the top of the shoulder, centre lines parallel: the fold is the slope, the seam lies beside it.
@@ -156,6 +160,11 @@ void ShoulderView::draw_folded(QPainter& p, const QRectF& box)
     // The level through the neck point, against which the slope is read.
     p.setPen(QPen{d.faded, 1, Qt::DotLine});
     p.drawLine(at(np), at(np + Point{whole * 1.05, 0}));
+    p.setFont(look_.lato(12.5));
+    p.setPen(d.ink);
+    p.drawText(at(fold_end) + QPointF{6, 0}, tr("fold"));
+    p.setPen(d.woad);
+    p.drawText(at(seam.finalPoint()) + QPointF{6, 15}, tr("seam"));
     p.setPen(d.ink);
     p.setFont(look_.lato(14, QFont::DemiBold));
     p.drawText(at(np + Point{whole * 0.72, 0}) + QPointF{0, -6}, QString::number(s.slope_degrees(), 'f', 1) + "°");

@@ -11,6 +11,7 @@
 #include "desk/shared/empty_state.h"
 #include "formats/painter_paths.h"
 #include "formats/text_file.h"
+#include "formats/work_card.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
@@ -102,29 +103,26 @@ protected:
 private:
     void draw_card(QPainter& p)
     {
+        if (!computed) return;
         const QSizeF page = layout_.page;
         const double s = (height() - 80) / page.height();
         const QRectF r{QPointF{width() / 2.0 - page.width() * s / 2, 40}, page * s};
         p.setPen(QPen{look_.dyes().edge, 1});
         p.setBrush(QColor{"#FFFDF9"});
         p.drawRect(r);
-        p.setPen(QColor{"#26262B"});
-        p.setFont(look_.cabin(17));
-        p.drawText(r.topLeft() + QPointF{26, 44}, job_.label.wearer + " · " + job_.label.pattern);
-        p.setFont(look_.lato(13));
-        double y = r.top() + 66;
-        p.drawText(QPointF{r.left() + 26, y}, job_.label.sizes);
-        for (const auto& line : lines) {
-            y += 24;
-            if (y > r.bottom() - 20) break;
-            p.drawRect(QRectF{r.left() + 26, y - 10, 10, 10});
-            p.drawText(QPointF{r.left() + 46, y},
-                       p.fontMetrics().elidedText(line, Qt::ElideRight, static_cast<int>(r.width() - 70)));
-        }
+        p.save();
+        p.setClipRect(r);
+        p.translate(r.topLeft());
+        const double points = 72.0 / 25.4;
+        p.scale(s / points, s / points);
+        p.setPen(Qt::black);
+        card_pages = formats::paint_work_card(p, *computed, job_.label, job_.paper, job_.unit, 0);
+        p.restore();
     }
 
 public:
-    QStringList lines;
+    const Computed* computed = nullptr;
+    int card_pages = 1;
 
 private:
     formats::PrintJob job_;
@@ -214,9 +212,18 @@ PrintStation::~PrintStation()
 formats::PrintJob PrintStation::job() const
 {
     const int divide[] = {1, 2, 4, 1};
-    return {room_.computed()->altered.pieces,
+    const bool practice = divide[kind_->chosen()] > 1;
+    return {practice ? formats::practice_pieces(*room_.computed()) : room_.computed()->altered.pieces,
             paper_->chosen() == 0 ? formats::PaperSize::A4 : formats::PaperSize::Letter, divide[kind_->chosen()],
             look_.unit(), room_.print_label()};
+}
+
+int PrintStation::card_pages() const
+{
+    QImage nowhere{8, 8, QImage::Format_ARGB32};
+    QPainter p{&nowhere};
+    const auto j = job();
+    return formats::paint_work_card(p, *room_.computed(), j.label, j.paper, j.unit, -1);
 }
 
 QString PrintStation::file(const QString& ending) const
@@ -233,20 +240,23 @@ void PrintStation::refresh()
 {
     empty_->setVisible(!room_.computed());
     work_->setVisible(room_.computed().has_value());
+    map_->computed = room_.computed() ? &*room_.computed() : nullptr;
     if (!room_.computed()) return;
     const bool card = kind_->chosen() == WorkCard;
-    map_->lines.clear();
-    for (const auto& s : room_.computed()->steps) map_->lines << words::step_title(s, look_.unit());
     map_->show(job(), card);
     const int n = map_->pages();
-    count_->setText(card ? tr("1 page") : tr("%1 sheets").arg(n));
+    const int cards = card ? card_pages() : 0;
+    count_->setText(!card ? tr("%1 sheets").arg(n) : cards == 1 ? tr("1 page") : tr("%1 pages").arg(cards));
     const QString square = look_.unit() == Unit::Inch ? tr("2 in") : tr("5 cm");
     note_->setText(
-        card ? tr("The plan, every step with a box to tick, and the walked seams.")
+        card ? tr("The plan, every step with a small picture and a box to tick, and the walked seams.")
              : tr("The first sheet carries a test square of %1. Measure it before you tape the rest; print at 100 "
                   "%.\nSolid: cutting line, allowances included. Dashed: stitching line. Sheets overlap by 1 cm; "
-                  "diamonds with the same mark meet.%2")
-                   .arg(square, map_->blanks() ? tr("\n%1 blank left out.").arg(map_->blanks()) : QString{}));
+                  "diamonds with the same mark meet.%2%3")
+                   .arg(square, map_->blanks() ? tr("\n%1 blank left out.").arg(map_->blanks()) : QString{},
+                        job().divide > 1 ? tr("\nEach piece twice: as traced, to cut and tape by the steps, and "
+                                              "finished, to compare.")
+                                         : QString{}));
     save_->setText(card ? tr("Save the work card") : tr("Save %1 sheets as PDF").arg(n));
     save_->setAccessibleName(save_->text());
     save_->updateGeometry();

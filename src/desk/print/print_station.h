@@ -30,6 +30,7 @@ private:
     void finish(const Outcome<int>&, const QString& path);
     [[nodiscard]] formats::PrintJob job() const;
     [[nodiscard]] QString file(const QString& ending) const;
+    [[nodiscard]] int card_pages() const;
     Look& look_;
     Room& room_;
     QWidget* empty_;

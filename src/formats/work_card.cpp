@@ -1,0 +1,296 @@
+#include "formats/work_card.h"
+
+#include <QBuffer>
+#include <QPainter>
+#include <QPdfWriter>
+#include <algorithm>
+
+#include "core/paper/area.h"
+#include "formats/painter_paths.h"
+#include "formats/text_file.h"
+#include "words/words.h"
+
+namespace sartorum::formats {
+namespace {
+
+constexpr double points_per_mm = 72.0 / 25.4;
+constexpr double margin = 14 * points_per_mm;
+constexpr double picture = 58;  // points square
+constexpr double gutter = 16;
+constexpr double row_gap = 7;
+
+QString tr_(const char* text)
+{
+    return QCoreApplication::translate("work_card", text);
+}
+
+QFont font(double size, bool strong = false)
+{
+    QFont f{"Lato"};
+    f.setPixelSize(static_cast<int>(size));
+    f.setBold(strong);
+    return f;
+}
+
+// What a step shows: its lines, amounts, paper that came or went.
+QRectF shown(const Step& s)
+{
+    QRectF out;
+    const auto include = [&](Point p) {
+        const QPointF at = on_paper(p);
+        out |= QRectF{at - QPointF{1, 1}, QSizeF{2, 2}};
+    };
+    for (const auto& l : s.picture.lines) {
+        include(l.a);
+        include(l.b);
+    }
+    for (const auto& d : s.picture.dimensions) {
+        include(d.a);
+        include(d.b);
+    }
+    for (const auto& shapes : {added_paper(s.picture), removed_paper(s.picture)}) {
+        for (const auto& polygon : shapes) std::for_each(polygon.begin(), polygon.end(), include);
+    }
+    return out;
+}
+
+// Paints from `y` down; the next free height, or nothing when it does not fit.
+class Card {
+public:
+    Card(QPainter& p, const Computed& c, const PrintLabel& label, PaperSize paper, Unit u, int page)
+        : p_{p}, c_{c}, label_{label}, unit_{u}, wanted_{page}
+    {
+        const bool letter = paper == PaperSize::Letter;
+        width_ = (letter ? 612 : 595) - 2 * margin;
+        height_ = (letter ? 792 : 842) - 2 * margin;
+    }
+
+    int paint()
+    {
+        head();
+        plan();
+        heading(tr_("Steps"));
+        steps();
+        seams();
+        return page_ + 1;
+    }
+
+private:
+    [[nodiscard]] bool here() const { return page_ == wanted_; }
+
+    void need(double height)
+    {
+        if (y_ + height <= height_) return;
+        ++page_;
+        y_ = 0;
+    }
+
+    // Text wrapped in a width; gives its height, painted on its own page only.
+    double text(double x, double width, const QFont& f, const QString& s)
+    {
+        p_.setFont(f);
+        const QRectF r =
+            p_.fontMetrics().boundingRect(QRect{0, 0, static_cast<int>(width), 2000}, Qt::TextWordWrap, s);
+        if (here()) p_.drawText(QRectF{margin + x, margin + y_, width, r.height() + 4}, Qt::TextWordWrap, s);
+        return r.height();
+    }
+
+    void head()
+    {
+        y_ += text(0, width_, font(17, true), label_.wearer + " · " + label_.pattern) + 2;
+        y_ += text(0, width_, font(10), label_.sizes + " · " + label_.version + " · " + label_.date) + 8;
+    }
+
+    void heading(const QString& s)
+    {
+        need(30);
+        y_ += 4;
+        y_ += text(0, width_, font(12, true), s) + 3;
+    }
+
+    void plan()
+    {
+        heading(tr_("Plan"));
+        for (const auto& line : c_.lines) {
+            if (line.state != LineState::Accepted) continue;
+            const QString way = words::method_name(line.kind, line.method);
+            const QString why = line.own_amount ? tr_("own amount") : words::why(line, unit_);
+            need(14);
+            text(0, 130, font(10), words::adjustment_name(line.kind));
+            text(134, 120, font(10, true), words::amounts(line, unit_));
+            const QString meaning = way.isEmpty() ? words::amount_meaning(line.kind) : way;
+            y_ += std::max(12.0, text(258, width_ - 258, font(9), meaning + "; " + why)) + 2;
+        }
+        if (c_.checks.shoulder) {
+            need(14);
+            text(0, 130, font(10), tr_("Shoulder"));
+            y_ += text(134, width_ - 134, font(10), words::shoulder_text(*c_.checks.shoulder, unit_)) + 2;
+        }
+    }
+
+    // Two columns, a row at a time.
+    void steps()
+    {
+        const double column = (width_ - gutter) / 2;
+        for (std::size_t i = 0; i < c_.steps.size(); i += 2) {
+            const std::size_t n = std::min<std::size_t>(2, c_.steps.size() - i);
+            double tall = picture;
+            for (std::size_t k = 0; k < n; ++k) tall = std::max(tall, step_height(c_.steps[i + k], column));
+            need(tall + row_gap);
+            for (std::size_t k = 0; k < n; ++k) step(i + k, static_cast<double>(k) * (column + gutter), column);
+            y_ += tall + row_gap;
+        }
+    }
+
+    [[nodiscard]] double text_height(double width, const QFont& f, const QString& s)
+    {
+        p_.setFont(f);
+        return p_.fontMetrics()
+            .boundingRect(QRect{0, 0, static_cast<int>(width), 2000}, Qt::TextWordWrap, s)
+            .height();
+    }
+
+    [[nodiscard]] double step_height(const Step& s, double column)
+    {
+        const double w = column - picture - 24;
+        return text_height(w, font(9, true), words::step_title(s, unit_)) + 11 +
+               text_height(w, font(8), words::step_detail(s, unit_)) + 4;
+    }
+
+    void step(std::size_t i, double x, double column)
+    {
+        const Step& s = c_.steps[i];
+        const Piece* piece = find_piece(c_.bought.pieces, s.piece);
+        const double left = x + picture + 24;
+        const double w = column - picture - 24;
+        const double top = y_;
+        if (here()) {
+            p_.setPen(QPen{Qt::black, 0.6});
+            p_.setBrush(Qt::NoBrush);
+            p_.drawRect(QRectF{margin + x, margin + y_ + 1, 8, 8});
+            paint_step(p_, s, {margin + x + 14, margin + y_, picture, picture}, unit_);
+            p_.setPen(Qt::black);
+        }
+        y_ += text(left, w, font(8),
+                   QString::number(i + 1) + "  " + (piece ? words::piece_name(*piece) : QString{})) +
+              1;
+        y_ += text(left, w, font(9, true), words::step_title(s, unit_)) + 1;
+        text(left, w, font(8), words::step_detail(s, unit_));
+        y_ = top;
+    }
+
+    void seams()
+    {
+        heading(tr_("Walk the seams"));
+        for (const auto& w : c_.checks.walks) {
+            need(14);
+            y_ += text(0, width_, font(10),
+                       tr_("%1: %2 %3, %4 %5, %6")
+                           .arg(words::seam_name(w.seam), words::seam_sides(w.seam, false),
+                                words::amount(w.a, unit_), words::seam_sides(w.seam, true),
+                                words::amount(w.b, unit_), w.holds ? tr_("holds") : tr_("true again"))) +
+                  2;
+        }
+        need(30);
+        y_ += 4;
+        y_ += text(
+            0, width_, font(9),
+            tr_("Pins along the body, not at it. Close the rotary cutter when you put it down. Nothing made since "
+                "the last try-on has been seen on a body: make a toile before good cloth is cut."));
+    }
+
+    QPainter& p_;
+    const Computed& c_;
+    const PrintLabel& label_;
+    Unit unit_;
+    int wanted_;
+    int page_ = 0;
+    double y_ = 0;
+    double width_;
+    double height_;
+};
+
+}  // namespace
+
+void paint_step(QPainter& p, const Step& s, const QRectF& box, Unit u)
+{
+    QRectF piece;
+    for (const auto& panel : s.picture.panels) piece |= painter_path(panel).boundingRect();
+    QRectF part = shown(s);
+    if (part.isNull()) part = piece;
+    // At least a hand's breadth round it, square, so that one can see where on the piece it is.
+    const double side = std::max({part.width() + 50, part.height() + 50, 170.0});
+    part = QRectF{part.center() - QPointF{side / 2, side / 2}, QSizeF{side, side}};
+    if (part.width() > std::max(piece.width(), piece.height()))
+        part = QRectF{piece.center() - QPointF{side / 2, side / 2}, QSizeF{side, side}};
+    QTransform t;
+    t.translate(box.left(), box.top());
+    t.scale(box.width() / part.width(), box.width() / part.width());
+    t.translate(-part.left(), -part.top());
+    p.save();
+    p.setClipRect(box);
+    p.setBrush(QColor{245, 242, 235});
+    p.setPen(QPen{Qt::black, 0.7});
+    for (const auto& panel : s.picture.panels) p.drawPath(t.map(painter_path(panel)));
+    p.setBrush(Qt::NoBrush);
+    p.setPen(QPen{Qt::darkGray, 0.4, Qt::DotLine});
+    for (const auto& panel : s.picture.panels) {
+        for (const auto& d : panel.darts) p.drawPath(t.map(dart_path(d)));
+    }
+    for (const auto& from : s.picture.redrawn_from) {
+        p.setPen(QPen{Qt::darkGray, 0.6, Qt::DashLine});
+        p.drawPath(t.map(painter_path(from)));
+    }
+    p.setPen(QPen{Qt::black, 0.4});
+    p.setBrush(QBrush{Qt::black, Qt::Dense6Pattern});
+    p.drawPath(t.map(painter_path(added_paper(s.picture))));
+    p.setBrush(QBrush{Qt::black, Qt::BDiagPattern});
+    p.drawPath(t.map(painter_path(removed_paper(s.picture))));
+    p.setPen(QPen{Qt::black, 1.1});
+    for (const auto& l : s.picture.lines) p.drawLine(t.map(on_paper(l.a)), t.map(on_paper(l.b)));
+    p.setFont(font(8, true));
+    for (const auto& d : s.picture.dimensions) {
+        const QPointF at = (t.map(on_paper(d.a)) + t.map(on_paper(d.b))) / 2;
+        const QString text = words::amount(d.amount, words::paper_unit(u));
+        const double w = p.fontMetrics().horizontalAdvance(text) + 3;
+        QRectF r{at.x() + 3, at.y() - 5, w, 10};
+        if (r.right() > box.right()) r.moveRight(at.x() - 3);
+        p.fillRect(r, QColor{255, 255, 255, 200});
+        p.drawText(r, Qt::AlignCenter, text);
+    }
+    p.restore();
+    p.setPen(QPen{Qt::gray, 0.4});
+    p.setBrush(Qt::NoBrush);
+    p.drawRect(box);
+}
+
+int paint_work_card(QPainter& p, const Computed& c, const PrintLabel& label, PaperSize paper, Unit u, int page)
+{
+    return Card{p, c, label, paper, u, page}.paint();
+}
+
+Outcome<int> write_work_card(const QString& path, const Computed& computed, const PrintLabel& label,
+                             PaperSize paper, Unit u)
+{
+    QBuffer buffer;
+    buffer.open(QIODevice::WriteOnly);
+    int pages = 1;
+    {
+        QPdfWriter pdf{&buffer};
+        pdf.setTitle(label.wearer + ", " + label.pattern);
+        pdf.setCreator("Sartorum");
+        pdf.setResolution(72);
+        pdf.setPageSize(QPageSize{paper == PaperSize::A4 ? QPageSize::A4 : QPageSize::Letter});
+        pdf.setPageMargins({0, 0, 0, 0});
+        QPainter p{&pdf};
+        p.setRenderHint(QPainter::Antialiasing);
+        for (int page = 0; page < pages; ++page) {
+            if (page > 0) pdf.newPage();
+            pages = paint_work_card(p, computed, label, paper, u, page);
+        }
+    }
+    if (auto ok = write_file(path, buffer.data()); !ok) return tl::make_unexpected(ok.error());
+    return pages;
+}
+
+}  // namespace sartorum::formats
