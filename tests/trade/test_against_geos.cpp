@@ -125,7 +125,7 @@ private slots:
     {
         std::mt19937 rng{24};
         int seen = 0;
-        for (int i = 0; i < 120; ++i) {
+        for (int i = 0; i < 300; ++i) {
             const auto pattern = bodice_pattern(random_bodice(rng));
             if (!pattern) continue;
             Garment g{pattern->sizes[0].pieces, pattern->seams};
@@ -143,7 +143,7 @@ private slots:
                 ++seen;
             }
         }
-        QVERIFY(seen > 200);
+        QVERIFY(seen > 500);
     }
     // A strip spread in is its amount times the width at the line (trade, section 16).
     void a_spread_bodice_gains_the_strip()

@@ -98,7 +98,7 @@ private slots:
         const auto r = adjustment(AdjustmentKind::BallOfShoulder).apply(g, Length::mm(20)).error();
         const QString text = words::refusal(r, Unit::Inch);
         QVERIFY2(text.contains("show from the front"), qPrintable(text));
-        QVERIFY(text.contains("1/2 in"));
+        QVERIFY2(text.contains("½ in"), qPrintable(text));
         QVERIFY(words::refusal(adjustment(AdjustmentKind::RoundBack).apply(g, Dose{Length::mm(9), 0}).error(),
                                Unit::Centimetre)
                     .contains("on the fold"));

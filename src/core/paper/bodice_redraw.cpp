@@ -9,6 +9,7 @@ namespace sartorum {
 namespace {
 
 const Point none{0, 0};
+constexpr double smoothed_over = 15;  // mm of a centre seam drawn anew below an overlap
 
 std::size_t index_of(const Piece& p, EdgeRole role, bool last = false)
 {
@@ -102,6 +103,19 @@ Curve tip_run_to(const Piece& p, ArmholeReach reach, Point by)
     return joined(eased(above, by, none), below);
 }
 
+// The node between two of a curve's segments within a thumb's breadth of a place.
+std::optional<Point> node_near(const Curve& c, Point at)
+{
+    constexpr double near = 25;
+    std::optional<Point> best;
+    for (std::size_t i = 1; i < c.size_default(); ++i) {
+        const Point node = c[i].initialPoint();
+        const double off = Geom::distance(node, at);
+        if (off < near && (!best || off < Geom::distance(*best, at))) best = node;
+    }
+    return best;
+}
+
 // Where a level crosses the edges of one role, furthest from the centre.
 std::optional<Point> crossing(const Piece& p, EdgeRole role, double level)
 {
@@ -163,6 +177,14 @@ void settle_bodice_guides(Piece& p)
 {
     for (auto& g : p.guides) {
         if (g.kind == GuideKind::Grain || g.kind == GuideKind::Bust) continue;
+        // The across line stands at the armhole's own node, so that cutting there leaves no sliver of a curve.
+        if (g.kind == GuideKind::Across) {
+            const auto node = node_near(edge(p, EdgeRole::Armhole).curve, g.b);
+            if (node) {
+                g = {g.kind, {g.a[Geom::X], (*node)[Geom::Y]}, *node};
+                continue;
+            }
+        }
         const auto end =
             crossing(p, g.kind == GuideKind::Across ? EdgeRole::Armhole : EdgeRole::Side, g.b[Geom::Y]);
         if (end) g.b = *end;
@@ -334,14 +356,21 @@ Piece upper_turned(const Piece& piece, Point centre_cut, Point hinge, double rad
     const auto [above, below] = split(armhole, static_cast<double>(at.curve_index) + at.t);
     redraw_edge(out, hole, smoothly_joined(above * how, below));
     const Curve& line = piece.edges[centre].curve;
-    const auto cut = line.nearestTime(centre_cut);
-    const auto [low, high] = split(line, static_cast<double>(cut.curve_index) + cut.t);
-    const Point opened = centre_cut * how;
-    // One long line over the gap: upright below it, leaning as the upper part does above.
-    const double third = Geom::distance(opened, centre_cut) / 3;
+    const auto parted = [&](Point where) {
+        const auto t = line.nearestTime(where);
+        return split(line, static_cast<double>(t.curve_index) + t.t);
+    };
+    const Curve high = parted(centre_cut).after * how;
+    const Point opened = high.initialPoint();
+    // One long line over the gap, upright below it, leaning as the upper part does above; over an overlap it
+    // starts a little lower.
+    const bool overlap = opened[Geom::Y] < centre_cut[Geom::Y];
+    const Point from = overlap ? Point{centre_cut[Geom::X], opened[Geom::Y] - smoothed_over} : centre_cut;
+    const Curve low = parted(from).before;
+    const double third = Geom::distance(opened, from) / 3;
     const Curve gap =
-        cubic(centre_cut, centre_cut + Point{0, third}, opened - start_direction(high * how) * third, opened);
-    out.edges[centre].curve = joined(joined(low, gap), high * how);
+        cubic(from, from + end_direction(low) * third, opened - start_direction(high) * third, opened);
+    out.edges[centre].curve = joined(joined(low, gap), high);
     for (auto& g : out.guides) {
         if (g.kind == GuideKind::Grain) continue;
         if (g.a[Geom::Y] > centre_cut[Geom::Y] + 1e-6) g = {g.kind, g.a * how, g.b * how};

@@ -1,5 +1,6 @@
 #include "desk/plan/plan_station.h"
 
+#include <QApplication>
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QScrollArea>
@@ -246,7 +247,10 @@ void PlanStation::keyPressEvent(QKeyEvent* e)
         case Qt::Key_Underscore: current()->nudge(-big); break;
         case Qt::Key_A: current()->amount_field().edit().setFocus(); break;
         case Qt::Key_Return:
-        case Qt::Key_Enter: emit paper_wanted(); break;
+        case Qt::Key_Enter:
+            // In an amount Enter takes the amount, and no more.
+            if (!qobject_cast<QLineEdit*>(QApplication::focusWidget())) emit paper_wanted();
+            break;
         default: QWidget::keyPressEvent(e);
     }
 }
