@@ -86,32 +86,29 @@ int main(int argc, char** argv)
     const auto bodice = room.book().patterns().front().id;
     room.choose_pattern(bodice);
     window.go_to(Station::Plan);
-    shot("plan-bodice-bare");
-    room.decide(AdjustmentKind::BallOfShoulder, Answer::Accepted, Length::mm(9));
-    room.decide({AdjustmentKind::RoundBack, Answer::Accepted, Length::mm(12), {}, {}});
-    room.decide(AdjustmentKind::BodiceLength, Answer::Accepted, Length::mm(12));
-    room.decide({AdjustmentKind::SwayBack, Answer::Accepted, Length::mm(-12), {}, {}});
+    room.choose(room.advice()->choice);
     room.decide({AdjustmentKind::ShoulderSlope, Answer::Accepted, Length::mm(-6), Length::mm(-4), {}});
-    shot("plan-bodice");
+    room.decide(AdjustmentKind::BallOfShoulder, Answer::Accepted, Length::mm(9));
+    room.decide(AdjustmentKind::RoundBack, Answer::Accepted, Length::mm(12));
+    room.decide(AdjustmentKind::SwayBack, Answer::Accepted, {});
+    room.decide(AdjustmentKind::BodiceLength, Answer::Accepted, {});
+    window.findChild<PlanStation*>()->show_adjustment(AdjustmentKind::ShoulderSlope);
+    shot("plan-top");
     window.findChild<PlanStation*>()->show_adjustment(AdjustmentKind::SwayBack);
-    shot("plan-bodice-sway");
+    shot("plan-top-lengths");
     window.go_to(Station::Paper);
-    room.go_to_step(14);
-    shot("paper-bodice");
+    for (std::size_t i = 0; i < room.computed()->steps.size(); ++i) {
+        if (room.computed()->steps[i].kind == StepKind::OpenCentreBack) room.go_to_step(static_cast<int>(i));
+    }
+    shot("paper-top");
     window.go_to(Station::Print);
-    window.findChild<Choices*>("print_kind")->choose(3);
-    emit window.findChild<Choices*>("print_kind")->picked(3);
+    auto* kinds = window.findChild<Choices*>("print_kind");
+    kinds->choose(3);
+    emit kinds->picked(3);
     shot("work-card");
-    window.findChild<Choices*>("print_kind")->choose(1);
-    emit window.findChild<Choices*>("print_kind")->picked(1);
+    kinds->choose(2);
+    emit kinds->picked(2);
     shot("practice");
-    dialog("bodice-drawing", [&] {
-        QMetaObject::invokeMethod(
-            &window,
-            [&] {
-                BodiceDialog{look, room, &window}.exec();
-            },
-            Qt::DirectConnection);
-    });
+    dialog("bodice-drawing", [&] { BodiceDialog{look, room, &window}.exec(); });
     return 0;
 }

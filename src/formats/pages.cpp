@@ -302,7 +302,7 @@ std::vector<Piece> practice_pieces(const Computed& c)
             out.push_back(std::move(p));
         }
     };
-    add(c.traced.pieces, tr_("to practise on"));
+    add(c.traced.pieces, tr_("practice"));
     add(c.altered.pieces, tr_("finished"));
     return out;
 }

@@ -345,7 +345,7 @@ QString why(const PlanLine& line, Unit u)
     if (line.kind == AdjustmentKind::ShoulderSlope)
         return t("tip below neck point: body %1, pattern %2").arg(wanted, given);
     if (line.kind == AdjustmentKind::ShoulderLength)
-        return t("centre to armhole: wanted %1, pattern %2").arg(wanted, given);
+        return t("to the armhole: wanted %1, pattern %2").arg(wanted, given);
     switch (p.against) {
         case Against::Chart: return t("measured %1, chart %2").arg(wanted, given) + already;
         case Against::Pattern: return t("wanted %1, pattern %2").arg(wanted, given) + already;

@@ -281,6 +281,9 @@ private slots:
             };
             for (const auto& w : c.checks.walks)
                 QVERIFY2(w.holds, say(QString{"%1 off %2"}.arg(w.seam.c_str()).arg(w.difference.in_mm())).data());
+            const auto& side = c.checks.walks[1];
+            QVERIFY2(side.notches_a.size() == 1 && is_near(side.notches_a[0], side.notches_b[0], Length::mm(3)),
+                     say(QString{"notches %1"}.arg((side.notches_a[0] - side.notches_b[0]).in_mm())).data());
             for (const auto& fold : c.checks.folds) QVERIFY2(fold.holds, say("fold bends").data());
             for (const auto& d : c.checks.darts)
                 QVERIFY2(d.holds, say(QString{"legs apart %1"}.arg(d.apart.in_mm())).data());

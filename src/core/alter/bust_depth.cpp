@@ -50,9 +50,11 @@ void carry_bust_point(Piece& p, Point by)
 Piece box_at(const Piece& piece, const SideDart& at, Point by)
 {
     Piece out = piece;
-    redraw_edge(out, at.mouth - 1, sheared(piece.edges[at.mouth - 1].curve, {0, 0}, by));
+    // The notches stay where they are on the paper: only the dart goes.
+    out.edges[at.mouth - 1].curve = sheared(piece.edges[at.mouth - 1].curve, {0, 0}, by);
     out.edges[at.mouth].curve = moved(piece.edges[at.mouth].curve, by);
-    redraw_edge(out, at.mouth + 1, sheared(piece.edges[at.mouth + 1].curve, by, {0, 0}));
+    out.edges[at.mouth + 1].curve = sheared(piece.edges[at.mouth + 1].curve, by, {0, 0});
+    settle_notches(out);
     out.darts[at.dart].tip += by;
     settle_darts(out);
     carry_bust_point(out, {0, by[Geom::Y]});

@@ -77,7 +77,16 @@ void redraw_side(Piece& p, std::size_t side, const Curve& line)
     const Curve old = p.edges[side].curve;
     const double above = Geom::angle_between(start_direction(old), start_direction(line));
     const double below = Geom::angle_between(end_direction(old), end_direction(line));
-    redraw_edge(p, side, line);
+    // Its notches stay as far from its upper end as they were, on front and back alike.
+    for (auto& n : p.notches) {
+        if (n.on != EdgeRole::Side) continue;
+        Geom::Coord off = 0;
+        const auto time = old.nearestTime(n.at, &off);
+        const double t = static_cast<double>(time.curve_index) + time.t;
+        if (off > 0.1 || t < 1e-6 || t > static_cast<double>(old.size_default()) - 1e-6) continue;
+        n.at = line.pointAt(time_at(line, length(split(old, t).before)));
+    }
+    p.edges[side].curve = line;
     if (p.edges[side - 1].role == EdgeRole::Armhole)
         redraw_edge(p, side - 1, end_turned(p.edges[side - 1].curve, above));
     redraw_edge(p, side + 1, start_turned(p.edges[side + 1].curve, below));

@@ -68,6 +68,12 @@ Piece panel_of(const Piece& piece, std::vector<Edge> edges)
     return out;
 }
 
+// No nearer than this: the nearest place of a curve is costly to find, its box is not.
+double off_box(const Curve& c, Point at)
+{
+    return Geom::distance(at, *c.boundsFast());
+}
+
 // Where a place on the outline lies on its edges; the end of one edge is the start of the next.
 std::optional<Crossing> on_outline(const Piece& piece, Point at)
 {
@@ -76,6 +82,7 @@ std::optional<Crossing> on_outline(const Piece& piece, Point at)
     double least = within;
     for (std::size_t e = 0; e < piece.edges.size(); ++e) {
         const Curve& c = piece.edges[e].curve;
+        if (off_box(c, at) >= least) continue;
         Geom::Coord off = 0;
         const auto time = c.nearestTime(at, &off);
         if (off >= least) continue;
@@ -92,7 +99,7 @@ double off_runs(const Piece& panel, Point at)
 {
     double least = std::numeric_limits<double>::max();
     for (const auto& e : panel.edges) {
-        if (e.run < 0) continue;
+        if (e.run < 0 || off_box(e.curve, at) >= least) continue;
         Geom::Coord off = 0;
         (void)e.curve.nearestTime(at, &off);
         least = std::min(least, off);

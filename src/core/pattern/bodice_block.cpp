@@ -10,6 +10,8 @@ namespace {
 constexpr Length shoulder_dart_length = Length::mm(75);
 constexpr Length drawn_back = Length::mm(22);  // dart tip to bust point
 constexpr Length back_dart_length = Length::mm(140);
+constexpr double line_at = 0.22;      // of the side seam, above the waist
+constexpr double notch_at = 0.52;     // of the side seam, along it from the waist
 constexpr double side_dart_at = 0.3;  // of the side seam, from the underarm
 
 Point turned(Point p, Point about, double radians)
@@ -251,8 +253,9 @@ void add_marks(Piece& p, const BodiceFlat& f, const Half& h, double across, cons
 {
     const double bottom = p.edges.back().curve.initialPoint()[Geom::Y];
     const double top = p.edges.back().curve.finalPoint()[Geom::Y];
-    const double lowest = side.dart ? side.dart->leg_b[Geom::Y] : side.underarm[Geom::Y];
-    const double line = lowest * 0.42;
+    // The same on front and back, beneath the side notch and the darts' tips, so that what is cut there goes
+    // alike.
+    const double line = f.side_length.in_mm() * line_at;
     const double wide = width_at(p, line).value_or(Length::mm(side.waist[Geom::X])).in_mm();
     const double grain = h.across * 0.3;
     const double bust = h.front && f.bust_depth > Length{} ? bust_point(f)[Geom::Y] : side.underarm[Geom::Y] - 1;
@@ -263,7 +266,7 @@ void add_marks(Piece& p, const BodiceFlat& f, const Half& h, double across, cons
     if (f.below_waist > Length{}) p.guides.push_back({GuideKind::Waist, {0, 0}, side.waist});
     const Curve& armhole = edge(p, EdgeRole::Armhole).curve;
     p.notches = {{armhole.pointAt(1.45), EdgeRole::Armhole, h.front ? 1 : 2},
-                 {on_side(p, f.side_length.in_mm() * 0.35 + f.below_waist.in_mm() * 0.5), EdgeRole::Side, 1}};
+                 {on_side(p, f.side_length.in_mm() * notch_at + f.below_waist.in_mm()), EdgeRole::Side, 1}};
     if (h.front && f.bust_depth > Length{}) p.bust_point = bust_point(f);
 }
 

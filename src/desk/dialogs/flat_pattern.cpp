@@ -67,7 +67,7 @@ void FlatPatternDialog::lay_out(const QString& title, const QString& how, const 
     column->addWidget(said_);
     column->addLayout(
         keep_or_leave(*this, look_, tr("Draw it"), ("draw_" + prefix_).toUtf8().constData(), [this] { take(); }));
-    setMinimumWidth(760);
+    setMinimumWidth(rows > 5 ? 1000 : 760);
 }
 
 void FlatPatternDialog::add(QGridLayout* grid, const Field& f, int n, int rows)
