@@ -106,9 +106,6 @@ int main(int argc, char** argv)
     kinds->choose(3);
     emit kinds->picked(3);
     shot("work-card");
-    kinds->choose(2);
-    emit kinds->picked(2);
-    shot("practice");
     dialog("bodice-drawing", [&] { BodiceDialog{look, room, &window}.exec(); });
     return 0;
 }

@@ -28,7 +28,7 @@ QFont font(double size, bool strong = false)
 {
     QFont f{"Lato"};
     f.setPixelSize(static_cast<int>(size));
-    f.setBold(strong);
+    f.setWeight(strong ? QFont::DemiBold : QFont::Normal);
     return f;
 }
 

@@ -24,7 +24,7 @@ QString piece_names(AdjustmentKind kind)
 QString zone_name(Zone z)
 {
     switch (z) {
-        case Zone::Frame: return t("Shoulders");
+        case Zone::Frame: return t("Frame");
         case Zone::Lengths: return t("Lengths");
         case Zone::Widths: return t("Widths");
         case Zone::Hem: return t("Hem");

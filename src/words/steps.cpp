@@ -183,7 +183,7 @@ QString step_detail(const Step& s, Unit unit)
         case StepKind::RedrawShoulder:
             return t(
                 "A straight line from the neck point to the mark; run the armhole into it, square to the seam, to "
-                "nothing at the underarm.");
+                "nothing where the armhole is straightest.");
         case StepKind::MarkNeckPoint:
             return t("At the neck end of the seam, square to the seam line. The tip stays.");
         case StepKind::RedrawNeckEnd:

@@ -36,7 +36,7 @@ Outcome<Piece> strip_swung(Applied& applied, const Piece& piece, Length amount)
     move.picture.dimensions = {{shoulder_tip(piece), shoulder_tip(swung->second), abs(amount)}};
     move.picture.motions = {swing};
     const Point tip = seam.finalPoint();
-    const Piece after = shoulder_redrawn(piece, {0, 0}, tip * whole_motion(swing) - tip);
+    const Piece after = shoulder_redrawn(piece, {0, 0}, tip * whole_motion(swing) - tip, ArmholeReach::Underarm);
     applied.steps.insert(applied.steps.end(),
                          {draw, cut, move, redrawn_step(swung->whole, after, StepKind::TrueArmhole)});
     return after;

@@ -89,7 +89,12 @@ void Card::decide(std::optional<Length> amount, std::optional<Length> back)
 int Card::wanted_height() const
 {
     const int open = open_height + (methods_ ? methods_height : 0);
-    return static_cast<int>((open_ ? open : closed_height) * look_.scale());
+    return static_cast<int>((open_ ? open : closed_height) * look_.scale()) + (open_ ? button_row() : 0);
+}
+
+int Card::button_row() const
+{
+    return back_ && look_.scale() > 1.15 ? follow_->sizeHint().height() : 0;
 }
 
 void Card::flip()
@@ -161,7 +166,10 @@ QString Card::state_text(const PlanLine& l) const
         case LineState::Proposed: return tr("proposed: accept it or leave it");
         case LineState::LeaveIt:
             return tr("inside measuring noise ±%1: leave it").arg(words::number(l.proposal->spread, look_.unit()));
-        case LineState::Accepted: return l.own_amount ? tr("accepted with your amount") : tr("accepted");
+        case LineState::Accepted:
+            if (l.amount == Length{} && adjustment(kind_).zero_method == l.method)
+                return tr("on the toile first; then type the pinch");
+            return l.own_amount ? tr("accepted with your amount") : tr("accepted");
         case LineState::Declined: return tr("left as bought");
         case LineState::NothingKnown:
             if (l.noted) return tr("noted in the posture; type the pinch");
@@ -183,6 +191,8 @@ void Card::refresh_glyph(const PlanLine& l)
     if (wanted == glyph_of_) return;
     glyph_of_ = wanted;
     glyph_ = glyph_of(c.traced, kind_, l.method, more);
+    // A way that does not suit this pattern still shows what is meant.
+    if (glyph_.panels.empty()) glyph_ = glyph_of(c.traced, kind_, usual_method(adjustment(kind_), c.traced), more);
 }
 
 void Card::paintEvent(QPaintEvent*)
@@ -265,8 +275,9 @@ void Card::paintEvent(QPaintEvent*)
     draw_chain(p, *l);
     p.setPen(d.ink);
     p.setFont(look_.lato(14, QFont::DemiBold));
-    p.drawText(QPointF{x, height() - 28.0 * k}, back_ ? tr("Front") : tr("Your amount"));
-    if (back_) p.drawText(QPointF{x + 200 * k, height() - 28.0 * k}, tr("Back"));
+    const double base = height() - 28.0 * k - button_row();
+    p.drawText(QPointF{x, base}, back_ ? tr("Front") : tr("Your amount"));
+    if (back_) p.drawText(QPointF{x + 200 * k, base}, tr("Back"));
     if (!methods_) return;
     p.setPen(d.faded);
     p.setFont(look_.lato(13));
@@ -343,7 +354,7 @@ void Card::draw_chain(QPainter& p, const PlanLine& l)
 void Card::resizeEvent(QResizeEvent*)
 {
     const double k = look_.scale();
-    const int y = height() - static_cast<int>(50 * k);
+    const int y = height() - static_cast<int>(50 * k) - button_row();
     const auto px = [&](double v) { return static_cast<int>(v * k); };
     toggle_->setGeometry(width() - 62, 8, 48, 30);
     const int first = 92 + px(back_ ? 52 : 100);
@@ -355,7 +366,8 @@ void Card::resizeEvent(QResizeEvent*)
         if (!b->isVisibleTo(this)) continue;
         const QSize size = b->sizeHint();
         right -= size.width();
-        b->setGeometry(right, y + px(24) - size.height() / 2, size.width(), size.height());
+        const int top = button_row() > 0 ? height() - size.height() - 4 : y + px(24) - size.height() / 2;
+        b->setGeometry(right, top, size.width(), size.height());
         right -= 4;
     }
 }

@@ -31,6 +31,7 @@ private:
     [[nodiscard]] const PlanLine* line() const;
     [[nodiscard]] QString state_text(const PlanLine&) const;
     [[nodiscard]] int wanted_height() const;
+    [[nodiscard]] int button_row() const;  // a row of their own where two fields leave the buttons no room
     [[nodiscard]] Dose dose(const PlanLine&) const;
     void decide(std::optional<Length> amount, std::optional<Length> back);
     void refresh_glyph(const PlanLine&);

@@ -118,7 +118,7 @@ void ShoulderView::draw_joined(QPainter& p, const QRectF& box)
     const auto name = [&](QPointF at, const QString& text) {
         p.drawText(QRectF{at.x() - 60, at.y() - 9, 120, 18}, Qt::AlignCenter, text);
     };
-    const double x = what.left() + what.width() * 0.34;
+    const double x = what.left() + what.width() * 0.32;
     name(t.map(QPointF{x, what.top() + what.height() * 0.16}), tr("back"));
     name(t.map(QPointF{x, what.bottom() - what.height() * 0.3}), tr("front"));
 }
@@ -167,7 +167,7 @@ void ShoulderView::draw_folded(QPainter& p, const QRectF& box)
     p.drawText(at(seam.finalPoint()) + QPointF{6, 15}, tr("seam"));
     p.setPen(d.ink);
     p.setFont(look_.lato(14, QFont::DemiBold));
-    p.drawText(at(np + Point{whole * 0.72, 0}) + QPointF{0, -6}, QString::number(s.slope_degrees(), 'f', 1) + "°");
+    p.drawText(at(np + Point{whole * 1.05, 0}) + QPointF{5, 5}, QString::number(s.slope_degrees(), 'f', 1) + "°");
 }
 
 void ShoulderView::draw_numbers(QPainter& p, const QRectF& box)
@@ -183,12 +183,13 @@ void ShoulderView::draw_numbers(QPainter& p, const QRectF& box)
         p.setPen(d.faded);
         p.setFont(look_.lato(13));
         p.drawText(QPointF{box.left(), y}, name);
-        p.drawText(QRectF{box.left() + 120 * k, y - 14 * k, 74 * k, 18 * k}, Qt::AlignRight | Qt::AlignVCenter,
-                   was);
-        p.drawText(QPointF{box.left() + 202 * k, y}, "→");
+        const double arrow = box.left() + box.width() * 0.62;
+        p.drawText(QRectF{box.left(), y - 14 * k, arrow - 8 - box.left(), 18 * k},
+                   Qt::AlignRight | Qt::AlignVCenter, was);
+        p.drawText(QPointF{arrow, y}, "→");
         p.setPen(d.ink);
         p.setFont(look_.lato(14, QFont::DemiBold));
-        p.drawText(QPointF{box.left() + 224 * k, y}, is);
+        p.drawText(QPointF{arrow + 12 + 12 * k, y}, is);
     };
     const auto degrees = [](double v) { return QString::number(v, 'f', 1) + "°"; };
     row(0, tr("slope"), degrees(before.slope_degrees()), degrees(c.checks.shoulder->slope_degrees()));
