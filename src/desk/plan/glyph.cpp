@@ -9,12 +9,14 @@
 namespace sartorum::desk {
 namespace {
 
-// The step that shows best what happens: where paper came or went most.
+// The step that shows best what happens: where paper of the front or back came or went most.
 const Step* telling_step(const std::vector<Step>& steps)
 {
     const Step* best = nullptr;
     double most = 0;
     for (const auto& s : steps) {
+        const PieceRole role = s.picture.panels.front().role;
+        if (role != PieceRole::Front && role != PieceRole::Back) continue;
         double area = 0;
         for (const auto& shapes : {added_paper(s.picture), removed_paper(s.picture)}) {
             for (const auto& polygon : shapes) area += area_mm2(polygon);
@@ -48,6 +50,11 @@ void draw_glyph(QPainter& p, const Look& look, const QRectF& box, const Glyph& g
     if (glyph.panels.empty()) return;
     Geom::Rect all = bounds(glyph.panels.front());
     for (const auto& panel : glyph.panels) all.unionWith(bounds(panel));
+    for (const auto& shapes : {glyph.added, glyph.removed}) {
+        for (const auto& polygon : shapes) {
+            for (const auto& q : polygon) all.expandTo(q);
+        }
+    }
     const double s = std::min(box.width() / all.width(), box.height() / all.height());
     QTransform t;
     t.translate(box.center().x() - s * (all.left() + all.width() / 2),
