@@ -1,15 +1,8 @@
 #include "words/words.h"
 
+#include "words/say.h"
+
 namespace sartorum::words {
-namespace {
-
-QString t(const char* text)
-{
-    return QCoreApplication::translate("words", text);
-}
-
-}  // namespace
-
 QString piece_names(AdjustmentKind kind)
 {
     switch (adjustment(kind).acts_on) {
@@ -57,7 +50,7 @@ QString amount_meaning(AdjustmentKind k)
 {
     switch (k) {
         case AdjustmentKind::ShoulderLength: return t("straight out at the tip");
-        case AdjustmentKind::ShoulderSlope: return t("+ squarer, − steeper");
+        case AdjustmentKind::ShoulderSlope: return t("square to the seam; + adds paper");
         case AdjustmentKind::BallOfShoulder: return t("at the tip; + forward, − back");
         case AdjustmentKind::NeckForward: return t("at the neck; + forward, − back");
         case AdjustmentKind::RoundBack: return t("at centre back");
@@ -100,10 +93,11 @@ QString method_cost(AdjustmentKind kind, std::size_t method)
     const auto& ways = adjustment(kind).methods;
     if (method >= ways.size()) return {};
     const auto key = ways[method];
-    if (key == "tips") return t("The tips move, the neckline stays. The armhole changes.");
+    if (key == "tips") return t("The tips move: + squarer, − steeper. The neckline stays, the armhole changes.");
     if (key == "neck_ends")
         return t(
-            "The neck ends move, the armhole stays. For a neckline that stands away while the tips sit well.");
+            "The neck ends move: − squarer, + steeper. The armhole stays. For a neckline that stands away while "
+            "the tips sit well.");
     if (key == "allow_and_pin")
         return t(
             "An inch more on the toile's shoulders; type what was pinned (−) after trying on. Pins lie along the "

@@ -1,17 +1,12 @@
 #include "words/measures.h"
 
-#include <QCoreApplication>
 #include <cmath>
 
+#include "words/say.h"
 #include "words/words.h"
 
 namespace sartorum::words {
 namespace {
-
-QString t(const char* text)
-{
-    return QCoreApplication::translate("words", text);
-}
 
 struct MeasureWords {
     Measure measure;

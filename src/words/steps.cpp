@@ -1,20 +1,8 @@
 #include "words/words.h"
 
+#include "words/say.h"
+
 namespace sartorum::words {
-namespace {
-
-QString t(const char* text)
-{
-    return QCoreApplication::translate("words", text);
-}
-
-QString text(const std::string& s)
-{
-    return QString::fromStdString(s);
-}
-
-}  // namespace
-
 QString step_title(const Step& s, Unit unit)
 {
     const Unit u = paper_unit(unit);

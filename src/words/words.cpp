@@ -1,20 +1,8 @@
 #include "words/words.h"
 
+#include "words/say.h"
+
 namespace sartorum::words {
-namespace {
-
-QString t(const char* text)
-{
-    return QCoreApplication::translate("words", text);
-}
-
-QString text(const std::string& s)
-{
-    return QString::fromStdString(s);
-}
-
-}  // namespace
-
 Unit paper_unit(Unit u)
 {
     return u == Unit::Centimetre ? Unit::Millimetre : u;

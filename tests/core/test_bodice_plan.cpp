@@ -132,6 +132,12 @@ private slots:
         const auto after = b(plan, body);
         QVERIFY(std::abs(after.checks.shoulder->slope_degrees() - *shoulder_slope_degrees(body, Side::Right)) <
                 0.1);
+        // At the neck ends the same slope asks for the opposite paper.
+        plan.decide({ShoulderSlope, Answer::Accepted, {}, {}, 1});
+        const auto neck = b(plan, body);
+        QVERIFY(is_near(neck.line(ShoulderSlope)->amount, -before.line(ShoulderSlope)->amount, Length::mm(1e-9)));
+        QVERIFY(std::abs(neck.checks.shoulder->slope_degrees() - *shoulder_slope_degrees(body, Side::Right)) <
+                0.1);
         QVERIFY(is_near(after.checks.shoulder->forward(), before.checks.shoulder->forward(), Length::mm(0.3)));
     }
     void lengths_share_the_common_part_and_leave_the_rest_to_the_sway_back()

@@ -46,6 +46,7 @@ struct FittingState {
     std::size_t frame_size;
     const EaseWishes& ease;
     const Cloth& cloth;
+    std::size_t method = 0;  // the way it is to be done
 };
 
 // Where the second number of a proposal came from.

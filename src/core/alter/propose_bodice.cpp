@@ -93,7 +93,9 @@ std::optional<Proposal> propose_shoulder_slope(const FittingState& s)
     if (!body || !neck || !tip) return std::nullopt;
     const auto sewn = sewn_shoulder(front_of(s.now), back_of(s.now));
     const double radians = (sewn.slope_degrees() - *body) * std::numbers::pi / 180.0;
-    const Length amount = sewn.front * std::tan(radians);
+    // Squarer is paper added at the tips, or taken off at the neck ends.
+    const bool at_neck = static_cast<SlopeMethod>(s.method) == SlopeMethod::NeckEnds;
+    const Length amount = sewn.front * (std::tan(radians) * (at_neck ? -1 : 1));
     const Length spread = Length::mm(std::hypot(neck->spread.in_mm(), tip->spread.in_mm()));
     return Proposal{amount, spread, neck->value - tip->value,
                     sewn.front * std::sin(sewn.slope_degrees() * std::numbers::pi / 180.0), Against::Pattern};

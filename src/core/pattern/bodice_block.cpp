@@ -3,6 +3,7 @@
 #include <cmath>
 
 #include "core/pattern/dart.h"
+#include "core/pattern/flat_range.h"
 
 namespace sartorum {
 namespace {
@@ -298,47 +299,35 @@ Piece panel(const BodiceFlat& f, const Half& h, const SideSeam& side)
 
 Outcome<bool> drawable(const BodiceFlat& f)
 {
-    struct Range {
-        const char* field;
-        Length value;
-        Length low;
-        Length high;
-    };
     const bool darted = f.side_dart > Length{} || f.front_dart > Length{};
     const Length quarter = f.bust / 4.0;
-    const Range ranges[] = {
-        {"bust", f.bust, Length::mm(400), Length::mm(2200)},
-        {"waist", f.waist, Length::mm(350), Length::mm(2200)},
-        {"neck_width", f.neck_width, Length::mm(40), Length::mm(150)},
-        {"front_neck_depth", f.front_neck_depth, Length::mm(20), Length::mm(250)},
-        {"back_neck_depth", f.back_neck_depth, Length::mm(8), Length::mm(200)},
-        {"shoulder", f.shoulder, Length::mm(40), Length::mm(220)},
-        {"front_drop", f.front_drop, Length{}, f.shoulder * 0.7},
-        {"back_drop", f.back_drop, Length{}, f.shoulder * 0.7},
-        {"across_front", f.across_front, f.neck_width + Length::mm(20), quarter + f.front_more / 4.0},
-        {"across_back", f.across_back, f.neck_width + Length::mm(20), quarter - f.front_more / 4.0},
-        {"front_length", f.front_length, f.side_length + f.front_drop + Length::mm(80), Length::mm(700)},
-        {"back_length", f.back_length, f.side_length + f.back_drop + Length::mm(60), Length::mm(650)},
-        {"side_length", f.side_length, Length::mm(60), Length::mm(400)},
-        {"bust_depth", f.bust_depth, darted ? Length::mm(120) : Length{}, f.front_length - Length::mm(40)},
-        {"bust_span", f.bust_span, darted ? Length::mm(100) : Length{}, f.bust / 2.0},
-        {"side_dart", f.side_dart, Length{}, Length::mm(90)},
-        {"front_dart", f.front_dart, Length{}, Length::mm(70)},
-        {"back_dart", f.back_dart, Length{}, Length::mm(70)},
-        {"shoulder_dart", f.shoulder_dart, Length{}, Length::mm(30)},
-        {"shoulder_ease", f.shoulder_ease, Length{}, Length::mm(15)},
-        {"front_more", f.front_more, Length::mm(-80), Length::mm(160)},
-        {"below_waist", f.below_waist, Length{}, Length::mm(900)},
-        {"hip", f.hip, f.below_waist > Length{} ? Length::mm(400) : Length{}, Length::mm(2800)},
-        {"allowance", f.allowance, Length{}, Length::mm(50)},
-        {"front_allowance", f.front_allowance, Length{}, Length::mm(120)},
-        {"hem_allowance", f.hem_allowance, Length{}, Length::mm(120)}};
-    for (const auto& r : ranges) {
-        if (r.value < r.low || r.value > r.high) {
-            return refuse_amount(Why::OutOfRange, r.field, r.value, r.low, r.high);
-        }
-    }
-    return true;
+    return check_ranges(
+        {{"bust", f.bust, Length::mm(400), Length::mm(2200)},
+         {"waist", f.waist, Length::mm(350), Length::mm(2200)},
+         {"neck_width", f.neck_width, Length::mm(40), Length::mm(150)},
+         {"front_neck_depth", f.front_neck_depth, Length::mm(20), Length::mm(250)},
+         {"back_neck_depth", f.back_neck_depth, Length::mm(8), Length::mm(200)},
+         {"shoulder", f.shoulder, Length::mm(40), Length::mm(220)},
+         {"front_drop", f.front_drop, Length{}, f.shoulder * 0.7},
+         {"back_drop", f.back_drop, Length{}, f.shoulder * 0.7},
+         {"across_front", f.across_front, f.neck_width + Length::mm(20), quarter + f.front_more / 4.0},
+         {"across_back", f.across_back, f.neck_width + Length::mm(20), quarter - f.front_more / 4.0},
+         {"front_length", f.front_length, f.side_length + f.front_drop + Length::mm(80), Length::mm(700)},
+         {"back_length", f.back_length, f.side_length + f.back_drop + Length::mm(60), Length::mm(650)},
+         {"side_length", f.side_length, Length::mm(60), Length::mm(400)},
+         {"bust_depth", f.bust_depth, darted ? Length::mm(120) : Length{}, f.front_length - Length::mm(40)},
+         {"bust_span", f.bust_span, darted ? Length::mm(100) : Length{}, f.bust / 2.0},
+         {"side_dart", f.side_dart, Length{}, Length::mm(90)},
+         {"front_dart", f.front_dart, Length{}, Length::mm(70)},
+         {"back_dart", f.back_dart, Length{}, Length::mm(70)},
+         {"shoulder_dart", f.shoulder_dart, Length{}, Length::mm(30)},
+         {"shoulder_ease", f.shoulder_ease, Length{}, Length::mm(15)},
+         {"front_more", f.front_more, Length::mm(-80), Length::mm(160)},
+         {"below_waist", f.below_waist, Length{}, Length::mm(900)},
+         {"hip", f.hip, f.below_waist > Length{} ? Length::mm(400) : Length{}, Length::mm(2800)},
+         {"allowance", f.allowance, Length{}, Length::mm(50)},
+         {"front_allowance", f.front_allowance, Length{}, Length::mm(120)},
+         {"hem_allowance", f.hem_allowance, Length{}, Length::mm(120)}});
 }
 
 struct Drawn {

@@ -2,6 +2,8 @@
 
 #include <cmath>
 
+#include "core/pattern/flat_range.h"
+
 namespace sartorum {
 namespace {
 
@@ -147,30 +149,18 @@ Piece waistband(const SkirtFlat& f, Length front, Length back)
 
 Outcome<bool> drawable(const SkirtFlat& f)
 {
-    struct Range {
-        const char* field;
-        Length value;
-        Length low;
-        Length high;
-    };
-    const Range ranges[] = {{"waist", f.waist, Length::mm(300), Length::mm(2500)},
-                            {"hip", f.hip, Length::mm(400), Length::mm(2800)},
-                            {"waist_to_hip", f.waist_to_hip, Length::mm(100), Length::mm(450)},
-                            {"length", f.length, f.waist_to_hip + Length::mm(100), Length::mm(1600)},
-                            {"front_dart", f.front_dart, Length{}, Length::mm(60)},
-                            {"front_dart_length", f.front_dart_length, Length::mm(30), f.waist_to_hip},
-                            {"back_dart", f.back_dart, Length{}, Length::mm(60)},
-                            {"back_dart_length", f.back_dart_length, Length::mm(30), f.waist_to_hip},
-                            {"flare", f.flare, Length{}, Length::mm(400)},
-                            {"allowance", f.allowance, Length{}, Length::mm(50)},
-                            {"hem_allowance", f.hem_allowance, Length{}, Length::mm(120)},
-                            {"band_depth", f.band_depth, Length{}, Length::mm(150)}};
-    for (const auto& r : ranges) {
-        if (r.value < r.low || r.value > r.high) {
-            return refuse_amount(Why::OutOfRange, r.field, r.value, r.low, r.high);
-        }
-    }
-    return true;
+    return check_ranges({{"waist", f.waist, Length::mm(300), Length::mm(2500)},
+                         {"hip", f.hip, Length::mm(400), Length::mm(2800)},
+                         {"waist_to_hip", f.waist_to_hip, Length::mm(100), Length::mm(450)},
+                         {"length", f.length, f.waist_to_hip + Length::mm(100), Length::mm(1600)},
+                         {"front_dart", f.front_dart, Length{}, Length::mm(60)},
+                         {"front_dart_length", f.front_dart_length, Length::mm(30), f.waist_to_hip},
+                         {"back_dart", f.back_dart, Length{}, Length::mm(60)},
+                         {"back_dart_length", f.back_dart_length, Length::mm(30), f.waist_to_hip},
+                         {"flare", f.flare, Length{}, Length::mm(400)},
+                         {"allowance", f.allowance, Length{}, Length::mm(50)},
+                         {"hem_allowance", f.hem_allowance, Length{}, Length::mm(120)},
+                         {"band_depth", f.band_depth, Length{}, Length::mm(150)}});
 }
 
 }  // namespace

@@ -97,16 +97,17 @@ std::optional<AdjustmentKind> changed_above(const Plan& plan, AdjustmentKind kin
     return out;
 }
 
-PlanLine line_of(const Adjustment& entry, const FittingState& state, const Plan& plan)
+PlanLine line_of(const Adjustment& entry, FittingState state, const Plan& plan)
 {
     PlanLine line;
     line.kind = entry.kind;
+    const Decision* decision = plan.decision(entry.kind);
+    line.method = decision && decision->method ? *decision->method : usual_method(entry, state.now);
+    state.method = line.method;
     line.proposal = entry.propose(state);
     line.noted = entry.noted && entry.noted(state.body.posture);
-    const Decision* decision = plan.decision(entry.kind);
     line.state = state_of(line, decision);
     line.own_amount = decision && decision->amount;
-    line.method = decision && decision->method ? *decision->method : usual_method(entry, state.now);
     const bool works_at_zero = entry.zero_method == line.method;
     line.amount = line.own_amount                   ? *decision->amount
                   : line.proposal && !works_at_zero ? line.proposal->amount
