@@ -351,6 +351,18 @@ private slots:
                 Why::NeedsWaistSeam);
         QVERIFY(alter_sway_back(g, same(12)).error().why == Why::AmountTooLarge);
     }
+    void a_wedge_that_has_no_room_left_is_refused_with_what_there_is()
+    {
+        const auto g = with_back_seam();
+        // Nearly all between the line and the waist is folded away first.
+        const double line = guide(back_of(g), GuideKind::LengthenShorten)->a[Geom::Y];
+        const double low = edge(back_of(g), EdgeRole::Centre).curve.initialPoint()[Geom::Y];
+        const auto shorter = need(alter_bodice_length(g, same(-(line - low - 9)))).garment;
+        const auto r = alter_sway_back(shorter, same(-40));
+        QVERIFY(!r && r.error().why == Why::AmountTooLarge);
+        QVERIFY(r.error().low < Length{} || r.error().low == Length{});
+        QVERIFY(alter_sway_back(g, same(-40)).has_value());
+    }
     void the_darts_box_moves_whole_and_the_side_seam_keeps_its_length()
     {
         const auto g = bodice(plain_bodice());

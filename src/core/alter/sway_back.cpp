@@ -1,5 +1,6 @@
 #include "core/alter/sway_back.h"
 
+#include <algorithm>
 #include <cmath>
 
 #include "core/alter/across_cut.h"
@@ -29,6 +30,13 @@ Wedge wedge_of(const Piece& piece, Length taken)
 Outcome<Piece> wedge_closed(Applied& applied, const Piece& piece, Length taken)
 {
     const Wedge w = wedge_of(piece, taken);
+    // The wedge must stay above the lower edge: after much shortening there may be no room for it.
+    const Curve& lower = piece.edges[*edge_index(piece, EdgeRole::Side, true)].curve;
+    const double floor =
+        std::max(edge(piece, EdgeRole::Centre).curve.initialPoint()[Geom::Y], lower.finalPoint()[Geom::Y]);
+    const double room = w.hinge[Geom::Y] - floor - 5;
+    if (taken.in_mm() / 2 > room)
+        return refuse_amount(Why::AmountTooLarge, "sway_back", -taken, -Length::mm(std::max(0.0, room * 2)), {});
     const Polygon low{w.lower, w.hinge};
     const Motion close{1, w.hinge, w.radians, {0, 0}};
     const auto moved_paper = panel_moved(piece, low, close);

@@ -125,6 +125,16 @@ std::optional<Point> node_near(const Curve& c, Point at)
     return best;
 }
 
+// Parted at the nearest place; a mark that lies at or beyond an end parts a hair inside it, so that both parts are
+// lines.
+Halves parted_at(const Curve& c, Point where)
+{
+    constexpr double hair = 1e-3;
+    const auto t = c.nearestTime(where);
+    const double time = static_cast<double>(t.curve_index) + t.t;
+    return split(c, std::clamp(time, hair, static_cast<double>(c.size_default()) - hair));
+}
+
 // Where a level crosses the edges of one role, furthest from the centre.
 std::optional<Point> crossing(const Piece& p, EdgeRole role, double level)
 {
@@ -361,14 +371,10 @@ Piece upper_turned(const Piece& piece, Point centre_cut, Point hinge, double rad
     const std::size_t centre = index_of(piece, EdgeRole::Centre);
     turn_edges(out, 0, hole - 1, how);
     const Curve& armhole = piece.edges[hole].curve;
-    const auto at = armhole.nearestTime(hinge);
-    const auto [above, below] = split(armhole, static_cast<double>(at.curve_index) + at.t);
+    const auto [above, below] = parted_at(armhole, hinge);
     redraw_edge(out, hole, smoothly_joined(above * how, below));
     const Curve& line = piece.edges[centre].curve;
-    const auto parted = [&](Point where) {
-        const auto t = line.nearestTime(where);
-        return split(line, static_cast<double>(t.curve_index) + t.t);
-    };
+    const auto parted = [&](Point where) { return parted_at(line, where); };
     const Curve high = parted(centre_cut).after * how;
     const Point opened = high.initialPoint();
     // One long line over the gap, upright below it, leaning as the upper part does above; over an overlap it
@@ -395,16 +401,12 @@ Piece lower_turned(const Piece& piece, Point centre_upper, Point centre_lower, P
     const Geom::Affine how = turn_about(hinge, radians);
     const std::size_t side = index_of(piece, EdgeRole::Side, true);
     const std::size_t centre = index_of(piece, EdgeRole::Centre);
-    const auto part = [](const Curve& c, Point at) {
-        const auto t = c.nearestTime(at);
-        return split(c, static_cast<double>(t.curve_index) + t.t);
-    };
-    const auto [above, below] = part(piece.edges[side].curve, hinge);
+    const auto [above, below] = parted_at(piece.edges[side].curve, hinge);
     redraw_edge(out, side, smoothly_joined(above, below * how));
     turn_edges(out, side + 1, centre - 1, how);
     const Curve& line = piece.edges[centre].curve;
-    const Curve low = part(line, centre_lower).before;
-    const Curve high = part(line, centre_upper).after;
+    const Curve low = parted_at(line, centre_lower).before;
+    const Curve high = parted_at(line, centre_upper).after;
     out.edges[centre].curve = smoothly_joined(low * how, high);
     for (auto& g : out.guides) {
         if (g.kind != GuideKind::Grain && g.a[Geom::Y] < centre_lower[Geom::Y] - 1e-6)
