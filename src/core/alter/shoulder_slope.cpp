@@ -9,14 +9,12 @@ namespace {
 
 void allow(Applied& applied, Piece& piece)
 {
-    const Piece before = piece;
+    // The seam's edges and the mouths of its darts stand between its first and its last.
     Length whole;
-    for (auto& e : piece.edges) {
-        if (e.role != EdgeRole::Shoulder && e.role != EdgeRole::DartMouth) continue;
-        const bool mouth_elsewhere = e.role == EdgeRole::DartMouth && &e > &edge(piece, EdgeRole::Armhole);
-        if (mouth_elsewhere) continue;
-        e.allowance += toile_extra;
-        whole = e.allowance;
+    const std::size_t last = *edge_index(piece, EdgeRole::Shoulder, true);
+    for (std::size_t i = *edge_index(piece, EdgeRole::Shoulder); i <= last; ++i) {
+        whole = piece.edges[i].allowance + toile_extra;
+        piece.edges[i].allowance = whole;
     }
     Step step = step_on(piece, StepKind::AllowShoulder, toile_extra, whole);
     const Point off = off_shoulder(piece) * whole.in_mm();
