@@ -193,7 +193,7 @@ void Room::recompute()
 
 namespace {
 
-QString sizes_text(const Plan& plan, const std::optional<Pattern>& pattern)
+QString sizes_text(const Plan& plan, const std::optional<Pattern>& pattern, bool hip_printed)
 {
     const auto word = [](const std::string& s) { return QString::fromStdString(s); };
     const bool bodice = pattern && is_bodice(Garment{pattern->sizes.front().pieces, {}});
@@ -201,7 +201,7 @@ QString sizes_text(const Plan& plan, const std::optional<Pattern>& pattern)
         const QString frame = word(plan.bust_size.empty() ? plan.hip_size : plan.bust_size);
         const bool waist =
             bottom_role(*find_piece(pattern->sizes.front().pieces, PieceRole::Front)) == EdgeRole::Waist;
-        const QString lower = word(waist ? plan.waist_size : plan.hip_size);
+        const QString lower = word(waist || !hip_printed ? plan.waist_size : plan.hip_size);
         if (frame == lower) return Room::tr("size %1").arg(frame);
         return waist ? Room::tr("size %1, to %2 at the waist").arg(frame, lower)
                      : Room::tr("size %1, to %2 at the hem").arg(frame, lower);
@@ -216,7 +216,7 @@ formats::PrintLabel Room::print_label() const
 {
     const QDate day = QDate::fromString(QString::fromStdString(body_.date), Qt::ISODate);
     return {wearer_name_, pattern_ ? QString::fromStdString(pattern_->name) : QString{},
-            sizes_text(plan_, pattern_),
+            sizes_text(plan_, pattern_, chart_ && chart_->prints(Measure::Hip)),
             tr("measured %1").arg(QLocale{QLocale::English}.toString(day, "d MMMM yyyy")),
             today_().toString(Qt::ISODate)};
 }
