@@ -22,11 +22,9 @@ struct SideDart {
 
 std::optional<SideDart> side_dart(const Piece& p)
 {
-    std::size_t dart = 0;
-    for (std::size_t i = 0; i < p.edges.size(); ++i) {
-        if (p.edges[i].role != EdgeRole::DartMouth) continue;
-        if (p.edges[i - 1].role == EdgeRole::Side) return SideDart{i, dart};
-        ++dart;
+    for (std::size_t i = 1; i < p.edges.size(); ++i) {
+        if (p.edges[i].role == EdgeRole::DartMouth && p.edges[i - 1].role == EdgeRole::Side)
+            return SideDart{i, dart_at(p, i)};
     }
     return std::nullopt;
 }
@@ -40,10 +38,9 @@ void carry_bust_point(Piece& p, Point by)
     }
     for (std::size_t i = 0; i < p.edges.size(); ++i) {
         if (p.edges[i].role != EdgeRole::DartMouth || p.edges[i - 1].role != bottom_role(p)) continue;
-        std::size_t n = 0;
-        for (std::size_t k = 0; k < i; ++k) n += p.edges[k].role == EdgeRole::DartMouth;
-        p.darts[n].tip += by;
-        settle_tip(p.darts[n]);
+        Dart& d = p.darts[dart_at(p, i)];
+        d.tip += by;
+        settle_tip(d);
     }
 }
 

@@ -27,14 +27,6 @@ Run run_of(const Piece& p, EdgeRole role)
     return {index_of(p, role), index_of(p, role, true)};
 }
 
-// The dart whose mouth is this edge.
-std::size_t dart_at(const Piece& p, std::size_t edge)
-{
-    std::size_t n = 0;
-    for (std::size_t i = 0; i < edge; ++i) n += p.edges[i].role == EdgeRole::DartMouth;
-    return n;
-}
-
 // Two curves meeting in a corner, each turned half of it there: one smooth line.
 Curve smoothly_joined(const Curve& a, const Curve& b)
 {

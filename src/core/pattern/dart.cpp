@@ -11,6 +11,13 @@ double dart_radians(const Dart& d)
     return std::abs(Geom::angle_between(d.leg_a - d.tip, d.leg_b - d.tip));
 }
 
+std::size_t dart_at(const Piece& p, std::size_t mouth_edge)
+{
+    return static_cast<std::size_t>(std::count_if(p.edges.begin(),
+                                                  p.edges.begin() + static_cast<std::ptrdiff_t>(mouth_edge),
+                                                  [](const Edge& e) { return e.role == EdgeRole::DartMouth; }));
+}
+
 Length mouth_width(const Dart& d)
 {
     return Length::mm(Geom::distance(d.leg_a, d.leg_b));

@@ -7,6 +7,8 @@
 
 namespace sartorum {
 
+// Which dart a mouth belongs to: the mouths stand in the order of the darts.
+[[nodiscard]] std::size_t dart_at(const Piece&, std::size_t mouth_edge);
 // At the tip, from leg_a round to leg_b; positive. 0 for a tuck or pleat.
 [[nodiscard]] double dart_radians(const Dart&);
 [[nodiscard]] Length mouth_width(const Dart&);

@@ -36,11 +36,10 @@ FlatMeasures measure_skirt(const Piece& front, const Piece& back)
 Length taken_of(const Piece& piece, double level)
 {
     Length sum;
-    for (std::size_t i = 0, dart = 0; i < piece.edges.size(); ++i) {
-        if (piece.edges[i].role != EdgeRole::DartMouth) continue;
+    for (std::size_t i = 1; i < piece.edges.size(); ++i) {
         // A dart in the side seam takes length, not width.
-        if (piece.edges[i - 1].role != EdgeRole::Side) sum += taken_at(piece.darts[dart], level);
-        ++dart;
+        if (piece.edges[i].role == EdgeRole::DartMouth && piece.edges[i - 1].role != EdgeRole::Side)
+            sum += taken_at(piece.darts[dart_at(piece, i)], level);
     }
     return sum;
 }

@@ -40,10 +40,9 @@ SewnShoulder sewn_shoulder(const Piece& front, const Piece& back)
 Geom::Affine shoulder_darts_closed(const Piece& p)
 {
     Geom::Affine out = Geom::identity();
-    for (std::size_t i = 1, dart = 0; i < p.edges.size(); ++i) {
-        if (p.edges[i].role != EdgeRole::DartMouth) continue;
-        if (p.edges[i - 1].role == EdgeRole::Shoulder) out = closing(p.darts[dart]) * out;
-        ++dart;
+    for (std::size_t i = 1; i < p.edges.size(); ++i) {
+        if (p.edges[i].role == EdgeRole::DartMouth && p.edges[i - 1].role == EdgeRole::Shoulder)
+            out = closing(p.darts[dart_at(p, i)]) * out;
     }
     return out;
 }
