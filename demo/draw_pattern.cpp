@@ -57,7 +57,8 @@ bool draw_shirt_dress(const QString& folder)
 {
     const double busts[] = {840, 880, 920, 970, 1020, 1070, 1120};
     const double waists[] = {660, 700, 740, 790, 840, 890, 950};
-    Pattern pattern{"Windlass shirt-dress, bodice", "Towpath Paper", {}, bodice_seams(Length::mm(3))};
+    const double uppers[] = {321, 333, 346, 360, 375, 390, 405};  // finished
+    Pattern pattern{"Windlass shirt-dress, bodice", "Towpath Paper", {}, bodice_seams(Length::mm(3), Length::mm(24))};
     for (int i = 0; i < 7; ++i) {
         const double more = busts[i] - 880;
         BodiceFlat f;
@@ -85,6 +86,12 @@ bool draw_shirt_dress(const QString& folder)
         f.front_more = Length::mm(16);
         f.front_fold = false;
         f.front_allowance = Length::mm(45);
+        f.sleeve.bicep = Length::mm(uppers[i]);
+        f.sleeve.length = Length::mm(570 + 5 * i);
+        f.sleeve.elbow = Length::mm(345 + 3 * i);
+        f.sleeve.hem = Length::mm(228 + 7 * i);
+        f.sleeve.cap_ease = Length::mm(24);
+        f.sleeve.hem_allowance = Length::mm(15);
         auto drawn = draw_bodice(f);
         if (!drawn) return false;
         pattern.sizes.push_back(std::move(*drawn));
@@ -99,13 +106,14 @@ bool draw_tee(const QString& folder)
     const double waists[] = {640, 700, 760, 830, 900, 980, 1070};
     const double hips[] = {890, 950, 1010, 1070, 1130, 1200, 1280};
     SizeChart chart{"Heron tee", "Towpath Paper", {}};
-    Pattern pattern{"Heron tee", "Towpath Paper", {}, bodice_seams({})};
+    Pattern pattern{"Heron tee", "Towpath Paper", {}, bodice_seams({}, Length::mm(6))};
     for (int i = 0; i < 7; ++i) {
         const double more = busts[i] - 880;
         ChartSize size{std::string{static_cast<char>('A' + i)},
                        {{Measure::Bust, Length::mm(busts[i])},
                         {Measure::Waist, Length::mm(waists[i])},
                         {Measure::Hip, Length::mm(hips[i])},
+                        {Measure::UpperArm, Length::mm(268 + 16 * i)},
                         {Measure::BackWaistLength, Length::mm(402 + 5 * i)},
                         {Measure::FrontWaistLength, Length::mm(428 + 8 * i)}},
                        0};
@@ -127,6 +135,14 @@ bool draw_tee(const QString& folder)
         f.side_length = Length::mm(214 + 1 * i);
         f.below_waist = Length::mm(200 + 4 * i);
         f.allowance = Length::mm(10);
+        f.bust_depth = Length::mm(258 + 6 * i);
+        f.bust_span = Length::mm(184 + 0.12 * more);
+        f.sleeve.bicep = Length::mm(290 + 16 * i);
+        f.sleeve.length = Length::mm(220 + 4 * i);
+        f.sleeve.hem = Length::mm(282 + 15 * i);
+        f.sleeve.cap_ease = Length::mm(6);
+        f.sleeve.allowance = Length::mm(10);
+        f.sleeve.hem_allowance = Length::mm(20);
         auto drawn = draw_bodice(f);
         if (!drawn) return false;
         pattern.sizes.push_back(std::move(*drawn));

@@ -45,9 +45,18 @@ inline BodiceFlat plain_tee()
     f.hip = Length::mm(970);
     f.below_waist = Length::mm(200);
     f.side_dart = f.front_dart = f.back_dart = f.front_more = {};
-    f.bust_depth = f.bust_span = {};
     f.front_length = Length::mm(424);
     f.front_fold = true;
+    return f;
+}
+
+inline BodiceFlat with_sleeve(BodiceFlat f, Length cap_ease = Length::mm(24))
+{
+    f.sleeve.bicep = f.bust * 0.36;
+    f.sleeve.length = Length::mm(580);
+    f.sleeve.elbow = Length::mm(350);
+    f.sleeve.hem = f.bust * 0.25;
+    f.sleeve.cap_ease = cap_ease;
     return f;
 }
 
@@ -86,6 +95,11 @@ inline const Piece& front_of(const Garment& g)
 inline const Piece& back_of(const Garment& g)
 {
     return *find_piece(g.pieces, PieceRole::Back);
+}
+
+inline const Piece& sleeve_of(const Garment& g)
+{
+    return *find_piece(g.pieces, PieceRole::Sleeve);
 }
 
 }  // namespace sartorum::test

@@ -118,6 +118,9 @@ std::string key_of(Against a)
         case Against::Pattern: return "pattern";
         case Against::EarlierChange: return "earlier_change";
         case Against::EaseWish: return "ease_wish";
+        case Against::Needed: return "needed";
+        case Against::Armhole: return "armhole";
+        case Against::SeamMoved: return "seam_moved";
     }
     return {};
 }
@@ -332,8 +335,10 @@ json compare_json(const SizeChart& chart, const Advice& advice, const BodySet& b
 namespace {
 
 constexpr std::array<std::string_view, quantity_count> quantity_keys{
-    "neck", "shoulder", "armhole", "bust", "waist", "hip", "side", "centre_front", "centre_back", "hem", "band"};
-constexpr std::array<std::string_view, 5> join_keys{"neck_point", "shoulder_tip", "underarm", "waist", "hem"};
+    "neck",        "shoulder", "armhole", "bust", "waist",     "hip",        "side",  "centre_front",
+    "centre_back", "hem",      "band",    "cap",  "upper_arm", "sleeve_hem", "sleeve"};
+constexpr std::array<std::string_view, 8> join_keys{"neck_point", "shoulder_tip", "underarm",        "waist",
+                                                    "hem",        "cap_top",      "sleeve_underarm", "sleeve_hem"};
 
 }  // namespace
 

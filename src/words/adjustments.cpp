@@ -8,6 +8,7 @@ QString piece_names(AdjustmentKind kind)
     switch (adjustment(kind).acts_on) {
         case ActsOn::Front: return t("front");
         case ActsOn::Back: return t("back");
+        case ActsOn::Sleeve: return t("sleeve");
         case ActsOn::Both:
         case ActsOn::Apart: break;
     }
@@ -20,6 +21,7 @@ QString zone_name(Zone z)
         case Zone::Frame: return t("Frame");
         case Zone::Lengths: return t("Lengths");
         case Zone::Widths: return t("Widths");
+        case Zone::Sleeve: return t("Sleeve");
         case Zone::Hem: return t("Hem");
     }
     return {};
@@ -40,6 +42,22 @@ QString adjustment_name(AdjustmentKind k)
         case AdjustmentKind::WaistToHip: return t("Waist to hip");
         case AdjustmentKind::WidthAtWaist: return t("Width at the waist");
         case AdjustmentKind::WidthAtHip: return t("Width at the hip");
+        case AdjustmentKind::UnderarmWidth: return t("Width at the underarm");
+        case AdjustmentKind::Bust: return t("Bust");
+        case AdjustmentKind::KnitDart: return t("Armhole dart for a knit");
+        case AdjustmentKind::NeckGape: return t("Gaping neckline");
+        case AdjustmentKind::ArmholeGape: return t("Gaping armhole");
+        case AdjustmentKind::AcrossFront: return t("Across front");
+        case AdjustmentKind::BackArmhole: return t("Long back armhole");
+        case AdjustmentKind::DartMoved: return t("Bust dart moved");
+        case AdjustmentKind::UpperArm: return t("Upper arm");
+        case AdjustmentKind::CapHeight: return t("Cap height");
+        case AdjustmentKind::CapForward: return t("Cap forward or back");
+        case AdjustmentKind::TopNotch: return t("Cap notches");
+        case AdjustmentKind::SleeveAbove: return t("Sleeve length, upper");
+        case AdjustmentKind::SleeveBelow: return t("Sleeve length, lower");
+        case AdjustmentKind::Forearm: return t("Forearm");
+        case AdjustmentKind::SleeveHem: return t("Sleeve hem width");
         case AdjustmentKind::HemGivenBack: return t("Hem given back");
         case AdjustmentKind::FinishedLength: return t("Finished length");
     }
@@ -61,6 +79,22 @@ QString amount_meaning(AdjustmentKind k)
         case AdjustmentKind::WaistToHip: return t("on front and back alike");
         case AdjustmentKind::WidthAtWaist:
         case AdjustmentKind::WidthAtHip: return t("all round, a quarter at each side seam");
+        case AdjustmentKind::UnderarmWidth: return t("all round, nothing at the waist");
+        case AdjustmentKind::Bust: return t("on each half front");
+        case AdjustmentKind::KnitDart: return t("pinched, one fold layer");
+        case AdjustmentKind::NeckGape:
+        case AdjustmentKind::ArmholeGape: return t("pinched out at the edge");
+        case AdjustmentKind::AcrossFront: return t("each side; − takes off, + adds");
+        case AdjustmentKind::BackArmhole: return t("overlapped at the armhole");
+        case AdjustmentKind::DartMoved: return t("of its mouth; empty: all of it");
+        case AdjustmentKind::UpperArm: return t("at the bicep line");
+        case AdjustmentKind::CapHeight: return t("+ higher, − lower");
+        case AdjustmentKind::CapForward: return t("+ forward, − back");
+        case AdjustmentKind::TopNotch: return t("top notch, + forward along the cap");
+        case AdjustmentKind::SleeveAbove: return t("between underarm and elbow");
+        case AdjustmentKind::SleeveBelow: return t("between elbow and hem");
+        case AdjustmentKind::Forearm: return t("all round, under the elbow");
+        case AdjustmentKind::SleeveHem: return t("all round");
         case AdjustmentKind::HemGivenBack: return t("so that the finished length stays");
         case AdjustmentKind::FinishedLength: return t("at the hem");
     }
@@ -85,6 +119,24 @@ QString method_name(AdjustmentKind kind, std::size_t method)
     if (key == "waist_seam") return t("Waist seam");
     if (key == "move_box") return t("Move the dart");
     if (key == "re_aim") return t("Re-aim the tip");
+    if (kind == AdjustmentKind::DartMoved) {
+        if (key == "side") return t("To the side");
+        if (key == "armhole") return t("To the armhole");
+        if (key == "shoulder") return t("To the shoulder");
+        if (key == "waist") return t("To the waist");
+        if (key == "neck") return t("To the neck");
+    }
+    if (key == "quarters") return t("A quarter each");
+    if (key == "back_only") return t("Back only");
+    if (key == "side") return t("Waist in at the side");
+    if (key == "waist_dart") return t("Waist dart");
+    if (key == "kept") return t("Waist kept wide");
+    if (key == "eased") return t("No dart, eased");
+    if (key == "two_slashes") return t("Two slashes");
+    if (key == "with_length") return t("With length");
+    if (key == "dart_only") return t("Dart only");
+    if (key == "cap_kept") return t("Cap kept");
+    if (key == "split_through") return t("Split through");
     return QString::fromUtf8(key.data(), static_cast<qsizetype>(key.size()));
 }
 
@@ -118,6 +170,23 @@ QString method_cost(AdjustmentKind kind, std::size_t method)
         return t("Taken at the waist seam: nothing above it changes. The skirt's waist follows.");
     if (key == "move_box") return t("The whole dart goes; its shape and the side seam's length stay.");
     if (key == "re_aim") return t("The mouth stays, the legs are drawn anew. For small amounts.");
+    if (kind == AdjustmentKind::DartMoved) return t("The angle goes; the mouth is as wide as the new place asks.");
+    if (key == "quarters") return t("A quarter of the girth at each side seam of front and back.");
+    if (key == "back_only") return t("Half of the girth at each back side seam: for a body fuller behind.");
+    if (key == "side") return t("The waist gains the amount too; it is taken in again at the side seam.");
+    if (key == "waist_dart") return t("The waist gains the amount too; it goes into the dart below the bust.");
+    if (key == "kept") return t("The lower edge stays wider by the amount on each half front.");
+    if (key == "eased")
+        return t("No dart is sewn: its mouth is eased into the side seam. Small amounts, cloth that eases.");
+    if (key == "two_slashes")
+        return t("Half of the amount twice, the second hinged nearer the underarm: for more than two cups.");
+    if (key == "with_length")
+        return t("The armhole and the hem keep their place; the front gains length over the bust.");
+    if (key == "dart_only")
+        return t("The front armhole gets shorter by the dart: the cap follows. Small amounts.");
+    if (key == "cap_kept") return t("The cap keeps its length and gets lower; the hem stays.");
+    if (key == "split_through")
+        return t("Hem and cap grow too; the cap's extra is eased, gathered, or the armhole lowered.");
     return {};
 }
 
@@ -141,6 +210,18 @@ QString limit_advice(AdjustmentKind kind)
             return t(
                 "Only length is taken here. Look on a toile whether the hips need width first; then the fold "
                 "goes.");
+        case AdjustmentKind::Bust: return t("Take another size for the bust, and fit its shoulders.");
+        case AdjustmentKind::KnitDart:
+            return t("A deeper dart shows in a knit. Make room for the bust with a dart in the side.");
+        case AdjustmentKind::NeckGape:
+        case AdjustmentKind::ArmholeGape:
+            return t("Look first whether the bust needs room, or the shoulder another slope.");
+        case AdjustmentKind::AcrossFront:
+            return t("More would bare the armhole. Take another size for the frame, or look at the shoulder length.");
+        case AdjustmentKind::BackArmhole:
+            return t("More is a round back, or a shoulder too square: look there first.");
+        case AdjustmentKind::UpperArm: return t("Take the next size's sleeve, and lower the armhole to it.");
+        case AdjustmentKind::CapForward: return t("More would show. Look at the shoulder seam on a toile.");
         default: return t("Take another size, or make a toile first.");
     }
 }
@@ -159,6 +240,10 @@ QString quantity_name(Quantity q)
         case Quantity::CentreBack: return t("centre back");
         case Quantity::Hem: return t("hem sweep");
         case Quantity::Band: return t("waistband");
+        case Quantity::Cap: return t("cap");
+        case Quantity::UpperArm: return t("bicep width");
+        case Quantity::SleeveHem: return t("sleeve hem");
+        case Quantity::Sleeve: return t("sleeve length");
     }
     return {};
 }
@@ -171,6 +256,9 @@ QString join_name(JoinPlace place)
         case JoinPlace::Underarm: return t("underarm");
         case JoinPlace::Waist: return t("waist");
         case JoinPlace::Hem: return t("hem");
+        case JoinPlace::CapTop: return t("top of the cap");
+        case JoinPlace::SleeveUnderarm: return t("sleeve underarm");
+        case JoinPlace::SleeveHem: return t("sleeve hem");
     }
     return {};
 }

@@ -89,6 +89,65 @@ QString step_title(const Step& s, Unit unit)
         case StepKind::SlideBox: return more ? t("Slide the box down %1").arg(a) : t("Slide the box up %1").arg(a);
         case StepKind::MarkDartTip:
             return more ? t("Mark a tip %1 lower").arg(a) : t("Mark a tip %1 higher").arg(a);
+        // widths of a bodice
+        case StepKind::DrawBustLines: return t("Draw the three lines to the bust point");
+        case StepKind::CutBustLines: return t("Cut them, leaving two hinges");
+        case StepKind::SwingBust:
+            return more ? t("Swing the side out until the cut is %1 wide").arg(a)
+                        : t("Swing the side in until the cut overlaps %1").arg(a);
+        case StepKind::DropCentre:
+            return more ? t("Drop the centre %1 until it is level").arg(a)
+                        : t("Raise the centre %1 until it is level").arg(a);
+        case StepKind::RedrawBustDart: return t("Draw the dart, %1 wide").arg(a);
+        case StepKind::TakeInSide:
+            return more ? t("Take %1 in at the lower end of the side").arg(a)
+                        : t("Give %1 back at the lower end of the side").arg(a);
+        case StepKind::DrawWaistDart: return t("Draw the waist dart, %1 wide").arg(a);
+        case StepKind::EaseSide: return t("Ease %1 into the side seam").arg(a);
+        case StepKind::DrawKnitDart: return t("Draw the armhole dart, %1 wide").arg(a);
+        case StepKind::DrawGape: return t("Draw a wedge of %1 to the bust point").arg(a);
+        case StepKind::CloseGape: return t("Close the wedge; the dart opens");
+        case StepKind::DrawDartLine: return t("Draw the new dart's line to the bust point");
+        case StepKind::SwingDart: return t("Close %1 of the old dart; the new one opens").arg(a);
+        case StepKind::MarkUnderarm:
+            return more ? t("Mark %1 outside the underarm").arg(a) : t("Mark %1 inside the underarm").arg(a);
+        case StepKind::RedrawUnderarm: return t("Redraw armhole and side seam to the mark");
+        case StepKind::MarkAcross:
+            return more ? t("Mark %1 outside the armhole").arg(a) : t("Mark %1 inside the armhole").arg(a);
+        case StepKind::RedrawAcross: return t("Redraw the armhole through the mark");
+        case StepKind::DrawBackCorner: return t("Draw the corner behind the arm");
+        case StepKind::OverlapBackArmhole: return t("Overlap %1 at the armhole").arg(a);
+        case StepKind::EaseShoulder: return t("True the shoulder; %1 is eased to the front").arg(a);
+        case StepKind::RedrawBodiceSide: return t("Redraw the side seam to the mark");
+        // sleeves
+        case StepKind::DrawSleeveCross: return t("Draw the middle line and the bicep line");
+        case StepKind::CutSleeveCross: return t("Cut both, leaving four hinges");
+        case StepKind::SpreadBicep:
+            return more ? t("Spread %1 at the bicep line").arg(a) : t("Overlap %1 at the bicep line").arg(a);
+        case StepKind::DrawSleeveMiddle: return t("Draw the line from top to hem");
+        case StepKind::CutSleeveMiddle: return t("Cut it through");
+        case StepKind::SpreadSleeve:
+            return more ? t("Spread %1, edges parallel").arg(a) : t("Overlap %1, edges parallel").arg(a);
+        case StepKind::TrueSleeve: return t("True the cap, the seams and the hem");
+        case StepKind::DrawCapLine: return t("Draw across the cap, below the notches");
+        case StepKind::DrawCapTop: return t("Draw across the cap, above the notches");
+        case StepKind::CutCap: return t("Cut the top of the cap off");
+        case StepKind::MoveCap: return more ? t("Spread the cap %1").arg(a) : t("Overlap the cap %1").arg(a);
+        case StepKind::SlideCap:
+            return more ? t("Slide the top forward %1").arg(a) : t("Slide the top back %1").arg(a);
+        case StepKind::TrueCap: return t("Smooth both curves of the cap");
+        case StepKind::MarkTopNotch:
+            return more ? t("Mark the top notch %1 further forward").arg(a)
+                        : t("Mark the top notch %1 further back").arg(a);
+        case StepKind::DrawSleeveLine: return t("Draw across the sleeve");
+        case StepKind::TrueUnderarms: return t("True both underarm seams");
+        case StepKind::MarkSleeveHem:
+            return more ? t("Mark %1 outside each end of the hem").arg(a)
+                        : t("Mark %1 inside each end of the hem").arg(a);
+        case StepKind::MarkForearm:
+            return more ? t("Mark %1 outside each underarm seam").arg(a)
+                        : t("Mark %1 inside each underarm seam").arg(a);
+        case StepKind::RedrawUnderarms: return t("Redraw both underarm seams to the marks");
     }
     return {};
 }
@@ -283,6 +342,77 @@ QString step_detail(const Step& s, Unit unit)
                 "Along the grain, and by a hair sideways so that it stays on the side seam. Tape paper into the "
                 "gap.");
         case StepKind::MarkDartTip: return t("Straight along the grain from the dart's tip. The mouth stays.");
+        case StepKind::DrawBustLines:
+            return t(
+                "From the lower edge along the grain to the bust point, and on to the armhole a third of its "
+                "length above the underarm; and from the side, through the middle of the dart, to the bust "
+                "point.");
+        case StepKind::CutBustLines:
+            return t("Up to the armhole's stitching line and in to the bust point: a paper hinge stays at each.");
+        case StepKind::SwingBust:
+            return t(
+                "The upper side turns about the armhole, the lower one goes along, until the upright cut is the "
+                "same all the way. The dart opens or closes by itself.");
+        case StepKind::DropCentre:
+            return t(
+                "Cut the centre across below the bust point and move its lower part until the lower edge is "
+                "level: that is the length a fuller bust goes over.");
+        case StepKind::RedrawBustDart:
+            return t("Its tip %1 before the bust point, both legs equally long. Fold it and cut the mouth through "
+                     "both layers.")
+                .arg(place);
+        case StepKind::TakeInSide:
+            return t("Straight in at the lower end of the side seam, to nothing at the underarm.");
+        case StepKind::DrawWaistDart: return t("Both legs %1 long, its tip under the bust point.").arg(place);
+        case StepKind::EaseSide:
+            return t(
+                "Draw the side seam straight over the dart. The front is eased to the back over a hand's length "
+                "at bust level.");
+        case StepKind::DrawKnitDart:
+            return t("%1 long, towards the bust point, its middle %2 above the underarm along the armhole.")
+                .arg(place, second);
+        case StepKind::DrawGape: return t("From both ends of the pinch to the bust point, %1 away.").arg(place);
+        case StepKind::CloseGape: return t("Fold one line onto the other. The dart is %1 wide then.").arg(place);
+        case StepKind::DrawDartLine:
+            return t("%1 long; and carry both legs of the old dart on to the bust point. Cut the new line and one "
+                     "leg, a hinge stays at the bust point.")
+                .arg(place);
+        case StepKind::SwingDart: return t("Bring leg to leg and tape. The same angle opens at the new place.");
+        case StepKind::MarkUnderarm:
+            return t("At the level of the underarm, straight out from the seam's upper end.");
+        case StepKind::RedrawUnderarm: return t("To nothing at the waist; the armhole runs into the mark.");
+        case StepKind::MarkAcross: return t("On the across line.");
+        case StepKind::RedrawAcross:
+            return t("Nothing at the tip and nothing at the notch, one smooth line between.");
+        case StepKind::DrawBackCorner:
+            return t("From the middle of the shoulder straight down, and from the armhole straight across.");
+        case StepKind::OverlapBackArmhole: return t("Pivot where the cuts meet. The shoulder opens a little.");
+        case StepKind::EaseShoulder: return t("One straight shoulder to the new tip; the armhole in one line.");
+        case StepKind::RedrawBodiceSide: return t("Full at the mark, even up to the underarm.");
+        case StepKind::DrawSleeveCross:
+            return t("From the top straight down to the hem, and from underarm to underarm.");
+        case StepKind::CutSleeveCross: return t("Hinges stay at the top, at the hem and at both underarms.");
+        case StepKind::SpreadBicep:
+            return t("Pull the middles apart and let the top slide along the middle line: the cap is %1 %2.")
+                .arg(amount(abs(s.place), u), s.place > Length{} ? t("lower") : t("higher"));
+        case StepKind::DrawSleeveMiddle: return t("Along the grain.");
+        case StepKind::CutSleeveMiddle: return t("Both halves come free.");
+        case StepKind::SpreadSleeve: return t("The same everywhere, along the bicep line.");
+        case StepKind::TrueSleeve: return t("A smooth top, straight underarm seams, the hem square to them.");
+        case StepKind::DrawCapLine:
+        case StepKind::DrawCapTop: return t("Square to the grain, %1 under the top.").arg(place);
+        case StepKind::CutCap: return t("Cut through; the middle line shows where it belongs.");
+        case StepKind::MoveCap: return t("Along the middle line, edges parallel. The underarms stay.");
+        case StepKind::SlideCap: return t("Along the cut, edge on edge.");
+        case StepKind::TrueCap:
+            return t("From the underarms over the step to the top; mark the side notches again from the armhole.");
+        case StepKind::MarkTopNotch: return t("Along the curve. The shoulder seam meets it there.");
+        case StepKind::DrawSleeveLine:
+            return t("Square to the grain, %1 under the underarm, from seam to seam.").arg(place);
+        case StepKind::TrueUnderarms: return t("Straight from underarm to hem, both the same.");
+        case StepKind::MarkSleeveHem: return t("At both ends, along the hem.");
+        case StepKind::MarkForearm: return t("%1 under the underarm, on both seams.").arg(place);
+        case StepKind::RedrawUnderarms: return t("Both alike, smooth into what stays.");
     }
     return {};
 }
@@ -300,6 +430,17 @@ QString before_going_on(const Step& s)
         case StepKind::TrimFold: return t("Lay a ruler along the fold: is it straight from end to end?");
         case StepKind::CloseWedge:
         case StepKind::OpenCentreBack: return t("Does the paper lie flat at the hinge?");
+        case StepKind::SwingBust:
+            return t("Is the upright cut equally wide at both ends, and does the paper lie flat?");
+        case StepKind::TrueCap:
+        case StepKind::TrueSleeve:
+        case StepKind::MarkTopNotch:
+            return t("Walk the cap along the armhole from the underarm: notch, top, notch.");
+        case StepKind::TrueUnderarms:
+        case StepKind::RedrawUnderarms: return t("Lay underarm on underarm: same length?");
+        case StepKind::EaseShoulder:
+            return t("Lay front to back along the shoulder: do neckline and armhole run through as a smooth C?");
+        case StepKind::RedrawBustDart:
         case StepKind::RedrawDart:
             return t("Are both legs equally long, and does the folded mouth meet the seam?");
         case StepKind::TrueBodiceSide:

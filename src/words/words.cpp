@@ -23,6 +23,7 @@ QString piece_name(const Piece& p)
         case PieceRole::Front: return t("Front");
         case PieceRole::Back: return t("Back");
         case PieceRole::Waistband: return t("Waistband");
+        case PieceRole::Sleeve: return t("Sleeve");
         case PieceRole::Other: return t("Another piece");
     }
     return {};
@@ -167,6 +168,34 @@ QString refusal(const Refusal& r, Unit u)
         case Why::NeedsWaistSeam:
             return t(
                 "This piece runs on below the waist: there is no waist seam to take it at. Take another way.");
+        case Why::BlockCapImpossible:
+            return t("The cap would have to be %1 long to fit the armhole: with these widths it can be %2 to %3. "
+                     "Change the bicep width, the cap height or the cap ease.")
+                .arg(given, low, high);
+        case Why::EaseTooLarge:
+            return t("The dart would be %1 wide, and cloth eases %2 at most into a side seam. Sew the dart, or "
+                     "take "
+                     "less.")
+                .arg(given, high);
+        case Why::NeedsBustPoint:
+            return t(
+                "No bust point is marked on the front, and this turns the paper about it. Mark it on the "
+                "pattern (or give the bust depth and span when drawing it) and open it again.");
+        case Why::NeedsBustDart:
+            return t("The front has no dart to put this into. Make room for the bust first: that makes a dart.");
+        case Why::DartTooSmall:
+            return t("This closes more than the dart there is: %1 at most. Move another dart in first, or take a "
+                     "smaller size.")
+                .arg(low);
+        case Why::DartAlreadyThere: return t("The dart lies there already. Choose another place for it.");
+        case Why::BeyondTwoCups:
+            return t("%1 is more than two cups, more than one slash carries (%2 on each half front). Use two "
+                     "slashes (to %3), or take another size.")
+                .arg(given, low, high);
+        case Why::NeedsElbow:
+            return t(
+                "The sleeve has no elbow line, so there is no length below it to change. Use the length "
+                "above.");
         case Why::NeedsSideDart:
             return t(
                 "The front has no dart in the side seam to move. The bust point itself needs no change here.");
@@ -339,6 +368,12 @@ QString why(const PlanLine& line, Unit u)
         case Against::Pattern: return t("wanted %1, pattern %2").arg(wanted, given) + already;
         case Against::EaseWish: return t("garment wanted %1, traced %2, by your ease").arg(wanted, given);
         case Against::EarlierChange: return t("length now %1, traced %2").arg(given, wanted);
+        case Against::Needed: return t("needed to move %1, pattern %2").arg(wanted, given) + already;
+        case Against::Armhole:
+            return line.kind == AdjustmentKind::TopNotch
+                       ? t("front half of the cap: wanted %1, is %2").arg(wanted, given)
+                       : t("cap: wanted %1 for this armhole, is %2").arg(wanted, given);
+        case Against::SeamMoved: return t("the shoulder seam went %1").arg(number(p.wanted, u, true));
     }
     return {};
 }

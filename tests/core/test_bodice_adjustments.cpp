@@ -415,7 +415,7 @@ private slots:
             const auto r = entry.apply(g, {entry.least - Length::mm(1), usual_method(entry, g)});
             QVERIFY2(!r && r.error().why == Why::AmountTooLarge, entry.key.data());
             QCOMPARE(r.error().field, std::string{entry.key});
-            const bool zero_works = entry.zero_method.has_value();
+            const bool zero_works = entry.zero_works != nullptr;
             if (!zero_works)
                 QVERIFY(entry.apply(g, {Length{}, usual_method(entry, g)}).error().why == Why::AmountZero);
         }

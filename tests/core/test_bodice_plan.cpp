@@ -94,7 +94,9 @@ private slots:
         for (const auto& l : c.lines) kinds.push_back(l.kind);
         const std::vector<AdjustmentKind> wanted{
             ShoulderLength, ShoulderSlope, BallOfShoulder, NeckForward, AdjustmentKind::RoundBack,
-            ArmholeDepth,   BustDepth,     BodiceLength,   SwayBack};
+            ArmholeDepth,   BustDepth,     BodiceLength,   SwayBack,    UnderarmWidth,
+            AdjustmentKind::Bust, NeckGape, ArmholeGape, AdjustmentKind::AcrossFront, BackArmhole, WidthAtWaist,
+            DartMoved};
         QVERIFY(kinds == wanted);
         QVERIFY(!c.line(WaistToHip));
         const auto tee = bench(plain_tee())(plan_at("12"));

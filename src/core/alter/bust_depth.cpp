@@ -6,6 +6,7 @@
 
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
+#include "core/paper/dart_redraw.h"
 #include "core/paper/panels.h"
 #include "core/pattern/dart.h"
 
@@ -127,22 +128,16 @@ Outcome<bool> re_aim(Applied& out, Piece& piece, const SideDart& at, Length amou
     Piece after = piece;
     Dart d = piece.darts[at.dart];
     d.tip -= Point{0, amount.in_mm()};
-    const double leg = (Geom::distance(d.leg_a, d.tip) + Geom::distance(d.leg_b, d.tip)) / 2;
-    const Point a = d.tip + Geom::unit_vector(d.leg_a - d.tip) * leg;
-    const Point b = d.tip + Geom::unit_vector(d.leg_b - d.tip) * leg;
-    redraw_edge(after, at.mouth - 1, sheared(piece.edges[at.mouth - 1].curve, {0, 0}, a - d.leg_a));
-    redraw_edge(after, at.mouth + 1, sheared(piece.edges[at.mouth + 1].curve, b - d.leg_b, {0, 0}));
-    const Point up = -start_direction(after.edges[at.mouth + 1].curve);
-    after.edges[at.mouth].curve = reversed(dart_mouth({b, a, d.tip}, up));
-    after.darts[at.dart].tip = d.tip;
+    redraw_dart(after, at.mouth, d.tip);
     settle_darts(after);
+    const auto [leg_a, leg_b] = std::pair{after.darts[at.dart].leg_a, after.darts[at.dart].leg_b};
     carry_bust_point(after, {0, -amount.in_mm()});
     const Point was = piece.darts[at.dart].tip;
     Step mark = step_on(piece, StepKind::MarkDartTip, amount);
     mark.picture.lines = {{was, d.tip}};
     mark.picture.dimensions = {{was, d.tip, abs(amount)}};
-    Step draw = redrawn_step(piece, after, StepKind::RedrawDart, amount, Length::mm(leg));
-    draw.picture.lines = {{a, d.tip}, {b, d.tip}};
+    Step draw = redrawn_step(piece, after, StepKind::RedrawDart, amount, Length::mm(Geom::distance(leg_a, d.tip)));
+    draw.picture.lines = {{leg_a, d.tip}, {leg_b, d.tip}};
     out.steps.insert(out.steps.end(), {mark, draw});
     piece = after;
     return true;

@@ -23,16 +23,32 @@ enum class AdjustmentKind {
     BodiceLength,
     SwayBack,
     WaistToHip,
+    UnderarmWidth,
+    Bust,
+    KnitDart,
+    NeckGape,
+    ArmholeGape,
+    AcrossFront,
+    BackArmhole,
     WidthAtWaist,
     WidthAtHip,
+    DartMoved,
+    UpperArm,
+    CapHeight,
+    CapForward,
+    TopNotch,
+    SleeveAbove,
+    SleeveBelow,
+    Forearm,
+    SleeveHem,
     HemGivenBack,
     FinishedLength,
 };
-inline constexpr std::size_t adjustment_count = 14;
+inline constexpr std::size_t adjustment_count = 30;
 
-enum class Zone { Frame, Lengths, Widths, Hem };
+enum class Zone { Frame, Lengths, Widths, Sleeve, Hem };
 // Which pieces it changes; apart: front and back by amounts of their own.
-enum class ActsOn { Both, Apart, Front, Back };
+enum class ActsOn { Both, Apart, Front, Back, Sleeve };
 
 // What a proposal is made from: the pieces as traced, as they are now (after what comes before in fitting order),
 // the body, and what the chosen sizes are drafted for.
@@ -46,11 +62,18 @@ struct FittingState {
     std::size_t frame_size;
     const EaseWishes& ease;
     const Cloth& cloth;
+    const FlatMeasures& traced_flat;
+    const FlatMeasures& now_flat;
     std::size_t method = 0;  // the way it is to be done
+    // What each adjustment above has done so far; zero where it is not taken.
+    std::array<Length, adjustment_count> done{};
+    [[nodiscard]] Length of(AdjustmentKind k) const { return done[static_cast<std::size_t>(k)]; }
 };
 
 // Where the second number of a proposal came from.
-enum class Against { Chart, Pattern, EarlierChange, EaseWish };
+// Needed: what the body needs to move, where the chart says nothing. Armhole: what the cap is sewn into.
+// SeamMoved: how far the shoulder seam went.
+enum class Against { Chart, Pattern, EarlierChange, EaseWish, Needed, Armhole, SeamMoved };
 
 struct Proposal {
     Length amount;
@@ -79,8 +102,9 @@ struct Adjustment {
     // The trade's ways to do it, by key; empty where there is one. Keys are kept forever.
     std::span<const std::string_view> methods{};
     std::size_t (*usual_method)(const Garment&) = nullptr;
-    // The way in which an amount of zero does something.
-    std::optional<std::size_t> zero_method{};
+    // The ways in which an amount of zero does something, and those open to a garment; none: no way, every way.
+    bool (*zero_works)(std::size_t method) = nullptr;
+    bool (*method_serves)(const Garment&, std::size_t method) = nullptr;
     // The posture that was noted calls for it, though it says no amount.
     bool (*noted)(const Posture&) = nullptr;
     // Done in one go with the next entry when both are accepted: nobody trims a hem to add to it.
@@ -91,6 +115,8 @@ struct Adjustment {
 [[nodiscard]] const Adjustment& adjustment(AdjustmentKind);
 [[nodiscard]] std::optional<AdjustmentKind> adjustment_of_key(std::string_view);
 [[nodiscard]] std::optional<std::size_t> method_of_key(const Adjustment&, std::string_view);
+[[nodiscard]] bool zero_works(const Adjustment&, std::size_t method);
+[[nodiscard]] bool method_serves(const Adjustment&, const Garment&, std::size_t method);
 // The way it is done on this garment unless the sewist says another.
 [[nodiscard]] std::size_t usual_method(const Adjustment&, const Garment&);
 

@@ -1,6 +1,9 @@
 #include "core/alter/shared.h"
 
+#include <algorithm>
+
 #include "core/paper/bodice_redraw.h"
+#include "core/paper/dart_redraw.h"
 #include "core/paper/panels.h"
 #include "core/paper/redraw.h"
 
@@ -21,6 +24,36 @@ void keep_matched(Applied& applied, Piece front_after, Piece back_after, Length 
     back = std::move(back_after);
 }
 
+// Where a side notch lies along the sewn seam, and the notch at such a place.
+std::optional<Length> along_side(const Piece& p, const Notch& n)
+{
+    Length along;
+    for (const auto& e : p.edges) {
+        if (e.role != EdgeRole::Side) continue;
+        Geom::Coord off = 0;
+        const auto t = e.curve.nearestTime(n.at, &off);
+        const double time = static_cast<double>(t.curve_index) + t.t;
+        if (off < 0.1) return along + (time > 1e-6 ? length(split(e.curve, time).before) : Length{});
+        along += length(e.curve);
+    }
+    return std::nullopt;
+}
+
+// The front's side notches marked again from the back's, in their order.
+void match_side_notches(Piece& front, const Piece& back)
+{
+    std::vector<Length> wanted;
+    for (const auto& n : back.notches) {
+        const auto along = n.on == EdgeRole::Side ? along_side(back, n) : std::nullopt;
+        if (along) wanted.push_back(*along);
+    }
+    std::size_t i = 0;
+    for (auto& n : front.notches) {
+        if (n.on != EdgeRole::Side || i >= wanted.size()) continue;
+        n.at = point_at(front, place_along(front, EdgeRole::Side, wanted[i++]));
+    }
+}
+
 }  // namespace
 
 Outcome<bool> match_sides(Applied& applied)
@@ -28,8 +61,10 @@ Outcome<bool> match_sides(Applied& applied)
     const Piece& front = *find_piece(applied.garment.pieces, PieceRole::Front);
     const Piece& back = *find_piece(applied.garment.pieces, PieceRole::Back);
     if (is_bodice(front)) {
-        auto even = sides_evened(front, back);
+        auto even = sides_evened(front, back, seam_ease(applied.garment, "side"));
         keep_matched(applied, std::move(even.front), std::move(even.back), even.raised);
+        match_side_notches(*find_piece(applied.garment.pieces, PieceRole::Front),
+                           *find_piece(applied.garment.pieces, PieceRole::Back));
         return true;
     }
     auto matched = sides_matched(front, back);
@@ -57,6 +92,37 @@ void match_shoulders(Applied& applied, Length ease)
             applied.steps.push_back(redrawn_step(piece, after, StepKind::MatchShoulders, by));
         piece = after;
     }
+}
+
+Length seam_ease(const Garment& g, std::string_view seam)
+{
+    const auto it = std::find_if(g.seams.begin(), g.seams.end(), [&](const Seam& s) { return s.id == seam; });
+    return it == g.seams.end() ? Length{} : it->ease;
+}
+
+void add_seam_ease(Garment& g, std::string_view seam, Length more)
+{
+    const auto it = std::find_if(g.seams.begin(), g.seams.end(), [&](const Seam& s) { return s.id == seam; });
+    if (it != g.seams.end()) it->ease += more;
+}
+
+Length meant_ease(const Garment& g, std::string_view seam, const Cloth& cloth)
+{
+    const Length own = seam_ease(g, seam);
+    if (seam != "armhole-front" && seam != "armhole-back") return own;
+    const Length drafted = seam_ease(g, "armhole-front") + seam_ease(g, "armhole-back");
+    const auto range = cap_ease_range(cloth);
+    const Length wanted = std::clamp(drafted, range.least, range.most);
+    if (wanted == drafted) return own;
+    return abs(drafted) < Length::mm(0.5) ? wanted / 2.0 : own * (wanted / drafted);
+}
+
+Outcome<bool> taken_out(Length amount, const std::string& adjustment, Length most)
+{
+    if (amount == Length{}) return refuse(Why::AmountZero, adjustment);
+    if (amount < Length{} || amount > most)
+        return refuse_amount(Why::AmountTooLarge, adjustment, amount, Length{}, most);
+    return true;
 }
 
 Outcome<bool> within(Length amount, const std::string& adjustment, Length limit)

@@ -1,11 +1,19 @@
 // shared.h: what several adjustments do the same way.
 #pragma once
 #include "core/alter/garment.h"
+#include "core/chart/ease.h"
 
 namespace sartorum {
 
 // Front and back side seams equally long again; leaves a step where the side waist moved by more than 0.5 mm.
 [[nodiscard]] Outcome<bool> match_sides(Applied&);
+// How much longer the far side of a seam is meant to be; and changing that, where paper is eased in.
+[[nodiscard]] Length seam_ease(const Garment&, std::string_view seam);
+void add_seam_ease(Garment&, std::string_view seam, Length more);
+// The same for this cloth: a cap's ease stays inside what the cloth takes (ease.h), shared out as drafted.
+[[nodiscard]] Length meant_ease(const Garment&, std::string_view seam, const Cloth&);
+// More than nothing and not beyond the most: a pinch has no other direction.
+[[nodiscard]] Outcome<bool> taken_out(Length amount, const std::string& adjustment, Length most);
 // Not zero and not beyond ±limit, else a refusal naming the adjustment.
 [[nodiscard]] Outcome<bool> within(Length amount, const std::string& adjustment, Length limit);
 // The same change on front and back, by the front's amount.

@@ -3,11 +3,12 @@
 // Changes  side seam of front and back: out (+) or in (−) by a quarter of the girth change at its level, nothing
 // at
 //          the other level; below the hip line as much as there
+//          a bodice's at the waist (with a hem: at the waist level) or at its hem, quarters or back only
 // Keeps    darts, centre lines, the direction of every edge where it meets the next
 // Also     width at the waist: the waistband is cut at its side notch and made longer by what the waist gained
 // Limits   120 mm of girth (30 mm a seam): beyond, take another size. Common practice: a quarter each.
 #pragma once
-#include "core/alter/garment.h"
+#include "core/alter/underarm_width.h"
 
 namespace sartorum {
 

@@ -30,6 +30,12 @@ Length least_ease(Measure m, const Cloth& cloth, Length body)
     return body * (-spent / (1.0 + spent));
 }
 
+EaseRange cap_ease_range(const Cloth& cloth)
+{
+    if (cloth.knit) return {Length{}, Length::mm(10)};
+    return {Length::mm(5), Length::mm(40)};
+}
+
 bool ease_holds(const EaseRow& row, Length difference)
 {
     return abs(difference) <= row.designed * 0.2 && row.now >= row.least;

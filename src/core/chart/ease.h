@@ -21,6 +21,14 @@ struct Cloth {
 
 [[nodiscard]] Length least_ease(Measure, const Cloth&, Length body);
 
+// How much longer than its armhole a cap may be: woven 5 to 40 mm (a shirt's 5-15, a set-in sleeve's 20-40), knit
+// 0 to 10. Common practice.
+struct EaseRange {
+    Length least;
+    Length most;
+};
+[[nodiscard]] EaseRange cap_ease_range(const Cloth&);
+
 struct EaseRow {
     Measure measure{};
     Length body;

@@ -5,6 +5,9 @@
 #include <cstdlib>
 #include <numbers>
 
+#include "core/alter/shared.h"
+#include "core/check/seam_run.h"
+
 namespace sartorum {
 namespace {
 
@@ -13,12 +16,15 @@ struct Walked {
     std::vector<Length> notches;
 };
 
+// From the end where the seam starts.
 Walked walk_side(const Garment& g, const std::vector<SeamSide>& sides)
 {
     Walked out;
     for (const auto& s : sides) {
         const Piece* piece = find_piece(g.pieces, s.piece);
         if (!piece) continue;
+        Length along;
+        const std::size_t first = out.notches.size();
         for (const auto& e : piece->edges) {
             if (e.role != s.role) continue;
             for (const auto& n : piece->notches) {
@@ -26,13 +32,18 @@ Walked walk_side(const Garment& g, const std::vector<SeamSide>& sides)
                 if (n.on != s.role) continue;
                 const auto time = e.curve.nearestTime(n.at, &off);
                 const double t = static_cast<double>(time.curve_index) + time.t;
-                if (off < 0.1 && t > 1e-6 && t < static_cast<double>(e.curve.size_default()) - 1e-6) {
-                    out.notches.push_back(out.length + length(split(e.curve, t).before));
-                }
+                if (off < 0.1 && t > 1e-6 && t < static_cast<double>(e.curve.size_default()) - 1e-6)
+                    out.notches.push_back(along + length(split(e.curve, t).before));
             }
-            out.length += length(e.curve);
+            along += length(e.curve);
         }
+        for (std::size_t i = first; i < out.notches.size(); ++i) {
+            if (walked_backwards(*piece, s.role)) out.notches[i] = along - out.notches[i];
+            out.notches[i] += out.length;
+        }
+        out.length += along;
     }
+    std::sort(out.notches.begin(), out.notches.end());
     return out;
 }
 
@@ -60,8 +71,37 @@ double corner_at(const Piece& p, JoinPlace place)
             return is_bodice(p) ? corner_between(p, last(EdgeRole::Side), first(EdgeRole::Waist))
                                 : corner_between(p, last(EdgeRole::Waist), first(EdgeRole::Side));
         case JoinPlace::Hem: return corner_between(p, last(EdgeRole::Side), first(EdgeRole::Hem));
+        case JoinPlace::CapTop:
+        case JoinPlace::SleeveUnderarm:
+        case JoinPlace::SleeveHem: break;
     }
     std::abort();
+}
+
+Join joined_at(JoinPlace place, double degrees)
+{
+    return {place, degrees, std::abs(degrees - 180.0) <= join_tolerance_degrees};
+}
+
+// A sleeve is sewn to itself: both corners lie on one piece.
+void add_sleeve_joins(Checks& out, const Piece& p)
+{
+    const auto corner = [&](EdgeRole before, EdgeRole after) {
+        return corner_between(p, *edge_index(p, before, true), *edge_index(p, after));
+    };
+    using enum EdgeRole;
+    out.joins.push_back(joined_at(JoinPlace::CapTop, corner(CapBack, CapFront)));
+    out.joins.push_back(
+        joined_at(JoinPlace::SleeveUnderarm, corner(CapFront, UnderarmFront) + corner(UnderarmBack, CapBack)));
+    out.joins.push_back(joined_at(JoinPlace::SleeveHem,
+                                  corner(UnderarmFront, EdgeRole::Hem) + corner(EdgeRole::Hem, UnderarmBack)));
+}
+
+void add_cap(Checks& out, const Garment& g, const FlatMeasures& flat, const Cloth& cloth)
+{
+    const Length wanted = meant_ease(g, "armhole-front", cloth) + meant_ease(g, "armhole-back", cloth);
+    const Length ease = flat.cap - flat.armhole;
+    out.cap = CapCheck{flat.cap, flat.armhole, ease, wanted, abs(ease - wanted) <= walk_tolerance};
 }
 
 Join join_at(const Garment& g, JoinPlace place)
@@ -69,7 +109,7 @@ Join join_at(const Garment& g, JoinPlace place)
     double sum = 0;
     for (const auto role : {PieceRole::Front, PieceRole::Back})
         sum += corner_at(*find_piece(g.pieces, role), place);
-    return {place, sum, std::abs(sum - 180.0) <= join_tolerance_degrees};
+    return joined_at(place, sum);
 }
 
 std::vector<JoinPlace> join_places(const Garment& g)
@@ -124,13 +164,8 @@ Checks check(const Garment& g, const BodySet& body, const Cloth& cloth)
     Checks out;
     for (const auto& seam : g.seams) {
         const auto a = walk_side(g, seam.a);
-        auto b = walk_side(g, seam.b);
-        if (seam.id == "waist" &&
-            !is_bodice(g)) {  // the band's seam is travelled from the free end: turn it to run from the fold
-            for (auto& n : b.notches) n = b.length - n;
-            std::sort(b.notches.begin(), b.notches.end());
-        }
-        const Length apart = b.length - a.length - seam.ease;
+        const auto b = walk_side(g, seam.b);
+        const Length apart = b.length - a.length - meant_ease(g, seam.id, cloth);
         out.walks.push_back(
             {seam.id, a.length, b.length, apart, abs(apart) <= walk_tolerance, a.notches, b.notches});
     }
@@ -143,6 +178,11 @@ Checks check(const Garment& g, const BodySet& body, const Cloth& cloth)
     if (is_bodice(g)) {
         add_ease(out, body, Measure::Bust, flat.bust, cloth);
         out.shoulder = sewn_shoulder(front, back);
+        if (const Piece* sleeve = find_piece(g.pieces, PieceRole::Sleeve)) {
+            add_ease(out, body, Measure::UpperArm, flat.upper_arm, cloth);
+            add_sleeve_joins(out, *sleeve);
+            add_cap(out, g, flat, cloth);
+        }
     } else {
         add_ease(out, body, Measure::Hip, flat.hip, cloth);
     }

@@ -26,7 +26,7 @@ struct Walk {
     std::vector<Length> notches_b;
 };
 
-enum class JoinPlace { NeckPoint, ShoulderTip, Underarm, Waist, Hem };
+enum class JoinPlace { NeckPoint, ShoulderTip, Underarm, Waist, Hem, CapTop, SleeveUnderarm, SleeveHem };
 
 struct Join {
     JoinPlace place{};
@@ -56,6 +56,15 @@ struct EaseCheck {
     bool holds = false;  // not below the least by more than the body's spread
 };
 
+// The cap over its armhole: wanted is the ease as drafted, kept inside what the cloth takes (ease.h).
+struct CapCheck {
+    Length cap;
+    Length armhole;
+    Length ease;
+    Length wanted;
+    bool holds = false;  // within walk_tolerance
+};
+
 struct Checks {
     std::vector<Walk> walks;
     std::vector<Join> joins;
@@ -63,6 +72,7 @@ struct Checks {
     std::vector<FoldCheck> folds{};
     std::vector<DartCheck> darts{};
     std::optional<SewnShoulder> shoulder{};  // of a bodice
+    std::optional<CapCheck> cap{};
     Length front_hem{};
     Length back_hem{};
     [[nodiscard]] bool seams_hold() const;  // walks, joins, folds, darts

@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/paper/dart_redraw.h"
 #include "core/pattern/dart.h"
 
 namespace sartorum {
@@ -27,13 +28,6 @@ Run run_of(const Piece& p, EdgeRole role)
     return {index_of(p, role), index_of(p, role, true)};
 }
 
-// Two curves meeting in a corner, each turned half of it there: one smooth line.
-Curve smoothly_joined(const Curve& a, const Curve& b)
-{
-    const double corner = Geom::angle_between(end_direction(a), start_direction(b));
-    return joined(end_turned(a, corner / 2), start_turned(b, -corner / 2));
-}
-
 bool straight_all(const Curve& c)
 {
     return c.size_default() == 1 && is_straight(c, 0);
@@ -48,14 +42,6 @@ Curve trued(const Curve& c, Point at_start, Point at_end)
 void shift_edges(Piece& p, std::size_t first, std::size_t last, Point by)
 {
     for (std::size_t i = first; i <= last; ++i) redraw_edge(p, i, moved(p.edges[i].curve, by));
-}
-
-void turn_edges(Piece& p, std::size_t first, std::size_t last, const Geom::Affine& how)
-{
-    for (std::size_t i = first; i <= last; ++i) {
-        if (p.edges[i].role == EdgeRole::DartMouth) p.darts[dart_at(p, i)].tip *= how;
-        redraw_edge(p, i, p.edges[i].curve * how);
-    }
 }
 
 Geom::Affine turn_about(Point about, double radians)
@@ -338,7 +324,104 @@ Piece bottom_redrawn(const Piece& piece, Point at_side, Point at_centre)
     return out;
 }
 
-EvenedSides sides_evened(const Piece& front, const Piece& back)
+namespace {
+
+// The side seam's nodes from the underarm down, with how far each goes.
+struct SideShift {
+    double underarm;
+    double waist;
+    double bottom;
+    double to_waist;  // along the seam
+    double whole;
+    [[nodiscard]] Point at(double along) const
+    {
+        const double above = to_waist > 0 ? along / to_waist : 1;
+        const double below = whole > to_waist ? (along - to_waist) / (whole - to_waist) : 0;
+        return {along <= to_waist ? underarm + (waist - underarm) * above : waist + (bottom - waist) * below, 0};
+    }
+};
+
+SideShift side_shift(const Piece& p, Length at_underarm, Length at_waist, Length at_bottom)
+{
+    SideShift out{at_underarm.in_mm(), at_waist.in_mm(), at_bottom.in_mm(), 0,
+                  sewn_length(p, EdgeRole::Side).in_mm()};
+    const auto waist = guide(p, GuideKind::Waist);
+    if (!waist) {
+        out.waist = out.bottom;
+        out.to_waist = out.whole;
+        return out;
+    }
+    for (const auto& e : p.edges) {
+        if (e.role != EdgeRole::Side) continue;
+        const auto t = e.curve.nearestTime(waist->b);
+        const double time = static_cast<double>(t.curve_index) + t.t;
+        const auto end = static_cast<double>(e.curve.size_default());
+        if (time < end - 1e-6) {
+            out.to_waist += time > 1e-6 ? length(split(e.curve, time).before).in_mm() : 0;
+            return out;
+        }
+        out.to_waist += length(e.curve).in_mm();
+    }
+    return out;
+}
+
+// One side edge with its nodes shifted: straight parts stay straight, curved ones keep their directions.
+Curve side_edge_shifted(const Curve& c, const SideShift& shift, double along)
+{
+    std::optional<Curve> out;
+    for (std::size_t k = 0; k < c.size_default(); ++k) {
+        const Curve part = from_controls(controls(c, k));
+        const double to = along + length(part).in_mm();
+        const Curve moved_part = trued(part, shift.at(along), shift.at(to));
+        out = out ? joined(*out, moved_part) : moved_part;
+        along = to;
+    }
+    return *out;
+}
+
+}  // namespace
+
+Piece side_redrawn(const Piece& piece, Length at_underarm, Length at_waist, Length at_bottom)
+{
+    const SideShift shift = side_shift(piece, at_underarm, at_waist, at_bottom);
+    const auto [first, last] = run_of(piece, EdgeRole::Side);
+    Piece out = bottom_redrawn(piece, {at_bottom.in_mm(), 0}, none);
+    const Point bottom_was = end_direction(out.edges[last].curve);
+    for (auto& n : out.notches) {  // those of the side ride below
+        if (n.on == EdgeRole::Side) n = piece.notches[static_cast<std::size_t>(&n - out.notches.data())];
+    }
+    double along = 0;
+    for (std::size_t i = first; i <= last; ++i) {
+        const Curve& c = piece.edges[i].curve;
+        if (piece.edges[i].role == EdgeRole::DartMouth) {
+            out.edges[i].curve = moved(c, shift.at(along));
+            continue;
+        }
+        const Curve line = side_edge_shifted(c, shift, along);
+        out.edges[i].curve = c;
+        redraw_edge(out, i, line);
+        along += length(c).in_mm();
+    }
+    settle_darts(out);
+    for (std::size_t i = first; i <= last; ++i) {
+        if (piece.edges[i].role == EdgeRole::DartMouth) redraw_dart(out, i, piece.darts[dart_at(piece, i)].tip);
+    }
+    for (auto& g : out.guides) {  // the bust line's outer end goes with the underarm
+        if (g.kind == GuideKind::Bust) g.b += shift.at(0);
+    }
+    const std::size_t hole = first - 1;
+    const double above =
+        Geom::angle_between(start_direction(piece.edges[first].curve), start_direction(out.edges[first].curve));
+    redraw_edge(out, hole, end_turned(eased(piece.edges[hole].curve, none, shift.at(0)), above));
+    const double below = Geom::angle_between(bottom_was, end_direction(out.edges[last].curve));
+    redraw_edge(out, last + 1, start_turned(out.edges[last + 1].curve, below));
+    settle_notches(out);
+    settle_darts(out);
+    settle_bodice_guides(out);
+    return out;
+}
+
+EvenedSides sides_evened(const Piece& front, const Piece& back, Length ease)
 {
     EvenedSides out{front, back, {}};
     const auto lengthened = [](const Piece& p, Length by) {
@@ -346,7 +429,7 @@ EvenedSides sides_evened(const Piece& front, const Piece& back)
         return bottom_redrawn(p, end_direction(side) * by.in_mm(), none);
     };
     for (int i = 0; i < 8; ++i) {
-        const Length apart = sewn_length(out.front, EdgeRole::Side) - sewn_length(out.back, EdgeRole::Side);
+        const Length apart = sewn_length(out.front, EdgeRole::Side) + ease - sewn_length(out.back, EdgeRole::Side);
         if (abs(apart) < Length::mm(0.005)) break;
         out.raised += apart / 2.0;
         out.front = lengthened(front, -out.raised);

@@ -29,13 +29,19 @@ enum class ArmholeReach { Across, Underarm };
 // The lower edge shifted: fully at one end, less and less towards the other, both ends keeping their direction.
 [[nodiscard]] Piece bottom_redrawn(const Piece&, Point at_side, Point at_centre);
 
-// Front and back side seams made equally long, each by half of the difference at its lower end, along the seam.
+// The side seam shifted out (+) or in (−) at the underarm, at the waist and at the lower edge, even in between
+// (where the lower edge is the waist, `at_bottom` counts); armhole and lower edge run to its ends, darts in the
+// side keep their tips.
+[[nodiscard]] Piece side_redrawn(const Piece&, Length at_underarm, Length at_waist, Length at_bottom);
+
+// Front and back side seams made equally long (the back longer by `ease`), each by half of the difference at its
+// lower end, along the seam.
 struct EvenedSides {
     Piece front;
     Piece back;
     Length raised;  // the front's lower end went up by this, the back's down
 };
-[[nodiscard]] EvenedSides sides_evened(const Piece& front, const Piece& back);
+[[nodiscard]] EvenedSides sides_evened(const Piece& front, const Piece& back, Length ease = {});
 
 // All above (below) a cut from the centre to a hinge, turned about the hinge; armhole (side seam) and centre
 // smoothed over the cut.

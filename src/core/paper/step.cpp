@@ -64,6 +64,46 @@ HandMark hand_mark(StepKind kind)
         case StepKind::StraightenFold:
         case StepKind::EaseNeck: return HandMark::True;
         case StepKind::TrimFold: return HandMark::Trim;
+        case StepKind::DrawBustLines:
+        case StepKind::DrawKnitDart:
+        case StepKind::DrawGape:
+        case StepKind::DrawDartLine:
+        case StepKind::MarkUnderarm:
+        case StepKind::MarkAcross:
+        case StepKind::DrawBackCorner:
+        case StepKind::DrawSleeveCross:
+        case StepKind::DrawSleeveMiddle:
+        case StepKind::DrawCapLine:
+        case StepKind::DrawCapTop:
+        case StepKind::MarkTopNotch:
+        case StepKind::DrawSleeveLine:
+        case StepKind::MarkSleeveHem:
+        case StepKind::MarkForearm: return HandMark::Draw;
+        case StepKind::CutBustLines:
+        case StepKind::CutSleeveCross:
+        case StepKind::CutSleeveMiddle:
+        case StepKind::CutCap: return HandMark::Cut;
+        case StepKind::SwingBust:
+        case StepKind::DropCentre:
+        case StepKind::SwingDart:
+        case StepKind::SpreadBicep:
+        case StepKind::SpreadSleeve:
+        case StepKind::MoveCap:
+        case StepKind::SlideCap: return HandMark::Spread;
+        case StepKind::CloseGape:
+        case StepKind::OverlapBackArmhole: return HandMark::Overlap;
+        case StepKind::RedrawBustDart:
+        case StepKind::TakeInSide:
+        case StepKind::DrawWaistDart:
+        case StepKind::RedrawUnderarm:
+        case StepKind::RedrawAcross:
+        case StepKind::RedrawBodiceSide:
+        case StepKind::RedrawUnderarms: return HandMark::Redraw;
+        case StepKind::EaseSide:
+        case StepKind::EaseShoulder:
+        case StepKind::TrueSleeve:
+        case StepKind::TrueCap:
+        case StepKind::TrueUnderarms: return HandMark::True;
     }
     std::abort();
 }

@@ -68,6 +68,49 @@ enum class StepKind {
     CutBox,
     SlideBox,     // down (up) by amount
     MarkDartTip,  // amount under (above) the tip
+    // widths of a bodice
+    DrawBustLines,   // from the lower edge up to the bust point, on to the armhole, `place` above the underarm;
+                     // from the side to the bust point
+    CutBustLines,    // leaves hinges at the armhole and at the bust point
+    SwingBust,       // until the upright cut is parallel and amount wide
+    DropCentre,      // the centre amount down (up), level with the rest
+    RedrawBustDart,  // amount wide, its tip `place` before the bust point
+    TakeInSide,      // the surplus of amount at the lower end of the side seam
+    DrawWaistDart,   // amount wide, `place` long
+    EaseSide,        // amount is eased into the side seam instead of a dart
+    DrawKnitDart,    // amount wide, `place` long, `second` above the underarm
+    DrawGape,        // a wedge of amount at the edge, nothing at the bust point, `place` away
+    CloseGape,       // the dart opens to `place`
+    DrawDartLine,    // from the new place to the bust point, `place` long
+    SwingDart,       // amount of the old mouth closes
+    MarkUnderarm,    // amount outside (inside) the underarm
+    RedrawUnderarm,
+    MarkAcross,  // amount outside (inside) the armhole at the across line
+    RedrawAcross,
+    DrawBackCorner,      // mid-shoulder down, armhole across
+    OverlapBackArmhole,  // amount at the armhole
+    EaseShoulder,        // amount is eased to the front shoulder
+    RedrawBodiceSide,    // side seam to the mark, amount
+    // sleeves
+    DrawSleeveCross,   // top to hem, and the bicep line
+    CutSleeveCross,    // leaves hinges at the top, the hem and both underarms
+    SpreadBicep,       // amount at the bicep; the cap gets `place` lower
+    DrawSleeveMiddle,  // top to hem
+    CutSleeveMiddle,
+    SpreadSleeve,  // amount from top to hem
+    TrueSleeve,
+    DrawCapLine,  // across below the notches, `place` under the top
+    DrawCapTop,   // across above the notches
+    CutCap,
+    MoveCap,   // the top up (down) by amount
+    SlideCap,  // the top forward (back) by amount
+    TrueCap,
+    MarkTopNotch,    // amount forward (back) along the cap
+    DrawSleeveLine,  // `place` under the underarm
+    TrueUnderarms,
+    MarkSleeveHem,  // amount outside (inside) each end of the hem
+    MarkForearm,    // amount outside (inside) each underarm seam, `place` under the underarm
+    RedrawUnderarms,
 };
 
 // The hand operation, for its picture mark.

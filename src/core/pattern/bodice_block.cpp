@@ -382,11 +382,28 @@ Outcome<Drawn> settled(const BodiceFlat& f)
 
 }  // namespace
 
-std::vector<Seam> bodice_seams(Length shoulder_ease)
+std::vector<Seam> bodice_seams(Length shoulder_ease, std::optional<Length> cap_ease)
 {
-    return {{"shoulder", {{"front", EdgeRole::Shoulder}}, {{"back", EdgeRole::Shoulder}}, shoulder_ease},
-            {"side", {{"front", EdgeRole::Side}}, {{"back", EdgeRole::Side}}, {}}};
+    std::vector<Seam> out{
+        {"shoulder", {{"front", EdgeRole::Shoulder}}, {{"back", EdgeRole::Shoulder}}, shoulder_ease},
+        {"side", {{"front", EdgeRole::Side}}, {{"back", EdgeRole::Side}}, {}}};
+    if (!cap_ease) return out;
+    for (auto& s : sleeve_seams(*cap_ease)) out.push_back(std::move(s));
+    return out;
 }
+
+namespace {
+
+Outcome<SizedPieces> with_sleeve(const BodiceFlat& f, SizedPieces drawn)
+{
+    if (f.sleeve.length <= Length{}) return drawn;
+    auto sleeve = draw_sleeve(f.sleeve, drawn.pieces[0], drawn.pieces[1]);
+    if (!sleeve) return tl::make_unexpected(sleeve.error());
+    drawn.pieces.push_back(std::move(*sleeve));
+    return drawn;
+}
+
+}  // namespace
 
 Outcome<SizedPieces> draw_bodice(const BodiceFlat& f)
 {
@@ -396,19 +413,23 @@ Outcome<SizedPieces> draw_bodice(const BodiceFlat& f)
         const Half back = half_of(f, false);
         BodiceFlat plain = f;
         plain.side_dart = plain.front_dart = plain.back_dart = {};
-        return SizedPieces{f.size,
-                           {panel(plain, front, shaped_side(f, front)), panel(plain, back, shaped_side(f, back))}};
+        return with_sleeve(
+            f, {f.size, {panel(plain, front, shaped_side(f, front)), panel(plain, back, shaped_side(f, back))}});
     }
     auto settled_at = settled(f);
     if (!settled_at) return tl::make_unexpected(settled_at.error());
-    return SizedPieces{f.size, {std::move(settled_at->front), std::move(settled_at->back)}};
+    return with_sleeve(f, {f.size, {std::move(settled_at->front), std::move(settled_at->back)}});
 }
 
 Outcome<Pattern> bodice_pattern(const BodiceFlat& f)
 {
     auto sized = draw_bodice(f);
     if (!sized) return tl::make_unexpected(sized.error());
-    Pattern p{f.name, f.maker, {}, bodice_seams(f.shoulder_ease)};
+    const bool sleeved = f.sleeve.length > Length{};
+    Pattern p{f.name,
+              f.maker,
+              {},
+              bodice_seams(f.shoulder_ease, sleeved ? std::optional{f.sleeve.cap_ease} : std::nullopt)};
     p.sizes.push_back(std::move(*sized));
     return check_pattern(std::move(p));
 }

@@ -4,9 +4,10 @@
 // back side seam straight; front side seam straight when its dart is closed, leaning as the back's does, so that
 // both walk exactly; the one lean that gives the waist asked for. Neck and armhole leave the shoulder square to
 // it, and the armhole and the waist meet the side seam square to it, so that sewn edges run on. Common practice.
+// A sleeve, if asked for, is drawn to the armhole that results (sleeve_block.h).
 // With `below_waist` the side seam is shaped to the waist and on to the hem, without darts: a knit tee.
 #pragma once
-#include "core/pattern/pattern.h"
+#include "core/pattern/sleeve_block.h"
 
 namespace sartorum {
 
@@ -42,12 +43,13 @@ struct BodiceFlat {
     Length hem_allowance = Length::mm(20);
     bool front_fold = true;
     bool back_seam = false;
+    SleeveFlat sleeve{};  // none while its length is 0
 };
 
 // One size. Refuses what cannot be drawn and names the measure.
 [[nodiscard]] Outcome<SizedPieces> draw_bodice(const BodiceFlat&);
 // A pattern of one size.
 [[nodiscard]] Outcome<Pattern> bodice_pattern(const BodiceFlat&);
-[[nodiscard]] std::vector<Seam> bodice_seams(Length shoulder_ease);
+[[nodiscard]] std::vector<Seam> bodice_seams(Length shoulder_ease, std::optional<Length> cap_ease = {});
 
 }  // namespace sartorum

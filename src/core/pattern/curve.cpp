@@ -11,14 +11,33 @@ double blossom(double a, double b, double c)
     return a * b + a * c + b * c - 2.0 * a * b * c;
 }
 
-// Weights of w(t) = 3t² − 2t³ on the control points of a curve of n cubics of equal parameter length.
-std::vector<double> ease_weights(std::size_t n, double from = 0, double to = 1)
+// Where a curve's nodes lie on 0 to 1: evenly, so that a shift can be taken back exactly; by length where a
+// segment is short beside the others, so that it takes no more of a shift than its share.
+std::vector<double> node_shares(const Curve& c)
+{
+    constexpr double short_of_mean = 0.2;
+    const std::size_t n = c.size_default();
+    std::vector<double> chords;
+    double whole = 0;
+    for (std::size_t i = 0; i < n; ++i) {
+        chords.push_back(Geom::distance(c[i].initialPoint(), c[i].finalPoint()));
+        whole += chords.back();
+    }
+    const auto count = static_cast<double>(n);
+    const bool even = *std::min_element(chords.begin(), chords.end()) >= whole / count * short_of_mean;
+    std::vector<double> out{0};
+    for (std::size_t i = 0; i < n; ++i) out.push_back(out.back() + (even ? 1 / count : chords[i] / whole));
+    return out;
+}
+
+// Weights of w(t) = 3t² − 2t³ on the control points of a curve.
+std::vector<double> ease_weights(const Curve& c, double from = 0, double to = 1)
 {
     std::vector<double> out;
-    const auto count = static_cast<double>(n);
-    for (std::size_t i = 0; i < n; ++i) {
-        const double u = from + (to - from) * static_cast<double>(i) / count;
-        const double v = from + (to - from) * static_cast<double>(i + 1) / count;
+    const auto nodes = node_shares(c);
+    for (std::size_t i = 0; i + 1 < nodes.size(); ++i) {
+        const double u = from + (to - from) * nodes[i];
+        const double v = from + (to - from) * nodes[i + 1];
         if (i == 0) out.push_back(blossom(u, u, u));
         out.push_back(blossom(u, u, v));
         out.push_back(blossom(u, v, v));
@@ -203,7 +222,7 @@ Curve eased(const Curve& c, Point at_start, Point at_end)
 Curve eased_part(const Curve& c, Point at_start, Point at_end, double from, double to)
 {
     auto p = all_controls(c);
-    const auto w = ease_weights(c.size_default(), from, to);
+    const auto w = ease_weights(c, from, to);
     for (std::size_t i = 0; i < p.size(); ++i) p[i] += at_start * (1.0 - w[i]) + at_end * w[i];
     return from_controls(p);
 }
@@ -211,8 +230,10 @@ Curve eased_part(const Curve& c, Point at_start, Point at_end, double from, doub
 Curve sheared(const Curve& c, Point at_start, Point at_end)
 {
     auto p = all_controls(c);
+    const auto nodes = node_shares(c);
     for (std::size_t i = 0; i < p.size(); ++i) {
-        const double w = static_cast<double>(i) / static_cast<double>(p.size() - 1);
+        const std::size_t k = std::min(i / 3, nodes.size() - 2);
+        const double w = nodes[k] + (nodes[k + 1] - nodes[k]) * static_cast<double>(i - 3 * k) / 3;
         p[i] += at_start * (1.0 - w) + at_end * w;
     }
     return from_controls(p);
@@ -230,12 +251,41 @@ Curve end_turned(const Curve& c, double radians)
     return reversed(start_turned(reversed(c), radians));
 }
 
+Curve scaled_to_length(const std::function<Curve(double)>& scaled, Length wanted)
+{
+    double k = 1;
+    double last = 1.2;
+    double last_off = (length(scaled(last)) - wanted).in_mm();
+    for (int i = 0; i < 12; ++i) {
+        const double off = (length(scaled(k)) - wanted).in_mm();
+        if (std::abs(off) < 1e-4 || std::abs(off - last_off) < 1e-12) break;
+        const double next = std::clamp(k - off * (k - last) / (off - last_off), 0.2, 2.0);
+        last = k;
+        last_off = off;
+        k = next;
+    }
+    return scaled(k);
+}
+
+Curve ends_scaled_to_length(const Curve& c, Length wanted)
+{
+    return scaled_to_length(
+        [&](double k) {
+            auto p = all_controls(c);
+            const std::size_t n = p.size();
+            p[1] = p[0] + (p[1] - p[0]) * k;
+            p[n - 2] = p[n - 1] + (p[n - 2] - p[n - 1]) * k;
+            return from_controls(p);
+        },
+        wanted);
+}
+
 Curve eased_between(const Curve& a, const Curve& b)
 {
     assert(a.size_default() == b.size_default());
     auto p = all_controls(a);
     const auto q = all_controls(b);
-    const auto w = ease_weights(a.size_default());
+    const auto w = ease_weights(a);
     for (std::size_t i = 0; i < p.size(); ++i) p[i] = p[i] * (1.0 - w[i]) + q[i] * w[i];
     return from_controls(p);
 }

@@ -8,6 +8,7 @@
 #include <2geom/bezier-curve.h>
 #include <2geom/path.h>
 
+#include <functional>
 #include <vector>
 
 #include "core/units/length.h"
@@ -57,6 +58,11 @@ struct Halves {
 // The handle at one end turned about that end, counter-clockwise: a corner opened or closed, the rest smooth.
 [[nodiscard]] Curve start_turned(const Curve&, double radians);
 [[nodiscard]] Curve end_turned(const Curve&, double radians);
+// Of a family of curves, one for each scale of some handles (1 as drawn, 0.2 to 2), the one of this length; the
+// nearest where none is.
+[[nodiscard]] Curve scaled_to_length(const std::function<Curve(double)>& scaled, Length wanted);
+// The handles at both ends scaled so that the curve is this long: as full as it was, ends and directions staying.
+[[nodiscard]] Curve ends_scaled_to_length(const Curve&, Length wanted);
 // From `a` at its start to `b` at its end with the same weight; both with the same number of segments.
 [[nodiscard]] Curve eased_between(const Curve& a, const Curve& b);
 

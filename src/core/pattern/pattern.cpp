@@ -44,13 +44,25 @@ Length taken_of(const Piece& piece, double level)
     return sum;
 }
 
+// From the centre to the side. Where the bust line is marked it is measured along it, bent at the bust point: what
+// a dart at the bust point takes lies off that line, wherever the dart is. Else at the underarm, darts closed.
+Length bust_width(const Piece& piece)
+{
+    const auto line = guide(piece, GuideKind::Bust);
+    if (line && piece.bust_point) {
+        const Point bp = *piece.bust_point;
+        return Length::mm(bp[Geom::X] - line->a[Geom::X] + Geom::distance(bp, line->b));
+    }
+    const Point under = piece.edges[*edge_index(piece, EdgeRole::Armhole, true)].curve.finalPoint();
+    const double centre = edge(piece, EdgeRole::Centre).curve.initialPoint()[Geom::X];
+    return Length::mm(under[Geom::X] - centre) - taken_of(piece, under[Geom::Y]);
+}
+
 FlatMeasures measure_bodice(const Piece& front, const Piece& back)
 {
     FlatMeasures out;
     for (const auto* piece : {&front, &back}) {
-        const Point under = piece->edges[*edge_index(*piece, EdgeRole::Armhole, true)].curve.finalPoint();
-        const double centre = edge(*piece, EdgeRole::Centre).curve.initialPoint()[Geom::X];
-        out.bust += (Length::mm(under[Geom::X] - centre) - taken_of(*piece, under[Geom::Y])) * 2.0;
+        out.bust += bust_width(*piece) * 2.0;
         out.hem += edge_index(*piece, EdgeRole::Hem) ? sewn_length(*piece, EdgeRole::Hem) * 2.0 : Length{};
         out.neck += sewn_length(*piece, EdgeRole::Neck);
         out.armhole += sewn_length(*piece, EdgeRole::Armhole);
@@ -67,6 +79,18 @@ FlatMeasures measure_bodice(const Piece& front, const Piece& back)
     const Point neck = edge(front, EdgeRole::Shoulder).curve.initialPoint();
     out.front_length = Length::mm(neck[Geom::Y] - edge(front, EdgeRole::Centre).curve.initialPoint()[Geom::Y]);
     return out;
+}
+
+void measure_sleeve(FlatMeasures& out, const Piece& sleeve)
+{
+    const Curve& front = edge(sleeve, EdgeRole::UnderarmFront).curve;
+    const Curve& back = edge(sleeve, EdgeRole::UnderarmBack).curve;
+    const Point top = edge(sleeve, EdgeRole::CapBack).curve.finalPoint();
+    const Curve& hem = edge(sleeve, EdgeRole::Hem).curve;
+    out.cap = sewn_length(sleeve, EdgeRole::CapFront) + sewn_length(sleeve, EdgeRole::CapBack);
+    out.upper_arm = Length::mm(Geom::distance(front.initialPoint(), back.finalPoint()));
+    out.wrist = sewn_length(sleeve, EdgeRole::Hem);
+    out.sleeve = Length::mm(top[Geom::Y] - hem.pointAt(hem.nearestTime({top[Geom::X], -1e4}))[Geom::Y]);
 }
 
 }  // namespace
@@ -138,7 +162,9 @@ FlatMeasures measure_flat(const std::vector<Piece>& pieces)
 {
     const Piece& front = *find_piece(pieces, PieceRole::Front);
     const Piece& back = *find_piece(pieces, PieceRole::Back);
-    return is_bodice(front) ? measure_bodice(front, back) : measure_skirt(front, back);
+    FlatMeasures out = is_bodice(front) ? measure_bodice(front, back) : measure_skirt(front, back);
+    if (const Piece* sleeve = find_piece(pieces, PieceRole::Sleeve)) measure_sleeve(out, *sleeve);
+    return out;
 }
 
 }  // namespace sartorum

@@ -51,12 +51,16 @@ struct FlatMeasures {
     Length hem;           // sweep
     Length waist_to_hip;  // side waist point down to the hip line
     Length side;          // along the side seam
-    Length bust{};        // at the underarm
+    Length bust{};        // along the bust line, or at the underarm
     Length neck{};        // half: front and back
     Length shoulder{};    // the front's seam
     Length armhole{};     // one: front and back
     Length centre_front{};
     Length centre_back{};
+    Length cap{};           // of a sleeve: front and back half
+    Length upper_arm{};     // its width at the bicep line
+    Length wrist{};         // its hem
+    Length sleeve{};        // top notch straight down to the hem
     Length front_length{};  // neck point straight down to the lower edge at the centre
 };
 [[nodiscard]] FlatMeasures measure_flat(const std::vector<Piece>&);

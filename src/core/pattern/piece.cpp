@@ -14,11 +14,12 @@ namespace {
 template <class Role, std::size_t N>
 using Keys = std::array<std::pair<Role, std::string_view>, N>;
 
-constexpr Keys<PieceRole, 4> piece_keys{{{PieceRole::Front, "front"},
+constexpr Keys<PieceRole, 5> piece_keys{{{PieceRole::Front, "front"},
                                          {PieceRole::Back, "back"},
                                          {PieceRole::Waistband, "waistband"},
+                                         {PieceRole::Sleeve, "sleeve"},
                                          {PieceRole::Other, "other"}}};
-constexpr Keys<EdgeRole, 13> edge_keys{{{EdgeRole::Centre, "centre"},
+constexpr Keys<EdgeRole, 17> edge_keys{{{EdgeRole::Centre, "centre"},
                                         {EdgeRole::Neck, "neck"},
                                         {EdgeRole::Shoulder, "shoulder"},
                                         {EdgeRole::Armhole, "armhole"},
@@ -29,14 +30,20 @@ constexpr Keys<EdgeRole, 13> edge_keys{{{EdgeRole::Centre, "centre"},
                                         {EdgeRole::BandTop, "band-top"},
                                         {EdgeRole::BandEnd, "band-end"},
                                         {EdgeRole::Underlap, "underlap"},
+                                        {EdgeRole::CapBack, "cap-back"},
+                                        {EdgeRole::CapFront, "cap-front"},
+                                        {EdgeRole::UnderarmFront, "underarm-front"},
+                                        {EdgeRole::UnderarmBack, "underarm-back"},
                                         {EdgeRole::Plain, "plain"},
                                         {EdgeRole::Cut, "cut"}}};
-constexpr Keys<GuideKind, 6> guide_keys{{{GuideKind::Grain, "grain"},
+constexpr Keys<GuideKind, 8> guide_keys{{{GuideKind::Grain, "grain"},
                                          {GuideKind::LengthenShorten, "lengthen-shorten"},
                                          {GuideKind::Hip, "hip"},
                                          {GuideKind::Bust, "bust"},
                                          {GuideKind::Waist, "waist"},
-                                         {GuideKind::Across, "across"}}};
+                                         {GuideKind::Across, "across"},
+                                         {GuideKind::Bicep, "bicep"},
+                                         {GuideKind::Elbow, "elbow"}}};
 constexpr Keys<DartKind, 3> dart_keys{
     {{DartKind::Dart, "dart"}, {DartKind::Tuck, "tuck"}, {DartKind::Pleat, "pleat"}}};
 
@@ -62,9 +69,16 @@ double swept_area(const std::vector<Point>& p)
            20.0;
 }
 
-// The runs a piece has in travel, ending with its centre; darts may part every one but the centre.
+// The runs a piece has in travel; darts may part every one but the last.
 std::vector<std::vector<EdgeRole>> runs_of(const Piece& piece)
 {
+    if (piece.role == PieceRole::Sleeve) {
+        return {{EdgeRole::CapBack},
+                {EdgeRole::CapFront},
+                {EdgeRole::UnderarmFront},
+                {EdgeRole::Hem},
+                {EdgeRole::UnderarmBack}};
+    }
     if (is_bodice(piece)) {
         return {{EdgeRole::Neck},
                 {EdgeRole::Shoulder},
@@ -76,16 +90,17 @@ std::vector<std::vector<EdgeRole>> runs_of(const Piece& piece)
     return {{EdgeRole::Waist}, {EdgeRole::Side}, {EdgeRole::Hem}, {EdgeRole::Centre}};
 }
 
-// Turned to start after the centre; then each run in its place, dart mouths only inside a run.
+// Turned to start after the last run; then each run in its place, dart mouths only inside a run.
 bool in_order(Piece& piece)
 {
-    const auto centre = std::find_if(piece.edges.begin(), piece.edges.end(),
-                                     [](const Edge& e) { return e.role == EdgeRole::Centre; });
-    if (centre == piece.edges.end()) return false;
-    std::rotate(piece.edges.begin(), centre + 1, piece.edges.end());
+    const auto runs = runs_of(piece);
+    const auto last = std::find_if(piece.edges.begin(), piece.edges.end(),
+                                   [&](const Edge& e) { return e.role == runs.back().front(); });
+    if (last == piece.edges.end()) return false;
+    std::rotate(piece.edges.begin(), last + 1, piece.edges.end());
     std::size_t i = 0;
     const std::size_t n = piece.edges.size();
-    for (const auto& run : runs_of(piece)) {
+    for (const auto& run : runs) {
         if (i >= n || std::find(run.begin(), run.end(), piece.edges[i].role) == run.end()) return false;
         const EdgeRole role = piece.edges[i].role;
         ++i;
@@ -108,8 +123,9 @@ double signed_area(const Piece& piece)
 // (for a band, its lower left corner) at the origin, so that sizes lie over each other and widths grow towards +x.
 Piece into_frame(Piece piece)
 {
-    const auto centre = edge_index(piece, EdgeRole::Centre);
-    const auto side = edge_index(piece, EdgeRole::Side);
+    const bool sleeve = piece.role == PieceRole::Sleeve;
+    const auto centre = edge_index(piece, sleeve ? EdgeRole::CapBack : EdgeRole::Centre);
+    const auto side = edge_index(piece, sleeve ? EdgeRole::CapFront : EdgeRole::Side);
     const auto far = side ? side : edge_index(piece, EdgeRole::BandEnd);
     if (centre && far) {
         const double at = piece.edges[*centre].curve.boundsFast()->midpoint()[Geom::X];
@@ -150,14 +166,19 @@ Outcome<bool> complete(const Piece& piece)
 {
     const bool bodice = is_bodice(piece);
     const bool band = piece.role == PieceRole::Waistband;
+    const bool sleeve = piece.role == PieceRole::Sleeve;
     using enum EdgeRole;
-    const std::vector<EdgeRole> needed = bodice ? std::vector{Neck, Shoulder, Armhole, Side, Centre}
-                                         : band ? std::vector{Waist}
-                                                : std::vector{Waist, Side, Hem, Centre};
+    const std::vector<EdgeRole> needed = sleeve ? std::vector{CapBack, CapFront, UnderarmFront, Hem, UnderarmBack}
+                                         : bodice ? std::vector{Neck, Shoulder, Armhole, Side, Centre}
+                                         : band   ? std::vector{Waist}
+                                                  : std::vector{Waist, Side, Hem, Centre};
     for (const auto role : needed) {
         if (!edge_index(piece, role)) return refuse(Why::EdgeMissing, piece.id + ": " + std::string{key(role)});
     }
     if (band) return true;
+    if (sleeve && !guide(piece, GuideKind::Bicep))
+        return refuse(Why::MarkMissing, piece.id + ": " + std::string{key(GuideKind::Bicep)});
+    if (sleeve) return true;
     for (const auto kind : {GuideKind::LengthenShorten, bodice ? GuideKind::Across : GuideKind::Hip}) {
         if (!guide(piece, kind)) return refuse(Why::MarkMissing, piece.id + ": " + std::string{key(kind)});
     }

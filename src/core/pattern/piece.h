@@ -16,7 +16,7 @@
 namespace sartorum {
 
 // Other: a facing, a collar, a pocket: traced and printed as it is.
-enum class PieceRole { Front, Back, Waistband, Other };
+enum class PieceRole { Front, Back, Waistband, Sleeve, Other };
 enum class EdgeRole {
     Centre,
     Neck,
@@ -29,10 +29,14 @@ enum class EdgeRole {
     BandTop,
     BandEnd,
     Underlap,
+    CapBack,  // of a sleeve: from the back underarm up to the top notch
+    CapFront,
+    UnderarmFront,
+    UnderarmBack,
     Plain,  // of another piece: no part in any adjustment
     Cut,
 };
-enum class GuideKind { Grain, LengthenShorten, Hip, Bust, Waist, Across };
+enum class GuideKind { Grain, LengthenShorten, Hip, Bust, Waist, Across, Bicep, Elbow };
 // A dart narrows to nothing at its tip; a tuck is stitched parallel down to its tip; a pleat is only held in the
 // seam.
 enum class DartKind { Dart, Tuck, Pleat };
@@ -117,9 +121,10 @@ void settle_notches(Piece&);
 void settle_darts(Piece&);
 
 // Closed, complete, edges in order; brought into the frame: clockwise, centre line left of the side seam, its
-// upper end (the centre waist, or the centre neck of a bodice) at the origin. Edges run: a skirt's waist, side,
-// hem, centre; a bodice's neck, shoulder, armhole, side, waist or hem, centre. Dart mouths stand between two edges
-// of one role.
+// upper end (the centre waist, or the centre neck of a bodice) at the origin; a sleeve's top notch there, its
+// front towards +x. Edges run: a skirt's waist, side, hem, centre; a bodice's neck, shoulder, armhole, side, waist
+// or hem, centre; a sleeve's cap back, cap front, underarm front, hem, underarm back. Dart mouths stand between
+// two edges of one role.
 [[nodiscard]] Outcome<Piece> check_piece(Piece);
 
 }  // namespace sartorum

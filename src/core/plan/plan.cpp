@@ -28,8 +28,8 @@ Consequences consequences(const Measured& a, const Measured& b)
 {
     const auto values = [](const Measured& m) -> std::array<Length, quantity_count> {
         const auto& f = m.flat;
-        return {f.neck, f.shoulder,     f.armhole,     f.bust, f.waist, f.hip,
-                f.side, f.centre_front, f.centre_back, f.hem,  m.band};
+        return {f.neck,        f.shoulder, f.armhole, f.bust, f.waist,     f.hip,   f.side,  f.centre_front,
+                f.centre_back, f.hem,      m.band,    f.cap,  f.upper_arm, f.wrist, f.sleeve};
     };
     const auto before = values(a);
     const auto after = values(b);
@@ -108,7 +108,7 @@ PlanLine line_of(const Adjustment& entry, FittingState state, const Plan& plan)
     line.noted = entry.noted && entry.noted(state.body.posture);
     line.state = state_of(line, decision);
     line.own_amount = decision && decision->amount;
-    const bool works_at_zero = entry.zero_method == line.method;
+    const bool works_at_zero = zero_works(entry, line.method);
     line.amount = line.own_amount                   ? *decision->amount
                   : line.proposal && !works_at_zero ? line.proposal->amount
                                                     : Length{};
@@ -170,13 +170,15 @@ Outcome<Computed> compute(const Pattern& pattern, const SizeChart& printed, cons
     Garment now = out.traced;
     Measured now_measured = measured(now);
     out.traced_flat = now_measured.flat;
+    std::array<Length, adjustment_count> done{};
     Length carried;  // what an earlier entry left to be done together with this one
     for (std::size_t i = 0; i < catalogue().size(); ++i) {
         const auto& entry = catalogue()[i];
         if (!entry.serves(now)) continue;
-        PlanLine line = line_of(
-            entry, {out.traced, now, body, chart, sizes->waist, sizes->hip, sizes->frame, plan.ease, plan.cloth},
-            plan);
+        PlanLine line = line_of(entry,
+                                {out.traced, now, body, chart, sizes->waist, sizes->hip, sizes->frame, plan.ease,
+                                 plan.cloth, out.traced_flat, now_measured.flat, 0, done},
+                                plan);
         line.first_step = out.steps.size();
         const bool taken = line.state == LineState::Accepted;
         if (taken && entry.joins_next && accepted(plan, catalogue()[i + 1].kind)) {
@@ -186,13 +188,14 @@ Outcome<Computed> compute(const Pattern& pattern, const SizeChart& printed, cons
             const Dose dose{(taken ? line.amount : Length{}) + with, (taken ? line.back : Length{}) + with,
                             line.method};
             const bool nothing =
-                dose.front == Length{} && dose.back == Length{} && entry.zero_method != line.method;
+                dose.front == Length{} && dose.back == Length{} && !zero_works(entry, line.method);
             auto applied = nothing ? Outcome<Applied>{Applied{now, {}}} : entry.apply(now, dose);
             if (applied) {
                 const Measured then = measured(applied->garment);
                 line.changed = consequences(now_measured, then);
                 now_measured = then;
                 line.steps = applied->steps.size();
+                done[i] = dose.front;
                 now = std::move(applied->garment);
                 std::move(applied->steps.begin(), applied->steps.end(), std::back_inserter(out.steps));
             } else {

@@ -59,8 +59,12 @@ enum class Quantity {
     CentreBack,
     Hem,
     Band,
+    Cap,
+    UpperArm,
+    SleeveHem,
+    Sleeve,
 };
-inline constexpr std::size_t quantity_count = 11;
+inline constexpr std::size_t quantity_count = 15;
 
 struct Consequences {
     std::array<Length, quantity_count> by{};

@@ -58,6 +58,7 @@ enum class Why {
     LineMissesPiece,
     BlockImpossible,
     BlockWaistImpossible,
+    BlockCapImpossible,  // the cap cannot be drawn as long as the armhole asks
     // amounts
     AmountZero,
     AmountTooLarge,
@@ -65,6 +66,13 @@ enum class Why {
     NeedsFold,      // this way straightens a fold; the centre is a seam
     NeedsWaistSeam,
     NeedsSideDart,
+    NeedsBustPoint,
+    NeedsBustDart,  // there is no dart to put it into, or to move
+    DartTooSmall,   // the dart there is would close before the amount is reached
+    DartAlreadyThere,
+    EaseTooLarge,   // more than cloth can be eased in
+    BeyondTwoCups,  // one slash carries no more: two slashes, or another size
+    NeedsElbow,     // the sleeve ends above the elbow line, or has none
     // bodies
     BodyIncomplete,
     TapeCheckTooMany,

@@ -104,7 +104,7 @@ void Card::flip()
     emit opened(kind_);
     if (applied(*l) || l->state == LineState::Refused) {
         room_.decide(kind_, Answer::Declined, l->own_amount ? std::optional{l->amount} : std::nullopt);
-    } else if (l->amount != Length{} || adjustment(kind_).zero_method == l->method) {
+    } else if (l->amount != Length{} || zero_works(adjustment(kind_), l->method)) {
         room_.decide(kind_, Answer::Accepted, l->own_amount ? std::optional{l->amount} : std::nullopt);
     } else {
         amount_->edit().setFocus();  // nothing to propose: an amount of her own is needed first
@@ -167,7 +167,8 @@ QString Card::state_text(const PlanLine& l) const
         case LineState::LeaveIt:
             return tr("inside measuring noise ±%1: leave it").arg(words::number(l.proposal->spread, look_.unit()));
         case LineState::Accepted:
-            if (l.amount == Length{} && adjustment(kind_).zero_method == l.method)
+            if (l.amount == Length{} && kind_ == AdjustmentKind::DartMoved) return tr("accepted: all of it");
+            if (l.amount == Length{} && zero_works(adjustment(kind_), l.method))
                 return tr("on the toile first; then type the pinch");
             return l.own_amount ? tr("accepted with your amount") : tr("accepted");
         case LineState::Declined: return tr("left as bought");

@@ -110,6 +110,7 @@ PlanStation::PlanStation(Look& look, Room& room, QWidget* parent) : QWidget{pare
     const std::pair<Zone, QString> zones[] = {{Zone::Frame, tr("first: a top hangs from here")},
                                               {Zone::Lengths, tr("so levels sit where the body has them")},
                                               {Zone::Widths, tr("once levels are true")},
+                                              {Zone::Sleeve, tr("the armhole first, then what is sewn into it")},
                                               {Zone::Hem, tr("last: when all above is settled")}};
     cards_.resize(adjustment_count);
     int number = 0;

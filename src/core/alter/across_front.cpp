@@ -1,0 +1,58 @@
+#include "core/alter/across_front.h"
+
+#include <algorithm>
+
+#include "core/alter/shared.h"
+#include "core/paper/bodice_redraw.h"
+#include "core/paper/dart_redraw.h"
+
+namespace sartorum {
+namespace {
+
+// The armhole's first edge bowed by `by` at one time, nothing at its start and at another time.
+Curve bowed(const Curve& c, double at, double until, Point by)
+{
+    const auto [above, rest] = split(c, at);
+    const double reach =
+        static_cast<double>(rest.nearestTime(c.pointAt(until)).curve_index) + rest.nearestTime(c.pointAt(until)).t;
+    const auto [low, end] = split(rest, reach);
+    return joined(joined(eased(above, {0, 0}, by), eased(low, by, {0, 0})), end);
+}
+
+}  // namespace
+
+Outcome<Applied> alter_across_front(const Garment& garment, const Dose& dose)
+{
+    if (const auto ok = within(dose.front, "across_front", across_front_limit); !ok)
+        return tl::make_unexpected(ok.error());
+    Applied out{garment, {}};
+    Piece& front = *find_piece(out.garment.pieces, PieceRole::Front);
+    const std::size_t hole = *edge_index(front, EdgeRole::Armhole);
+    const Curve& line = front.edges[hole].curve;
+    const auto time_of = [&](Point p) {
+        const auto t = line.nearestTime(p);
+        return static_cast<double>(t.curve_index) + t.t;
+    };
+    const auto end = static_cast<double>(line.size_default());
+    const Point across = guide(front, GuideKind::Across)->b;
+    const double at = std::clamp(time_of(across), 0.05, end - 0.1);
+    double until = end - 0.05;
+    for (const auto& n : front.notches) {
+        if (n.on == EdgeRole::Armhole && time_of(n.at) > at + 0.05) until = std::min(until, time_of(n.at));
+    }
+    const Point by{dose.front.in_mm(), 0};
+    Piece after = front;
+    after.edges[hole].curve = bowed(line, at, until, by);
+    for (auto& g : after.guides) {
+        if (g.kind == GuideKind::Across) g.b += by;
+    }
+    settle_notches(after);
+    Step mark = step_on(front, StepKind::MarkAcross, dose.front);
+    mark.picture.lines = {{across, across + by}};
+    mark.picture.dimensions = {{across, across + by, abs(dose.front)}};
+    out.steps = {mark, redrawn_step(front, after, StepKind::RedrawAcross, dose.front)};
+    front = after;
+    return out;
+}
+
+}  // namespace sartorum

@@ -1,0 +1,16 @@
+// across_front.h: the front armhole scooped out (−) or filled (+) between the shoulder tip and the notch.
+//
+// Changes  the front armhole at the across line by the amount, nothing at the tip and at the notch
+// Keeps    shoulder, underarm, the level of everything
+// Limits   6.5 mm (¼ in). Common practice.
+// Then     the armhole is a little longer or shorter: the cap is walked
+#pragma once
+#include "core/alter/garment.h"
+
+namespace sartorum {
+
+inline constexpr Length across_front_limit = Length::mm(6.5);
+
+[[nodiscard]] Outcome<Applied> alter_across_front(const Garment&, const Dose&);
+
+}  // namespace sartorum

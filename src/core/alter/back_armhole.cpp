@@ -1,0 +1,85 @@
+#include "core/alter/back_armhole.h"
+
+#include <cmath>
+
+#include "core/alter/shared.h"
+#include "core/paper/bodice_redraw.h"
+#include "core/paper/dart_redraw.h"
+#include "core/paper/panels.h"
+
+namespace sartorum {
+namespace {
+
+constexpr double least_reach = 25;  // mm from the pivot to the armhole
+
+// The outer corner turned about the pivot: shoulder drawn on to its new tip, armhole trued over the overlap.
+Piece corner_turned(const Piece& piece, Point up, Point out_at, const Geom::Affine& how)
+{
+    Piece p = piece;
+    const std::size_t hole = *edge_index(p, EdgeRole::Armhole);
+    const std::size_t lower = part_edge(p, place_near(p, EdgeRole::Armhole, out_at));
+    const std::size_t outer = part_edge(p, place_near(p, EdgeRole::Shoulder, up));
+    turn_edges(p, outer, lower, how);  // the shoulder's outer part and the armhole's upper one
+    (void)hole;
+    // Shoulder: one line from where it began.
+    Curve& inner = p.edges[outer - 1].curve;
+    const Curve tail = p.edges[outer].curve;
+    const bool plain = is_straight(inner, 0) && is_straight(tail, 0);
+    inner = plain ? straight(inner.initialPoint(), tail.finalPoint()) : smoothly_joined(inner, tail);
+    const double leaning = Geom::angle_between(end_direction(tail), end_direction(inner));
+    p.edges.erase(p.edges.begin() + static_cast<std::ptrdiff_t>(outer));
+    // Armhole: the step halved, then one line.
+    const std::size_t upper = lower - 1 + 0;
+    Curve& high = p.edges[upper].curve;
+    Curve& low = p.edges[upper + 1].curve;
+    const Point step = low.initialPoint() - high.finalPoint();
+    high = start_turned(eased(high, {0, 0}, step / 2), leaning);
+    low = eased(low, -step / 2, {0, 0});
+    high = smoothly_joined(high, low);
+    p.edges.erase(p.edges.begin() + static_cast<std::ptrdiff_t>(upper) + 1);
+    settle_notches(p);
+    settle_darts(p);
+    settle_bodice_guides(p);
+    return p;
+}
+
+}  // namespace
+
+Outcome<Applied> alter_back_armhole(const Garment& garment, const Dose& dose)
+{
+    if (const auto ok = taken_out(dose.front, "back_armhole", back_armhole_limit); !ok)
+        return tl::make_unexpected(ok.error());
+    Applied out{garment, {}};
+    Piece& back = *find_piece(out.garment.pieces, PieceRole::Back);
+    const Curve& outer = back.edges[*edge_index(back, EdgeRole::Shoulder, true)].curve;
+    const Point at = guide(back, GuideKind::Across)->b;
+    // Mid-shoulder, or nearer the neck where the armhole is cut far in: the pivot must lie inside the paper.
+    Point up = outer.pointAt(time_at(outer, length(outer) * 0.5));
+    if (at[Geom::X] - up[Geom::X] < least_reach) up = outer.pointAt(time_at(outer, length(outer) * 0.1));
+    if (at[Geom::X] - up[Geom::X] < least_reach) return refuse(Why::LineMissesPiece, "back_armhole");
+    const Point pivot{up[Geom::X], at[Geom::Y]};
+    const Polygon way{at, pivot, up};
+    const Motion turn{1, pivot, -2 * std::asin(dose.front.in_mm() / 2 / Geom::distance(at, pivot)), {0, 0}};
+    const auto turned = panel_moved(back, way, turn);
+    if (!turned) return tl::make_unexpected(turned.error());
+    const Length shoulder = sewn_length(back, EdgeRole::Shoulder);
+    const Piece after = corner_turned(back, up, at, whole_motion(turn));
+    const Length grew = sewn_length(after, EdgeRole::Shoulder) - shoulder;
+    Step draw = step_on(back, StepKind::DrawBackCorner, dose.front);
+    draw.picture.lines = strokes(way);
+    Step cut = step_on(back, StepKind::CutCorner, dose.front);
+    cut.picture.panels = {turned->cut.first, turned->cut.second};
+    cut.picture.lines = strokes(way);
+    Step move = step_on(back, StepKind::OverlapBackArmhole, dose.front);
+    move.picture.panels = {turned->cut.first, turned->second};
+    move.picture.removed = {turned->strip};
+    move.picture.dimensions = {{at, at * whole_motion(turn), dose.front}};
+    move.picture.motions = {turn};
+    Step ease = redrawn_step(turned->whole, after, StepKind::EaseShoulder, grew);
+    out.steps = {draw, cut, move, ease};
+    back = after;
+    add_seam_ease(out.garment, "shoulder", grew);
+    return out;
+}
+
+}  // namespace sartorum

@@ -1,0 +1,147 @@
+#include "core/alter/bust.h"
+
+#include <algorithm>
+#include <array>
+
+#include "core/alter/shared.h"
+#include "core/paper/bodice_redraw.h"
+#include "core/paper/bust_spread.h"
+#include "core/paper/dart_redraw.h"
+#include "core/paper/panels.h"
+#include "core/pattern/dart.h"
+
+namespace sartorum {
+namespace {
+
+constexpr std::array<double, 2> hinges{1.0 / 3, 1.0 / 5};  // of the armhole, from the underarm
+constexpr Length fuller = Length::mm(12.7);                // a cup: tips stop a thumb's breadth further back
+constexpr Length further_back = Length::mm(10);
+
+Length tip_before(Length a)
+{
+    return a >= fuller ? tip_before_bust_point + further_back : tip_before_bust_point;
+}
+
+// The three panels before and after the swing, for showing.
+void add_swing(Applied& out, const Piece& front, const BustSpread& s, Length a)
+{
+    const Polygon upright{s.from_waist, s.bust_point, s.hinge};
+    const Polygon level{s.from_side, s.bust_point};
+    const Length up = sewn_length(front, EdgeRole::Armhole);
+    Step draw = step_on(front, StepKind::DrawBustLines, a, up / 3.0);
+    draw.picture.lines = strokes(upright);
+    draw.picture.lines.push_back({level[0], level[1]});
+    out.steps.push_back(draw);
+    const auto outer = cut_along(front, upright);
+    if (!outer) return;
+    const auto inner = cut_along(outer->second, level);
+    if (!inner) return;
+    const Point carried{a.in_mm(), -s.gain.in_mm()};
+    const Motion turn{2, s.hinge, s.radians, {0, 0}};
+    const Motion slide{1, {}, 0, carried};
+    Step cut = step_on(front, StepKind::CutBustLines, a);
+    cut.picture.panels = {outer->first, inner->first, inner->second};
+    cut.picture.lines = draw.picture.lines;
+    Step swing = step_on(front, StepKind::SwingBust, a);
+    swing.picture.panels = {outer->first, moved(inner->first, Geom::Translate(carried)),
+                            moved(inner->second, whole_motion(turn))};
+    const Point bp = s.bust_point + carried;
+    const Polygon gap{s.from_waist, s.bust_point, s.hinge, bp, s.from_waist + carried};
+    const Polygon wedge{s.from_side * whole_motion(turn), bp, s.from_side + carried};
+    (a > Length{} ? swing.picture.added : swing.picture.removed) = {gap, wedge};
+    swing.picture.dimensions = {{s.bust_point, {bp[Geom::X], s.bust_point[Geom::Y]}, abs(a)}};
+    swing.picture.motions = {slide, turn};
+    out.steps.insert(out.steps.end(), {cut, swing});
+}
+
+Outcome<BustSpread> swung(Applied& out, Piece& front, Length a, double hinge, WaistGap into)
+{
+    auto spread = bust_spread(front, a, hinge, tip_before(a), into);
+    if (!spread) return spread;
+    add_swing(out, front, *spread, a);
+    const Step drop = redrawn_step(front, spread->piece, StepKind::DropCentre, spread->gain);
+    out.steps.push_back(drop);
+    const auto mouth = mouth_in(spread->piece, EdgeRole::Side);
+    if (mouth) {
+        const Dart& d = spread->piece.darts[dart_at(spread->piece, *mouth)];
+        Step draw = step_on(spread->piece, StepKind::RedrawBustDart, mouth_width(d), tip_before(a));
+        draw.picture.lines = {{d.leg_a, d.tip}, {d.leg_b, d.tip}};
+        draw.picture.dimensions = {{d.leg_a, d.leg_b, mouth_width(d)}};
+        out.steps.push_back(draw);
+    }
+    front = spread->piece;
+    return spread;
+}
+
+void take_in_at_side(Applied& out, Piece& front, Length a)
+{
+    const Piece after = side_redrawn(front, {}, -a, -a);
+    const Curve& bottom = edge(front, bottom_role(front)).curve;
+    Step step = redrawn_step(front, after, StepKind::TakeInSide, a);
+    step.picture.dimensions = {{bottom.initialPoint() - Point{a.in_mm(), 0}, bottom.initialPoint(), abs(a)}};
+    out.steps.push_back(step);
+    front = after;
+}
+
+// The side dart not sewn: its mouth is eased in, the edge drawn straight over it.
+Outcome<bool> ease_dart(Applied& out, Piece& front, const Piece& drafted)
+{
+    const auto mouth = mouth_in(front, EdgeRole::Side);
+    const auto had = mouth_in(drafted, EdgeRole::Side);
+    if (!mouth || had) return refuse(Why::DartAlreadyThere, "bust");
+    const Dart dart = front.darts[dart_at(front, *mouth)];
+    const Length width = mouth_width(dart);
+    if (width > bust_eased_limit) return refuse_amount(Why::EaseTooLarge, "bust", width, {}, bust_eased_limit);
+    Piece after = front;
+    after.darts.erase(after.darts.begin() + static_cast<std::ptrdiff_t>(dart_at(front, *mouth)));
+    after.edges[*mouth - 1].curve = joined(joined(front.edges[*mouth - 1].curve, straight(dart.leg_a, dart.leg_b)),
+                                           front.edges[*mouth + 1].curve);
+    const auto at = after.edges.begin() + static_cast<std::ptrdiff_t>(*mouth);
+    after.edges.erase(at, at + 2);
+    settle_notches(after);
+    Step step = redrawn_step(front, after, StepKind::EaseSide, width);
+    step.picture.lines = {{dart.leg_a, dart.leg_b}};
+    out.steps.push_back(step);
+    front = after;
+    add_seam_ease(out.garment, "side", -width);
+    return true;
+}
+
+}  // namespace
+
+Outcome<Applied> alter_bust(const Garment& garment, const Dose& dose)
+{
+    const auto method = static_cast<BustMethod>(dose.method);
+    const bool two = method == BustMethod::TwoSlashes;
+    const Length a = dose.front;
+    if (a > bust_limit && !two && a <= bust_two_slashes_limit)
+        return refuse_amount(Why::BeyondTwoCups, "bust", a, bust_limit, bust_two_slashes_limit);
+    if (const auto ok = within(a, "bust", bust_two_slashes_limit); !ok) return tl::make_unexpected(ok.error());
+    const bool hemmed = bottom_role(*find_piece(garment.pieces, PieceRole::Front)) == EdgeRole::Hem;
+    if (method == BustMethod::WaistDart && hemmed) return refuse(Why::NeedsWaistSeam, "bust");
+    Applied out{garment, {}};
+    Piece& front = *find_piece(out.garment.pieces, PieceRole::Front);
+    const Piece drafted = front;
+    const auto into = method == BustMethod::WaistDart ? WaistGap::Dart : WaistGap::Edge;
+    const std::size_t rounds = two ? 2 : 1;
+    for (std::size_t i = 0; i < rounds; ++i) {
+        const auto spread = swung(out, front, a / static_cast<double>(rounds), hinges[i], into);
+        if (!spread) return tl::make_unexpected(spread.error());
+    }
+    if (method == BustMethod::WaistDart) {
+        const Dart& d = front.darts[dart_at(front, *mouth_in(front, bottom_role(front)))];
+        Step step =
+            step_on(front, StepKind::DrawWaistDart, mouth_width(d), Length::mm(Geom::distance(d.leg_a, d.tip)));
+        step.picture.lines = {{d.leg_a, d.tip}, {d.leg_b, d.tip}};
+        out.steps.push_back(step);
+    } else if (method != BustMethod::Kept) {
+        take_in_at_side(out, front, a);
+    }
+    if (method == BustMethod::Eased) {
+        if (const auto ok = ease_dart(out, front, drafted); !ok) return tl::make_unexpected(ok.error());
+    }
+    if (const auto even = match_sides(out); !even) return tl::make_unexpected(even.error());
+    return out;
+}
+
+}  // namespace sartorum

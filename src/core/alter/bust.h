@@ -1,0 +1,27 @@
+// bust.h: more (+) or less room over the bust, on the front alone; the amount is what each half front gains.
+//
+// Changes  the classic swing of bust_spread.h: bust and lower edge gain the amount, the dart opens, centre front
+//          gains length; a front without a dart gets one in the side seam
+// Keeps    neck, shoulder, across line, the armhole's length, the closed side seam
+// Methods  side: the surplus at the waist is taken in at the side seam;
+//          waist dart: it goes into the dart below the bust point, or makes one;
+//          kept: the lower edge stays wider;
+//          eased: no dart is sewn; its mouth is eased into the side seam, the surplus taken in at the side;
+//          two slashes: half of the amount each, the second with its hinge nearer the underarm
+// Limits   26 mm on each half front (two cups of an inch in girth), 52 mm by two slashes; eased: a mouth of 13 mm;
+//          less: no more than the dart there is closes. Common practice.
+// Then     cap and armhole are walked; the dart may be moved
+#pragma once
+#include "core/alter/garment.h"
+
+namespace sartorum {
+
+inline constexpr Length bust_limit = Length::mm(26);
+inline constexpr Length bust_two_slashes_limit = Length::mm(52);
+inline constexpr Length bust_eased_limit = Length::mm(13);  // of the mouth
+
+enum class BustMethod { Side, WaistDart, Kept, Eased, TwoSlashes };
+
+[[nodiscard]] Outcome<Applied> alter_bust(const Garment&, const Dose&);
+
+}  // namespace sartorum

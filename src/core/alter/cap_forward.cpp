@@ -1,0 +1,53 @@
+#include "core/alter/cap_forward.h"
+
+#include <algorithm>
+
+#include "core/alter/shared.h"
+#include "core/paper/panels.h"
+#include "core/paper/sleeve_redraw.h"
+
+namespace sartorum {
+
+Outcome<Applied> alter_cap_forward(const Garment& garment, const Dose& dose)
+{
+    if (const auto ok = within(dose.front, "cap_forward", cap_forward_limit); !ok)
+        return tl::make_unexpected(ok.error());
+    Applied out{garment, {}};
+    Piece& sleeve = *find_piece(out.garment.pieces, PieceRole::Sleeve);
+    const Point top = top_notch(sleeve);
+    double level = top[Geom::Y] - 25;
+    for (const auto& n : sleeve.notches) {
+        if (n.at[Geom::Y] < top[Geom::Y] - 1) level = std::max(level, n.at[Geom::Y] + 5);
+    }
+    level = std::min(level, top[Geom::Y] - 8);
+    const auto on = [&](EdgeRole role) {
+        const Curve& c = edge(sleeve, role).curve;
+        for (std::size_t i = 0; i < c.size_default(); ++i) {
+            const auto t = c[i].roots(level, Geom::Y);
+            if (!t.empty()) return c[i].pointAt(t.front());
+        }
+        return c.pointAt(0.5);
+    };
+    const Polygon way{on(EdgeRole::CapFront), on(EdgeRole::CapBack)};
+    const Point by{dose.front.in_mm(), 0};
+    const auto slid = panel_moved(sleeve, way, {1, {}, 0, by});
+    if (!slid) return tl::make_unexpected(slid.error());
+    const Length front_half = sewn_length(sleeve, EdgeRole::CapFront) - dose.front;
+    const Piece after = top_notch_at(cap_moved(sleeve, by), front_half);
+    Step draw = step_on(sleeve, StepKind::DrawCapTop, dose.front, Length::mm(top[Geom::Y] - level));
+    draw.picture.lines = strokes(way);
+    Step cut = step_on(sleeve, StepKind::CutCap, dose.front);
+    cut.picture.panels = {slid->cut.first, slid->cut.second};
+    cut.picture.lines = strokes(way);
+    Step move = step_on(sleeve, StepKind::SlideCap, dose.front);
+    move.picture.panels = {slid->cut.first, slid->second};
+    move.picture.dimensions = {{top, top + by, abs(dose.front)}};
+    move.picture.motions = {{1, {}, 0, by}};
+    Step mark = step_on(after, StepKind::MarkTopNotch, dose.front);
+    mark.picture.dimensions = {{top, top_notch(after), abs(dose.front)}};
+    out.steps = {draw, cut, move, redrawn_step(slid->whole, after, StepKind::TrueCap), mark};
+    sleeve = after;
+    return out;
+}
+
+}  // namespace sartorum

@@ -1,0 +1,100 @@
+#include "core/alter/cap_height.h"
+
+#include <algorithm>
+
+#include "core/alter/shared.h"
+#include "core/paper/panels.h"
+#include "core/paper/sleeve_redraw.h"
+
+namespace sartorum {
+namespace {
+
+Length cap_length(const Piece& sleeve)
+{
+    return sewn_length(sleeve, EdgeRole::CapFront) + sewn_length(sleeve, EdgeRole::CapBack);
+}
+
+// Across the cap, from the front edge to the back, below its notches and above the underarms.
+Polygon cap_cut(const Piece& sleeve)
+{
+    const Point front = edge(sleeve, EdgeRole::UnderarmFront).curve.initialPoint();
+    const double low = std::max(front[Geom::Y], edge(sleeve, EdgeRole::UnderarmBack).curve.finalPoint()[Geom::Y]);
+    const double top = top_notch(sleeve)[Geom::Y];
+    double level = low + (top - low) * 0.3;
+    for (const auto& n : sleeve.notches) {
+        if (n.at[Geom::Y] < top - 1) level = std::min(level, low + (n.at[Geom::Y] - low) * 0.7);
+    }
+    const auto on = [&](EdgeRole role) {
+        const Curve& c = edge(sleeve, role).curve;
+        for (std::size_t i = 0; i < c.size_default(); ++i) {
+            const auto t = c[i].roots(level, Geom::Y);
+            if (!t.empty()) return c[i].pointAt(t.front());
+        }
+        return c.pointAt(0.5);
+    };
+    return {on(EdgeRole::CapFront), on(EdgeRole::CapBack)};
+}
+
+}  // namespace
+
+std::optional<Length> cap_height_for(const Piece& sleeve, Length wanted)
+{
+    double low = -cap_height_limit.in_mm();
+    double high = cap_height_limit.in_mm();
+    const auto at = [&](double up) { return cap_length(cap_moved(sleeve, {0, up})); };
+    // A cap flattened beyond its own height grows again: look only where it is still a cap.
+    const double height =
+        top_notch(sleeve)[Geom::Y] - edge(sleeve, EdgeRole::UnderarmFront).curve.initialPoint()[Geom::Y];
+    low = std::max(low, 15 - height);
+    double under = (at(low) - wanted).in_mm();
+    double over = (at(high) - wanted).in_mm();
+    if (under > 0 || over < 0) return std::nullopt;
+    // False position (Illinois): nearly a straight line.
+    for (int i = 0; i < 40; ++i) {
+        const double x = low + (high - low) * (-under / (over - under));
+        const double off = (at(x) - wanted).in_mm();
+        if (std::abs(off) < 5e-3) return Length::mm(x);
+        if (off < 0) {
+            low = x;
+            under = off;
+            over /= 2;
+        } else {
+            high = x;
+            over = off;
+            under /= 2;
+        }
+    }
+    return Length::mm((low + high) / 2);
+}
+
+Outcome<Applied> alter_cap_height(const Garment& garment, const Dose& dose)
+{
+    if (const auto ok = within(dose.front, "cap_height", cap_height_limit); !ok)
+        return tl::make_unexpected(ok.error());
+    Applied out{garment, {}};
+    Piece& sleeve = *find_piece(out.garment.pieces, PieceRole::Sleeve);
+    const Polygon way = cap_cut(sleeve);
+    const Point up{0, dose.front.in_mm()};
+    const Motion lift{1, {}, 0, up};
+    const auto lifted = panel_moved(sleeve, way, lift);
+    if (!lifted) return tl::make_unexpected(lifted.error());
+    Piece after = cap_moved(sleeve, up);
+    match_cap_notches(after, *find_piece(garment.pieces, PieceRole::Front),
+                      *find_piece(garment.pieces, PieceRole::Back));
+    Step draw = step_on(sleeve, StepKind::DrawCapLine, dose.front,
+                        Length::mm(top_notch(sleeve)[Geom::Y] - way[0][Geom::Y]));
+    draw.picture.lines = strokes(way);
+    Step cut = step_on(sleeve, StepKind::CutCap, dose.front);
+    cut.picture.panels = {lifted->cut.first, lifted->cut.second};
+    cut.picture.lines = strokes(way);
+    Step move = step_on(sleeve, StepKind::MoveCap, dose.front);
+    move.picture.panels = {lifted->cut.first, lifted->second};
+    (dose.front > Length{} ? move.picture.added : move.picture.removed) = {lifted->strip};
+    move.picture.dimensions = {{way[0], way[0] + up, abs(dose.front)}};
+    move.picture.motions = {lift};
+    out.steps = {draw, cut, move, redrawn_step(lifted->whole, after, StepKind::TrueCap)};
+    sleeve = after;
+    return out;
+}
+
+}  // namespace sartorum

@@ -1,0 +1,55 @@
+#include "core/alter/sleeve_length.h"
+
+#include <algorithm>
+
+#include "core/alter/across_cut.h"
+#include "core/alter/shared.h"
+#include "core/paper/sleeve_redraw.h"
+
+namespace sartorum {
+namespace {
+
+Outcome<Applied> alter_length(const Garment& garment, const Dose& dose, bool above, const std::string& name)
+{
+    if (const auto ok = within(dose.front, name, sleeve_length_limit); !ok) return tl::make_unexpected(ok.error());
+    Applied out{garment, {}};
+    Piece& sleeve = *find_piece(out.garment.pieces, PieceRole::Sleeve);
+    const auto elbow = guide(sleeve, GuideKind::Elbow);
+    if (!above && !elbow) return refuse(Why::NeedsElbow, name);
+    const Curve& front = edge(sleeve, EdgeRole::UnderarmFront).curve;
+    const Curve& back = edge(sleeve, EdgeRole::UnderarmBack).curve;
+    const double under = std::min(front.initialPoint()[Geom::Y], back.finalPoint()[Geom::Y]);
+    const double hem = std::max(front.finalPoint()[Geom::Y], back.initialPoint()[Geom::Y]);
+    const double from = above ? under : elbow->a[Geom::Y];
+    const double to = above && elbow ? elbow->a[Geom::Y] : hem;
+    const double level = (from + to) / 2;
+    const Length room = Length::mm((level - hem) - 10);
+    if (-dose.front > room)
+        return refuse_amount(Why::AmountTooLarge, name, dose.front, -room, sleeve_length_limit);
+    const auto on = [&](const Curve& c) {
+        const auto t = c[0].roots(level, Geom::Y);
+        return t.empty() ? c.pointAt(0.5) : c[0].pointAt(t.front());
+    };
+    const Guide line{GuideKind::LengthenShorten, on(back), on(front)};
+    const auto paper =
+        cut_across(out, sleeve, line, dose.front, StepKind::DrawSleeveLine, Length::mm(under - level));
+    if (!paper) return tl::make_unexpected(paper.error());
+    const Piece after = sleeve_longer(sleeve, level, dose.front);
+    out.steps.push_back(redrawn_step(*paper, after, StepKind::TrueUnderarms));
+    sleeve = after;
+    return out;
+}
+
+}  // namespace
+
+Outcome<Applied> alter_sleeve_above(const Garment& g, const Dose& dose)
+{
+    return alter_length(g, dose, true, "sleeve_above");
+}
+
+Outcome<Applied> alter_sleeve_below(const Garment& g, const Dose& dose)
+{
+    return alter_length(g, dose, false, "sleeve_below");
+}
+
+}  // namespace sartorum

@@ -1,0 +1,56 @@
+#include "core/alter/sleeve_width.h"
+
+#include <algorithm>
+
+#include "core/alter/shared.h"
+#include "core/paper/sleeve_redraw.h"
+
+namespace sartorum {
+namespace {
+
+double forearm_level(const Piece& sleeve)
+{
+    const double hem = edge(sleeve, EdgeRole::UnderarmFront).curve.finalPoint()[Geom::Y];
+    const double under = edge(sleeve, EdgeRole::UnderarmFront).curve.initialPoint()[Geom::Y];
+    const auto elbow = guide(sleeve, GuideKind::Elbow);
+    return elbow ? elbow->a[Geom::Y] + (hem - elbow->a[Geom::Y]) / 3 : (hem + under) / 2;
+}
+
+Outcome<Applied> widened(const Garment& garment, const Dose& dose, const std::string& name, bool hem)
+{
+    if (const auto ok = within(dose.front, name, sleeve_width_limit); !ok) return tl::make_unexpected(ok.error());
+    Applied out{garment, {}};
+    Piece& sleeve = *find_piece(out.garment.pieces, PieceRole::Sleeve);
+    const double level = forearm_level(sleeve);
+    const Piece after = hem ? hem_wider(sleeve, dose.front) : wider_at(sleeve, level, dose.front);
+    const Length half = dose.front / 2.0;
+    Step mark = step_on(sleeve, hem ? StepKind::MarkSleeveHem : StepKind::MarkForearm, half,
+                        Length::mm(edge(sleeve, EdgeRole::UnderarmFront).curve.initialPoint()[Geom::Y] - level));
+    for (const auto role : {EdgeRole::UnderarmFront, EdgeRole::UnderarmBack}) {
+        const bool front = role == EdgeRole::UnderarmFront;
+        const Curve& seam = edge(sleeve, role).curve;
+        const auto t = seam[0].roots(level, Geom::Y);
+        const Point low = front ? seam.finalPoint() : seam.initialPoint();
+        const Point from = hem || t.empty() ? low : seam[0].pointAt(t.front());
+        const Point to = from + Point{front ? half.in_mm() : -half.in_mm(), 0};
+        mark.picture.lines.push_back({from, to});
+        mark.picture.dimensions.push_back({from, to, abs(half)});
+    }
+    out.steps = {mark, redrawn_step(sleeve, after, StepKind::RedrawUnderarms, half)};
+    sleeve = after;
+    return out;
+}
+
+}  // namespace
+
+Outcome<Applied> alter_forearm(const Garment& g, const Dose& dose)
+{
+    return widened(g, dose, "forearm", false);
+}
+
+Outcome<Applied> alter_sleeve_hem(const Garment& g, const Dose& dose)
+{
+    return widened(g, dose, "sleeve_hem", true);
+}
+
+}  // namespace sartorum

@@ -1,0 +1,93 @@
+#include "core/alter/upper_arm.h"
+
+#include "core/alter/shared.h"
+#include "core/paper/panels.h"
+#include "core/paper/sleeve_redraw.h"
+
+namespace sartorum {
+namespace {
+
+// Both halves, each parted again at the bicep line: cap front, low front, cap back, low back.
+std::vector<Piece> quarters(const Piece& sleeve, Point top, Point middle, Point hem)
+{
+    const auto halves = cut_along(sleeve, {hem, top});
+    if (!halves) return {};
+    const auto bicep = *guide(sleeve, GuideKind::Bicep);
+    const auto back = cut_along(halves->first, {bicep.a, middle});
+    const auto front = cut_along(halves->second, {middle, bicep.b});
+    if (!back || !front) return {};
+    return {front->first, front->second, back->first, back->second};
+}
+
+void spread_kept(Applied& out, Piece& sleeve, Length amount)
+{
+    const BicepSpread spread = bicep_spread(sleeve, amount);
+    const Point top = top_notch(sleeve);
+    const auto bicep = *guide(sleeve, GuideKind::Bicep);
+    const double share = (top[Geom::X] - bicep.a[Geom::X]) / (bicep.b[Geom::X] - bicep.a[Geom::X]);
+    const Point middle = bicep.a + (bicep.b - bicep.a) * share;
+    Step draw = step_on(sleeve, StepKind::DrawSleeveCross, amount);
+    draw.picture.lines = {{top, spread.hem}, {bicep.a, bicep.b}};
+    out.steps.push_back(draw);
+    const auto cut = quarters(sleeve, top, middle, spread.hem);
+    if (cut.size() == 4) {
+        Step slit = step_on(sleeve, StepKind::CutSleeveCross, amount);
+        slit.picture.panels = cut;
+        slit.picture.lines = draw.picture.lines;
+        Step move = step_on(sleeve, StepKind::SpreadBicep, amount, spread.cap_lower);
+        const std::array<Geom::Affine, 4> how{spread.cap_front, spread.low_front, spread.cap_back,
+                                              spread.low_back};
+        move.picture.panels.clear();
+        for (std::size_t i = 0; i < 4; ++i) move.picture.panels.push_back(moved(cut[i], how[i]));
+        const Polygon gap{top * how[0], middle * how[0], bicep.b * how[0], middle * how[1],
+                          spread.hem,   middle * how[3], bicep.a * how[3], middle * how[2]};
+        (amount > Length{} ? move.picture.added : move.picture.removed) = {gap};
+        move.picture.dimensions = {{middle * how[2], middle * how[0], abs(amount)}};
+        out.steps.insert(out.steps.end(), {slit, move});
+    }
+    out.steps.push_back(redrawn_step(sleeve, spread.piece, StepKind::TrueSleeve));
+    sleeve = spread.piece;
+}
+
+Outcome<bool> spread_through(Applied& out, Piece& sleeve, Length amount)
+{
+    const Point top = top_notch(sleeve);
+    const Curve& low = edge(sleeve, EdgeRole::Hem).curve;
+    const Point hem = low.pointAt(low.nearestTime({top[Geom::X], low.initialPoint()[Geom::Y]}));
+    const Polygon way{hem, top};
+    const Point by{amount.in_mm(), 0};
+    const auto apart = panel_moved(sleeve, way, {1, {}, 0, by});
+    if (!apart) return tl::make_unexpected(apart.error());
+    const Piece after = split_through(sleeve, amount);
+    Step draw = step_on(sleeve, StepKind::DrawSleeveMiddle, amount);
+    draw.picture.lines = strokes(way);
+    Step cut = step_on(sleeve, StepKind::CutSleeveMiddle, amount);
+    cut.picture.panels = {apart->cut.first, apart->cut.second};
+    cut.picture.lines = strokes(way);
+    Step move = step_on(sleeve, StepKind::SpreadSleeve, amount);
+    move.picture.panels = {apart->cut.first, apart->second};
+    (amount > Length{} ? move.picture.added : move.picture.removed) = {apart->strip};
+    move.picture.dimensions = {{top, top + by, abs(amount)}};
+    move.picture.motions = {{1, {}, 0, by}};
+    out.steps = {draw, cut, move, redrawn_step(sleeve, after, StepKind::TrueSleeve)};
+    sleeve = after;
+    return true;
+}
+
+}  // namespace
+
+Outcome<Applied> alter_upper_arm(const Garment& garment, const Dose& dose)
+{
+    if (const auto ok = within(dose.front, "upper_arm", upper_arm_limit); !ok)
+        return tl::make_unexpected(ok.error());
+    Applied out{garment, {}};
+    Piece& sleeve = *find_piece(out.garment.pieces, PieceRole::Sleeve);
+    if (static_cast<UpperArmMethod>(dose.method) == UpperArmMethod::CapKept) {
+        spread_kept(out, sleeve, dose.front);
+        return out;
+    }
+    if (const auto ok = spread_through(out, sleeve, dose.front); !ok) return tl::make_unexpected(ok.error());
+    return out;
+}
+
+}  // namespace sartorum

@@ -1,0 +1,110 @@
+#include "core/check/seam_run.h"
+
+#include <algorithm>
+
+#include "core/pattern/dart.h"
+
+namespace sartorum {
+namespace {
+
+Point tangent_at(const Curve& c, double time)
+{
+    const double end = static_cast<double>(c.size_default());
+    const double t = std::clamp(time, 0.0, end);
+    if (t >= end - 1e-9) return end_direction(c);
+    if (t <= 1e-9) return start_direction(c);
+    const auto parts = split(c, t);
+    return start_direction(parts.after);
+}
+
+// Takes the place and direction on one line to those on another.
+Geom::Affine onto(Point from, Point from_direction, Point to, Point to_direction)
+{
+    return Geom::Translate(-from) * Geom::Rotate{Geom::angle_between(from_direction, to_direction)} *
+           Geom::Translate(to);
+}
+
+void add_notches(SeamRun& out, const Piece& piece, EdgeRole role, bool backwards, Length before)
+{
+    Length along;
+    const Length whole = sewn_length(piece, role);
+    for (const auto& e : piece.edges) {
+        if (e.role != role) continue;
+        for (const auto& n : piece.notches) {
+            Geom::Coord off = 0;
+            if (n.on != role) continue;
+            const auto time = e.curve.nearestTime(n.at, &off);
+            const double t = static_cast<double>(time.curve_index) + time.t;
+            if (off > 0.1 || t < 1e-6 || t > static_cast<double>(e.curve.size_default()) - 1e-6) continue;
+            const Length here = along + length(split(e.curve, t).before);
+            out.notches.push_back({before + (backwards ? whole - here : here), n.count});
+        }
+        along += length(e.curve);
+    }
+}
+
+}  // namespace
+
+bool walked_backwards(const Piece& piece, EdgeRole role)
+{
+    return role == EdgeRole::CapBack || role == EdgeRole::UnderarmBack ||
+           (piece.role == PieceRole::Waistband && role == EdgeRole::Waist);
+}
+
+SeamRun seam_run(const Garment& g, const std::vector<SeamSide>& sides)
+{
+    SeamRun out;
+    Length before;
+    for (const auto& s : sides) {
+        const Piece* piece = find_piece(g.pieces, s.piece);
+        if (!piece || !edge_index(*piece, s.role)) continue;
+        const bool backwards = walked_backwards(*piece, s.role);
+        const Curve sewn = closed_run(*piece, s.role);
+        const Curve line = backwards ? reversed(sewn) : sewn;
+        add_notches(out, *piece, s.role, backwards, before);
+        Geom::Affine laid = Geom::identity();
+        if (out.pieces.empty()) {
+            out.line = line;
+            out.paper_on_right = !backwards;
+        } else {
+            laid =
+                onto(line.initialPoint(), start_direction(line), out.line.finalPoint(), end_direction(out.line));
+            out.line = joined(out.line, line * laid);
+        }
+        out.pieces.push_back({s.piece, laid});
+        before += length(line);
+    }
+    std::sort(out.notches.begin(), out.notches.end(),
+              [](const RunNotch& x, const RunNotch& y) { return x.along < y.along; });
+    return out;
+}
+
+Geom::Affine rolled(const SeamRun& a, const SeamRun& b, Length along)
+{
+    // Edge against edge: the paper of b must lie on the other side of the line.
+    const Geom::Affine turned =
+        a.paper_on_right == b.paper_on_right ? Geom::Affine{Geom::Scale(-1, 1)} : Geom::identity();
+    const Curve line = b.line * turned;
+    const double ta = time_at(a.line, std::min(along, length(a.line)));
+    const double tb = time_at(line, std::min(along, length(line)));
+    return turned * onto(line.pointAt(tb), tangent_at(line, tb), a.line.pointAt(ta), tangent_at(a.line, ta));
+}
+
+std::vector<Stretch> stretches(const SeamRun& a, const SeamRun& b)
+{
+    std::vector<Stretch> out;
+    Length a_from;
+    Length b_from;
+    const auto until = [&](Length a_to, Length b_to) {
+        out.push_back({a_from, a_to, b_from, b_to});
+        a_from = a_to;
+        b_from = b_to;
+    };
+    if (a.notches.size() == b.notches.size()) {
+        for (std::size_t i = 0; i < a.notches.size(); ++i) until(a.notches[i].along, b.notches[i].along);
+    }
+    until(length(a.line), length(b.line));
+    return out;
+}
+
+}  // namespace sartorum

@@ -1,0 +1,320 @@
+#include "core/paper/sleeve_redraw.h"
+
+#include <algorithm>
+#include <cmath>
+
+#include "core/paper/bodice_redraw.h"
+#include "core/paper/dart_redraw.h"
+
+namespace sartorum {
+namespace {
+
+const Point none{0, 0};
+
+std::size_t at(const Piece& p, EdgeRole role)
+{
+    return *edge_index(p, role);
+}
+
+const Curve& line(const Piece& p, EdgeRole role)
+{
+    return edge(p, role).curve;
+}
+
+// How far along from the underarm each side notch lies.
+std::vector<std::pair<std::size_t, Length>> notch_places(const Piece& p)
+{
+    std::vector<std::pair<std::size_t, Length>> out;
+    for (std::size_t i = 0; i < p.notches.size(); ++i) {
+        const auto on = p.notches[i].on;
+        if (on != EdgeRole::CapFront && on != EdgeRole::CapBack) continue;
+        const Curve from = on == EdgeRole::CapFront ? reversed(line(p, on)) : line(p, on);
+        const auto t = from.nearestTime(p.notches[i].at);
+        const double time = static_cast<double>(t.curve_index) + t.t;
+        if (time > static_cast<double>(from.size_default()) - 1e-6) continue;  // the top notch
+        out.emplace_back(i, time < 1e-6 ? Length{} : length(split(from, time).before));
+    }
+    return out;
+}
+
+void put_notches(Piece& p, const std::vector<std::pair<std::size_t, Length>>& places)
+{
+    for (auto& n : p.notches) {  // the top notch stands where the halves meet
+        const bool cap = n.on == EdgeRole::CapFront || n.on == EdgeRole::CapBack;
+        if (cap) n.at = top_notch(p);
+    }
+    for (const auto& [i, along] : places) {
+        const auto on = p.notches[i].on;
+        const Curve from = on == EdgeRole::CapFront ? reversed(line(p, on)) : line(p, on);
+        p.notches[i].at = from.pointAt(time_at(from, along));
+    }
+}
+
+void settle_guides(Piece& p)
+{
+    const Curve& front = line(p, EdgeRole::UnderarmFront);
+    const Curve& back = line(p, EdgeRole::UnderarmBack);
+    const auto crossing = [](const Curve& c, double level) -> std::optional<Point> {
+        for (std::size_t i = 0; i < c.size_default(); ++i) {
+            const auto t = c[i].roots(level, Geom::Y);
+            if (!t.empty()) return c[i].pointAt(t.front());
+        }
+        return std::nullopt;
+    };
+    for (auto& g : p.guides) {
+        if (g.kind == GuideKind::Bicep) g = {g.kind, back.finalPoint(), front.initialPoint()};
+        if (g.kind != GuideKind::Elbow) continue;
+        const auto a = crossing(back, g.a[Geom::Y]);
+        const auto b = crossing(front, g.b[Geom::Y]);
+        if (a && b) g = {g.kind, *a, *b};
+    }
+}
+
+// A corner between what arrives and what leaves kept when one of them has turned.
+double turned_by(const Curve& was, const Curve& is, bool at_start)
+{
+    return at_start ? Geom::angle_between(start_direction(was), start_direction(is))
+                    : Geom::angle_between(end_direction(was), end_direction(is));
+}
+
+// New underarm lines; the cap's and the hem's ends follow them and keep their corners.
+void put_underarms(Piece& p, const Curve& front, const Curve& back)
+{
+    const Curve front_was = line(p, EdgeRole::UnderarmFront);
+    const Curve back_was = line(p, EdgeRole::UnderarmBack);
+    Curve& cap_front = p.edges[at(p, EdgeRole::CapFront)].curve;
+    Curve& cap_back = p.edges[at(p, EdgeRole::CapBack)].curve;
+    Curve& hem = p.edges[at(p, EdgeRole::Hem)].curve;
+    cap_front = end_turned(eased(cap_front, none, front.initialPoint() - cap_front.finalPoint()),
+                           turned_by(front_was, front, true));
+    cap_back = start_turned(eased(cap_back, back.finalPoint() - cap_back.initialPoint(), none),
+                            turned_by(back_was, back, false));
+    hem = start_turned(eased(hem, front.finalPoint() - hem.initialPoint(), none),
+                       turned_by(front_was, front, false));
+    hem = end_turned(eased(hem, none, back.initialPoint() - hem.finalPoint()), turned_by(back_was, back, true));
+    p.edges[at(p, EdgeRole::UnderarmFront)].curve = front;
+    p.edges[at(p, EdgeRole::UnderarmBack)].curve = back;
+}
+
+// The place at distance r from a and s from b, on the side of `near`.
+Point at_distances(Point a, double r, Point b, double s, Point near)
+{
+    const double d = Geom::distance(a, b);
+    const double along = (r * r - s * s + d * d) / (2 * d);
+    const double off = std::sqrt(std::max(0.0, r * r - along * along));
+    const Point u = (b - a) / d;
+    const Point foot = a + u * along;
+    const Point x = foot + Geom::rot90(u) * off;
+    const Point y = foot - Geom::rot90(u) * off;
+    return Geom::distance(x, near) < Geom::distance(y, near) ? x : y;
+}
+
+// The rigid motion that takes two places to two others equally far apart.
+Geom::Affine rigid(Point a, Point b, Point to_a, Point to_b)
+{
+    return Geom::Translate(-a) * Geom::Rotate{Geom::angle_between(b - a, to_b - to_a)} * Geom::Translate(to_a);
+}
+
+}  // namespace
+
+Point top_notch(const Piece& p)
+{
+    return line(p, EdgeRole::CapBack).finalPoint();
+}
+
+Curve cap_run(const Piece& p)
+{
+    return joined(line(p, EdgeRole::CapBack), line(p, EdgeRole::CapFront));
+}
+
+Piece cap_moved(const Piece& sleeve, Point by)
+{
+    Piece p = sleeve;
+    const auto places = notch_places(sleeve);
+    p.edges[at(p, EdgeRole::CapBack)].curve = eased(line(sleeve, EdgeRole::CapBack), none, by);
+    p.edges[at(p, EdgeRole::CapFront)].curve = eased(line(sleeve, EdgeRole::CapFront), by, none);
+    put_notches(p, places);
+    return p;
+}
+
+Piece top_notch_at(const Piece& sleeve, Length front_half)
+{
+    Piece p = sleeve;
+    const auto places = notch_places(sleeve);
+    const Curve whole = cap_run(sleeve);
+    const Length back_half = length(whole) - front_half;
+    const auto parts = split(whole, time_at(whole, back_half));
+    p.edges[at(p, EdgeRole::CapBack)].curve = parts.before;
+    p.edges[at(p, EdgeRole::CapFront)].curve = parts.after;
+    put_notches(p, places);
+    return p;
+}
+
+void match_cap_notches(Piece& sleeve, const Piece& front, const Piece& back)
+{
+    auto places = notch_places(sleeve);
+    for (auto& [i, along] : places) {
+        const Piece& bodice = sleeve.notches[i].on == EdgeRole::CapFront ? front : back;
+        // The bodice notch that lies nearest to it along its own edge.
+        Length best = along;
+        double least = 60;
+        const std::size_t hole = *edge_index(bodice, EdgeRole::Armhole, true);
+        const Curve from = reversed(bodice.edges[hole].curve);
+        for (const auto& n : bodice.notches) {
+            if (n.on != EdgeRole::Armhole) continue;
+            Geom::Coord off = 0;
+            const auto t = from.nearestTime(n.at, &off);
+            const double time = static_cast<double>(t.curve_index) + t.t;
+            if (off > 0.1 || time < 1e-6) continue;
+            const Length here = length(split(from, time).before);
+            if (std::abs((here - along).in_mm()) >= least) continue;
+            least = std::abs((here - along).in_mm());
+            best = here;
+        }
+        along = best;
+    }
+    put_notches(sleeve, places);
+}
+
+BicepSpread bicep_spread(const Piece& sleeve, Length by)
+{
+    const Point top = top_notch(sleeve);
+    const Curve& hem_line = line(sleeve, EdgeRole::Hem);
+    const Point hem = hem_line.pointAt(hem_line.nearestTime({top[Geom::X], hem_line.initialPoint()[Geom::Y]}));
+    const Point front = line(sleeve, EdgeRole::UnderarmFront).initialPoint();
+    const Point back = line(sleeve, EdgeRole::UnderarmBack).finalPoint();
+    const auto lowered = [&](double down) {
+        const Point to = top - Point{0, down};
+        const auto swung = [&](Point under) {
+            return at_distances(hem, Geom::distance(hem, under), to, Geom::distance(top, under), under);
+        };
+        return std::pair{swung(front), swung(back)};
+    };
+    // Lower, the sleeve is wider: one value of `down` gives the width.
+    const double want = Geom::distance(front, back) + by.in_mm();
+    double low = -60;
+    double high = 120;
+    for (int i = 0; i < 60; ++i) {
+        const double middle = (low + high) / 2;
+        const auto [f, b] = lowered(middle);
+        (Geom::distance(f, b) < want ? low : high) = middle;
+    }
+    const double down = (low + high) / 2;
+    const auto [to_front, to_back] = lowered(down);
+    const Point to = top - Point{0, down};
+    BicepSpread out{sleeve,
+                    Length::mm(down),
+                    rigid(top, front, to, to_front),
+                    rigid(top, back, to, to_back),
+                    rigid(hem, front, hem, to_front),
+                    rigid(hem, back, hem, to_back),
+                    hem};
+    Piece& p = out.piece;
+    const auto places = notch_places(sleeve);
+    const Curve under_front = line(sleeve, EdgeRole::UnderarmFront) * out.low_front;
+    const Curve under_back = line(sleeve, EdgeRole::UnderarmBack) * out.low_back;
+    // The chords of the cap's halves keep their length; level again at the top, they are drawn as full as before.
+    const Curve& cap_front = line(sleeve, EdgeRole::CapFront);
+    const Curve& cap_back = line(sleeve, EdgeRole::CapBack);
+    p.edges[at(p, EdgeRole::CapFront)].curve =
+        ends_scaled_to_length(end_turned(eased(cap_front, to - top, to_front - front),
+                                         turned_by(line(sleeve, EdgeRole::UnderarmFront), under_front, true)),
+                              length(cap_front));
+    p.edges[at(p, EdgeRole::CapBack)].curve =
+        ends_scaled_to_length(start_turned(eased(cap_back, to_back - back, to - top),
+                                           turned_by(line(sleeve, EdgeRole::UnderarmBack), under_back, false)),
+                              length(cap_back));
+    Curve& low_edge = p.edges[at(p, EdgeRole::Hem)].curve;
+    low_edge = eased(hem_line, under_front.finalPoint() - hem_line.initialPoint(),
+                     under_back.initialPoint() - hem_line.finalPoint());
+    low_edge = start_turned(low_edge, turned_by(line(sleeve, EdgeRole::UnderarmFront), under_front, false));
+    low_edge = end_turned(low_edge, turned_by(line(sleeve, EdgeRole::UnderarmBack), under_back, true));
+    p.edges[at(p, EdgeRole::UnderarmFront)].curve = under_front;
+    p.edges[at(p, EdgeRole::UnderarmBack)].curve = under_back;
+    put_notches(p, places);
+    settle_guides(p);
+    return out;
+}
+
+Piece split_through(const Piece& sleeve, Length by)
+{
+    Piece p = sleeve;
+    const auto places = notch_places(sleeve);
+    const Point half{by.in_mm() / 2, 0};
+    const Point top = top_notch(sleeve);
+    Curve front = moved(line(sleeve, EdgeRole::CapFront), half);
+    Curve back = moved(line(sleeve, EdgeRole::CapBack), -half);
+    if (by > Length{}) {  // the gap at the top, level
+        front = joined(straight(top, front.initialPoint()), front);
+        back = joined(back, straight(back.finalPoint(), top));
+    } else {  // the overlap comes off both halves, which meet in the middle of what is left of a step
+        front = split(front, time_at(front, -by / 2.0)).after;
+        back = split(back, time_at(back, length(back) + by / 2.0)).before;
+        const Point meet = (front.initialPoint() + back.finalPoint()) / 2;
+        front = eased(front, meet - front.initialPoint(), none);
+        back = eased(back, none, meet - back.finalPoint());
+        const double peak = Geom::angle_between(end_direction(back), start_direction(front)) / 2;
+        front = start_turned(front, -peak);
+        back = end_turned(back, peak);
+    }
+    p.edges[at(p, EdgeRole::CapFront)].curve = front;
+    p.edges[at(p, EdgeRole::CapBack)].curve = back;
+    p.edges[at(p, EdgeRole::UnderarmFront)].curve = moved(line(sleeve, EdgeRole::UnderarmFront), half);
+    p.edges[at(p, EdgeRole::UnderarmBack)].curve = moved(line(sleeve, EdgeRole::UnderarmBack), -half);
+    p.edges[at(p, EdgeRole::Hem)].curve = eased(line(sleeve, EdgeRole::Hem), half, -half);
+    put_notches(p, places);
+    settle_guides(p);
+    return p;
+}
+
+Piece sleeve_longer(const Piece& sleeve, double level, Length by)
+{
+    Piece p = sleeve;
+    const auto places = notch_places(sleeve);
+    const Point down{0, -by.in_mm()};
+    p.edges[at(p, EdgeRole::Hem)].curve = moved(line(sleeve, EdgeRole::Hem), down);
+    put_underarms(p, sheared(line(sleeve, EdgeRole::UnderarmFront), none, down),
+                  sheared(line(sleeve, EdgeRole::UnderarmBack), down, none));
+    for (auto& g : p.guides) {
+        if (g.kind == GuideKind::Grain) g.b += down;
+        if (g.kind == GuideKind::Elbow && g.a[Geom::Y] < level) g = {g.kind, g.a + down, g.b + down};
+    }
+    put_notches(p, places);
+    settle_guides(p);
+    return p;
+}
+
+Piece hem_wider(const Piece& sleeve, Length by)
+{
+    Piece p = sleeve;
+    const auto places = notch_places(sleeve);
+    const Point half{by.in_mm() / 2, 0};
+    put_underarms(p, sheared(line(sleeve, EdgeRole::UnderarmFront), none, half),
+                  sheared(line(sleeve, EdgeRole::UnderarmBack), -half, none));
+    put_notches(p, places);
+    settle_guides(p);
+    return p;
+}
+
+Piece wider_at(const Piece& sleeve, double level, Length by)
+{
+    Piece p = sleeve;
+    const auto places = notch_places(sleeve);
+    const auto bowed = [&](const Curve& c, Point shift) {
+        for (std::size_t i = 0; i < c.size_default(); ++i) {
+            const auto t = c[i].roots(level, Geom::Y);
+            if (t.empty()) continue;
+            const auto parts = split(c, static_cast<double>(i) + t.front());
+            return joined(eased(parts.before, none, shift), eased(parts.after, shift, none));
+        }
+        return c;
+    };
+    const Point half{by.in_mm() / 2, 0};
+    put_underarms(p, bowed(line(sleeve, EdgeRole::UnderarmFront), half),
+                  bowed(line(sleeve, EdgeRole::UnderarmBack), -half));
+    put_notches(p, places);
+    settle_guides(p);
+    return p;
+}
+
+}  // namespace sartorum

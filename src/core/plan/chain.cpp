@@ -1,0 +1,81 @@
+#include "core/plan/chain.h"
+
+#include <array>
+
+namespace sartorum {
+namespace {
+
+struct Rule {
+    Quantity through;
+    std::optional<AdjustmentKind> effect;
+    std::optional<AdjustmentKind> only{};  // the one cause that counts
+};
+
+using enum AdjustmentKind;
+
+constexpr Length worth_saying = Length::mm(0.5);
+
+// Section by section as the trade lists them: armhole to cap, seam forward to cap forward, neckline to facing,
+// waist to skirt, lengths to hem and sleeve.
+const std::array<Rule, 7>& rules()
+{
+    static const std::array<Rule, 7> all{{{Quantity::Neck, std::nullopt},
+                                          {Quantity::Waist, std::nullopt},
+                                          {Quantity::Armhole, CapHeight},
+                                          {Quantity::Armhole, CapForward, BallOfShoulder},
+                                          {Quantity::Armhole, TopNotch},
+                                          {Quantity::Sleeve, SleeveBelow},
+                                          {Quantity::CentreFront, HemGivenBack}}};
+    return all;
+}
+
+bool upstream(const PlanLine& line, const Rule& rule)
+{
+    if (line.state != LineState::Accepted) return false;
+    if (rule.only) return line.kind == *rule.only;
+    return (!rule.effect || line.kind < *rule.effect) && abs(line.changed.of(rule.through)) > worth_saying;
+}
+
+KnockOn followed(const Computed& c, const Rule& rule)
+{
+    KnockOn out{{}, rule.through, {}, rule.effect, LineState::NothingKnown, {}};
+    for (const auto& line : c.lines) {
+        if (!upstream(line, rule)) continue;
+        out.causes.push_back(line.kind);
+        out.by += rule.only ? line.amount : line.changed.of(rule.through);
+    }
+    if (const PlanLine* effect = rule.effect ? c.line(*rule.effect) : nullptr) {
+        out.state = effect->state;
+        out.amount = effect->amount;
+    }
+    return out;
+}
+
+// A waist seam's partner is another garment part; a tee's waist is sewn to nothing.
+bool meant(const Computed& c, const Rule& rule)
+{
+    if (rule.effect) return c.line(*rule.effect) != nullptr;
+    const bool top = c.checks.shoulder.has_value();
+    return rule.through == Quantity::Waist
+               ? top && bottom_role(*find_piece(c.altered.pieces, PieceRole::Front)) == EdgeRole::Waist
+               : top;
+}
+
+}  // namespace
+
+std::vector<KnockOn> knock_ons(const Computed& c)
+{
+    std::vector<KnockOn> out;
+    for (const auto& rule : rules()) {
+        if (!meant(c, rule)) continue;
+        KnockOn k = followed(c, rule);
+        // Nothing caused it, or it came to nothing and nothing is to be answered.
+        const bool open = k.state == LineState::Proposed || k.state == LineState::Accepted;
+        if (k.causes.empty() || (k.effect && !open)) continue;
+        if (!k.effect && abs(k.by) <= worth_saying) continue;
+        out.push_back(std::move(k));
+    }
+    return out;
+}
+
+}  // namespace sartorum

@@ -1,0 +1,61 @@
+// finished.h: the garment's own measures beside the body's: as traced, as needed, as altered; and girth against
+// height.
+//
+// Needed = body + the ease planned: the designer's (traced − chart body of the size traced there), or her own
+// wish. All girths all round with darts closed, lengths of one side.
+#pragma once
+#include "core/plan/plan.h"
+
+namespace sartorum {
+
+enum class FinishedMeasure {
+    Bust,
+    Waist,
+    Hip,
+    UpperArm,
+    SleeveHem,
+    FrontLength,  // neck point straight down to the lower edge
+    CentreBack,
+    Shoulder,
+    Side,
+    Sleeve,
+    Armhole,
+    Cap,
+    Neck,  // half
+    Hem,
+};
+
+struct FinishedRow {
+    FinishedMeasure what{};
+    Length bought;
+    std::optional<Length> body{};
+    std::optional<Length> needed{};
+    Length after;
+    Length least{};     // wearing ease, where the body is known
+    bool holds = true;  // not below the least, by more than the body's spread
+};
+
+[[nodiscard]] std::vector<FinishedRow> finished_table(const Computed&, const SizeChart&, const BodySet&,
+                                                      const Plan&);
+
+struct GirthAt {
+    Length height;  // above the waist (+), along the upright
+    Length girth;
+};
+
+struct BodyGirthAt {
+    Measure measure{};
+    GirthAt at;
+    bool level_measured = false;  // else the level is the pattern's, and so only likely
+};
+
+// Garment girths are of the pieces, level by level; body girths only where the tape lay: between them nothing is
+// known.
+struct EaseProfile {
+    std::vector<GirthAt> before;
+    std::vector<GirthAt> after;
+    std::vector<BodyGirthAt> body;  // from the top down
+};
+[[nodiscard]] EaseProfile ease_profile(const Computed&, const BodySet&);
+
+}  // namespace sartorum
