@@ -1,5 +1,7 @@
 // bodices.h: bodices to test with: a darted one, a tee, and any number of random but drawable ones.
 #pragma once
+#include <QtGlobal>
+#include <cmath>
 #include <random>
 
 #include "core/alter/garment.h"
@@ -100,6 +102,31 @@ inline const Piece& back_of(const Garment& g)
 inline const Piece& sleeve_of(const Garment& g)
 {
     return *find_piece(g.pieces, PieceRole::Sleeve);
+}
+
+inline bool close(double a, double b, double within = 1e-6)
+{
+    if (std::abs(a - b) <= within) return true;
+    qWarning("%.9f is not %.9f", a, b);
+    return false;
+}
+
+template <class T>
+const T& need(const Outcome<T>& o)
+{
+    if (!o) qFatal("refused: %d %s %f", int(o.error().why), o.error().field.c_str(), o.error().given.in_mm());
+    return *o;
+}
+
+inline Dose same(double mm, std::size_t method = 0)
+{
+    return {Length::mm(mm), method};
+}
+
+template <class Method>
+std::size_t way(Method m)
+{
+    return static_cast<std::size_t>(m);
 }
 
 }  // namespace sartorum::test

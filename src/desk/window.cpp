@@ -50,7 +50,7 @@ Foot::Keys keys_of(Station s)
         case Station::Paper:
             return {{"← →", t("step")},        {"Space", t("done on paper")},        {"O", t("as bought")},
                     {"F", t("finished")},      {"Z W", t("zoom to the cut, whole")}, {"M", t("lengths")},
-                    {"K", t("walk the seams")}};
+                    {"K R", t("seams, roll one")}};
         case Station::Print: return {{"Tab", t("next")}, {"← →", t("kind, paper")}, {"Enter", t("save")}};
     }
     return {};

@@ -3,7 +3,7 @@
 #include "words/say.h"
 
 namespace sartorum::words {
-QString piece_names(AdjustmentKind kind)
+QString piece_names(AdjustmentKind kind, const Garment& on)
 {
     switch (adjustment(kind).acts_on) {
         case ActsOn::Front: return t("front");
@@ -12,7 +12,8 @@ QString piece_names(AdjustmentKind kind)
         case ActsOn::Both:
         case ActsOn::Apart: break;
     }
-    return kind == AdjustmentKind::WidthAtWaist ? t("front, back, waistband") : t("front, back");
+    const bool band = find_piece(on.pieces, PieceRole::Waistband);
+    return band && kind == AdjustmentKind::WidthAtWaist ? t("front, back, waistband") : t("front, back");
 }
 
 QString zone_name(Zone z)
@@ -217,7 +218,8 @@ QString limit_advice(AdjustmentKind kind)
         case AdjustmentKind::ArmholeGape:
             return t("Look first whether the bust needs room, or the shoulder another slope.");
         case AdjustmentKind::AcrossFront:
-            return t("More would bare the armhole. Take another size for the frame, or look at the shoulder length.");
+            return t(
+                "More would bare the armhole. Take another size for the frame, or look at the shoulder length.");
         case AdjustmentKind::BackArmhole:
             return t("More is a round back, or a shoulder too square: look there first.");
         case AdjustmentKind::UpperArm: return t("Take the next size's sleeve, and lower the armhole to it.");
@@ -246,6 +248,55 @@ QString quantity_name(Quantity q)
         case Quantity::Sleeve: return t("sleeve length");
     }
     return {};
+}
+
+QString finished_name(FinishedMeasure m)
+{
+    switch (m) {
+        case FinishedMeasure::Bust: return t("bust");
+        case FinishedMeasure::Waist: return t("waist");
+        case FinishedMeasure::Hip: return t("hip");
+        case FinishedMeasure::UpperArm: return t("upper arm");
+        case FinishedMeasure::SleeveHem: return t("sleeve hem");
+        case FinishedMeasure::FrontLength: return t("front length");
+        case FinishedMeasure::CentreBack: return t("centre back");
+        case FinishedMeasure::Shoulder: return t("shoulder");
+        case FinishedMeasure::Side: return t("side seam");
+        case FinishedMeasure::Sleeve: return t("sleeve");
+        case FinishedMeasure::Armhole: return t("armhole");
+        case FinishedMeasure::Cap: return t("sleeve cap");
+        case FinishedMeasure::Neck: return t("half neckline");
+        case FinishedMeasure::Hem: return t("hem");
+    }
+    return {};
+}
+
+QStringList chain(const KnockOn& k, Unit unit)
+{
+    const Unit u = paper_unit(unit);
+    QStringList causes;
+    for (const auto cause : k.causes) causes << adjustment_name(cause);
+    const QString by = amount(k.by, u, true);
+    QStringList out{causes.join(", ")};
+    if (k.effect == AdjustmentKind::CapForward) {
+        out << t("shoulder seam %1 forward").arg(by);
+    } else if (k.effect == AdjustmentKind::TopNotch) {
+        out << t("armhole %1, front and back not alike").arg(by);
+    } else {
+        out << quantity_name(k.through) + " " + by;
+    }
+    if (!k.effect) {
+        out << (k.through == Quantity::Neck ? t("facing, collar or band: the same to the new length")
+                                            : t("skirt or band sewn to the waist: the same"));
+        return out;
+    }
+    const QString name = adjustment_name(*k.effect);
+    switch (k.state) {
+        case LineState::Accepted: out << t("%1 %2, accepted").arg(name, amount(k.amount, u, true)); break;
+        case LineState::Declined: out << t("%1, left as it is").arg(name); break;
+        default: out << t("%1 %2, proposed").arg(name, amount(k.amount, u, true));
+    }
+    return out;
 }
 
 QString join_name(JoinPlace place)

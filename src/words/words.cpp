@@ -34,6 +34,9 @@ QString seam_name(const std::string& id)
     if (id == "side") return t("Side seam");
     if (id == "shoulder") return t("Shoulder seam");
     if (id == "waist") return t("Waist");
+    if (id == "armhole-front") return t("Front armhole");
+    if (id == "armhole-back") return t("Back armhole");
+    if (id == "underarm") return t("Sleeve underarm");
     return text(id);
 }
 
@@ -41,6 +44,8 @@ QString seam_sides(const std::string& id, bool second)
 {
     if (id == "waist") return second ? t("waistband") : t("skirt, darts closed");
     if (id == "side" || id == "shoulder") return second ? t("back") : t("front");
+    if (id == "armhole-front" || id == "armhole-back") return second ? t("cap") : t("armhole");
+    if (id == "underarm") return second ? t("back edge") : t("front edge");
     return second ? t("second") : t("first");
 }
 

@@ -5,6 +5,8 @@
 #include <QString>
 
 #include "core/chart/size_choice.h"
+#include "core/plan/chain.h"
+#include "core/plan/finished.h"
 #include "core/plan/plan.h"
 #include "core/units/length_text.h"
 #include "words/measures.h"
@@ -16,7 +18,7 @@ namespace sartorum::words {
 [[nodiscard]] QString amount(Length, Unit, bool change = false);
 
 [[nodiscard]] QString piece_name(const Piece&);
-[[nodiscard]] QString piece_names(AdjustmentKind);
+[[nodiscard]] QString piece_names(AdjustmentKind, const Garment&);
 [[nodiscard]] QString seam_name(const std::string& id);
 [[nodiscard]] QString seam_sides(const std::string& id, bool second);
 [[nodiscard]] QString zone_name(Zone);
@@ -28,6 +30,9 @@ namespace sartorum::words {
 [[nodiscard]] QString method_cost(AdjustmentKind, std::size_t method);
 [[nodiscard]] QString limit_advice(AdjustmentKind);  // what to do instead of more
 [[nodiscard]] QString quantity_name(Quantity);
+[[nodiscard]] QString finished_name(FinishedMeasure);
+// A knock-on told link by link: cause, what it changed, what follows and whether it is answered.
+[[nodiscard]] QStringList chain(const KnockOn&, Unit);
 [[nodiscard]] QString join_name(JoinPlace);
 [[nodiscard]] QString shoulder_text(const SewnShoulder&, Unit);  // "20.5° sewn, seam 3 mm before the fold"
 

@@ -32,31 +32,6 @@ SewnShoulder sewn(const Garment& g)
     return sewn_shoulder(front_of(g), back_of(g));
 }
 
-bool close(double a, double b, double within = 1e-6)
-{
-    if (std::abs(a - b) <= within) return true;
-    qWarning("%.9f is not %.9f", a, b);
-    return false;
-}
-
-template <class T>
-const T& need(const Outcome<T>& o)
-{
-    if (!o) qFatal("refused: %d %s %f", int(o.error().why), o.error().field.c_str(), o.error().given.in_mm());
-    return *o;
-}
-
-Dose same(double mm, std::size_t method = 0)
-{
-    return {Length::mm(mm), method};
-}
-
-template <class Method>
-std::size_t way(Method m)
-{
-    return static_cast<std::size_t>(m);
-}
-
 const Dart& dart_in(const Piece& p, EdgeRole before)
 {
     std::size_t n = 0;

@@ -154,7 +154,7 @@ private slots:
         for (const auto& l : c.lines) {
             check_voice(words::adjustment_name(l.kind));
             check_voice(words::amount_meaning(l.kind));
-            check_voice(words::piece_names(l.kind));
+            check_voice(words::piece_names(l.kind, c.traced));
             check_voice(words::why(l, Unit::Centimetre));
         }
     }

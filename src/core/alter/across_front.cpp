@@ -23,8 +23,11 @@ Curve bowed(const Curve& c, double at, double until, Point by)
 
 Outcome<Applied> alter_across_front(const Garment& garment, const Dose& dose)
 {
-    if (const auto ok = within(dose.front, "across_front", across_front_limit); !ok)
-        return tl::make_unexpected(ok.error());
+    if (dose.front == Length{}) return refuse(Why::AmountZero, "across_front");
+    if (dose.front < across_front_least || dose.front > across_front_most) {
+        return refuse_amount(Why::AmountTooLarge, "across_front", dose.front, across_front_least,
+                             across_front_most);
+    }
     Applied out{garment, {}};
     Piece& front = *find_piece(out.garment.pieces, PieceRole::Front);
     const std::size_t hole = *edge_index(front, EdgeRole::Armhole);

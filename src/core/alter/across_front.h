@@ -2,14 +2,15 @@
 //
 // Changes  the front armhole at the across line by the amount, nothing at the tip and at the notch
 // Keeps    shoulder, underarm, the level of everything
-// Limits   6.5 mm (¼ in). Common practice.
+// Limits   scooped 6.5 mm (¼ in): common practice; filled 15 mm: our choice, beyond it another size for the frame
 // Then     the armhole is a little longer or shorter: the cap is walked
 #pragma once
 #include "core/alter/garment.h"
 
 namespace sartorum {
 
-inline constexpr Length across_front_limit = Length::mm(6.5);
+inline constexpr Length across_front_least = Length::mm(-6.5);
+inline constexpr Length across_front_most = Length::mm(15);
 
 [[nodiscard]] Outcome<Applied> alter_across_front(const Garment&, const Dose&);
 

@@ -197,7 +197,7 @@ std::array<Adjustment, adjustment_count> made()
         pinch(KnitDart, "knit_dart", Zone::Widths, ActsOn::Front, knit_pinch_limit, without_dart, alter_knit_dart),
         pinch(NeckGape, "neck_gape", Zone::Widths, ActsOn::Front, gape_limit, with_dart, alter_neck_gape),
         pinch(ArmholeGape, "armhole_gape", Zone::Widths, ActsOn::Front, gape_limit, with_dart, alter_armhole_gape),
-        even(AcrossFront, "across_front", Zone::Widths, ActsOn::Front, across_front_limit, bodice,
+        even(AcrossFront, "across_front", Zone::Widths, ActsOn::Front, across_front_most, bodice,
              propose_across_front, alter_across_front, Measure::AcrossFront),
         pinch(BackArmhole, "back_armhole", Zone::Widths, ActsOn::Back, back_armhole_limit, bodice,
               alter_back_armhole),
@@ -241,6 +241,7 @@ std::array<Adjustment, adjustment_count> made()
     at(SwayBack).methods = sway_back_methods;
     at(SwayBack).usual_method = by_centre_back;
     at(SwayBack).most = {};
+    at(AcrossFront).least = across_front_least;
     at(UnderarmWidth).methods = share_methods;
     at(WidthAtWaist).methods = share_methods;
     at(WidthAtWaist).method_serves = share_open;

@@ -47,7 +47,7 @@ void add_notches(SeamRun& out, const Piece& piece, EdgeRole role, bool backwards
 
 bool walked_backwards(const Piece& piece, EdgeRole role)
 {
-    return role == EdgeRole::CapBack || role == EdgeRole::UnderarmBack ||
+    return role == EdgeRole::Armhole || role == EdgeRole::CapFront || role == EdgeRole::UnderarmBack ||
            (piece.role == PieceRole::Waistband && role == EdgeRole::Waist);
 }
 

@@ -25,7 +25,8 @@ struct SeamRun {
     bool paper_on_right = true;  // of travel
 };
 
-// The role's edges of one piece from the end where the seam starts; true when the outline runs the other way.
+// Seams are walked from their lower or inner end as a hand does: armhole and cap from the underarm up. True when
+// the outline runs the other way.
 [[nodiscard]] bool walked_backwards(const Piece&, EdgeRole);
 [[nodiscard]] SeamRun seam_run(const Garment&, const std::vector<SeamSide>&);
 // Takes b's laid pieces to where they lie when both seams are used up to `along`, at most the shorter's length.

@@ -135,7 +135,8 @@ Outcome<BustSpread> bust_spread(const Piece& front, Length a, double hinge_at, L
     std::size_t below = 0;  // first edge of the lower side panel
     if (had) {
         const Dart& d = p.darts[dart_at(p, *had)];
-        out.from_side = (d.leg_a + d.leg_b) / 2;
+        const Curve& fold = p.edges[*had].curve;
+        out.from_side = fold.pointAt(static_cast<double>(fold.size_default()) / 2);
         out.dart_was = mouth_width(d);
         below = *had + 1;
     } else {

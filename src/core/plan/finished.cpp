@@ -71,8 +71,13 @@ SideAt side_at(const Piece& p, Length along)
         const Point at = e.curve.pointAt(time_at(e.curve, along));
         Length taken;
         for (std::size_t i = 1; i < p.edges.size(); ++i) {
-            if (p.edges[i].role == EdgeRole::DartMouth && p.edges[i - 1].role != EdgeRole::Side)
-                taken += taken_at(p.darts[dart_at(p, i)], at[Geom::Y]);
+            if (p.edges[i].role != EdgeRole::DartMouth || p.edges[i - 1].role == EdgeRole::Side) continue;
+            // The side may end lower than a mouth on a curved edge: the whole mouth counts there.
+            const Dart& d = p.darts[dart_at(p, i)];
+            const double mouth = (d.leg_a[Geom::Y] + d.leg_b[Geom::Y]) / 2;
+            const double level =
+                mouth < d.tip[Geom::Y] ? std::max(at[Geom::Y], mouth) : std::min(at[Geom::Y], mouth);
+            taken += taken_at(d, level);
         }
         const double centre = edge(p, EdgeRole::Centre).curve.initialPoint()[Geom::X];
         return {Length::mm(at[Geom::X] - centre) - taken, at[Geom::Y]};

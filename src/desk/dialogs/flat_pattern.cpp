@@ -191,8 +191,14 @@ BodiceDialog::BodiceDialog(Look& look, Room& room, QWidget* parent)
              {"hip", tr("Hem, finished"), tr("all round, with a hem"), mm(0)},
              {"allowance", tr("Seam allowance"), tr("as printed"), mm(15)},
              {"front_allowance", tr("Front edge"), tr("allowance where it opens"), mm(45)},
-             {"hem_allowance", tr("Hem allowance"), tr("as printed"), mm(20)}},
-            9, {front_, back_});
+             {"hem_allowance", tr("Hem allowance"), tr("as printed"), mm(20)},
+             {"sleeve_length", tr("Sleeve length"), tr("top to hem, 0 for none"), mm(0)},
+             {"sleeve_bicep", tr("Sleeve width"), tr("at the bicep line"), mm(346)},
+             {"cap_height", tr("Cap height"), tr("0: as the armhole asks"), mm(0)},
+             {"cap_ease", tr("Cap ease"), tr("cap longer than armhole by"), mm(24)},
+             {"elbow", tr("Elbow"), tr("top to elbow, 0 if short"), mm(0)},
+             {"sleeve_hem", tr("Sleeve hem"), tr("width of the hem"), mm(240)}},
+            11, {front_, back_});
 }
 
 Outcome<Pattern> BodiceDialog::drawn(const std::string& name, const std::string& maker, const std::string& size,
@@ -230,6 +236,15 @@ Outcome<Pattern> BodiceDialog::drawn(const std::string& name, const std::string&
     f.size = size;
     f.front_fold = front_->currentIndex() == 0;
     f.back_seam = back_->currentIndex() == 1;
+    f.sleeve = filled<SleeveFlat>({{"sleeve_length", &SleeveFlat::length},
+                                   {"sleeve_bicep", &SleeveFlat::bicep},
+                                   {"cap_height", &SleeveFlat::cap_height},
+                                   {"cap_ease", &SleeveFlat::cap_ease},
+                                   {"elbow", &SleeveFlat::elbow},
+                                   {"sleeve_hem", &SleeveFlat::hem}},
+                                  values);
+    f.sleeve.allowance = f.allowance;
+    f.sleeve.hem_allowance = f.hem_allowance;
     return bodice_pattern(f);
 }
 

@@ -98,7 +98,8 @@ std::vector<Piece> Canvas::panels_now(const Step& step) const
     return out;
 }
 
-// Front with its side seam to the right, back mirrored with its side seam to the left; the band beneath both.
+// Front with its side seam to the right, back mirrored with its side seam to the left; a sleeve beside
+// them, the band beneath.
 std::map<std::string, Canvas::Placed> Canvas::places() const
 {
     std::map<std::string, Placed> out;
@@ -117,6 +118,11 @@ std::map<std::string, Canvas::Placed> Canvas::places() const
     tb.scale(-1, 1);
     out[back.id] = {tb, tb.mapRect(b)};
     double y = std::max(f.height(), b.height()) + gap * 0.95;
+    if (const Piece* sleeve = find_piece(c.bought.pieces, PieceRole::Sleeve)) {
+        const QRectF r = hull(sleeve->id);
+        const auto t = QTransform::fromTranslate(f.width() + b.width() + gap * 1.8 - r.left(), -r.top());
+        out[sleeve->id] = {t, t.mapRect(r)};
+    }
     for (const auto& p : c.bought.pieces) {
         if (out.contains(p.id)) continue;
         const QRectF r = hull(p.id);

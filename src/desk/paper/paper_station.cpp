@@ -7,10 +7,15 @@
 #include "desk/paper/canvas.h"
 #include "desk/paper/seam_walk.h"
 #include "desk/paper/step_list.h"
+#include "desk/paper/walk_view.h"
 #include "desk/shared/empty_state.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
+
+namespace {
+constexpr int walk_shown = 3;  // among the views
+}
 
 // What the lines and fills on the paper mean.
 class Legend : public QWidget {
@@ -84,7 +89,8 @@ PaperStation::PaperStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
     title_ = heading(look, {}, 19, sheet);
     title_->setWordWrap(false);
     sub_ = caption(look, {}, sheet);
-    views_ = new Choices{look, {tr("As bought"), tr("Step"), tr("Finished")}, tr("Which paper"), sheet};
+    views_ =
+        new Choices{look, {tr("As bought"), tr("Step"), tr("Finished"), tr("Walk")}, tr("Which paper"), sheet};
     views_->setObjectName("paper_view");
     views_->choose(1);
     head->addWidget(title_);
@@ -94,7 +100,11 @@ PaperStation::PaperStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
     sheet_column->addLayout(head);
     canvas_ = new Canvas{look, room, sheet};
     sheet_column->addWidget(canvas_, 1);
-    sheet_column->addWidget(new Legend{look, sheet});
+    legend_ = new Legend{look, sheet};
+    sheet_column->addWidget(legend_);
+    rolling_ = new WalkView{look, room, sheet};
+    rolling_->hide();
+    sheet_column->addWidget(rolling_, 1);
     row->addWidget(sheet, 1);
     auto* steps = new StepList{look, room, work_};
     row->addWidget(steps);
@@ -104,9 +114,10 @@ PaperStation::PaperStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
     outer->addWidget(empty_);
     outer->addWidget(work_);
     setFocusPolicy(Qt::StrongFocus);
-    connect(views_, &Choices::picked, this, [this](int i) {
-        canvas_->set_view(static_cast<PaperView>(i));
-        refresh();
+    connect(views_, &Choices::picked, this, &PaperStation::show_view);
+    connect(walk_, &SeamWalk::picked, this, [this](int seam) {
+        rolling_->show_seam(static_cast<std::size_t>(seam));
+        show_view(walk_shown);
     });
     connect(steps, &StepList::picked, this, &PaperStation::go);
     connect(steps, &StepList::play_wanted, this, &PaperStation::play);
@@ -117,10 +128,20 @@ PaperStation::PaperStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
     refresh();
 }
 
+void PaperStation::show_view(int i)
+{
+    views_->choose(i);
+    const bool walk = i == walk_shown;
+    canvas_->setVisible(!walk);
+    legend_->setVisible(!walk);
+    rolling_->setVisible(walk);
+    if (!walk) canvas_->set_view(static_cast<PaperView>(i));
+    refresh();
+}
+
 void PaperStation::go(int step)
 {
-    views_->choose(1);
-    canvas_->set_view(PaperView::Step);
+    show_view(1);
     room_.go_to_step(step);
 }
 
@@ -138,6 +159,11 @@ void PaperStation::refresh()
     if (!room_.computed()) return;
     const auto& c = *room_.computed();
     const auto here = static_cast<std::size_t>(room_.step());
+    if (views_->chosen() == walk_shown) {
+        title_->setText(tr("Walk a seam"));
+        sub_->setText(tr("stitching line on stitching line, darts closed"));
+        return;
+    }
     if (views_->chosen() == 2) {
         title_->setText(tr("Finished"));
         sub_->setText(tr("everything that is accepted, over the pattern as bought"));
@@ -171,15 +197,13 @@ void PaperStation::keyPressEvent(QKeyEvent* e)
         case Qt::Key_Space: go(room_.step() + 1); break;
         case Qt::Key_O: {
             const int next = views_->chosen() == 0 ? 1 : 0;
-            views_->choose(next);
-            canvas_->set_view(static_cast<PaperView>(next));
-            refresh();
+            show_view(next);
             break;
         }
-        case Qt::Key_F:
-            views_->choose(2);
-            canvas_->set_view(PaperView::Finished);
-            refresh();
+        case Qt::Key_F: show_view(2); break;
+        case Qt::Key_R:
+            show_view(walk_shown);
+            rolling_->play();
             break;
         case Qt::Key_Z: canvas_->zoom_to_step(); break;
         case Qt::Key_W: canvas_->whole(); break;

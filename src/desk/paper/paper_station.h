@@ -8,6 +8,7 @@ namespace sartorum::desk {
 class Canvas;
 class StepList;
 class SeamWalk;
+class WalkView;
 
 class PaperStation : public QWidget {
     Q_OBJECT
@@ -24,6 +25,7 @@ private:
     void refresh();
     void go(int step);
     void play();
+    void show_view(int);
     Look& look_;
     Room& room_;
     QWidget* empty_;
@@ -33,6 +35,8 @@ private:
     Choices* views_;
     Canvas* canvas_;
     SeamWalk* walk_;
+    WalkView* rolling_;
+    QWidget* legend_;
 };
 
 }  // namespace sartorum::desk

@@ -1,5 +1,6 @@
 #include "desk/paper/seam_walk.h"
 
+#include <QKeyEvent>
 #include <algorithm>
 
 #include "words/words.h"
@@ -66,13 +67,44 @@ void SeamWalk::paintEvent(QPaintEvent* e)
     p.setFont(look_.lato(12.5));
     p.drawText(QRectF{20, 92 * k, 150 * k, 62 * k}, Qt::TextWordWrap,
                tr("end to end, darts closed, allowances left out"));
-    const double n = static_cast<double>(checks.walks.size()) + 1;
-    const double left = 190 * k;
-    const double w = (width() - left - 16) / n;
-    for (std::size_t i = 0; i < checks.walks.size(); ++i)
-        draw_pair(p, {left + w * double(i), 8, w - 8, height() - 16.0}, checks.walks[i]);
-    draw_hem(p, {left + w * (n - 1), 8, w - 8, height() - 16.0}, checks);
-    if (hasFocus()) draw_focus(p, look_, QRectF{rect()}.adjusted(2, 2, -2, -2), 5);
+    for (std::size_t i = 0; i < checks.walks.size(); ++i) draw_pair(p, column(i), checks.walks[i]);
+    draw_hem(p, column(checks.walks.size()), checks);
+    if (hasFocus() && here_ < checks.walks.size()) draw_focus(p, look_, column(here_).adjusted(2, 2, -2, -2), 5);
+}
+
+// A column for each seam, and a wider one for where seams meet.
+QRectF SeamWalk::column(std::size_t i) const
+{
+    const auto n = static_cast<double>(room_.computed()->checks.walks.size());
+    const double k = look_.scale();
+    const double left = 178 * k;
+    const double last = std::max(230 * k, (width() - left - 16) / (n + 1));
+    const double w = (width() - left - 16 - last) / n;
+    const bool pair = static_cast<double>(i) < n;
+    return {left + w * (pair ? double(i) : n), 8, (pair ? w : last) - 8, height() - 16.0};
+}
+
+void SeamWalk::mousePressEvent(QMouseEvent* e)
+{
+    if (!room_.computed()) return;
+    for (std::size_t i = 0; i < room_.computed()->checks.walks.size(); ++i) {
+        if (column(i).contains(e->position())) emit picked(static_cast<int>(i));
+    }
+}
+
+void SeamWalk::keyPressEvent(QKeyEvent* e)
+{
+    const std::size_t n = room_.computed() ? room_.computed()->checks.walks.size() : 0;
+    if (e->key() == Qt::Key_Right && here_ + 1 < n) {
+        ++here_;
+    } else if (e->key() == Qt::Key_Left && here_ > 0) {
+        --here_;
+    } else if ((e->key() == Qt::Key_Return || e->key() == Qt::Key_Space) && here_ < n) {
+        emit picked(static_cast<int>(here_));
+    } else {
+        return QWidget::keyPressEvent(e);
+    }
+    update();
 }
 
 void SeamWalk::draw_pair(QPainter& p, const QRectF& r, const Walk& walk)
@@ -126,8 +158,10 @@ void SeamWalk::draw_pair(QPainter& p, const QRectF& r, const Walk& walk)
     p.setPen(walk.holds ? d.faded : d.madder_ink);
     const QString allowed =
         QString::number(walk_tolerance.in_mm()) + " mm";  // finer than an eighth of an inch shows
-    p.drawText(QPointF{x, in.bottom() - 5},
-               walk.holds ? tr("level, allowed %1").arg(allowed) : tr("allowed %1: true again").arg(allowed));
+    const QString said =
+        walk.holds ? tr("level, allowed %1").arg(allowed) : tr("allowed %1: true again").arg(allowed);
+    if (x + p.fontMetrics().horizontalAdvance(said) < in.right() - 18)
+        p.drawText(QPointF{x, in.bottom() - 5}, said);
     const QPointF mark{in.right() - 8, in.bottom() - 10};
     if (walk.holds)
         draw_tick(p, look_, mark, 7.5);
@@ -165,7 +199,12 @@ void SeamWalk::draw_hem(QPainter& p, const QRectF& r, const Checks& c)
         p.drawText(QPointF{in.left() + 24, y}, text);
         y += (c.shoulder ? 20 : 24) * k;
     };
+    // Many run on: said in one line, so that what does not is seen.
+    const auto runs_on = std::count_if(c.joins.begin(), c.joins.end(), [](const Join& j) { return j.holds; });
+    const bool many = c.joins.size() > 5;
+    if (many && runs_on > 0) row(true, tr("%1 edges run on smoothly").arg(runs_on));
     for (const auto& j : c.joins) {
+        if (many && j.holds) continue;
         const QString degrees = QString::number(j.degrees, 'f', 1) + "°";
         row(j.holds, j.holds ? tr("%1 runs on, %2").arg(words::join_name(j.place), degrees)
                              : tr("%1 has a corner, %2: true it").arg(words::join_name(j.place), degrees));

@@ -10,14 +10,21 @@ class SeamWalk : public Panel {
 public:
     SeamWalk(Look&, Room&, QWidget* parent = nullptr);
 
+signals:
+    void picked(int seam);  // to be walked
+
 protected:
     void paintEvent(QPaintEvent*) override;
+    void mousePressEvent(QMouseEvent*) override;
+    void keyPressEvent(QKeyEvent*) override;
 
 private:
     void describe();
     void draw_pair(QPainter&, const QRectF&, const Walk&);
     void draw_hem(QPainter&, const QRectF&, const Checks&);
+    [[nodiscard]] QRectF column(std::size_t i) const;
     Room& room_;
+    std::size_t here_ = 0;  // by keyboard
 };
 
 }  // namespace sartorum::desk

@@ -1,5 +1,7 @@
 #include "desk/plan/card.h"
 
+#include <algorithm>
+
 #include <QHBoxLayout>
 #include <QMouseEvent>
 #include <QVBoxLayout>
@@ -151,6 +153,12 @@ void Card::refresh()
     if (methods_) {
         methods_->setVisible(open_);
         methods_->choose(static_cast<int>(l->method));
+        std::vector<bool> open;
+        const auto& entry = adjustment(kind_);
+        for (std::size_t i = 0; i < entry.methods.size(); ++i)
+            open.push_back(i == l->method || method_serves(entry, room_.computed()->traced, i));
+        methods_->offer(open);
+        methods_->setVisible(open_ && std::count(open.begin(), open.end(), true) > 1);
         methods_->setAccessibleDescription(words::method_cost(kind_, l->method));
     }
     looked_->setVisible(open_ && l->look_again);
@@ -252,7 +260,7 @@ void Card::paintEvent(QPaintEvent*)
                                           static_cast<int>(chip.left() - nx - 20)));
     p.setPen(d.ink);
     p.setFont(look_.lato(13));
-    QString reason = words::why(*l, look_.unit()) + "  ·  " + words::piece_names(kind_);
+    QString reason = words::why(*l, look_.unit()) + "  ·  " + words::piece_names(kind_, room_.computed()->traced);
     if (const auto old = room_.stale_under(kind_)) {
         p.setPen(d.weld_ink);
         reason = tr("measure again: ") + words::stale(*old);

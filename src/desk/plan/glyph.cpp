@@ -9,14 +9,14 @@
 namespace sartorum::desk {
 namespace {
 
-// The step that shows best what happens: where paper of the front or back came or went most.
+// The step that shows best what happens: where paper of front, back or sleeve came or went most.
 const Step* telling_step(const std::vector<Step>& steps)
 {
     const Step* best = nullptr;
     double most = 0;
     for (const auto& s : steps) {
         const PieceRole role = s.picture.panels.front().role;
-        if (role != PieceRole::Front && role != PieceRole::Back) continue;
+        if (role != PieceRole::Front && role != PieceRole::Back && role != PieceRole::Sleeve) continue;
         double area = 0;
         for (const auto& shapes : {added_paper(s.picture), removed_paper(s.picture)}) {
             for (const auto& polygon : shapes) area += area_mm2(polygon);

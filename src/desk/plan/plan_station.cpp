@@ -9,6 +9,8 @@
 #include <algorithm>
 
 #include "desk/plan/card.h"
+#include "desk/plan/finished_view.h"
+#include "desk/plan/follows_view.h"
 #include "desk/plan/profile.h"
 #include "desk/plan/shoulder_view.h"
 #include "desk/shared/empty_state.h"
@@ -135,10 +137,16 @@ PlanStation::PlanStation(Look& look, Room& room, QWidget* parent) : QWidget{pare
     auto* side_column = new QVBoxLayout{side};
     side_column->setContentsMargins(0, 0, 0, 0);
     side_column->setSpacing(8);
-    profile_ = new Profile{look, room, side};
-    side_column->addWidget(profile_, 1);
-    shoulder_ = new ShoulderView{look, room, side};
-    side_column->addWidget(shoulder_, 1);
+    beside_ = new Choices{
+        look, {tr("Shoulder"), tr("What follows"), tr("Finished"), tr("Room")}, tr("Beside the plan"), side};
+    beside_->setObjectName("beside_plan");
+    side_column->addWidget(beside_);
+    auto* follows = new FollowsView{look, room, side};
+    views_ = {new ShoulderView{look, room, side}, follows, new FinishedView{look, room, side},
+              new Profile{look, room, side}};
+    for (auto* v : views_) side_column->addWidget(v, 1);
+    connect(beside_, &Choices::picked, this, [this] { show_beside(); });
+    connect(follows, &FollowsView::opened, this, &PlanStation::show_adjustment);
     trouble_ = label(look, {}, 14, true, side);
     left_ = label(look, {}, 14, false, side);
     all_ = new Button{look, {}, ButtonKind::Plain, side};
@@ -213,9 +221,18 @@ void PlanStation::refresh()
     int number = 0;
     for (auto* z : zones_) number += z->settle(number + 1) ? 1 : 0;
     if (!room_.computed()->line(current_)) open(room_.computed()->lines.front().kind);
-    profile_->setVisible(!room_.computed()->checks.shoulder);
-    shoulder_->setVisible(room_.computed()->checks.shoulder.has_value());
-    profile_->update();
+    show_beside();
+}
+
+// A skirt has no shoulder to look at: the room all the way down stands there instead.
+void PlanStation::show_beside()
+{
+    const bool top = room_.computed() && room_.computed()->checks.shoulder;
+    if (top != top_) beside_->choose(top ? 0 : 3);
+    top_ = top;
+    beside_->offer({top, true, true, true});
+    for (std::size_t i = 0; i < views_.size(); ++i)
+        views_[i]->setVisible(static_cast<std::size_t>(beside_->chosen()) == i);
 }
 
 Card* PlanStation::current() const

@@ -28,6 +28,7 @@ private:
     void refresh();
     void open(AdjustmentKind);
     void accept_all();
+    void show_beside();
     void open_beside(int way);
     [[nodiscard]] Card* current() const;
     Look& look_;
@@ -42,8 +43,9 @@ private:
     Button* onwards_;
     QScrollArea* scroll_;
     std::vector<ZoneBox*> zones_;
-    QWidget* profile_;
-    QWidget* shoulder_;
+    Choices* beside_;
+    std::vector<QWidget*> views_;  // beside the plan, one at a time
+    bool top_ = true;
     QLabel* trouble_;
 };
 

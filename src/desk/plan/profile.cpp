@@ -1,31 +1,43 @@
 #include "desk/plan/profile.h"
 
 #include <QPainterPath>
+#include <algorithm>
+#include <cmath>
 
+#include "core/plan/finished.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
 namespace {
 
-struct Level {
-    double depth;  // mm below the waist
-    double girth;  // mm
+// What the garment measures where the tape lay: its own measure where it has one, else read off its girths.
+Length garment_at(const std::vector<GirthAt>& girths, const FlatMeasures& flat, const BodyGirthAt& body, bool top)
+{
+    if (body.measure == Measure::Waist) return flat.waist;
+    if (body.measure == Measure::Hip && !top) return flat.hip;
+    if (body.measure == Measure::Bust) return flat.bust;
+    const auto nearest = std::min_element(girths.begin(), girths.end(), [&](const GirthAt& a, const GirthAt& b) {
+        return abs(a.height - body.at.height) < abs(b.height - body.at.height);
+    });
+    return nearest->girth;
+}
+
+struct Eases {
+    BodyGirthAt body;
+    Length was;
+    Length is;
 };
 
-QPainterPath curve(const std::vector<Level>& levels, const std::function<QPointF(Level)>& place)
+std::vector<Eases> eases(const Computed& c, const EaseProfile& profile)
 {
-    QPainterPath path{place(levels[0])};
-    for (std::size_t i = 1; i < levels.size(); ++i) {
-        const QPointF a = place(levels[i - 1]);
-        const QPointF b = place(levels[i]);
-        const double h = (b.y() - a.y()) / 2;
-        // Rounded between waist and hip, straight below, as the seam is.
-        if (i == 1)
-            path.cubicTo(a + QPointF{(b.x() - a.x()) * 0.3, h * 0.5}, b - QPointF{(b.x() - a.x()) * 0.08, h}, b);
-        else
-            path.lineTo(b);
+    std::vector<Eases> out;
+    const bool top = c.checks.shoulder.has_value();
+    for (const auto& b : profile.body) {
+        const Length was = garment_at(profile.before, c.traced_flat, b, top) - b.at.girth;
+        const Length is = garment_at(profile.after, c.altered_flat, b, top) - b.at.girth;
+        out.push_back({b, was, is});
     }
-    return path;
+    return out;
 }
 
 }  // namespace
@@ -41,114 +53,119 @@ Profile::Profile(Look& look, Room& room, QWidget* parent) : Panel{look, parent},
 
 void Profile::describe()
 {
+    update();
     const auto& c = room_.computed();
-    const auto waist = room_.body().taken(Measure::Waist);
-    const auto hip = room_.body().taken(Measure::Hip);
-    if (!c || !waist || !hip) return setAccessibleDescription({});
-    setAccessibleDescription(tr("ease planned: waist %1, hip %2")
-                                 .arg(words::number(c->altered_flat.waist - waist->value, look_.unit()),
-                                      words::number(c->altered_flat.hip - hip->value, look_.unit())));
+    if (!c) return setAccessibleDescription({});
+    QStringList out;
+    for (const auto& e : eases(*c, ease_profile(*c, room_.body())))
+        out << words::measure_name(e.body.measure) + " " + words::number(e.is, look_.unit());
+    setAccessibleDescription(out.isEmpty() ? QString{} : tr("ease planned: %1").arg(out.join(", ")));
 }
 
 void Profile::paintEvent(QPaintEvent* e)
 {
     Panel::paintEvent(e);
-    const auto& c = room_.computed();
-    const auto waist = room_.body().taken(Measure::Waist);
-    const auto hip = room_.body().taken(Measure::Hip);
-    if (!c || !waist || !hip) return;
+    if (!room_.computed()) return;
+    const auto& c = *room_.computed();
     const auto& d = look_.dyes();
+    const double k = look_.scale();
+    const auto profile = ease_profile(c, room_.body());
     QPainter p{this};
     p.setRenderHint(QPainter::Antialiasing);
     p.setPen(d.ink);
     p.setFont(look_.cabin(18));
-    p.drawText(QPointF{20, 36}, tr("Room all the way down"));
+    p.drawText(QPointF{20, 36 * k}, tr("Room all the way down"));
     p.setFont(look_.lato(12.5));
     p.setPen(d.faded);
-    p.drawText(QPointF{20, 56},
-               tr("girth against depth, in %1").arg(QString::fromStdString(std::string{unit_text(look_.unit())})));
-    p.drawText(QRectF{0, 74, width() - 20.0, 18}, Qt::AlignRight, tr("ease"));
+    p.drawText(
+        QPointF{20, 56 * k},
+        tr("girth against height, in %1").arg(QString::fromStdString(std::string{unit_text(look_.unit())})));
+    p.drawText(QRectF{0, 74 * k, width() - 20.0, 18 * k}, Qt::AlignRight, tr("ease"));
 
-    const auto& t = c->traced_flat;
-    const auto& a = c->altered_flat;
-    const auto depth_taken = room_.body().taken(Measure::WaistToHip);
-    const double body_depth = (depth_taken ? depth_taken->value : t.waist_to_hip).in_mm();
-    const std::vector<Level> traced{
-        {0, t.waist.in_mm()}, {t.waist_to_hip.in_mm(), t.hip.in_mm()}, {t.side.in_mm(), t.hem.in_mm()}};
-    const std::vector<Level> planned{
-        {0, a.waist.in_mm()}, {a.waist_to_hip.in_mm(), a.hip.in_mm()}, {a.side.in_mm(), a.hem.in_mm()}};
-    const double low = std::min(waist->value.in_mm(), t.waist.in_mm()) - 120;
-    const double high = std::max({t.hem.in_mm(), a.hem.in_mm(), a.hip.in_mm()}) + 20;
-    const double deep = std::max(t.side.in_mm(), a.side.in_mm());
-    const QRectF area{24, 110, width() - 130.0, height() - 190.0};
-    const auto place = [&](Level l) {
-        return QPointF{area.left() + (l.girth - low) / (high - low) * area.width(),
-                       area.top() + l.depth / deep * area.height()};
+    Length least = profile.after.front().girth;
+    Length most = least;
+    Length high = profile.after.front().height;
+    Length low = high;
+    const auto take = [&](const GirthAt& g) {
+        least = std::min(least, g.girth);
+        most = std::max(most, g.girth);
+        high = std::max(high, g.height);
+        low = std::min(low, g.height);
     };
-
-    p.setPen(QPen{d.rule, 1});
-    for (double g = std::ceil(low / 100) * 100; g < high; g += 100) {
-        const double x = place({0, g}).x();
+    for (const auto* line : {&profile.before, &profile.after}) std::for_each(line->begin(), line->end(), take);
+    for (const auto& b : profile.body) take(b.at);
+    least = least - Length::mm(60);
+    most = most + Length::mm(20);
+    const QRectF area{24, 122 * k, width() - 140.0 * k, height() - (122 + 92) * k};
+    const auto place = [&](const GirthAt& g) {
+        return QPointF{area.left() + (g.girth - least) / (most - least) * area.width(),
+                       area.top() + (high - g.height) / (high - low) * area.height()};
+    };
+    const double rules = look_.unit() == Unit::Inch ? 101.6 : 100;
+    for (double g = std::ceil(least.in_mm() / rules) * rules; g < most.in_mm(); g += rules) {
+        const double x = place({low, Length::mm(g)}).x();
         p.setPen(QPen{d.rule, 1});
         p.drawLine(QPointF(x, area.top()), QPointF(x, area.bottom()));
         p.setPen(d.faded);
-        p.drawText(QRectF{x - 30, area.bottom() + 6, 60, 18}, Qt::AlignHCenter,
+        p.drawText(QRectF{x - 30, area.bottom() + 4, 60, 18 * k}, Qt::AlignHCenter,
                    words::number(Length::mm(g), look_.unit() == Unit::Inch ? Unit::Inch : Unit::Centimetre)
                        .replace(".0", ""));
     }
-    QPainterPath body = curve({{0, waist->value.in_mm()}, {body_depth, hip->value.in_mm()}}, place);
-    const QPointF hip_at = place({body_depth, hip->value.in_mm()});
-    QPainterPath filled = body;
-    filled.lineTo(area.left(), hip_at.y());
-    filled.lineTo(area.left(), area.top());
-    filled.closeSubpath();
-    p.setPen(Qt::NoPen);
-    p.setBrush(d.figure);
-    p.drawPath(filled);
-    p.setBrush(Qt::NoBrush);
-    p.setPen(QPen{d.walnut_line, 1.4});
-    p.drawPath(body);
-    QPen dashed{d.walnut, 1.3, Qt::DashLine};
-    p.setPen(dashed);
-    p.drawPath(curve(traced, place));
-    p.setPen(QPen{d.woad, 2.2});
-    p.drawPath(curve(planned, place));
-    const auto level = [&](const Level& l, const QString& name, Length ease, Length was, bool has_ease) {
-        const QPointF at = place(l);
+    const auto draw_line = [&](const std::vector<GirthAt>& girths, const QPen& pen) {
+        QPainterPath path{place(girths.front())};
+        for (const auto& g : girths) path.lineTo(place(g));
+        p.setBrush(Qt::NoBrush);
+        p.setPen(pen);
+        p.drawPath(path);
+    };
+    const QPen dashed{d.walnut, 1.3, Qt::DashLine};
+    draw_line(profile.before, dashed);
+    draw_line(profile.after, QPen{d.woad, 2.2});
+    // The body: known where the tape lay, dotted in between.
+    std::vector<GirthAt> known;
+    for (const auto& b : profile.body) known.push_back(b.at);
+    if (known.size() > 1) draw_line(known, QPen{d.walnut_line, 1.6, Qt::DotLine});
+    double last = -100;
+    for (const auto& ease : eases(c, profile)) {
+        const QPointF at = place(ease.body.at);
+        p.setPen(QPen{d.walnut, 1.6});
+        p.setBrush(ease.body.level_measured ? d.walnut : d.sheet);
+        p.drawEllipse(at, 4.5, 4.5);
+        const double y = std::max(at.y(), last + 38 * k);
+        last = y;
         p.setPen(QPen{d.walnut_line, 1, Qt::DotLine});
-        p.drawLine(QPointF(area.left(), at.y()), at);
-        p.setBrush(d.woad);
-        p.setPen(QPen{d.sheet, 1.4});
-        p.drawEllipse(at, 4, 4);
+        p.drawLine(QPointF(at.x() + 6, at.y()), QPointF(width() - 112.0 * k, y));
         p.setPen(d.walnut);
         p.setFont(look_.lato(12.5, QFont::DemiBold));
-        p.drawText(QPointF{area.left() + 6, at.y() - 5}, name);
-        if (!has_ease) return;
+        p.drawText(QRectF{0, y - 26 * k, width() - 20.0, 16 * k}, Qt::AlignRight,
+                   words::measure_name(ease.body.measure));
         p.setPen(d.woad);
-        const double w = number_width(look_, ease, look_.unit(), 24, QFont::Normal, false);
-        draw_number(p, look_, {width() - 20 - w, at.y() + 10}, ease, look_.unit(), 24, QFont::Normal, false);
+        const double w = number_width(look_, ease.is, look_.unit(), 20, QFont::Normal, false);
+        draw_number(p, look_, {width() - 20 - w, y + 8 * k}, ease.is, look_.unit(), 20, QFont::Normal, false);
+        if (abs(ease.is - ease.was) < Length::mm(0.5)) continue;
         p.setPen(d.faded);
         p.setFont(look_.lato(12.5));
-        const QString before = abs(ease - was) < Length::mm(0.5)
-                                   ? tr("unchanged")
-                                   : tr("was %1").arg(words::number(was, look_.unit()));
-        p.drawText(QRectF{0, at.y() + 14, width() - 20.0, 18}, Qt::AlignRight, before);
-    };
-    level(planned[0], tr("waist"), a.waist - waist->value, t.waist - waist->value, true);
-    level(planned[1], tr("hip"), a.hip - hip->value, t.hip - hip->value, true);
-    level(planned[2], tr("hem"), {}, {}, false);
+        p.drawText(QRectF{0, y - 6 * k, width() - 28.0 - w, 18 * k}, Qt::AlignRight,
+                   tr("was %1").arg(words::number(ease.was, look_.unit())));
+    }
     // Legend.
-    const double y = height() - 26;
-    const auto entry = [&](double x, const QPen& pen, const QString& text) {
+    const double y = height() - 46 * k;
+    const auto entry = [&](double x, double at, const QPen& pen, const QString& text) {
         p.setPen(pen);
-        p.drawLine(QPointF(x, y), QPointF(x + 24, y));
+        p.drawLine(QPointF(x, at), QPointF(x + 24, at));
         p.setPen(d.ink);
         p.setFont(look_.lato(12.5));
-        p.drawText(QPointF{x + 30, y + 4}, text);
+        p.drawText(QPointF{x + 30, at + 4}, text);
     };
-    entry(20, QPen{d.walnut_line, 5}, room_.wearer_name().left(12));
-    entry(130, dashed, tr("as traced"));
-    entry(236, QPen{d.woad, 2.2}, tr("plan"));
+    entry(20, y, dashed, tr("as traced"));
+    entry(130 * k, y, QPen{d.woad, 2.2}, tr("plan"));
+    p.setPen(QPen{d.walnut, 1.6});
+    p.setBrush(d.walnut);
+    p.drawEllipse(QPointF{24, y + 24 * k}, 4, 4);
+    p.setBrush(d.sheet);
+    p.drawEllipse(QPointF{36, y + 24 * k}, 4, 4);
+    p.setPen(d.ink);
+    p.drawText(QPointF{50, y + 28 * k}, tr("%1: hollow, the level is likely").arg(room_.wearer_name().left(12)));
 }
 
 }  // namespace sartorum::desk

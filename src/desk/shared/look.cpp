@@ -203,6 +203,10 @@ QScrollBar:vertical { background: transparent; width: 8px; }
 QScrollBar::handle:vertical { background: %4; border-radius: 4px; min-height: 30px; }
 QScrollBar:horizontal { background: transparent; height: 8px; }
 QScrollBar::handle:horizontal { background: %4; border-radius: 4px; min-width: 30px; }
+QSlider::groove:horizontal { height: 4px; background: %10; border-radius: 2px; }
+QSlider::sub-page:horizontal { background: %5; border-radius: 2px; }
+QSlider::handle:horizontal { background: %5; border: 2px solid %3; width: 18px; margin: -9px 0; border-radius: 11px; }
+QSlider:focus { border: 2px solid %5; border-radius: 6px; }
 QScrollBar::add-line, QScrollBar::sub-line { height: 0; width: 0; }
 QHeaderView::section { background: %11; border: none; padding: 4px; color: %12; }
 QTableWidget { gridline-color: %10; padding: 0; }

@@ -160,7 +160,8 @@ std::vector<double> Choices::widths() const
 {
     const QFontMetricsF m{look_.lato(14, QFont::DemiBold)};
     std::vector<double> out;
-    for (const auto& w : words_) out.push_back(m.horizontalAdvance(w) + 26);
+    for (qsizetype i = 0; i < words_.size(); ++i)
+        out.push_back(offered(i) ? m.horizontalAdvance(words_[i]) + 26 : 0);
     return out;
 }
 
@@ -169,6 +170,14 @@ QSize Choices::sizeHint() const
     double sum = 0;
     for (const double w : widths()) sum += w;
     return {static_cast<int>(sum) + 8, static_cast<int>(std::lround(30 * look_.scale())) + 8};
+}
+
+void Choices::offer(const std::vector<bool>& which)
+{
+    if (which == offered_) return;
+    offered_ = which;
+    updateGeometry();
+    update();
 }
 
 void Choices::choose(int index)
@@ -193,6 +202,7 @@ void Choices::paintEvent(QPaintEvent*)
     double x = r.left();
     const auto w = widths();
     for (int i = 0; i < words_.size(); ++i) {
+        if (!offered(i)) continue;
         const QRectF cell{x, r.top(), w[std::size_t(i)], r.height()};
         if (i == chosen_) {
             p.save();
@@ -224,8 +234,9 @@ void Choices::mousePressEvent(QMouseEvent* e)
 void Choices::keyPressEvent(QKeyEvent* e)
 {
     const int step = e->key() == Qt::Key_Right ? 1 : e->key() == Qt::Key_Left ? -1 : 0;
-    const int next = chosen_ + step;
     if (step == 0) return QWidget::keyPressEvent(e);
+    int next = chosen_ + step;
+    while (next >= 0 && next < words_.size() && !offered(next)) next += step;
     if (next >= 0 && next < words_.size()) {
         choose(next);
         emit picked(next);

@@ -49,6 +49,8 @@ public:
     Choices(Look&, QStringList words, const QString& name, QWidget* parent = nullptr);
     void choose(int index);
     [[nodiscard]] int chosen() const { return chosen_; }
+    // Which of them can be chosen now; the others are not there. Indices stay.
+    void offer(const std::vector<bool>&);
     [[nodiscard]] QSize sizeHint() const override;
 
 signals:
@@ -62,7 +64,9 @@ protected:
 private:
     [[nodiscard]] std::vector<double> widths() const;
     Look& look_;
+    [[nodiscard]] bool offered(qsizetype i) const { return offered_.empty() || offered_[std::size_t(i)]; }
     QStringList words_;
+    std::vector<bool> offered_;
     int chosen_ = 0;
 };
 

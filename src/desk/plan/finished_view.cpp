@@ -1,0 +1,90 @@
+#include "desk/plan/finished_view.h"
+
+#include <algorithm>
+
+#include "core/plan/finished.h"
+#include "words/words.h"
+
+namespace sartorum::desk {
+
+FinishedView::FinishedView(Look& look, Room& room, QWidget* parent) : Panel{look, parent}, room_{room}
+{
+    setAccessibleName(tr("Finished measurements"));
+    connect(&room, &Room::changed, this, &FinishedView::describe);
+    connect(&look, &Look::changed, this, &FinishedView::describe);
+    describe();
+}
+
+void FinishedView::describe()
+{
+    update();
+    if (!room_.computed() || !room_.printed_chart()) return setAccessibleDescription({});
+    const Unit u = look_.unit();
+    QStringList out;
+    for (const auto& row : finished_table(*room_.computed(), *room_.printed_chart(), room_.body(), room_.plan())) {
+        QString line =
+            tr("%1: as traced %2, after %3")
+                .arg(words::finished_name(row.what), words::number(row.bought, u), words::number(row.after, u));
+        if (row.needed) line += tr(", needed %1").arg(words::number(*row.needed, u));
+        if (!row.holds) line += tr(", less than one moves in");
+        out << line;
+    }
+    setAccessibleDescription(out.join("; "));
+}
+
+void FinishedView::paintEvent(QPaintEvent* e)
+{
+    Panel::paintEvent(e);
+    if (!room_.computed() || !room_.printed_chart()) return;
+    const auto& d = look_.dyes();
+    const Unit u = look_.unit();
+    const double k = look_.scale();
+    const auto rows = finished_table(*room_.computed(), *room_.printed_chart(), room_.body(), room_.plan());
+    QPainter p{this};
+    p.setRenderHint(QPainter::Antialiasing);
+    p.setPen(d.ink);
+    p.setFont(look_.cabin(18));
+    p.drawText(QPointF{20, 36 * k}, tr("Finished measurements"));
+    p.setFont(look_.lato(12.5));
+    p.setPen(d.faded);
+    p.drawText(QPointF{20, 56 * k},
+               tr("on the stitching lines, in %1").arg(QString::fromStdString(std::string{unit_text(u)})));
+    const double right = width() - 34.0;
+    const double column = (right - 128 * k) / 3;
+    const auto column_right = [&](int i) { return right - column * (2 - i); };
+    const auto head = [&](int i, const QString& text) {
+        p.drawText(QRectF{column_right(i) - column, 66 * k, column, 18 * k}, Qt::AlignRight, text);
+    };
+    head(0, tr("traced"));
+    head(1, tr("needed"));
+    head(2, tr("after"));
+    const double tall = std::min(30 * k, (height() - 130 * k) / std::max<double>(1, double(rows.size())));
+    double y = 90 * k;
+    for (const auto& row : rows) {
+        p.setPen(QPen{d.rule, 1});
+        p.drawLine(QPointF(16, y), QPointF(width() - 16.0, y));
+        const double base = y + tall * 0.68;
+        p.setPen(d.ink);
+        p.setFont(look_.lato(14));
+        p.drawText(QPointF{20, base}, words::finished_name(row.what));
+        const auto number = [&](int i, Length l, const QColor& colour, QFont::Weight weight) {
+            p.setPen(colour);
+            const double w = number_width(look_, l, u, 14.5, weight, false);
+            draw_number(p, look_, {column_right(i) - w, base}, l, u, 14.5, weight, false);
+        };
+        number(0, row.bought, d.walnut, QFont::Normal);
+        if (row.needed) number(1, *row.needed, d.ink, QFont::Normal);
+        const bool changed = abs(row.after - row.bought) > Length::mm(0.5);
+        number(2, row.after, changed ? d.woad : d.ink, changed ? QFont::DemiBold : QFont::Normal);
+        if (!row.holds) draw_triangle(p, look_, {width() - 20.0, base - 5}, 6.5);
+        y += tall;
+    }
+    p.setPen(QPen{d.rule, 1});
+    p.drawLine(QPointF(16, y), QPointF(width() - 16.0, y));
+    p.setPen(d.faded);
+    p.setFont(look_.lato(12.5));
+    p.drawText(QRectF{20, y + 6, width() - 40.0, height() - y - 10}, Qt::TextWordWrap,
+               tr("needed: the body and the ease planned, where both are known"));
+}
+
+}  // namespace sartorum::desk
