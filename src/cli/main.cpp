@@ -154,6 +154,8 @@ int apply(const Options& o)
                     {"lines", formats::lines_json(c)},
                     {"pieces", formats::pieces_json(c.altered.pieces)},
                     {"steps", steps},
+                    {"knock_ons", formats::knock_ons_json(c)},
+                    {"finished", formats::finished_json(finished_table(c, in.chart, in.body.set, plan))},
                     {"checks", formats::checks_json(c.checks)}});
     } else {
         QTextStream out{stdout};

@@ -378,6 +378,43 @@ json pieces_json(const std::vector<Piece>& pieces)
     return out;
 }
 
+json knock_ons_json(const Computed& computed)
+{
+    json out = json::array();
+    for (const auto& k : knock_ons(computed)) {
+        json causes = json::array();
+        for (const auto cause : k.causes) causes.push_back(adjustment(cause).key);
+        json entry{{"causes", causes},
+                   {"changed", quantity_keys[static_cast<std::size_t>(k.through)]},
+                   {"by_mm", k.by.in_mm()}};
+        if (k.effect) {
+            entry["effect"] = adjustment(*k.effect).key;
+            entry["state"] = key_of(k.state);
+            entry["amount_mm"] = k.amount.in_mm();
+        }
+        out.push_back(std::move(entry));
+    }
+    return out;
+}
+
+json finished_json(const std::vector<FinishedRow>& table)
+{
+    constexpr std::array<std::string_view, 14> keys{
+        "bust",     "waist", "hip",    "upper_arm", "sleeve_hem", "front_length", "centre_back",
+        "shoulder", "side",  "sleeve", "armhole",   "cap",        "neck",         "hem"};
+    json out = json::array();
+    for (const auto& row : table) {
+        json entry{{"measure", keys[static_cast<std::size_t>(row.what)]},
+                   {"traced_mm", row.bought.in_mm()},
+                   {"after_mm", row.after.in_mm()},
+                   {"holds", row.holds}};
+        if (row.body) entry["body_mm"] = row.body->in_mm();
+        if (row.needed) entry["needed_mm"] = row.needed->in_mm();
+        out.push_back(std::move(entry));
+    }
+    return out;
+}
+
 json checks_json(const Checks& checks)
 {
     json walks = json::array();
@@ -409,6 +446,13 @@ json checks_json(const Checks& checks)
     if (checks.shoulder) {
         out["shoulder"] = {{"slope_degrees", checks.shoulder->slope_degrees()},
                            {"forward_mm", checks.shoulder->forward().in_mm()}};
+    }
+    if (checks.cap) {
+        out["cap"] = {{"cap_mm", checks.cap->cap.in_mm()},
+                      {"armhole_mm", checks.cap->armhole.in_mm()},
+                      {"ease_mm", checks.cap->ease.in_mm()},
+                      {"wanted_mm", checks.cap->wanted.in_mm()},
+                      {"holds", checks.cap->holds}};
     }
     out["all_hold"] = checks.all_hold();
     return out;

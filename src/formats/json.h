@@ -4,7 +4,8 @@
 #include <string>
 
 #include "core/chart/size_choice.h"
-#include "core/plan/plan.h"
+#include "core/plan/chain.h"
+#include "core/plan/finished.h"
 
 namespace sartorum::formats {
 
@@ -25,5 +26,7 @@ struct NamedBody {
 [[nodiscard]] nlohmann::ordered_json lines_json(const Computed&);
 [[nodiscard]] nlohmann::ordered_json pieces_json(const std::vector<Piece>&);
 [[nodiscard]] nlohmann::ordered_json checks_json(const Checks&);
+[[nodiscard]] nlohmann::ordered_json knock_ons_json(const Computed&);
+[[nodiscard]] nlohmann::ordered_json finished_json(const std::vector<FinishedRow>&);
 
 }  // namespace sartorum::formats

@@ -82,6 +82,7 @@ private slots:
         QVERIFY(f.open(QIODevice::WriteOnly));
         f.write(R"({"waist_size": "18", "hip_size": "16", "bust_size": "16", "garment": "dress", "adjustments": {
             "shoulder_slope": {"answer": "accepted", "amount_mm": -6, "back_mm": -4},
+            "cap_height": {"answer": "accepted"}, "top_notch": {"answer": "accepted"},
             "sway_back": {"answer": "accepted", "amount_mm": -12, "method": "fold_tuck"}}})");
         f.close();
         const auto r = run(QStringList{"apply"} + top + QStringList{"--plan", f.fileName()});
@@ -92,6 +93,16 @@ private slots:
         QVERIFY(j["checks"]["all_hold"].get<bool>());
         QVERIFY(j["checks"]["shoulder"]["slope_degrees"].get<double>() > 20);
         QVERIFY(j["checks"]["folds"][0]["holds"].get<bool>());
+        QVERIFY(j["checks"]["cap"]["holds"].get<bool>());
+        bool followed = false;
+        for (const auto& k : j["knock_ons"])
+            followed =
+                followed || (k.contains("effect") && k["effect"] == "cap_height" && k["state"] == "accepted");
+        QVERIFY(followed);
+        bool bust_row = false;
+        for (const auto& row : j["finished"])
+            bust_row = bust_row || (row["measure"] == "bust" && row["needed_mm"].get<double>() > 900);
+        QVERIFY(bust_row);
         bool said = false;
         for (const auto& l : j["lines"]) {
             if (l["adjustment"] != "sway_back") continue;

@@ -162,8 +162,8 @@ private slots:
         QVERIFY(d.find<QLineEdit>("amount_shoulder_length")->isVisible());
         d.key(Qt::Key_Down);
         QVERIFY(d.find<QLineEdit>("amount_shoulder_slope")->isVisible());
-        for (int i = 0; i < 20; ++i) d.key(Qt::Key_Down);
-        QVERIFY(d.find<QLineEdit>("amount_sway_back")->isVisible());
+        for (int i = 0; i < 40; ++i) d.key(Qt::Key_Down);
+        QVERIFY(d.find<QLineEdit>("amount_sleeve_hem")->isVisible());
         QVERIFY(d.room->plan().choosing.kind == GarmentKind::Top);
     }
     void front_and_back_may_differ_and_the_way_is_chosen()

@@ -11,6 +11,8 @@ namespace sartorum {
 namespace {
 
 constexpr double least_reach = 25;  // mm from the pivot to the armhole
+constexpr Length most_eased = Length::mm(15);
+constexpr double cut_at = 0.15;  // of the shoulder's outer edge
 
 // The outer corner turned about the pivot: shoulder drawn on to its new tip, armhole trued over the overlap.
 Piece corner_turned(const Piece& piece, Point up, Point out_at, const Geom::Affine& how)
@@ -53,9 +55,8 @@ Outcome<Applied> alter_back_armhole(const Garment& garment, const Dose& dose)
     Piece& back = *find_piece(out.garment.pieces, PieceRole::Back);
     const Curve& outer = back.edges[*edge_index(back, EdgeRole::Shoulder, true)].curve;
     const Point at = guide(back, GuideKind::Across)->b;
-    // Mid-shoulder, or nearer the neck where the armhole is cut far in: the pivot must lie inside the paper.
-    Point up = outer.pointAt(time_at(outer, length(outer) * 0.5));
-    if (at[Geom::X] - up[Geom::X] < least_reach) up = outer.pointAt(time_at(outer, length(outer) * 0.1));
+    // Inside the middle of the shoulder: the further in the pivot, the less the shoulder grows for one overlap.
+    const Point up = outer.pointAt(time_at(outer, length(outer) * cut_at));
     if (at[Geom::X] - up[Geom::X] < least_reach) return refuse(Why::LineMissesPiece, "back_armhole");
     const Point pivot{up[Geom::X], at[Geom::Y]};
     const Polygon way{at, pivot, up};
@@ -65,6 +66,7 @@ Outcome<Applied> alter_back_armhole(const Garment& garment, const Dose& dose)
     const Length shoulder = sewn_length(back, EdgeRole::Shoulder);
     const Piece after = corner_turned(back, up, at, whole_motion(turn));
     const Length grew = sewn_length(after, EdgeRole::Shoulder) - shoulder;
+    if (grew > most_eased) return refuse_amount(Why::EaseTooLarge, "back_armhole", grew, {}, most_eased);
     Step draw = step_on(back, StepKind::DrawBackCorner, dose.front);
     draw.picture.lines = strokes(way);
     Step cut = step_on(back, StepKind::CutCorner, dose.front);

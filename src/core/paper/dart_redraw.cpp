@@ -262,8 +262,19 @@ Pivoted pivoted_into_dart(const Piece& piece, const OutlinePlace& place, std::si
     const auto ray = [&](double turned) { return at * turn(pivot, turned); };
     // Travel is clockwise: what lies before the place is counter-clockwise of it, seen from inside.
     const auto time_near = [&](Point where) {
+        // Where the ray meets the edge, nearest to the place; an edge that runs along the ray meets it nowhere.
+        const double lay = std::atan2((where - pivot)[Geom::Y], (where - pivot)[Geom::X]);
+        const Curve laid = whole * (Geom::Translate(-pivot) * Geom::Rotate{-lay});
+        std::optional<double> best;
+        for (std::size_t i = 0; i < laid.size_default(); ++i) {
+            for (const double t : laid[i].roots(0.0, Geom::Y)) {
+                const double time = static_cast<double>(i) + t;
+                if (laid.pointAt(time)[Geom::X] <= 0) continue;
+                if (!best || std::abs(time - place.time) < std::abs(*best - place.time)) best = time;
+            }
+        }
         const auto t = whole.nearestTime(where);
-        return static_cast<double>(t.curve_index) + t.t;
+        return best.value_or(static_cast<double>(t.curve_index) + t.t);
     };
     const auto end = static_cast<double>(whole.size_default());
     const double t0 = std::clamp(time_near(ray(half)), hair, end - 2 * hair);
