@@ -70,8 +70,11 @@ void drag(const QString& demo)
     Plan plan{"16", "16", {}};
     plan.bust_size = "16";
     const auto start = *compute(pattern, chart, body.set, plan);
-    for (const auto& l : start.lines)
+    for (const auto& l : start.lines) {
+        const auto zone = adjustment(l.kind).zone;
+        if (zone != Zone::Frame && zone != Zone::Lengths) continue;
         plan.decide({l.kind, Answer::Accepted, Length::mm(adjustment(l.kind).most > Length{} ? 6 : -9)});
+    }
     plan.waist_size = "18";  // the tenth: a blend between sizes
     std::vector<double> times;
     std::size_t steps = 0;
@@ -84,6 +87,35 @@ void drag(const QString& demo)
         }));
     }
     out << "dragging an amount, ten pieces, nine adjustments and a blend (" << steps << " steps): median "
+        << median(times) << " ms, worst " << *std::max_element(times.begin(), times.end())
+        << " ms (asked: under 5 ms median)\n";
+}
+
+// Front, back and sleeve; the bust's amount dragged, with what follows it in the cap accepted, and all checks.
+void drag_bust(const QString& demo)
+{
+    const auto chart = *formats::read_chart_csv(*formats::read_file(demo + "/windlass-dress.csv"));
+    const auto pattern = *formats::read_pattern_svg(*formats::read_file(demo + "/windlass-bodice.svg"));
+    const auto body = *formats::read_body(*formats::read_file(demo + "/ottilie.json"));
+    Plan plan{"16", "16", {}};
+    plan.bust_size = "16";
+    plan.decide({AdjustmentKind::Bust, Answer::Accepted, Length::mm(1)});
+    for (const auto kind : {AdjustmentKind::ShoulderSlope, AdjustmentKind::UnderarmWidth})
+        plan.decide({kind, Answer::Accepted, Length::mm(-6)});
+    for (const auto kind : {AdjustmentKind::UpperArm, AdjustmentKind::CapHeight, AdjustmentKind::TopNotch,
+                            AdjustmentKind::WidthAtWaist})
+        plan.decide({kind, Answer::Accepted, {}});
+    std::vector<double> times;
+    std::size_t steps = 0;
+    for (int i = 0; i < 1000; ++i) {
+        plan.decisions[0].amount = Length::mm(1 + i % 24);
+        times.push_back(timed_ms([&] {
+            const auto c = compute(pattern, chart, body.set, plan);
+            if (!c) qFatal("not computed");
+            steps = c->steps.size();
+        }));
+    }
+    out << "dragging the bust, front, back and sleeve, seven adjustments (" << steps << " steps): median "
         << median(times) << " ms, worst " << *std::max_element(times.begin(), times.end())
         << " ms (asked: under 5 ms median)\n";
 }
@@ -172,6 +204,7 @@ int main(int argc, char** argv)
     const QString demo = QString::fromLocal8Bit(argv[1]);
     recompute(demo);
     drag(demo);
+    drag_bust(demo);
     out.flush();
     open_large(demo);
     out.flush();

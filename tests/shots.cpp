@@ -2,8 +2,8 @@
 #include <QApplication>
 #include <QDir>
 #include <QLineEdit>
-#include <QTemporaryDir>
 #include <QSlider>
+#include <QTemporaryDir>
 #include <QTest>
 #include <QTimer>
 
@@ -61,31 +61,72 @@ int main(int argc, char** argv)
     window.go_to(Station::Chart);
     shot("chart-dress");
     dialog("chart-typing", [&] { window.correct_chart(); });
-
+    window.go_to(Station::Tape);
+    room.choose_pattern(*skirt_table.pattern);
+    room.choose_chart(*skirt_table.chart);
+    window.go_to(Station::Chart);
+    shot("chart");
+    room.choose_sizes(room.advice()->choice.waist_size, room.advice()->choice.hip_size);
+    for (const auto kind :
+         {AdjustmentKind::WaistToHip, AdjustmentKind::HemGivenBack, AdjustmentKind::FinishedLength})
+        room.decide(kind, Answer::Accepted, {});
+    window.go_to(Station::Plan);
+    shot("plan");
+    room.decide(AdjustmentKind::WidthAtHip, Answer::Accepted, {});
+    room.go_to_step(7);
+    window.go_to(Station::Paper);
+    shot("paper");
+    look.set_night(true);
+    QTest::keyClick(QApplication::focusWidget() ? QApplication::focusWidget() : &window, Qt::Key_F);
+    shot("paper-night");
+    look.set_night(false);
+    window.go_to(Station::Print);
+    window.findChild<QLineEdit*>("print_folder")->setText("Patterns");
+    shot("print");
+    // A top: the shirt-dress bodice.
     const auto bodice = room.book().patterns().front().id;
     room.choose_pattern(bodice);
     window.go_to(Station::Plan);
     room.choose(room.advice()->choice);
     room.decide({AdjustmentKind::ShoulderSlope, Answer::Accepted, Length::mm(-6), Length::mm(-4), {}});
     room.decide(AdjustmentKind::BallOfShoulder, Answer::Accepted, Length::mm(9));
-    auto* beside=window.findChild<Choices*>("beside_plan");
-    auto* st=window.findChild<PlanStation*>();
-    const auto see=[&](int i){ beside->choose(i); emit beside->picked(i); };
+    room.decide(AdjustmentKind::RoundBack, Answer::Accepted, Length::mm(12));
+    room.decide(AdjustmentKind::SwayBack, Answer::Accepted, {});
+    room.decide(AdjustmentKind::BodiceLength, Answer::Accepted, {});
+    window.findChild<PlanStation*>()->show_adjustment(AdjustmentKind::ShoulderSlope);
+    shot("plan-top");
+    window.findChild<PlanStation*>()->show_adjustment(AdjustmentKind::SwayBack);
+    shot("plan-top-lengths");
+    // The bust, what follows it and what comes out.
+    const auto beside = [&](int view) {
+        auto* views = window.findChild<Choices*>("beside_plan");
+        views->choose(view);
+        emit views->picked(view);
+    };
     room.decide(AdjustmentKind::Bust, Answer::Accepted, {});
-    see(3);
-    st->show_adjustment(AdjustmentKind::UpperArm);
-    shot("a3");
+    beside(1);
+    window.findChild<PlanStation*>()->show_adjustment(AdjustmentKind::Bust);
+    shot("plan-follows");
+    for (const auto kind : {AdjustmentKind::UpperArm, AdjustmentKind::CapHeight, AdjustmentKind::CapForward,
+                            AdjustmentKind::TopNotch})
+        room.decide(kind, Answer::Accepted, {});
+    beside(2);
+    window.findChild<PlanStation*>()->show_adjustment(AdjustmentKind::UpperArm);
+    shot("plan-sleeve");
     window.go_to(Station::Paper);
     for (std::size_t i = 0; i < room.computed()->steps.size(); ++i) {
-        if (room.computed()->steps[i].kind == StepKind::SwingBust) room.go_to_step(static_cast<int>(i));
+        if (room.computed()->steps[i].kind == StepKind::OpenCentreBack) room.go_to_step(static_cast<int>(i));
     }
-    shot("a4");
-    auto* pv=window.findChild<Choices*>("paper_view");
-    emit pv->picked(3);
-    auto* ws=window.findChild<Choices*>("walk_seam");
-    emit ws->picked(2);
+    shot("paper-top");
+    emit window.findChild<Choices*>("paper_view")->picked(3);
+    emit window.findChild<Choices*>("walk_seam")->picked(2);
     window.findChild<QSlider*>("roll_seam")->setValue(420);
-    shot("a5");
-    dialog("a6", [&] { BodiceDialog{look, room, &window}.exec(); });
+    shot("walk");
+    window.go_to(Station::Print);
+    auto* kinds = window.findChild<Choices*>("print_kind");
+    kinds->choose(3);
+    emit kinds->picked(3);
+    shot("work-card");
+    dialog("bodice-drawing", [&] { BodiceDialog{look, room, &window}.exec(); });
     return 0;
 }

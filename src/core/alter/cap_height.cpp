@@ -9,11 +9,6 @@
 namespace sartorum {
 namespace {
 
-Length cap_length(const Piece& sleeve)
-{
-    return sewn_length(sleeve, EdgeRole::CapFront) + sewn_length(sleeve, EdgeRole::CapBack);
-}
-
 // Across the cap, from the front edge to the back, below its notches and above the underarms.
 Polygon cap_cut(const Piece& sleeve)
 {
@@ -41,11 +36,20 @@ std::optional<Length> cap_height_for(const Piece& sleeve, Length wanted)
 {
     double low = -cap_height_limit.in_mm();
     double high = cap_height_limit.in_mm();
-    const auto at = [&](double up) { return cap_length(cap_moved(sleeve, {0, up})); };
+    const Curve& cap_front = edge(sleeve, EdgeRole::CapFront).curve;
+    const Curve& cap_back = edge(sleeve, EdgeRole::CapBack).curve;
+    const auto at = [&](double up) {  // as cap_moved draws it, without its notches
+        return length(eased(cap_front, {0, up}, {0, 0})) + length(eased(cap_back, {0, 0}, {0, up}));
+    };
     // A cap flattened beyond its own height grows again: look only where it is still a cap.
     const double height =
         top_notch(sleeve)[Geom::Y] - edge(sleeve, EdgeRole::UnderarmFront).curve.initialPoint()[Geom::Y];
     low = std::max(low, 15 - height);
+    // A cap grows by about 1.4 times what its top goes up: look near there first.
+    const double guess = (wanted - at(0)).in_mm() / 1.4;
+    const double near = 3 + std::abs(guess) / 4;
+    if (guess - near > low && at(guess - near) < wanted) low = guess - near;
+    if (guess + near < high && at(guess + near) > wanted) high = guess + near;
     double under = (at(low) - wanted).in_mm();
     double over = (at(high) - wanted).in_mm();
     if (under > 0 || over < 0) return std::nullopt;
@@ -53,7 +57,7 @@ std::optional<Length> cap_height_for(const Piece& sleeve, Length wanted)
     for (int i = 0; i < 40; ++i) {
         const double x = low + (high - low) * (-under / (over - under));
         const double off = (at(x) - wanted).in_mm();
-        if (std::abs(off) < 5e-3) return Length::mm(x);
+        if (std::abs(off) < 2e-2) return Length::mm(x);
         if (off < 0) {
             low = x;
             under = off;

@@ -43,7 +43,7 @@ struct Halves {
 };
 // At a path time; a time within 1e-7 of a node takes the node. Both halves must not be empty.
 [[nodiscard]] Halves split(const Curve&, double time);
-// The time at which the curve is `along` from its start, by bisection to curve_tolerance.
+// The time at which the curve is `along` from its start, by false position to curve_tolerance.
 [[nodiscard]] double time_at(const Curve&, Length along);
 [[nodiscard]] Curve joined(const Curve& first, const Curve& second);  // a gap between them is closed straight
 

@@ -90,7 +90,12 @@ void measure_sleeve(FlatMeasures& out, const Piece& sleeve)
     out.cap = sewn_length(sleeve, EdgeRole::CapFront) + sewn_length(sleeve, EdgeRole::CapBack);
     out.upper_arm = Length::mm(Geom::distance(front.initialPoint(), back.finalPoint()));
     out.wrist = sewn_length(sleeve, EdgeRole::Hem);
-    out.sleeve = Length::mm(top[Geom::Y] - hem.pointAt(hem.nearestTime({top[Geom::X], -1e4}))[Geom::Y]);
+    double low = hem.pointAt(0.5)[Geom::Y];
+    for (std::size_t i = 0; i < hem.size_default(); ++i) {
+        const auto under = hem[i].roots(top[Geom::X], Geom::X);
+        if (!under.empty()) low = hem[i].valueAt(under.front(), Geom::Y);
+    }
+    out.sleeve = Length::mm(top[Geom::Y] - low);
 }
 
 }  // namespace
