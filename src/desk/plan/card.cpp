@@ -182,7 +182,8 @@ QString Card::state_text(const PlanLine& l) const
         case LineState::Declined: return tr("left as bought");
         case LineState::NothingKnown:
             if (l.noted) return tr("noted in the posture; type the pinch");
-            if (adjustment(kind_).zone == Zone::Frame || kind_ == AdjustmentKind::ArmholeDepth)
+            if (adjustment(kind_).zone == Zone::Frame || kind_ == AdjustmentKind::ArmholeDepth ||
+                adjustment(kind_).least == Length{})
                 return tr("from a toile; add it by hand");
             return kind_ == AdjustmentKind::HemGivenBack ? tr("the length has not changed")
                                                          : tr("not measured; add it by hand");
