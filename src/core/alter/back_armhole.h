@@ -1,6 +1,7 @@
 // back_armhole.h: a back armhole that is too long (a bubble behind the arm) folded out.
 //
-// Changes  the outer corner of the back, cut from the shoulder (inside its middle, outside a dart) down and from the armhole across at the across
+// Changes  the outer corner of the back, cut from the shoulder (inside its middle, outside a dart) down and from
+// the armhole across at the across
 //          line, pivots where the cuts meet and overlaps by the amount at the armhole
 // Keeps    neck, centre back, underarm, side seam
 // So       turns by 2·asin(a / 2D), D from the pivot to the armhole; the back shoulder grows by the same angle's

@@ -20,15 +20,7 @@ Outcome<Applied> alter_cap_forward(const Garment& garment, const Dose& dose)
         if (n.at[Geom::Y] < top[Geom::Y] - 1) level = std::max(level, n.at[Geom::Y] + 5);
     }
     level = std::min(level, top[Geom::Y] - 8);
-    const auto on = [&](EdgeRole role) {
-        const Curve& c = edge(sleeve, role).curve;
-        for (std::size_t i = 0; i < c.size_default(); ++i) {
-            const auto t = c[i].roots(level, Geom::Y);
-            if (!t.empty()) return c[i].pointAt(t.front());
-        }
-        return c.pointAt(0.5);
-    };
-    const Polygon way{on(EdgeRole::CapFront), on(EdgeRole::CapBack)};
+    const Polygon way = across_cap(sleeve, level);
     const Point by{dose.front.in_mm(), 0};
     const auto slid = panel_moved(sleeve, way, {1, {}, 0, by});
     if (!slid) return tl::make_unexpected(slid.error());

@@ -5,6 +5,7 @@
 #include "core/alter/shared.h"
 #include "core/paper/panels.h"
 #include "core/paper/sleeve_redraw.h"
+#include "core/units/root.h"
 
 namespace sartorum {
 namespace {
@@ -19,15 +20,7 @@ Polygon cap_cut(const Piece& sleeve)
     for (const auto& n : sleeve.notches) {
         if (n.at[Geom::Y] < top - 1) level = std::min(level, low + (n.at[Geom::Y] - low) * 0.7);
     }
-    const auto on = [&](EdgeRole role) {
-        const Curve& c = edge(sleeve, role).curve;
-        for (std::size_t i = 0; i < c.size_default(); ++i) {
-            const auto t = c[i].roots(level, Geom::Y);
-            if (!t.empty()) return c[i].pointAt(t.front());
-        }
-        return c.pointAt(0.5);
-    };
-    return {on(EdgeRole::CapFront), on(EdgeRole::CapBack)};
+    return across_cap(sleeve, level);
 }
 
 }  // namespace
@@ -45,30 +38,21 @@ std::optional<Length> cap_height_for(const Piece& sleeve, Length wanted)
     const double height =
         top_notch(sleeve)[Geom::Y] - edge(sleeve, EdgeRole::UnderarmFront).curve.initialPoint()[Geom::Y];
     low = std::max(low, 15 - height);
-    // A cap grows by about 1.4 times what its top goes up: look near there first.
-    const double guess = (wanted - at(0)).in_mm() / 1.4;
+    // A cap grows by about 1.4 times what its top goes up: look near there first, then everywhere.
+    const double guess = std::clamp((wanted - at(0)).in_mm() / 1.4, low, high);
     const double near = 3 + std::abs(guess) / 4;
-    if (guess - near > low && at(guess - near) < wanted) low = guess - near;
-    if (guess + near < high && at(guess + near) > wanted) high = guess + near;
-    double under = (at(low) - wanted).in_mm();
-    double over = (at(high) - wanted).in_mm();
+    const auto off = [&](double x) { return (at(x) - wanted).in_mm(); };
+    const double below = std::max(low, guess - near);
+    const double above = std::min(high, guess + near);
+    double under = off(below);
+    double over = off(above);
+    if (under <= 0) low = below;
+    if (under > 0) under = off(low);
+    if (over >= 0) high = above;
+    if (over < 0) over = off(high);
     if (under > 0 || over < 0) return std::nullopt;
-    // False position (Illinois): nearly a straight line.
-    for (int i = 0; i < 40; ++i) {
-        const double x = low + (high - low) * (-under / (over - under));
-        const double off = (at(x) - wanted).in_mm();
-        if (std::abs(off) < 2e-2) return Length::mm(x);
-        if (off < 0) {
-            low = x;
-            under = off;
-            over /= 2;
-        } else {
-            high = x;
-            over = off;
-            under /= 2;
-        }
-    }
-    return Length::mm((low + high) / 2);
+    constexpr double near_enough = 0.02;
+    return Length::mm(zero_between(low, high, under, over, near_enough, off));
 }
 
 Outcome<Applied> alter_cap_height(const Garment& garment, const Dose& dose)

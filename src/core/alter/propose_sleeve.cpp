@@ -53,12 +53,12 @@ std::optional<Proposal> propose_upper_arm(const FittingState& s)
 
 std::optional<Proposal> propose_cap_height(const FittingState& s)
 {
-    const Length over = front_over(s) + back_over(s);
-    if (abs(over) < worth_a_change) return std::nullopt;
-    const auto flat = s.now_flat;
-    const auto amount = cap_height_for(sleeve_of(s.now), flat.cap - over);
+    const Length ease = meant_ease(s.now, "armhole-front", s.cloth) + meant_ease(s.now, "armhole-back", s.cloth);
+    const Length wanted = s.now_flat.armhole + ease;
+    if (abs(s.now_flat.cap - wanted) < worth_a_change) return std::nullopt;
+    const auto amount = cap_height_for(sleeve_of(s.now), wanted);
     if (!amount) return std::nullopt;
-    return Proposal{*amount, {}, flat.cap - over, flat.cap, Against::Armhole};
+    return Proposal{*amount, {}, wanted, s.now_flat.cap, Against::Armhole};
 }
 
 std::optional<Proposal> propose_cap_forward(const FittingState& s)

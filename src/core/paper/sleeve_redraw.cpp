@@ -50,17 +50,19 @@ void put_notches(Piece& p, const std::vector<std::pair<std::size_t, Length>>& pl
     }
 }
 
+std::optional<Point> crossing(const Curve& c, double level)
+{
+    for (std::size_t i = 0; i < c.size_default(); ++i) {
+        const auto t = c[i].roots(level, Geom::Y);
+        if (!t.empty()) return c[i].pointAt(t.front());
+    }
+    return std::nullopt;
+}
+
 void settle_guides(Piece& p)
 {
     const Curve& front = line(p, EdgeRole::UnderarmFront);
     const Curve& back = line(p, EdgeRole::UnderarmBack);
-    const auto crossing = [](const Curve& c, double level) -> std::optional<Point> {
-        for (std::size_t i = 0; i < c.size_default(); ++i) {
-            const auto t = c[i].roots(level, Geom::Y);
-            if (!t.empty()) return c[i].pointAt(t.front());
-        }
-        return std::nullopt;
-    };
     for (auto& g : p.guides) {
         if (g.kind == GuideKind::Bicep) g = {g.kind, back.finalPoint(), front.initialPoint()};
         if (g.kind != GuideKind::Elbow) continue;
@@ -125,6 +127,14 @@ Point top_notch(const Piece& p)
 Curve cap_run(const Piece& p)
 {
     return joined(line(p, EdgeRole::CapBack), line(p, EdgeRole::CapFront));
+}
+
+Polygon across_cap(const Piece& p, double level)
+{
+    const auto on = [&](EdgeRole role) {
+        return crossing(line(p, role), level).value_or(line(p, role).pointAt(0.5));
+    };
+    return {on(EdgeRole::CapFront), on(EdgeRole::CapBack)};
 }
 
 Piece cap_moved(const Piece& sleeve, Point by)

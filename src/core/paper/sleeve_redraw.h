@@ -11,6 +11,8 @@ namespace sartorum {
 // Back underarm to front underarm over the top.
 [[nodiscard]] Curve cap_run(const Piece& sleeve);
 
+// Across the cap at a level, from the front edge to the back.
+[[nodiscard]] Polygon across_cap(const Piece& sleeve, double level);
 // The top shifted, the underarms staying.
 [[nodiscard]] Piece cap_moved(const Piece& sleeve, Point by);
 // The top notch re-marked so that the front half of the cap is this long; the cap's line stays.

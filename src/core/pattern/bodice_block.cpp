@@ -4,6 +4,7 @@
 
 #include "core/pattern/dart.h"
 #include "core/pattern/flat_range.h"
+#include "core/units/root.h"
 
 namespace sartorum {
 namespace {
@@ -351,33 +352,16 @@ constexpr double most_lean = 0.45;  // 26 degrees
 // The lean of the side seams at which the sewn waist is as asked.
 Outcome<Drawn> settled(const BodiceFlat& f)
 {
-    double low = -most_lean;  // wider waists lean inwards
-    double high = most_lean;
+    const double low = -most_lean;  // wider waists lean inwards
+    const double high = most_lean;
     const Length widest = drawn(f, low).waist();
     const Length least = drawn(f, high).waist();
     if (f.waist > widest || f.waist < least) {
         return refuse_amount(Why::BlockWaistImpossible, "waist", f.waist, least, widest);
     }
-    // Nearly a straight line: false position closes in within a few drawings.
-    double over = (widest - f.waist).in_mm();
-    double under = (least - f.waist).in_mm();
-    for (int i = 0; i < 40; ++i) {
-        const double lean = low + (high - low) * (over / (over - under));
-        Drawn at = drawn(f, lean);
-        const double off = (at.waist() - f.waist).in_mm();
-        if (std::abs(off) < 1e-4) return at;
-        // Illinois: the end that stays counts half, so that neither gets stuck.
-        if (off > 0) {
-            low = lean;
-            over = off;
-            under /= 2;
-        } else {
-            high = lean;
-            under = off;
-            over /= 2;
-        }
-    }
-    return drawn(f, (low + high) / 2);
+    const double lean = zero_between(low, high, (f.waist - widest).in_mm(), (f.waist - least).in_mm(), 1e-4,
+                                     [&](double at) { return (f.waist - drawn(f, at).waist()).in_mm(); });
+    return drawn(f, lean);
 }
 
 }  // namespace

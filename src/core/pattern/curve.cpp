@@ -1,5 +1,7 @@
 #include "core/pattern/curve.h"
 
+#include "core/units/root.h"
+
 #include <algorithm>
 #include <cmath>
 
@@ -181,33 +183,16 @@ Halves split(const Curve& c, double time)
 
 namespace {
 
-// False position (Illinois) on the length so far, which grows nearly evenly: a handful of lengths instead of the
-// forty of a bisection.
+// The length so far grows nearly evenly.
 double time_on(const Geom::Curve& c, double want, double whole)
 {
     constexpr double near_enough = 1e-6;
     if (want <= 0) return 0;
     if (want >= whole) return 1;
-    double low = 0;
-    double high = 1;
-    double under = -want;
-    double over = whole - want;
-    for (int k = 0; k < 60; ++k) {
-        const double at = low + (high - low) * (-under / (over - under));
+    return zero_between(0, 1, -want, whole - want, near_enough, [&](double at) {
         const std::unique_ptr<Geom::Curve> part{c.portion(0, at)};
-        const double off = part->length(curve_tolerance.in_mm()) - want;
-        if (std::abs(off) < near_enough || high - low < 1e-12) return at;
-        if (off < 0) {
-            low = at;
-            under = off;
-            over /= 2;
-        } else {
-            high = at;
-            over = off;
-            under /= 2;
-        }
-    }
-    return (low + high) / 2;
+        return part->length(curve_tolerance.in_mm()) - want;
+    });
 }
 
 }  // namespace

@@ -14,7 +14,7 @@ struct BustWay {
 };
 
 // Two slashes in this size, and the nearest larger size that one slash carries; empty where one slash is enough.
-[[nodiscard]] std::vector<BustWay> bust_ways(const Computed& now, const Pattern&, const SizeChart&,
-                                             const BodySet&, const Plan&);
+[[nodiscard]] std::vector<BustWay> bust_ways(const Computed& now, const Pattern&, const SizeChart&, const BodySet&,
+                                             const Plan&);
 
 }  // namespace sartorum
