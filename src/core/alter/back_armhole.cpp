@@ -18,11 +18,9 @@ constexpr double cut_at = 0.15;  // of the shoulder's outer edge
 Piece corner_turned(const Piece& piece, Point up, Point out_at, const Geom::Affine& how)
 {
     Piece p = piece;
-    const std::size_t hole = *edge_index(p, EdgeRole::Armhole);
     const std::size_t lower = part_edge(p, place_near(p, EdgeRole::Armhole, out_at));
     const std::size_t outer = part_edge(p, place_near(p, EdgeRole::Shoulder, up));
     turn_edges(p, outer, lower, how);  // the shoulder's outer part and the armhole's upper one
-    (void)hole;
     // Shoulder: one line from where it began.
     Curve& inner = p.edges[outer - 1].curve;
     const Curve tail = p.edges[outer].curve;
@@ -31,7 +29,7 @@ Piece corner_turned(const Piece& piece, Point up, Point out_at, const Geom::Affi
     const double leaning = Geom::angle_between(end_direction(tail), end_direction(inner));
     p.edges.erase(p.edges.begin() + static_cast<std::ptrdiff_t>(outer));
     // Armhole: the step halved, then one line.
-    const std::size_t upper = lower - 1 + 0;
+    const std::size_t upper = lower - 1;
     Curve& high = p.edges[upper].curve;
     Curve& low = p.edges[upper + 1].curve;
     const Point step = low.initialPoint() - high.finalPoint();
