@@ -121,13 +121,15 @@ void SeamWalk::draw_pair(QPainter& p, const QRectF& r, const Walk& walk)
     const QRectF in = r.adjusted(14, 4, -14, -4);
     p.setPen(d.ink);
     p.setFont(look_.cabin(16));
-    p.drawText(in.topLeft() + QPointF{0, 18 * look_.scale()}, words::seam_name(walk.seam));
+    p.drawText(in.topLeft() + QPointF{0, 18 * look_.scale()},
+               p.fontMetrics().elidedText(words::seam_name(walk.seam), Qt::ElideRight, int(in.width()) + 8));
     const Length longest = std::max(walk.a, walk.b);
     const auto bar = [&](double y, Length l, const std::vector<Length>& notches, const QColor& c,
                          const QString& name, bool down) {
         p.setPen(d.faded);
         p.setFont(look_.lato(13));
-        p.drawText(QPointF{in.left(), y - 6}, name);
+        const bool room = in.width() > 100 * look_.scale();  // name and length beside each other
+        if (room) p.drawText(QPointF{in.left(), y - 6}, name);
         p.setPen(d.ink);
         p.setFont(look_.lato(15, QFont::DemiBold));
         p.drawText(QRectF{in.left(), y - 24 * look_.scale(), in.width(), 20 * look_.scale()}, Qt::AlignRight,

@@ -138,7 +138,7 @@ PlanStation::PlanStation(Look& look, Room& room, QWidget* parent) : QWidget{pare
     side_column->setContentsMargins(0, 0, 0, 0);
     side_column->setSpacing(8);
     beside_ = new Choices{
-        look, {tr("Shoulder"), tr("What follows"), tr("Finished"), tr("Room")}, tr("Beside the plan"), side};
+        look, {tr("Shoulder"), tr("Follows"), tr("Finished"), tr("Room")}, tr("Beside the plan"), side};
     beside_->setObjectName("beside_plan");
     side_column->addWidget(beside_);
     auto* follows = new FollowsView{look, room, side};
