@@ -58,7 +58,8 @@ bool draw_shirt_dress(const QString& folder)
     const double busts[] = {840, 880, 920, 970, 1020, 1070, 1120};
     const double waists[] = {660, 700, 740, 790, 840, 890, 950};
     const double uppers[] = {321, 333, 346, 360, 375, 390, 405};  // finished
-    Pattern pattern{"Windlass shirt-dress, bodice", "Towpath Paper", {}, bodice_seams(Length::mm(3), Length::mm(24))};
+    Pattern pattern{
+        "Windlass shirt-dress, bodice", "Towpath Paper", {}, bodice_seams(Length::mm(3), Length::mm(24))};
     for (int i = 0; i < 7; ++i) {
         const double more = busts[i] - 880;
         BodiceFlat f;

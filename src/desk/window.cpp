@@ -48,8 +48,8 @@ Foot::Keys keys_of(Station s)
                     {"A", t("type an amount")},
                     {"Enter", t("to Paper")}};
         case Station::Paper:
-            return {{"← →", t("step")},        {"Space", t("done on paper")},        {"O", t("as bought")},
-                    {"F", t("finished")},      {"Z W", t("zoom to the cut, whole")}, {"M", t("lengths")},
+            return {{"← →", t("step")},           {"Space", t("done on paper")},        {"O", t("as bought")},
+                    {"F", t("finished")},         {"Z W", t("zoom to the cut, whole")}, {"M", t("lengths")},
                     {"K R", t("seams, roll one")}};
         case Station::Print: return {{"Tab", t("next")}, {"← →", t("kind, paper")}, {"Enter", t("save")}};
     }

@@ -385,7 +385,8 @@ QString step_detail(const Step& s, Unit unit)
         case StepKind::RedrawAcross:
             return t("Nothing at the tip and nothing at the notch, one smooth line between.");
         case StepKind::DrawBackCorner:
-            return t("From the shoulder straight down, well inside its middle, and from the armhole straight across.");
+            return t(
+                "From the shoulder straight down, well inside its middle, and from the armhole straight across.");
         case StepKind::OverlapBackArmhole: return t("Pivot where the cuts meet. The shoulder opens a little.");
         case StepKind::EaseShoulder: return t("One straight shoulder to the new tip; the armhole in one line.");
         case StepKind::RedrawBodiceSide: return t("Full at the mark, even up to the underarm.");

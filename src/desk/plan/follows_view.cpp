@@ -79,8 +79,8 @@ void FollowsView::refresh()
     for (auto* w : shown_) w->hide();
     shown_.clear();
     if (!room_.computed()) return;
-    if (const auto ways = bust_ways(*room_.computed(), *room_.pattern(), *room_.printed_chart(),
-                                    room_.body(), room_.plan());
+    if (const auto ways =
+            bust_ways(*room_.computed(), *room_.pattern(), *room_.printed_chart(), room_.body(), room_.plan());
         !ways.empty())
         add(ways);
     const auto chains = knock_ons(*room_.computed());
