@@ -226,21 +226,13 @@ BicepSpread bicep_spread(const Piece& sleeve, Length by)
     // The chords of the cap's halves keep their length; level again at the top, they are drawn as full as before.
     const Curve& cap_front = line(sleeve, EdgeRole::CapFront);
     const Curve& cap_back = line(sleeve, EdgeRole::CapBack);
-    p.edges[at(p, EdgeRole::CapFront)].curve =
-        ends_scaled_to_length(end_turned(eased(cap_front, to - top, to_front - front),
-                                         turned_by(line(sleeve, EdgeRole::UnderarmFront), under_front, true)),
-                              length(cap_front));
-    p.edges[at(p, EdgeRole::CapBack)].curve =
-        ends_scaled_to_length(start_turned(eased(cap_back, to_back - back, to - top),
-                                           turned_by(line(sleeve, EdgeRole::UnderarmBack), under_back, false)),
-                              length(cap_back));
-    Curve& low_edge = p.edges[at(p, EdgeRole::Hem)].curve;
-    low_edge = eased(hem_line, under_front.finalPoint() - hem_line.initialPoint(),
-                     under_back.initialPoint() - hem_line.finalPoint());
-    low_edge = start_turned(low_edge, turned_by(line(sleeve, EdgeRole::UnderarmFront), under_front, false));
-    low_edge = end_turned(low_edge, turned_by(line(sleeve, EdgeRole::UnderarmBack), under_back, true));
-    p.edges[at(p, EdgeRole::UnderarmFront)].curve = under_front;
-    p.edges[at(p, EdgeRole::UnderarmBack)].curve = under_back;
+    Curve& front_half = p.edges[at(p, EdgeRole::CapFront)].curve;
+    Curve& back_half = p.edges[at(p, EdgeRole::CapBack)].curve;
+    front_half = eased(cap_front, to - top, none);
+    back_half = eased(cap_back, none, to - top);
+    put_underarms(p, under_front, under_back);
+    front_half = ends_scaled_to_length(front_half, length(cap_front));
+    back_half = ends_scaled_to_length(back_half, length(cap_back));
     put_notches(p, places);
     settle_guides(p);
     return out;
