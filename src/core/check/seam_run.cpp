@@ -24,10 +24,20 @@ Geom::Affine onto(Point from, Point from_direction, Point to, Point to_direction
            Geom::Translate(to);
 }
 
-void add_notches(SeamRun& out, const Piece& piece, EdgeRole role, bool backwards, Length before)
+}  // namespace
+
+bool walked_backwards(const Piece& piece, EdgeRole role)
 {
-    Length along;
+    return role == EdgeRole::Armhole || role == EdgeRole::CapFront || role == EdgeRole::UnderarmBack ||
+           (piece.role == PieceRole::Waistband && role == EdgeRole::Waist);
+}
+
+std::vector<RunNotch> run_notches(const Piece& piece, EdgeRole role)
+{
+    std::vector<RunNotch> out;
     const Length whole = sewn_length(piece, role);
+    const bool backwards = walked_backwards(piece, role);
+    Length along;
     for (const auto& e : piece.edges) {
         if (e.role != role) continue;
         for (const auto& n : piece.notches) {
@@ -37,18 +47,12 @@ void add_notches(SeamRun& out, const Piece& piece, EdgeRole role, bool backwards
             const double t = static_cast<double>(time.curve_index) + time.t;
             if (off > 0.1 || t < 1e-6 || t > static_cast<double>(e.curve.size_default()) - 1e-6) continue;
             const Length here = along + length(split(e.curve, t).before);
-            out.notches.push_back({before + (backwards ? whole - here : here), n.count});
+            out.push_back({backwards ? whole - here : here, n.count});
         }
         along += length(e.curve);
     }
-}
-
-}  // namespace
-
-bool walked_backwards(const Piece& piece, EdgeRole role)
-{
-    return role == EdgeRole::Armhole || role == EdgeRole::CapFront || role == EdgeRole::UnderarmBack ||
-           (piece.role == PieceRole::Waistband && role == EdgeRole::Waist);
+    std::sort(out.begin(), out.end(), [](const RunNotch& x, const RunNotch& y) { return x.along < y.along; });
+    return out;
 }
 
 SeamRun seam_run(const Garment& g, const std::vector<SeamSide>& sides)
@@ -61,7 +65,7 @@ SeamRun seam_run(const Garment& g, const std::vector<SeamSide>& sides)
         const bool backwards = walked_backwards(*piece, s.role);
         const Curve sewn = closed_run(*piece, s.role);
         const Curve line = backwards ? reversed(sewn) : sewn;
-        add_notches(out, *piece, s.role, backwards, before);
+        for (const auto& n : run_notches(*piece, s.role)) out.notches.push_back({before + n.along, n.count});
         Geom::Affine laid = Geom::identity();
         if (out.pieces.empty()) {
             out.line = line;
@@ -74,8 +78,6 @@ SeamRun seam_run(const Garment& g, const std::vector<SeamSide>& sides)
         out.pieces.push_back({s.piece, laid});
         before += length(line);
     }
-    std::sort(out.notches.begin(), out.notches.end(),
-              [](const RunNotch& x, const RunNotch& y) { return x.along < y.along; });
     return out;
 }
 

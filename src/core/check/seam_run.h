@@ -28,6 +28,8 @@ struct SeamRun {
 // Seams are walked from their lower or inner end as a hand does: armhole and cap from the underarm up. True when
 // the outline runs the other way.
 [[nodiscard]] bool walked_backwards(const Piece&, EdgeRole);
+// The notches between the ends of a role's sewn edges, from where the seam starts, in order.
+[[nodiscard]] std::vector<RunNotch> run_notches(const Piece&, EdgeRole);
 [[nodiscard]] SeamRun seam_run(const Garment&, const std::vector<SeamSide>&);
 // Takes b's laid pieces to where they lie when both seams are used up to `along`, at most the shorter's length.
 [[nodiscard]] Geom::Affine rolled(const SeamRun& a, const SeamRun& b, Length along);

@@ -23,27 +23,9 @@ Walked walk_side(const Garment& g, const std::vector<SeamSide>& sides)
     for (const auto& s : sides) {
         const Piece* piece = find_piece(g.pieces, s.piece);
         if (!piece) continue;
-        Length along;
-        const std::size_t first = out.notches.size();
-        for (const auto& e : piece->edges) {
-            if (e.role != s.role) continue;
-            for (const auto& n : piece->notches) {
-                Geom::Coord off = 0;
-                if (n.on != s.role) continue;
-                const auto time = e.curve.nearestTime(n.at, &off);
-                const double t = static_cast<double>(time.curve_index) + time.t;
-                if (off < 0.1 && t > 1e-6 && t < static_cast<double>(e.curve.size_default()) - 1e-6)
-                    out.notches.push_back(along + length(split(e.curve, t).before));
-            }
-            along += length(e.curve);
-        }
-        for (std::size_t i = first; i < out.notches.size(); ++i) {
-            if (walked_backwards(*piece, s.role)) out.notches[i] = along - out.notches[i];
-            out.notches[i] += out.length;
-        }
-        out.length += along;
+        for (const auto& n : run_notches(*piece, s.role)) out.notches.push_back(out.length + n.along);
+        out.length += sewn_length(*piece, s.role);
     }
-    std::sort(out.notches.begin(), out.notches.end());
     return out;
 }
 
