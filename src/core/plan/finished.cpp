@@ -109,10 +109,47 @@ std::vector<GirthAt> girths(const Garment& g)
     return out;
 }
 
+// What the garment measures where the tape lay: its own measure where it has one, else read off its girths.
+Length garment_at(const std::vector<GirthAt>& girths, const FlatMeasures& flat, const BodyGirthAt& body, bool top)
+{
+    if (body.measure == Measure::Waist) return flat.waist;
+    if (body.measure == Measure::Hip && !top) return flat.hip;
+    if (body.measure == Measure::Bust) return flat.bust;
+    const auto nearest = std::min_element(girths.begin(), girths.end(), [&](const GirthAt& a, const GirthAt& b) {
+        return abs(a.height - body.at.height) < abs(b.height - body.at.height);
+    });
+    return nearest->girth;
+}
+
 void add_body(EaseProfile& out, const BodySet& body, Measure m, Length height, bool level_measured)
 {
     const auto taken = body.taken(m);
-    if (taken) out.body.push_back({m, {height, taken->value}, level_measured});
+    if (taken) out.body.push_back({m, {height, taken->value}, level_measured, {}, {}});
+}
+
+EaseProfile body_levels(const Computed& c, const BodySet& body)
+{
+    EaseProfile out{girths(c.traced), girths(c.altered), {}};
+    const Piece& front = *find_piece(c.altered.pieces, PieceRole::Front);
+    if (is_bodice(front)) {
+        const Length under = out.after.front().height;
+        add_body(out, body, Measure::HighBust, under, false);
+        const auto waist_length = body.taken(Measure::FrontWaistLength);
+        const auto depth = body.taken(Measure::BustDepth);
+        const bool known = waist_length && depth;
+        Length level = under * 0.8;
+        if (front.bust_point) level = Length::mm((*front.bust_point)[Geom::Y] - waist_level(front));
+        if (known) level = waist_length->value - depth->value;
+        add_body(out, body, Measure::Bust, level, known);
+    }
+    add_body(out, body, Measure::Waist, {}, true);
+    const bool below = out.after.back().height < Length::mm(-60);
+    if (!below) return out;
+    const auto depth = body.taken(Measure::WaistToHip);
+    const Length hip = depth ? depth->value * -1.0 : usual_hip;
+    add_body(out, body, Measure::HighHip, hip / 2.0, false);
+    add_body(out, body, Measure::Hip, hip, depth.has_value());
+    return out;
 }
 
 }  // namespace
@@ -150,26 +187,12 @@ std::vector<FinishedRow> finished_table(const Computed& c, const SizeChart& prin
 
 EaseProfile ease_profile(const Computed& c, const BodySet& body)
 {
-    EaseProfile out{girths(c.traced), girths(c.altered), {}};
-    const Piece& front = *find_piece(c.altered.pieces, PieceRole::Front);
-    if (is_bodice(front)) {
-        const Length under = out.after.front().height;
-        add_body(out, body, Measure::HighBust, under, false);
-        const auto waist_length = body.taken(Measure::FrontWaistLength);
-        const auto depth = body.taken(Measure::BustDepth);
-        const bool known = waist_length && depth;
-        Length level = under * 0.8;
-        if (front.bust_point) level = Length::mm((*front.bust_point)[Geom::Y] - waist_level(front));
-        if (known) level = waist_length->value - depth->value;
-        add_body(out, body, Measure::Bust, level, known);
+    EaseProfile out = body_levels(c, body);
+    const bool top = c.checks.shoulder.has_value();
+    for (auto& b : out.body) {
+        b.ease_before = garment_at(out.before, c.traced_flat, b, top) - b.at.girth;
+        b.ease_after = garment_at(out.after, c.altered_flat, b, top) - b.at.girth;
     }
-    add_body(out, body, Measure::Waist, {}, true);
-    const bool below = out.after.back().height < Length::mm(-60);
-    if (!below) return out;
-    const auto depth = body.taken(Measure::WaistToHip);
-    const Length hip = depth ? depth->value * -1.0 : usual_hip;
-    add_body(out, body, Measure::HighHip, hip / 2.0, false);
-    add_body(out, body, Measure::Hip, hip, depth.has_value());
     return out;
 }
 

@@ -47,6 +47,8 @@ struct BodyGirthAt {
     Measure measure{};
     GirthAt at;
     bool level_measured = false;  // else the level is the pattern's, and so only likely
+    Length ease_before{};         // of the garment as traced, and as altered, at that level
+    Length ease_after{};
 };
 
 // Garment girths are of the pieces, level by level; body girths only where the tape lay: between them nothing is

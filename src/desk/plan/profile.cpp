@@ -8,39 +8,6 @@
 #include "words/words.h"
 
 namespace sartorum::desk {
-namespace {
-
-// What the garment measures where the tape lay: its own measure where it has one, else read off its girths.
-Length garment_at(const std::vector<GirthAt>& girths, const FlatMeasures& flat, const BodyGirthAt& body, bool top)
-{
-    if (body.measure == Measure::Waist) return flat.waist;
-    if (body.measure == Measure::Hip && !top) return flat.hip;
-    if (body.measure == Measure::Bust) return flat.bust;
-    const auto nearest = std::min_element(girths.begin(), girths.end(), [&](const GirthAt& a, const GirthAt& b) {
-        return abs(a.height - body.at.height) < abs(b.height - body.at.height);
-    });
-    return nearest->girth;
-}
-
-struct Eases {
-    BodyGirthAt body;
-    Length was;
-    Length is;
-};
-
-std::vector<Eases> eases(const Computed& c, const EaseProfile& profile)
-{
-    std::vector<Eases> out;
-    const bool top = c.checks.shoulder.has_value();
-    for (const auto& b : profile.body) {
-        const Length was = garment_at(profile.before, c.traced_flat, b, top) - b.at.girth;
-        const Length is = garment_at(profile.after, c.altered_flat, b, top) - b.at.girth;
-        out.push_back({b, was, is});
-    }
-    return out;
-}
-
-}  // namespace
 
 Profile::Profile(Look& look, Room& room, QWidget* parent) : Panel{look, parent}, room_{room}
 {
@@ -57,8 +24,8 @@ void Profile::describe()
     const auto& c = room_.computed();
     if (!c) return setAccessibleDescription({});
     QStringList out;
-    for (const auto& e : eases(*c, ease_profile(*c, room_.body())))
-        out << words::measure_name(e.body.measure) + " " + words::number(e.is, look_.unit());
+    for (const auto& e : ease_profile(*c, room_.body()).body)
+        out << words::measure_name(e.measure) + " " + words::number(e.ease_after, look_.unit());
     setAccessibleDescription(out.isEmpty() ? QString{} : tr("ease planned: %1").arg(out.join(", ")));
 }
 
@@ -126,10 +93,10 @@ void Profile::paintEvent(QPaintEvent* e)
     for (const auto& b : profile.body) known.push_back(b.at);
     if (known.size() > 1) draw_line(known, QPen{d.walnut_line, 1.6, Qt::DotLine});
     double last = -100;
-    for (const auto& ease : eases(c, profile)) {
-        const QPointF at = place(ease.body.at);
+    for (const auto& ease : profile.body) {
+        const QPointF at = place(ease.at);
         p.setPen(QPen{d.walnut, 1.6});
-        p.setBrush(ease.body.level_measured ? d.walnut : d.sheet);
+        p.setBrush(ease.level_measured ? d.walnut : d.sheet);
         p.drawEllipse(at, 4.5, 4.5);
         const double y = std::max(at.y(), last + 38 * k);
         last = y;
@@ -138,15 +105,16 @@ void Profile::paintEvent(QPaintEvent* e)
         p.setPen(d.walnut);
         p.setFont(look_.lato(12.5, QFont::DemiBold));
         p.drawText(QRectF{0, y - 26 * k, width() - 20.0, 16 * k}, Qt::AlignRight,
-                   words::measure_name(ease.body.measure));
+                   words::measure_name(ease.measure));
         p.setPen(d.woad);
-        const double w = number_width(look_, ease.is, look_.unit(), 20, QFont::Normal, false);
-        draw_number(p, look_, {width() - 20 - w, y + 8 * k}, ease.is, look_.unit(), 20, QFont::Normal, false);
-        if (abs(ease.is - ease.was) < Length::mm(0.5)) continue;
+        const double w = number_width(look_, ease.ease_after, look_.unit(), 20, QFont::Normal, false);
+        draw_number(p, look_, {width() - 20 - w, y + 8 * k}, ease.ease_after, look_.unit(), 20, QFont::Normal,
+                    false);
+        if (abs(ease.ease_after - ease.ease_before) < Length::mm(0.5)) continue;
         p.setPen(d.faded);
         p.setFont(look_.lato(12.5));
         p.drawText(QRectF{0, y - 6 * k, width() - 28.0 - w, 18 * k}, Qt::AlignRight,
-                   tr("was %1").arg(words::number(ease.was, look_.unit())));
+                   tr("was %1").arg(words::number(ease.ease_before, look_.unit())));
     }
     // Legend.
     const double y = height() - 46 * k;
