@@ -7,6 +7,7 @@
 #include <cmath>
 
 #include "core/paper/area.h"
+#include "core/pattern/princess.h"
 #include "formats/painter_paths.h"
 #include "formats/pattern_svg.h"
 #include "formats/text_file.h"
@@ -72,7 +73,7 @@ void paint_piece(QPainter& p, const PrintJob& job, const Piece& piece)
     p.setPen(pen(0.35, Qt::DashLine));
     p.drawPath(painter_path(piece));
     p.setPen(pen(0.35));
-    for (const auto& d : piece.darts) p.drawPath(dart_path(d));
+    p.drawPath(darts_path(piece));
     for (const auto& g : piece.guides) {
         if (g.kind == GuideKind::Grain) {
             p.drawPath(grain_path(g, 8.0 / job.divide));
@@ -193,7 +194,7 @@ Layout lay_out_within(const PrintJob& job, double widest)
     double y = 12 + side + 14;
     double row_height = 0;
     double right = area.width();
-    for (const auto& piece : job.pieces) {
+    for (const auto& piece : as_cut(job.pieces)) {
         const Piece scaled = moved(piece, Geom::Scale(scale));
         Piece p = scaled;
         for (auto& e : p.edges) e.allowance = e.allowance * scale;

@@ -2,6 +2,9 @@
 
 #include <limits>
 
+#include "core/pattern/dart.h"
+#include "core/pattern/princess.h"
+
 namespace sartorum::formats {
 namespace {
 
@@ -52,6 +55,23 @@ QPainterPath dart_path(const Dart& d)
     path.lineTo(on_paper(d.tip));
     path.lineTo(on_paper(d.leg_b));
     return path;
+}
+
+QPainterPath darts_path(const Piece& piece)
+{
+    QPainterPath out;
+    const auto seam = piece.princess ? princess_mouths(piece) : std::nullopt;
+    std::vector<bool> drawn(piece.darts.size(), false);
+    if (seam) {
+        const auto [centre, side] = princess_seams(piece, *seam);
+        out.addPath(painter_path(centre));
+        out.addPath(painter_path(side));
+        drawn[dart_at(piece, seam->upper)] = drawn[dart_at(piece, seam->lower)] = true;
+    }
+    for (std::size_t i = 0; i < piece.darts.size(); ++i) {
+        if (!drawn[i]) out.addPath(dart_path(piece.darts[i]));
+    }
+    return out;
 }
 
 QPainterPath notch_path(const Piece& piece, const Notch& n, double size)

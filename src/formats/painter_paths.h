@@ -14,6 +14,8 @@ namespace sartorum::formats {
 [[nodiscard]] QPainterPath painter_path(const Piece&);  // the closed outline
 [[nodiscard]] QPainterPath painter_path(const std::vector<Polygon>&);
 [[nodiscard]] QPainterPath dart_path(const Dart&);
+// All darts of a piece; of a front laid together from two panels, the seam as both are cut.
+[[nodiscard]] QPainterPath darts_path(const Piece&);
 // The triangle of a notch, standing on the seam line and pointing into the piece, `size` high.
 [[nodiscard]] QPainterPath notch_path(const Piece&, const Notch&, double size);
 [[nodiscard]] QPainterPath grain_path(const Guide&, double head);

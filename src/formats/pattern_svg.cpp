@@ -172,6 +172,7 @@ private:
         p.name = attribute("data-name").left(80).toStdString();
         p.role = *role;
         p.cut = std::clamp(attribute("data-cut").toInt(), 1, 20);
+        p.princess = attribute("data-princess") == "true";
         pattern_.sizes.back().pieces.push_back(std::move(p));
         piece_depth_ = static_cast<int>(stack_.size());
         return true;
@@ -295,6 +296,7 @@ void write_piece(QXmlStreamWriter& xml, const Piece& p, Point at)
     xml.writeAttribute("data-name", QString::fromStdString(p.name));
     xml.writeAttribute("data-role", role_text(key(p.role)));
     xml.writeAttribute("data-cut", QString::number(p.cut));
+    if (p.princess) xml.writeAttribute("data-princess", "true");
     xml.writeAttribute("transform", QString::fromStdString("translate(" + decimal(at[Geom::X]) + " " +
                                                            decimal(at[Geom::Y]) + ")"));
     for (const auto& e : p.edges) {

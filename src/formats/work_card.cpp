@@ -235,7 +235,7 @@ void paint_step(QPainter& p, const Step& s, const QRectF& box, Unit u)
     p.setBrush(Qt::NoBrush);
     p.setPen(QPen{Qt::darkGray, 0.4, Qt::DotLine});
     for (const auto& panel : s.picture.panels) {
-        for (const auto& d : panel.darts) p.drawPath(t.map(dart_path(d)));
+        p.drawPath(t.map(darts_path(panel)));
     }
     for (const auto& from : s.picture.redrawn_from) {
         p.setPen(QPen{Qt::darkGray, 0.6, Qt::DashLine});

@@ -134,6 +134,7 @@ QString method_name(AdjustmentKind kind, std::size_t method)
     if (key == "kept") return t("Waist kept wide");
     if (key == "eased") return t("No dart, eased");
     if (key == "two_slashes") return t("Two slashes");
+    if (key == "princess") return t("Into the seam");
     if (key == "with_length") return t("With length");
     if (key == "dart_only") return t("Dart only");
     if (key == "cap_kept") return t("Cap kept");
@@ -179,6 +180,8 @@ QString method_cost(AdjustmentKind kind, std::size_t method)
     if (key == "kept") return t("The lower edge stays wider by the amount on each half front.");
     if (key == "eased")
         return t("No dart is sewn: its mouth is eased into the side seam. Small amounts, cloth that eases.");
+    if (key == "princess")
+        return t("No dart is sewn: the seam over the bust takes what opens at the side and at the waist.");
     if (key == "two_slashes")
         return t("Half of the amount twice, the second hinged nearer the underarm: for more than two cups.");
     if (key == "with_length")

@@ -90,6 +90,9 @@ QString step_title(const Step& s, Unit unit)
         case StepKind::MarkDartTip:
             return more ? t("Mark a tip %1 lower").arg(a) : t("Mark a tip %1 higher").arg(a);
         // widths of a bodice
+        case StepKind::LayTogether: return t("Lay the two front panels together at the bust point");
+        case StepKind::CloseIntoSeam: return t("Close the %1 at the side into the seam").arg(a);
+        case StepKind::RedrawSeam: return t("Draw the seam again on both panels");
         case StepKind::DrawBustLines: return t("Draw the three lines to the bust point");
         case StepKind::CutBustLines: return t("Cut them, leaving two hinges");
         case StepKind::SwingBust:
@@ -342,6 +345,18 @@ QString step_detail(const Step& s, Unit unit)
                 "Along the grain, and by a hair sideways so that it stays on the side seam. Tape paper into the "
                 "gap.");
         case StepKind::MarkDartTip: return t("Straight along the grain from the dart's tip. The mouth stays.");
+        case StepKind::LayTogether:
+            return t(
+                "Grain lines parallel; pin them so. They part above and below the bust point, as darts would, and "
+                "the front is worked as one piece.");
+        case StepKind::CloseIntoSeam:
+            return t(
+                "Turn the upper side about the bust point until the side edges meet, and tape. The seam opens "
+                "above the bust instead; what the waist gained opens it below.");
+        case StepKind::RedrawSeam:
+            return t("From its upper end to the bust point and on to its lower end, rounded within %1 of the bust "
+                     "point; the same length on both panels. Then part them again.")
+                .arg(amount(abs(s.amount), u));
         case StepKind::DrawBustLines:
             return t(
                 "From the lower edge along the grain to the bust point, and on to the armhole a third of its "

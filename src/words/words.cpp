@@ -16,7 +16,9 @@ QString amount(Length l, Unit u, bool change)
     return text(length_text(l, u, change));
 }
 
-QString piece_name(const Piece& p)
+namespace {
+
+QString whole_name(const Piece& p)
 {
     if (!p.name.empty()) return text(p.name);
     switch (p.role) {
@@ -27,6 +29,14 @@ QString piece_name(const Piece& p)
         case PieceRole::Other: return t("Another piece");
     }
     return {};
+}
+
+}  // namespace
+
+QString piece_name(const Piece& p)
+{
+    if (!edge_index(p, EdgeRole::Princess)) return whole_name(p);
+    return (edge_index(p, EdgeRole::Centre) ? t("%1, centre panel") : t("%1, side panel")).arg(whole_name(p));
 }
 
 QString seam_name(const std::string& id)

@@ -8,7 +8,9 @@
 #include "core/paper/bust_spread.h"
 #include "core/paper/dart_redraw.h"
 #include "core/paper/panels.h"
+#include "core/paper/princess_redraw.h"
 #include "core/pattern/dart.h"
+#include "core/pattern/princess.h"
 
 namespace sartorum {
 namespace {
@@ -73,6 +75,74 @@ Outcome<BustSpread> swung(Applied& out, Piece& front, Length a, double hinge, Wa
     return spread;
 }
 
+// For a smaller bust a front of two panels lends a side dart as large as the swing will close.
+Outcome<Piece> with_dart_to_close(const Piece& front, Length a, double hinge)
+{
+    constexpr int parts = 12;
+    const double most = upper_radians(front);
+    Length least;
+    for (int i = 1; i <= parts; ++i) {
+        const auto lent = side_dart_from_princess(front, most * 0.97 * i / parts);
+        if (!lent) break;
+        least = least_spread(*lent, hinge);
+        if (least <= a) return *lent;
+    }
+    return refuse_amount(Why::DartTooSmall, "bust", a, least, {});
+}
+
+// On the side panel's part of the armhole, whatever the seam leaves of it.
+double hinge_on_side_panel(const Piece& front, double wanted)
+{
+    const std::size_t upper = princess_mouths(front)->upper;
+    if (dart_role(front, upper) != EdgeRole::Armhole) return wanted;
+    const Length below = length(front.edges[upper + 1].curve);
+    return std::min(wanted, 0.8 * (below / sewn_length(front, EdgeRole::Armhole)));
+}
+
+// The seam is where paper parts already: no dart is sewn at the side, and nothing shows of the swing but a seam
+// that bends more over the bust.
+Outcome<bool> swing_into_seam(Applied& out, Piece& front, Length a, double share)
+{
+    const double hinge = hinge_on_side_panel(front, share);
+    if (a < Length{}) {
+        const auto lent = with_dart_to_close(front, a, hinge);
+        if (!lent) return tl::make_unexpected(lent.error());
+        front = *lent;
+    }
+    const auto spread = bust_spread(front, a, hinge, {}, WaistGap::Dart);
+    if (!spread) return tl::make_unexpected(spread.error());
+    add_swing(out, front, *spread, a);
+    Piece swung = spread->piece;
+    // The centre panel only becomes longer: the seam stays where it was across.
+    swung.bust_point = spread->bust_point - Point{0, spread->gain.in_mm()};
+    // The bust line goes with the lower side panel, which is not turned.
+    for (auto& g : swung.guides) {
+        if (const auto was = guide(front, g.kind); g.kind == GuideKind::Bust)
+            g = {g.kind, was->a - Point{0, spread->gain.in_mm()}, was->b + Point{a.in_mm(), -spread->gain.in_mm()}};
+    }
+    out.steps.push_back(redrawn_step(front, swung, StepKind::DropCentre, spread->gain));
+    const Piece after = mouth_in(swung, EdgeRole::Side) ? side_dart_into_princess(swung) : swung;
+    out.steps.push_back(redrawn_step(swung, after, StepKind::CloseIntoSeam, spread->dart_is));
+    front = after;
+    return true;
+}
+
+Outcome<Applied> alter_princess(const Garment& garment, Length a, std::size_t rounds)
+{
+    Applied out{garment, {}};
+    Piece& front = *find_piece(out.garment.pieces, PieceRole::Front);
+    if (!princess_mouths(front)) return refuse(Why::NeedsBustPoint, "bust");
+    out.steps.push_back(step_on(front, StepKind::LayTogether));
+    for (std::size_t i = 0; i < rounds; ++i) {
+        const auto ok = swing_into_seam(out, front, a / static_cast<double>(rounds), hinges[i]);
+        if (!ok) return tl::make_unexpected(ok.error());
+    }
+    settle_bodice_guides(front);
+    out.steps.push_back(step_on(front, StepKind::RedrawSeam, rounded_over));
+    if (const auto even = match_sides(out); !even) return tl::make_unexpected(even.error());
+    return out;
+}
+
 void take_in_at_side(Applied& out, Piece& front, Length a)
 {
     const Piece after = side_redrawn(front, {}, -a, -a);
@@ -119,6 +189,7 @@ Outcome<Applied> alter_bust(const Garment& garment, const Dose& dose)
     if (const auto ok = within(a, "bust", bust_two_slashes_limit); !ok) return tl::make_unexpected(ok.error());
     const bool hemmed = bottom_role(*find_piece(garment.pieces, PieceRole::Front)) == EdgeRole::Hem;
     if (method == BustMethod::WaistDart && hemmed) return refuse(Why::NeedsWaistSeam, "bust");
+    if (find_piece(garment.pieces, PieceRole::Front)->princess) return alter_princess(garment, a, two ? 2 : 1);
     Applied out{garment, {}};
     Piece& front = *find_piece(out.garment.pieces, PieceRole::Front);
     const Piece drafted = front;

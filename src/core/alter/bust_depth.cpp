@@ -8,7 +8,9 @@
 #include "core/paper/bodice_redraw.h"
 #include "core/paper/dart_redraw.h"
 #include "core/paper/panels.h"
+#include "core/paper/princess_redraw.h"
 #include "core/pattern/dart.h"
+#include "core/pattern/princess.h"
 
 namespace sartorum {
 namespace {
@@ -143,6 +145,24 @@ Outcome<bool> re_aim(Applied& out, Piece& piece, const SideDart& at, Length amou
     return true;
 }
 
+// The seam's fullest place, where both panels' sides run to.
+Outcome<bool> move_seam_point(Applied& out, Piece& piece, Length amount)
+{
+    if (abs(amount) > re_aim_limit)
+        return refuse_amount(Why::AmountTooLarge, "bust_depth", amount, -re_aim_limit, re_aim_limit);
+    const Point was = *piece.bust_point;
+    Piece after = piece;
+    carry_bust_point(after, {0, -amount.in_mm()});
+    settle_princess(after);
+    Step mark = step_on(piece, StepKind::MarkDartTip, amount);
+    mark.picture.lines = {{was, *after.bust_point}};
+    mark.picture.dimensions = {{was, *after.bust_point, abs(amount)}};
+    out.steps.push_back(mark);
+    out.steps.push_back(redrawn_step(piece, after, StepKind::RedrawSeam, rounded_over));
+    piece = after;
+    return true;
+}
+
 }  // namespace
 
 Outcome<Applied> alter_bust_depth(const Garment& garment, const Dose& dose)
@@ -151,6 +171,10 @@ Outcome<Applied> alter_bust_depth(const Garment& garment, const Dose& dose)
         return tl::make_unexpected(ok.error());
     Applied out{garment, {}};
     Piece& front = *find_piece(out.garment.pieces, PieceRole::Front);
+    if (front.princess) {
+        if (const auto ok = move_seam_point(out, front, dose.front); !ok) return tl::make_unexpected(ok.error());
+        return out;
+    }
     const auto at = side_dart(front);
     if (!at) return refuse(Why::NeedsSideDart, "bust_depth");
     const auto ok = static_cast<BustDepthMethod>(dose.method) == BustDepthMethod::MoveBox

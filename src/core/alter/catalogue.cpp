@@ -41,7 +41,8 @@ constexpr std::array<std::string_view, 4> sway_back_methods{"centre_seam", "fold
                                                             "waist_seam"};
 
 constexpr std::array<std::string_view, 2> share_methods{"quarters", "back_only"};
-constexpr std::array<std::string_view, 5> bust_methods{"side", "waist_dart", "kept", "eased", "two_slashes"};
+constexpr std::array<std::string_view, 6> bust_methods{"side",  "waist_dart",  "kept",
+                                                       "eased", "two_slashes", "princess"};
 constexpr std::array<std::string_view, 2> knit_dart_methods{"with_length", "dart_only"};
 constexpr std::array<std::string_view, 5> dart_places{"side", "armhole", "shoulder", "waist", "neck"};
 constexpr std::array<std::string_view, 2> upper_arm_methods{"cap_kept", "split_through"};
@@ -78,11 +79,19 @@ bool with_hip(const Garment& g)
 }
 bool without_dart(const Garment& g)
 {
-    return is_bodice(g) && !with_side_dart(g);
+    return is_bodice(g) && !with_side_dart(g) && !front_of(g).princess;
 }
 bool with_dart(const Garment& g)
 {
     return is_bodice(g) && !front_of(g).darts.empty();
+}
+bool with_movable_dart(const Garment& g)
+{
+    return with_dart(g) && !front_of(g).princess;
+}
+bool with_depth(const Garment& g)
+{
+    return with_side_dart(g) || front_of(g).princess;
 }
 bool sleeved(const Garment& g)
 {
@@ -99,14 +108,26 @@ bool share_open(const Garment& g, std::size_t method)
 }
 bool bust_way_open(const Garment& g, std::size_t method)
 {
-    switch (static_cast<BustMethod>(method)) {
+    const auto way = static_cast<BustMethod>(method);
+    if (front_of(g).princess) return way == BustMethod::Princess || way == BustMethod::TwoSlashes;
+    switch (way) {
+        case BustMethod::Princess: return false;
         case BustMethod::WaistDart: return bottom_role(front_of(g)) == EdgeRole::Waist;
         case BustMethod::Eased: return without_dart(g);
         default: return true;
     }
 }
+bool bust_depth_way_open(const Garment& g, std::size_t method)
+{
+    return !front_of(g).princess || static_cast<BustDepthMethod>(method) == BustDepthMethod::ReAim;
+}
+std::size_t usual_bust_depth(const Garment& g)
+{
+    return static_cast<std::size_t>(front_of(g).princess ? BustDepthMethod::ReAim : BustDepthMethod::MoveBox);
+}
 std::size_t usual_bust(const Garment& g)
 {
+    if (front_of(g).princess) return static_cast<std::size_t>(BustMethod::Princess);
     const bool darted = mouth_in(front_of(g), EdgeRole::Waist).has_value();
     return static_cast<std::size_t>(darted ? BustMethod::WaistDart : BustMethod::Side);
 }
@@ -182,7 +203,7 @@ std::array<Adjustment, adjustment_count> made()
              alter_round_back),
         even(ArmholeDepth, "armhole_depth", Zone::Lengths, ActsOn::Both, armhole_depth_limit, bodice,
              propose_nothing, alter_armhole_depth),
-        even(BustDepth, "bust_depth", Zone::Lengths, ActsOn::Front, bust_depth_limit, with_side_dart,
+        even(BustDepth, "bust_depth", Zone::Lengths, ActsOn::Front, bust_depth_limit, with_depth,
              propose_bust_depth, alter_bust_depth, Measure::BustDepth),
         even(BodiceLength, "bodice_length", Zone::Lengths, ActsOn::Apart, bodice_length_limit, bodice,
              propose_bodice_length, alter_bodice_length, Measure::FrontWaistLength),
@@ -196,7 +217,8 @@ std::array<Adjustment, adjustment_count> made()
              Measure::Bust),
         pinch(KnitDart, "knit_dart", Zone::Widths, ActsOn::Front, knit_pinch_limit, without_dart, alter_knit_dart),
         pinch(NeckGape, "neck_gape", Zone::Widths, ActsOn::Front, gape_limit, with_dart, alter_neck_gape),
-        pinch(ArmholeGape, "armhole_gape", Zone::Widths, ActsOn::Front, gape_limit, with_dart, alter_armhole_gape),
+        pinch(ArmholeGape, "armhole_gape", Zone::Widths, ActsOn::Front, gape_limit, with_movable_dart,
+              alter_armhole_gape),
         even(AcrossFront, "across_front", Zone::Widths, ActsOn::Front, across_front_most, bodice,
              propose_across_front, alter_across_front, Measure::AcrossFront),
         pinch(BackArmhole, "back_armhole", Zone::Widths, ActsOn::Back, back_armhole_limit, bodice,
@@ -205,7 +227,8 @@ std::array<Adjustment, adjustment_count> made()
              propose_width_at_waist, alter_width_at_waist, Measure::Waist),
         even(WidthAtHip, "width_at_hip", Zone::Widths, ActsOn::Both, width_limit, with_hip, propose_width_at_hip,
              alter_width_at_hip, Measure::Hip),
-        pinch(DartMoved, "dart_moved", Zone::Widths, ActsOn::Front, dart_moved_limit, with_dart, alter_dart_moved),
+        pinch(DartMoved, "dart_moved", Zone::Widths, ActsOn::Front, dart_moved_limit, with_movable_dart,
+              alter_dart_moved),
         even(UpperArm, "upper_arm", Zone::Sleeve, ActsOn::Sleeve, upper_arm_limit, sleeved, propose_upper_arm,
              alter_upper_arm, Measure::UpperArm),
         even(CapHeight, "cap_height", Zone::Sleeve, ActsOn::Sleeve, cap_height_limit, sleeved, propose_cap_height,
@@ -238,6 +261,8 @@ std::array<Adjustment, adjustment_count> made()
     at(RoundBack).usual_method = by_centre_back;
     at(RoundBack).noted = round_back_noted;
     at(BustDepth).methods = bust_depth_methods;
+    at(BustDepth).method_serves = bust_depth_way_open;
+    at(BustDepth).usual_method = usual_bust_depth;
     at(SwayBack).methods = sway_back_methods;
     at(SwayBack).usual_method = by_centre_back;
     at(SwayBack).most = {};

@@ -85,6 +85,8 @@ HandMark hand_mark(StepKind kind)
         case StepKind::CutCap: return HandMark::Cut;
         case StepKind::SwingBust:
         case StepKind::DropCentre:
+        case StepKind::LayTogether:
+        case StepKind::CloseIntoSeam:
         case StepKind::SwingDart:
         case StepKind::SpreadBicep:
         case StepKind::SpreadSleeve:
@@ -93,6 +95,7 @@ HandMark hand_mark(StepKind kind)
         case StepKind::CloseGape:
         case StepKind::OverlapBackArmhole: return HandMark::Overlap;
         case StepKind::RedrawBustDart:
+        case StepKind::RedrawSeam:
         case StepKind::TakeInSide:
         case StepKind::DrawWaistDart:
         case StepKind::RedrawUnderarm:

@@ -69,6 +69,9 @@ enum class StepKind {
     SlideBox,     // down (up) by amount
     MarkDartTip,  // amount under (above) the tip
     // widths of a bodice
+    LayTogether,     // two panels at the bust point
+    CloseIntoSeam,   // amount at the side
+    RedrawSeam,      // rounded over the bust point within amount
     DrawBustLines,   // from the lower edge up to the bust point, on to the armhole, `place` above the underarm;
                      // from the side to the bust point
     CutBustLines,    // leaves hinges at the armhole and at the bust point

@@ -227,8 +227,8 @@ void add_bottom(Piece& p, const BodiceFlat& f, const Half& h)
         before = split(line, crossing(at + h.waist_dart / 2)).before;
         after = split(line, crossing(at - h.waist_dart / 2)).after;
         const Point middle = (before.finalPoint() + after.initialPoint()) / 2;
-        const double top =
-            h.front ? bust_point(f)[Geom::Y] - drawn_back.in_mm() : middle[Geom::Y] + back_dart_length.in_mm();
+        const double top = h.front ? bust_point(f)[Geom::Y] - (f.princess ? 0 : drawn_back.in_mm())
+                                   : middle[Geom::Y] + back_dart_length.in_mm();
         // On the middle line of the mouth, so that both legs are as long.
         const Point square = Geom::unit_vector(Geom::rot90(before.finalPoint() - after.initialPoint()));
         tip = middle + square * ((top - middle[Geom::Y]) / square[Geom::Y]);
@@ -300,7 +300,8 @@ Piece panel(const BodiceFlat& f, const Half& h, const SideSeam& side)
 
 Outcome<bool> drawable(const BodiceFlat& f)
 {
-    const bool darted = f.side_dart > Length{} || f.front_dart > Length{};
+    const bool darted = f.side_dart > Length{} || f.front_dart > Length{} || f.princess;
+    const bool below = f.below_waist > Length{};
     const Length quarter = f.bust / 4.0;
     return check_ranges(
         {{"bust", f.bust, Length::mm(400), Length::mm(2200)},
@@ -318,17 +319,41 @@ Outcome<bool> drawable(const BodiceFlat& f)
          {"side_length", f.side_length, Length::mm(60), Length::mm(400)},
          {"bust_depth", f.bust_depth, darted ? Length::mm(120) : Length{}, f.front_length - Length::mm(40)},
          {"bust_span", f.bust_span, darted ? Length::mm(100) : Length{}, f.bust / 2.0},
-         {"side_dart", f.side_dart, Length{}, Length::mm(90)},
-         {"front_dart", f.front_dart, Length{}, Length::mm(70)},
+         {"side_dart", f.side_dart, Length{}, f.princess ? Length{} : Length::mm(90)},
+         {"seam_above", f.seam_above, f.princess ? Length::mm(1) : Length{}, Length::mm(60)},
+         {"front_dart", f.front_dart, f.princess ? Length::mm(3) : Length{}, Length::mm(70)},
          {"back_dart", f.back_dart, Length{}, Length::mm(70)},
          {"shoulder_dart", f.shoulder_dart, Length{}, Length::mm(30)},
          {"shoulder_ease", f.shoulder_ease, Length{}, Length::mm(15)},
          {"front_more", f.front_more, Length::mm(-80), Length::mm(160)},
-         {"below_waist", f.below_waist, Length{}, Length::mm(900)},
-         {"hip", f.hip, f.below_waist > Length{} ? Length::mm(400) : Length{}, Length::mm(2800)},
+         {"below_waist", f.below_waist, Length{}, f.princess ? Length{} : Length::mm(900)},
+         {"hip", f.hip, below ? Length::mm(400) : Length{}, Length::mm(2800)},
          {"allowance", f.allowance, Length{}, Length::mm(50)},
          {"front_allowance", f.front_allowance, Length{}, Length::mm(120)},
          {"hem_allowance", f.hem_allowance, Length{}, Length::mm(120)}});
+}
+
+// Of the sewn armhole or shoulder, in travel.
+double seam_share(PrincessFrom from)
+{
+    return from == PrincessFrom::Armhole ? 0.45 : 0.5;
+}
+
+// The front drawn with the side dart that, closed into the seam, parts the panels there as asked: the two grow
+// together, so that a few rounds of the rule of three settle it.
+Piece princess_front(const BodiceFlat& f, double lean)
+{
+    constexpr int most_rounds = 8;
+    BodiceFlat darted = f;
+    darted.side_dart = f.seam_above;
+    for (int i = 0;; ++i) {
+        const Half half = half_of(darted, true);
+        const Piece front = with_princess_seam(panel(darted, half, leaning_side(darted, half, lean)), *f.princess,
+                                               seam_share(*f.princess));
+        const Length parts = mouth_width(front.darts[dart_at(front, princess_mouths(front)->upper)]);
+        if (i == most_rounds || abs(parts - f.seam_above) < Length::mm(1e-5)) return front;
+        darted.side_dart = darted.side_dart * (f.seam_above / parts);
+    }
 }
 
 struct Drawn {
@@ -344,7 +369,8 @@ Drawn drawn(const BodiceFlat& f, double lean)
 {
     const Half front = half_of(f, true);
     const Half back = half_of(f, false);
-    return {panel(f, front, leaning_side(f, front, lean)), panel(f, back, leaning_side(f, back, lean))};
+    return {f.princess ? princess_front(f, lean) : panel(f, front, leaning_side(f, front, lean)),
+            panel(f, back, leaning_side(f, back, lean))};
 }
 
 constexpr double most_lean = 0.45;  // 26 degrees

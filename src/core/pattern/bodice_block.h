@@ -7,6 +7,7 @@
 // A sleeve, if asked for, is drawn to the armhole that results (sleeve_block.h).
 // With `below_waist` the side seam is shaped to the waist and on to the hem, without darts: a knit tee.
 #pragma once
+#include "core/pattern/princess.h"
 #include "core/pattern/sleeve_block.h"
 
 namespace sartorum {
@@ -43,6 +44,10 @@ struct BodiceFlat {
     Length hem_allowance = Length::mm(20);
     bool front_fold = true;
     bool back_seam = false;
+    // A front of two panels (princess.h) that part by `seam_above` at the armhole or shoulder, and by `front_dart`
+    // at the waist, when they touch at the bust point with their grain lines parallel. No side dart then.
+    std::optional<PrincessFrom> princess{};
+    Length seam_above{};
     SleeveFlat sleeve{};  // none while its length is 0
 };
 

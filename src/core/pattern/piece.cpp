@@ -8,6 +8,9 @@
 #include <limits>
 #include <utility>
 
+#include "core/pattern/dart.h"
+#include "core/pattern/princess.h"
+
 namespace sartorum {
 namespace {
 
@@ -19,7 +22,7 @@ constexpr Keys<PieceRole, 5> piece_keys{{{PieceRole::Front, "front"},
                                          {PieceRole::Waistband, "waistband"},
                                          {PieceRole::Sleeve, "sleeve"},
                                          {PieceRole::Other, "other"}}};
-constexpr Keys<EdgeRole, 17> edge_keys{{{EdgeRole::Centre, "centre"},
+constexpr Keys<EdgeRole, 18> edge_keys{{{EdgeRole::Centre, "centre"},
                                         {EdgeRole::Neck, "neck"},
                                         {EdgeRole::Shoulder, "shoulder"},
                                         {EdgeRole::Armhole, "armhole"},
@@ -34,6 +37,7 @@ constexpr Keys<EdgeRole, 17> edge_keys{{{EdgeRole::Centre, "centre"},
                                         {EdgeRole::CapFront, "cap-front"},
                                         {EdgeRole::UnderarmFront, "underarm-front"},
                                         {EdgeRole::UnderarmBack, "underarm-back"},
+                                        {EdgeRole::Princess, "princess"},
                                         {EdgeRole::Plain, "plain"},
                                         {EdgeRole::Cut, "cut"}}};
 constexpr Keys<GuideKind, 8> guide_keys{{{GuideKind::Grain, "grain"},
@@ -159,6 +163,17 @@ bool darts_at_mouths(Piece& piece)
     }
     settle_darts(piece);
     return left.empty();
+}
+
+// Two openings meet at the bust point (princess.h).
+bool seam_in_place(const Piece& piece)
+{
+    const auto mouths = piece.role == PieceRole::Front ? princess_mouths(piece) : std::nullopt;
+    if (!mouths) return false;
+    const auto meets = [&](std::size_t mouth) {
+        return Geom::distance(piece.darts[dart_at(piece, mouth)].tip, *piece.bust_point) < 1;
+    };
+    return meets(mouths->upper) && meets(mouths->lower);
 }
 
 // What every piece of this kind must have: edges and guides.
@@ -388,6 +403,7 @@ Outcome<Piece> check_piece(Piece piece)
     if (!in_order(piece) && piece.role != PieceRole::Waistband)
         return refuse(Why::EdgeMissing, piece.id + ": order");
     if (!darts_at_mouths(piece)) return refuse(Why::MarkMissing, piece.id + ": dart");
+    if (piece.princess && !seam_in_place(piece)) return refuse(Why::MarkMissing, piece.id + ": princess seam");
     return piece;
 }
 

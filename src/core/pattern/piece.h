@@ -33,7 +33,8 @@ enum class EdgeRole {
     CapFront,
     UnderarmFront,
     UnderarmBack,
-    Plain,  // of another piece: no part in any adjustment
+    Princess,  // of a front's panel: the seam over the bust point
+    Plain,     // of another piece: no part in any adjustment
     Cut,
 };
 enum class GuideKind { Grain, LengthenShorten, Hip, Bust, Waist, Across, Bicep, Elbow };
@@ -91,6 +92,8 @@ struct Piece {
     std::vector<Notch> notches;
     std::vector<Guide> guides;
     std::optional<Point> bust_point{};  // the fullest point, not the dart's drawn-back tip
+    // A front of two panels, laid together at the bust point with their grain lines parallel (princess.h).
+    bool princess = false;
 };
 
 [[nodiscard]] std::optional<Guide> guide(const Piece&, GuideKind);

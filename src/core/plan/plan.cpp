@@ -4,6 +4,7 @@
 #include <utility>
 
 #include "core/alter/size_blend.h"
+#include "core/paper/princess_redraw.h"
 
 namespace sartorum {
 namespace {
@@ -165,6 +166,7 @@ Outcome<Computed> compute(const Pattern& pattern, const SizeChart& printed, cons
     Computed out;
     out.bought = {pattern.find(chart.sizes[bodice ? sizes->frame : sizes->hip].name)->pieces, pattern.seams};
     out.traced = std::move(paper->garment);
+    settle_princess(out.traced.pieces);
     out.steps = std::move(paper->steps);
     out.trace_steps = out.steps.size();
     Garment now = out.traced;
@@ -191,6 +193,7 @@ Outcome<Computed> compute(const Pattern& pattern, const SizeChart& printed, cons
                 dose.front == Length{} && dose.back == Length{} && !zero_works(entry, line.method);
             auto applied = nothing ? Outcome<Applied>{Applied{now, {}}} : entry.apply(now, dose);
             if (applied) {
+                settle_princess(applied->garment.pieces);
                 const Measured then = measured(applied->garment);
                 line.changed = consequences(now_measured, then);
                 now_measured = then;

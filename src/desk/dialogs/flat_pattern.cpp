@@ -159,7 +159,10 @@ Outcome<Pattern> SkirtDialog::drawn(const std::string& name, const std::string& 
 BodiceDialog::BodiceDialog(Look& look, Room& room, QWidget* parent)
     : FlatPatternDialog{look, room, "bodice", parent},
       front_{choice(tr("Centre front"), {tr("Front on the fold"), tr("Front opens")}, "front")},
-      back_{choice(tr("Centre back"), {tr("Back on the fold"), tr("Back with a seam")}, "back")}
+      back_{choice(tr("Centre back"), {tr("Back on the fold"), tr("Back with a seam")}, "back")},
+      seam_{choice(tr("Front seam"),
+                   {tr("No seam over the bust"), tr("Seam from the armhole"), tr("Seam from the shoulder")},
+                   "seam")}
 {
     const auto mm = [](double v) { return Length::mm(v); };
     lay_out(tr("A bodice from flat measurements"),
@@ -183,7 +186,8 @@ BodiceDialog::BodiceDialog(Look& look, Room& room, QWidget* parent)
              {"bust_depth", tr("Bust depth"), tr("neck point to bust point"), mm(268)},
              {"bust_span", tr("Bust span"), tr("bust point to bust point"), mm(186)},
              {"side_dart", tr("Side dart"), tr("width of the mouth"), mm(29)},
-             {"front_dart", tr("Front waist dart"), tr("width of the mouth"), mm(26)},
+             {"seam_above", tr("Seam, above"), tr("parts at its upper end by"), mm(18)},
+             {"front_dart", tr("Front waist dart"), tr("mouth, or parts at the waist by"), mm(26)},
              {"back_dart", tr("Back waist dart"), tr("width of the mouth"), mm(26)},
              {"shoulder_dart", tr("Back shoulder dart"), tr("width of the mouth"), mm(0)},
              {"shoulder_ease", tr("Shoulder ease"), tr("back seam longer by"), mm(0)},
@@ -198,7 +202,17 @@ BodiceDialog::BodiceDialog(Look& look, Room& room, QWidget* parent)
              {"cap_ease", tr("Cap ease"), tr("cap longer than armhole by"), mm(24)},
              {"elbow", tr("Elbow"), tr("top to elbow, 0 if short"), mm(0)},
              {"sleeve_hem", tr("Sleeve hem"), tr("width of the hem"), mm(240)}},
-            11, {front_, back_});
+            11, {front_, back_, seam_});
+    connect(seam_, &QComboBox::currentIndexChanged, this, [this] { offer_for_seam(); });
+    offer_for_seam();
+}
+
+// A front of two panels has no side dart: the panels, touching at the bust point, part above it instead.
+void BodiceDialog::offer_for_seam()
+{
+    const bool seam = seam_->currentIndex() > 0;
+    offer("side_dart", !seam);
+    offer("seam_above", seam);
 }
 
 Outcome<Pattern> BodiceDialog::drawn(const std::string& name, const std::string& maker, const std::string& size,
@@ -221,6 +235,7 @@ Outcome<Pattern> BodiceDialog::drawn(const std::string& name, const std::string&
                                  {"bust_depth", &BodiceFlat::bust_depth},
                                  {"bust_span", &BodiceFlat::bust_span},
                                  {"side_dart", &BodiceFlat::side_dart},
+                                 {"seam_above", &BodiceFlat::seam_above},
                                  {"front_dart", &BodiceFlat::front_dart},
                                  {"back_dart", &BodiceFlat::back_dart},
                                  {"shoulder_dart", &BodiceFlat::shoulder_dart},
@@ -236,6 +251,10 @@ Outcome<Pattern> BodiceDialog::drawn(const std::string& name, const std::string&
     f.size = size;
     f.front_fold = front_->currentIndex() == 0;
     f.back_seam = back_->currentIndex() == 1;
+    if (const int seam = seam_->currentIndex(); seam > 0) {
+        f.princess = seam == 1 ? PrincessFrom::Armhole : PrincessFrom::Shoulder;
+        f.side_dart = {};
+    }
     f.sleeve = filled<SleeveFlat>({{"sleeve_length", &SleeveFlat::length},
                                    {"sleeve_bicep", &SleeveFlat::bicep},
                                    {"cap_height", &SleeveFlat::cap_height},

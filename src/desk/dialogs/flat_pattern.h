@@ -24,6 +24,7 @@ protected:
     FlatPatternDialog(Look&, Room&, const QString& prefix, QWidget* parent);
     void lay_out(const QString& title, const QString& how, const std::vector<Field>&, int rows,
                  const std::vector<QComboBox*>& choices = {});
+    void offer(const std::string& key, bool open) { fields_.at(key)->setEnabled(open); }
     [[nodiscard]] QComboBox* choice(const QString& name, const QStringList& words, const char* key);
     [[nodiscard]] virtual Outcome<Pattern> drawn(const std::string& name, const std::string& maker,
                                                  const std::string& size,
@@ -62,8 +63,10 @@ private:
     [[nodiscard]] Outcome<Pattern> drawn(const std::string& name, const std::string& maker,
                                          const std::string& size,
                                          const std::map<std::string, Length>&) const override;
+    void offer_for_seam();
     QComboBox* front_;
     QComboBox* back_;
+    QComboBox* seam_;
 };
 
 }  // namespace sartorum::desk

@@ -66,7 +66,7 @@ protected:
             p.setBrush(Qt::NoBrush);
             p.setPen(QPen{QColor{"#234E7A"}, 0.9, Qt::DashLine});
             p.drawPath(shape(formats::painter_path(layout_.pieces[i])));
-            for (const auto& dart : layout_.pieces[i].darts) p.drawPath(shape(formats::dart_path(dart)));
+            p.drawPath(shape(formats::darts_path(layout_.pieces[i])));
             const auto box = bounds(layout_.pieces[i]);
             p.setPen(QColor{"#26262B"});
             p.setFont(look_.cabin(14));

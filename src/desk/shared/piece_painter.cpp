@@ -55,7 +55,7 @@ void PiecePainter::marks(const Piece& piece)
     const double px = 1.0 / std::hypot(to_screen_.m11(), to_screen_.m12());
     p_.setBrush(Qt::NoBrush);
     p_.setPen(QPen{d.walnut, 1.1, Qt::DashLine});
-    for (const auto& dart : piece.darts) p_.drawPath(to_screen_.map(formats::dart_path(dart)));
+    p_.drawPath(to_screen_.map(formats::darts_path(piece)));
     for (const auto& g : piece.guides) {
         if (g.kind == GuideKind::Grain) {
             p_.setPen(QPen{d.walnut, 1.2});
