@@ -100,6 +100,56 @@ bool draw_shirt_dress(const QString& folder)
     return write(folder, "windlass-bodice.svg", pattern);
 }
 
+// A waistcoat without sleeves: its front in two panels, sewn from the armhole over the bust to the waist.
+bool draw_waistcoat(const QString& folder)
+{
+    const double busts[] = {830, 870, 910, 960, 1010, 1060, 1120};
+    const double waists[] = {650, 690, 730, 780, 830, 885, 950};
+    SizeChart chart{"Sluice waistcoat", "Towpath Paper", {}};
+    Pattern pattern{"Sluice waistcoat", "Towpath Paper", {}, bodice_seams(Length::mm(2))};
+    for (int i = 0; i < 7; ++i) {
+        const double more = busts[i] - 870;
+        ChartSize size{std::to_string(34 + 2 * i),
+                       {{Measure::Bust, Length::mm(busts[i])},
+                        {Measure::Waist, Length::mm(waists[i])},
+                        {Measure::BackWaistLength, Length::mm(404 + 4 * i)},
+                        {Measure::FrontWaistLength, Length::mm(432 + 7 * i)},
+                        {Measure::CrossShoulder, Length::mm(386 + 6 * i)}},
+                       0};
+        BodiceFlat f;
+        f.size = size.name;
+        f.bust = Length::mm(busts[i] + 80);
+        f.waist = Length::mm(waists[i] + 70);
+        f.neck_width = Length::mm(74 + 0.025 * more);
+        f.front_neck_depth = Length::mm(150 + 0.05 * more);
+        f.back_neck_depth = Length::mm(24);
+        f.shoulder = Length::mm(112 + 2.2 * i);
+        f.front_drop = Length::mm(42 + 0.6 * i);
+        f.back_drop = Length::mm(37 + 0.6 * i);
+        f.across_front = Length::mm(158 + 0.1 * more);
+        f.across_back = Length::mm(168 + 0.1 * more);
+        f.back_length = Length::mm(406 + 4 * i);
+        f.front_length = Length::mm(440 + 6 * i);
+        f.side_length = Length::mm(200 + 1 * i);
+        f.bust_depth = Length::mm(262 + 5.5 * i);
+        f.bust_span = Length::mm(184 + 0.12 * more);
+        f.princess = PrincessFrom::Armhole;
+        f.seam_above = Length::mm(17 + 1.2 * i);
+        f.front_dart = Length::mm(30);
+        f.back_dart = Length::mm(28);
+        f.shoulder_ease = Length::mm(2);
+        f.front_more = Length::mm(16);
+        f.front_fold = false;
+        f.front_allowance = Length::mm(30);
+        f.back_seam = true;
+        auto drawn = draw_bodice(f);
+        if (!drawn) return false;
+        pattern.sizes.push_back(std::move(*drawn));
+        chart.sizes.push_back(std::move(size));
+    }
+    return write(folder, "sluice-waistcoat.svg", pattern) && write(folder, "sluice-waistcoat.csv", chart);
+}
+
 // A knit tee without darts, front and back on the fold.
 bool draw_tee(const QString& folder)
 {
@@ -158,5 +208,5 @@ int main(int argc, char** argv)
 {
     if (argc != 2) return 2;
     const QString folder = QString::fromLocal8Bit(argv[1]);
-    return draw_skirts(folder) && draw_shirt_dress(folder) && draw_tee(folder) ? 0 : 1;
+    return draw_skirts(folder) && draw_shirt_dress(folder) && draw_tee(folder) && draw_waistcoat(folder) ? 0 : 1;
 }

@@ -64,6 +64,7 @@ bool fill_with_demo(notebook::Notebook& book, const QString& folder)
     const QDir dir{folder};
     return add_pattern(book, dir, "windlass-dress.csv", "windlass-bodice.svg", "Windlass dress, no. 7") &&
            add_pattern(book, dir, "heron-tee.csv", "heron-tee.svg", "Heron tee") &&
+           add_pattern(book, dir, "sluice-waistcoat.csv", "sluice-waistcoat.svg", "Sluice waistcoat") &&
            add_pattern(book, dir, "towpath-paper.csv", "lockside-skirt.svg", "Towpath Paper, skirts") &&
            add_bodies(book, dir, {"bram.json"}) &&
            add_bodies(book, dir, {"ottilie-april.json", "ottilie-july.json", "ottilie.json"});

@@ -102,8 +102,8 @@ void paint_piece_label(QPainter& p, const PrintJob& job, const Piece& piece)
     const auto box = bounds(piece);
     const bool band = piece.role == PieceRole::Waistband;
     const double u = 1.0 / job.divide;
-    const QPointF at{box.left() + box.width() * (band ? 0.25 : 0.5),
-                     -box.bottom() + box.height() * (band ? 0.3 : 0.42)};
+    const QPointF at = band ? QPointF{box.left() + box.width() * 0.25, -box.bottom() + box.height() * 0.3}
+                            : widest_across(piece, 0.42).center();
     const auto& label = job.label;
     const double line = (band ? 4.5 : 8.0) * u;
     QStringList rows{words::piece_name(piece), label.wearer + " · " + label.pattern,

@@ -1,5 +1,6 @@
 #include "formats/painter_paths.h"
 
+#include <algorithm>
 #include <limits>
 
 #include "core/pattern/dart.h"
@@ -72,6 +73,26 @@ QPainterPath darts_path(const Piece& piece)
         if (!drawn[i]) out.addPath(dart_path(piece.darts[i]));
     }
     return out;
+}
+
+QLineF widest_across(const Piece& piece, double from_top)
+{
+    const auto box = bounds(piece);
+    const double level = box.max()[Geom::Y] - box.height() * from_top;
+    std::vector<double> at;
+    for (const auto& e : piece.edges) {
+        for (std::size_t i = 0; i < e.curve.size_default(); ++i) {
+            for (const double t : e.curve[i].roots(level, Geom::Y)) at.push_back(e.curve[i].valueAt(t, Geom::X));
+        }
+    }
+    std::sort(at.begin(), at.end());
+    QLineF best{box.left(), -level, box.right(), -level};
+    // In at one crossing, out at the next.
+    for (std::size_t i = 0; i + 1 < at.size(); i += 2) {
+        const QLineF span{at[i], -level, at[i + 1], -level};
+        if (i == 0 || span.length() > best.length()) best = span;
+    }
+    return best;
 }
 
 QPainterPath notch_path(const Piece& piece, const Notch& n, double size)

@@ -1,5 +1,6 @@
 // painter_paths.h: core geometry as QPainter shapes, y down. Shared by the pages and the desk.
 #pragma once
+#include <QLineF>
 #include <QPainterPath>
 
 #include "core/paper/step.h"
@@ -16,6 +17,8 @@ namespace sartorum::formats {
 [[nodiscard]] QPainterPath dart_path(const Dart&);
 // All darts of a piece; of a front laid together from two panels, the seam as both are cut.
 [[nodiscard]] QPainterPath darts_path(const Piece&);
+// Where the paper is widest across at this share of its height, from the top: room for words.
+[[nodiscard]] QLineF widest_across(const Piece&, double from_top);
 // The triangle of a notch, standing on the seam line and pointing into the piece, `size` high.
 [[nodiscard]] QPainterPath notch_path(const Piece&, const Notch&, double size);
 [[nodiscard]] QPainterPath grain_path(const Guide&, double head);

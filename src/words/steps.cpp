@@ -3,6 +3,15 @@
 #include "words/say.h"
 
 namespace sartorum::words {
+namespace {
+
+bool on_two_panels(const Step& s)
+{
+    return !s.picture.panels.empty() && s.picture.panels.front().princess;
+}
+
+}  // namespace
+
 QString step_title(const Step& s, Unit unit)
 {
     const Unit u = paper_unit(unit);
@@ -91,7 +100,9 @@ QString step_title(const Step& s, Unit unit)
             return more ? t("Mark a tip %1 lower").arg(a) : t("Mark a tip %1 higher").arg(a);
         // widths of a bodice
         case StepKind::LayTogether: return t("Lay the two front panels together at the bust point");
-        case StepKind::CloseIntoSeam: return t("Close the %1 at the side into the seam").arg(a);
+        case StepKind::CloseIntoSeam:
+            return more ? t("Close the %1 at the side into the seam").arg(a)
+                        : t("Lay the side flat again, %1 overlapped").arg(a);
         case StepKind::RedrawSeam: return t("Draw the seam again on both panels");
         case StepKind::DrawBustLines: return t("Draw the three lines to the bust point");
         case StepKind::CutBustLines: return t("Cut them, leaving two hinges");
@@ -350,24 +361,35 @@ QString step_detail(const Step& s, Unit unit)
                 "Grain lines parallel; pin them so. They part above and below the bust point, as darts would, and "
                 "the front is worked as one piece.");
         case StepKind::CloseIntoSeam:
-            return t(
-                "Turn the upper side about the bust point until the side edges meet, and tape. The seam opens "
-                "above the bust instead; what the waist gained opens it below.");
+            return s.amount > Length{}
+                       ? t("Turn the upper side about the bust point until the side edges meet, and tape. The "
+                           "seam "
+                           "opens above the bust instead; what the waist gained opens it below.")
+                       : t("Turn the upper side about the bust point until the side edges meet edge to edge, and "
+                           "tape. The seam closes by as much above the bust, and below it by what the waist "
+                           "lost.");
         case StepKind::RedrawSeam:
             return t("From its upper end to the bust point and on to its lower end, rounded within %1 of the bust "
                      "point; the same length on both panels. Then part them again.")
                 .arg(amount(abs(s.amount), u));
         case StepKind::DrawBustLines:
-            return t(
-                "From the lower edge along the grain to the bust point, and on to the armhole a third of its "
-                "length above the underarm; and from the side, through the middle of the dart, to the bust "
-                "point.");
+            return on_two_panels(s)
+                       ? t("From the waist along the side panel's seam to the bust point, and on to the armhole a "
+                           "third of its length above the underarm; and from the side, a third of the way down, "
+                           "to "
+                           "the bust point.")
+                       : t("From the lower edge along the grain to the bust point, and on to the armhole a third "
+                           "of "
+                           "its length above the underarm; and from the side, through the middle of the dart, to "
+                           "the bust point.");
         case StepKind::CutBustLines:
             return t("Up to the armhole's stitching line and in to the bust point: a paper hinge stays at each.");
         case StepKind::SwingBust:
-            return t(
-                "The upper side turns about the armhole, the lower one goes along, until the upright cut is the "
-                "same all the way. The dart opens or closes by itself.");
+            return t("The upper side turns about the armhole, the lower one goes along, until the upright cut is "
+                     "the "
+                     "same all the way. %1")
+                .arg(on_two_panels(s) ? t("The cut at the side opens or overlaps by itself.")
+                                      : t("The dart opens or closes by itself."));
         case StepKind::DropCentre:
             return t(
                 "Cut the centre across below the bust point and move its lower part until the lower edge is "

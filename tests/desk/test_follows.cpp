@@ -2,14 +2,12 @@
 #include <QScrollBar>
 #include <QSlider>
 
-#include "desk/desk_fixture.h"
 #include "desk/paper/seam_walk.h"
 #include "desk/paper/walk_view.h"
-#include "desk/plan/card.h"
 #include "desk/plan/finished_view.h"
 #include "desk/plan/follows_view.h"
-#include "desk/plan/plan_station.h"
 #include "desk/plan/profile.h"
+#include "desk/plan_hands.h"
 #include "words/words.h"
 
 using namespace sartorum;
@@ -19,20 +17,10 @@ namespace {
 
 using enum AdjustmentKind;
 
-void lay_bodice(Desk& d)
+void lay_on_plan(Desk& d)
 {
-    d.room->choose_pattern(d.room->book().patterns().front().id);
-    d.room->choose(d.room->advice()->choice);
+    lay_bodice(d);
     d.window->go_to(Station::Plan);
-}
-
-void beside(Desk& d, int view)
-{
-    auto* choices = d.find<Choices>("beside_plan");
-    choices->setFocus();
-    while (choices->chosen() < view) d.key(Qt::Key_Right);
-    while (choices->chosen() > view) d.key(Qt::Key_Left);
-    d.settle();
 }
 
 }  // namespace
@@ -47,7 +35,7 @@ private slots:
     void a_knock_on_is_shown_accepted_and_follows_its_cause()
     {
         Desk d{at(), true};
-        lay_bodice(d);
+        lay_on_plan(d);
         beside(d, 1);
         auto* follows = d.window->findChild<FollowsView*>();
         QVERIFY(follows->isVisible());
@@ -80,7 +68,7 @@ private slots:
     void more_than_two_cups_is_offered_two_ways()
     {
         Desk d{at(), true};
-        lay_bodice(d);
+        lay_on_plan(d);
         beside(d, 1);
         d.room->keep_readings(Measure::Bust, {Length::mm(1046), Length::mm(1046)});
         d.room->keep_readings(Measure::HighBust, {Length::mm(922), Length::mm(922)});
@@ -104,7 +92,7 @@ private slots:
     void the_finished_table_and_the_room_speak_what_they_draw()
     {
         Desk d{at(), true};
-        lay_bodice(d);
+        lay_on_plan(d);
         d.room->decide(AdjustmentKind::Bust, Answer::Accepted, {});
         beside(d, 2);
         auto* finished = d.window->findChild<FinishedView*>();
@@ -124,7 +112,7 @@ private slots:
     void a_seam_is_walked_by_mouse_and_by_keyboard()
     {
         Desk d{at(), true};
-        lay_bodice(d);
+        lay_on_plan(d);
         d.room->decide(ShoulderSlope, Answer::Accepted, Length::mm(-6));
         d.window->go_to(Station::Paper);
         d.settle();
@@ -174,7 +162,7 @@ private slots:
     void only_the_ways_a_garment_has_are_offered()
     {
         Desk d{at(), true};
-        lay_bodice(d);
+        lay_on_plan(d);
         d.window->findChild<PlanStation*>()->show_adjustment(AdjustmentKind::Bust);
         d.settle();
         auto* ways = d.find<Choices>("method_bust");

@@ -136,7 +136,7 @@ private slots:
         flat.waist = Length::mm(900);
         flat.hip = Length::mm(800);
         QVERIFY(!r->take_drawn(skirt_pattern(flat)).has_value());
-        QCOMPARE(r->book().patterns().size(), std::size_t{3});
+        QCOMPARE(r->book().patterns().size(), std::size_t{4});
         QVERIFY(r->computed().has_value());
     }
     void an_empty_room_stands_without_anything_on_the_table()

@@ -5,12 +5,10 @@
 #include <QTableWidget>
 
 #include "core/pattern/bodice_block.h"
-#include "desk/desk_fixture.h"
 #include "desk/paper/canvas.h"
 #include "desk/paper/step_list.h"
-#include "desk/plan/card.h"
-#include "desk/plan/plan_station.h"
 #include "desk/plan/shoulder_view.h"
+#include "desk/plan_hands.h"
 #include "desk/print/print_station.h"
 
 using namespace sartorum;
@@ -19,36 +17,6 @@ using namespace sartorum::test;
 namespace {
 
 using enum AdjustmentKind;
-
-// The demo's shirt-dress bodice on the table, its sizes chosen.
-void lay_bodice(Desk& d)
-{
-    d.room->choose_pattern(d.room->book().patterns().front().id);
-    d.room->choose(d.room->advice()->choice);
-}
-
-Card* card_of(const Desk& d, AdjustmentKind kind)
-{
-    for (auto* c : d.window->findChildren<Card*>()) {
-        if (c->kind() == kind) return c;
-    }
-    qFatal("no card");
-}
-
-void open_card(Desk& d, AdjustmentKind kind)
-{
-    d.window->findChild<PlanStation*>()->show_adjustment(kind);
-    QTest::qWait(30);
-}
-
-int step_of(const Desk& d, StepKind kind)
-{
-    const auto& steps = d.room->computed()->steps;
-    for (std::size_t i = 0; i < steps.size(); ++i) {
-        if (steps[i].kind == kind) return static_cast<int>(i);
-    }
-    qFatal("no such step");
-}
 
 }  // namespace
 

@@ -104,10 +104,12 @@ double hinge_on_side_panel(const Piece& front, double wanted)
 Outcome<bool> swing_into_seam(Applied& out, Piece& front, Length a, double share)
 {
     const double hinge = hinge_on_side_panel(front, share);
+    Length lent;
     if (a < Length{}) {
-        const auto lent = with_dart_to_close(front, a, hinge);
-        if (!lent) return tl::make_unexpected(lent.error());
-        front = *lent;
+        const auto darted = with_dart_to_close(front, a, hinge);
+        if (!darted) return tl::make_unexpected(darted.error());
+        front = *darted;
+        lent = mouth_width(front.darts[dart_at(front, *mouth_in(front, EdgeRole::Side))]);
     }
     const auto spread = bust_spread(front, a, hinge, {}, WaistGap::Dart);
     if (!spread) return tl::make_unexpected(spread.error());
@@ -118,11 +120,12 @@ Outcome<bool> swing_into_seam(Applied& out, Piece& front, Length a, double share
     // The bust line goes with the lower side panel, which is not turned.
     for (auto& g : swung.guides) {
         if (const auto was = guide(front, g.kind); g.kind == GuideKind::Bust)
-            g = {g.kind, was->a - Point{0, spread->gain.in_mm()}, was->b + Point{a.in_mm(), -spread->gain.in_mm()}};
+            g = {g.kind, was->a - Point{0, spread->gain.in_mm()},
+                 was->b + Point{a.in_mm(), -spread->gain.in_mm()}};
     }
     out.steps.push_back(redrawn_step(front, swung, StepKind::DropCentre, spread->gain));
     const Piece after = mouth_in(swung, EdgeRole::Side) ? side_dart_into_princess(swung) : swung;
-    out.steps.push_back(redrawn_step(swung, after, StepKind::CloseIntoSeam, spread->dart_is));
+    out.steps.push_back(redrawn_step(swung, after, StepKind::CloseIntoSeam, spread->dart_is - lent));
     front = after;
     return true;
 }

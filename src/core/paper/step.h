@@ -70,7 +70,7 @@ enum class StepKind {
     MarkDartTip,  // amount under (above) the tip
     // widths of a bodice
     LayTogether,     // two panels at the bust point
-    CloseIntoSeam,   // amount at the side
+    CloseIntoSeam,   // amount that opened (overlaps) at the side
     RedrawSeam,      // rounded over the bust point within amount
     DrawBustLines,   // from the lower edge up to the bust point, on to the armhole, `place` above the underarm;
                      // from the side to the bust point

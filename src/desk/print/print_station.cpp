@@ -67,11 +67,12 @@ protected:
             p.setPen(QPen{QColor{"#234E7A"}, 0.9, Qt::DashLine});
             p.drawPath(shape(formats::painter_path(layout_.pieces[i])));
             p.drawPath(shape(formats::darts_path(layout_.pieces[i])));
-            const auto box = bounds(layout_.pieces[i]);
             p.setPen(QColor{"#26262B"});
             p.setFont(look_.cabin(14));
-            const QPointF c = to_screen.map(QPointF{box.midpoint()[Geom::X], -box.midpoint()[Geom::Y]} + at);
-            p.drawText(QRectF{c.x() - 90, c.y() - 12, 180, 24}, Qt::AlignCenter,
+            const QLineF room = to_screen.map(formats::widest_across(layout_.pieces[i], 0.5).translated(at));
+            const QPointF c = room.center();
+            const double wide = std::max(room.length() - 8, 60.0);
+            p.drawText(QRectF{c.x() - wide / 2, c.y() - 24, wide, 48}, Qt::AlignCenter | Qt::TextWordWrap,
                        words::piece_name(layout_.pieces[i]));
         }
         p.setPen(QPen{QColor{"#26262B"}, 1.4});

@@ -189,6 +189,7 @@ QString Look::style_sheet() const
 QToolTip { background: %3; color: %2; border: 1px solid %4; }
 QLineEdit, QPlainTextEdit, QTableWidget, QComboBox { background: %3; border: 1px solid %4; border-radius: 5px; padding: 5px 8px; color: %2; font-size: %1; selection-background-color: %5; selection-color: %6; }
 QLineEdit:focus, QPlainTextEdit:focus, QTableWidget:focus, QComboBox:focus { border: 2px solid %5; padding: 4px 7px; }
+QLineEdit:disabled { background: transparent; border: 1px dashed %4; color: %4; }
 QLineEdit[large="true"] { font-size: %13; padding: 6px 8px; }
 QLineEdit[large="true"]:focus { padding: 5px 7px; }
 QLineEdit[wrong="true"] { background: %7; border: 1px solid %8; }

@@ -1,0 +1,56 @@
+// plan_hands.h: what tests of tops do again and again: lay the demo's bodice, open a card, find a step.
+#pragma once
+#include "desk/desk_fixture.h"
+#include "desk/plan/card.h"
+#include "desk/plan/plan_station.h"
+
+namespace sartorum::test {
+
+// The demo's pattern of that name on the table, its sizes chosen.
+inline void lay_pattern(Desk& d, const QString& name)
+{
+    for (const auto& p : d.room->book().patterns()) {
+        if (p.name.contains(name)) d.room->choose_pattern(p.id);
+    }
+    d.room->choose(d.room->advice()->choice);
+}
+
+inline void lay_bodice(Desk& d)
+{
+    lay_pattern(d, "Windlass");
+}
+
+inline Card* card_of(const Desk& d, AdjustmentKind kind)
+{
+    for (auto* c : d.window->findChildren<Card*>()) {
+        if (c->kind() == kind) return c;
+    }
+    qFatal("no card");
+}
+
+inline void open_card(Desk& d, AdjustmentKind kind)
+{
+    d.window->findChild<PlanStation*>()->show_adjustment(kind);
+    QTest::qWait(30);
+}
+
+inline int step_of(const Desk& d, StepKind kind)
+{
+    const auto& steps = d.room->computed()->steps;
+    for (std::size_t i = 0; i < steps.size(); ++i) {
+        if (steps[i].kind == kind) return static_cast<int>(i);
+    }
+    qFatal("no such step");
+}
+
+// One of the pictures beside the cards, by the keyboard.
+inline void beside(Desk& d, int view)
+{
+    auto* choices = d.find<Choices>("beside_plan");
+    choices->setFocus();
+    while (choices->chosen() < view) d.key(Qt::Key_Right);
+    while (choices->chosen() > view) d.key(Qt::Key_Left);
+    d.settle();
+}
+
+}  // namespace sartorum::test
