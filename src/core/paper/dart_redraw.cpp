@@ -16,6 +16,9 @@ constexpr double hair = 1e-3;  // so that both parts of a parted edge are lines
 Curve mouth_drawn(const Piece& p, std::size_t mouth)
 {
     const Dart& d = p.darts[dart_at(p, mouth)];
+    // A seam's opening is not folded: nothing has to meet there.
+    if (p.princess && p.bust_point && Geom::distance(d.tip, *p.bust_point) < 1e-6)
+        return straight(d.leg_a, d.leg_b);
     const EdgeRole role = dart_role(p, mouth);
     if (role == EdgeRole::Shoulder || role == EdgeRole::Neck)
         return dart_mouth(d, end_direction(p.edges[mouth - 1].curve));

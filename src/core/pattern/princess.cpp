@@ -171,6 +171,10 @@ Piece with_princess_seam(const Piece& front, PrincessFrom from, double share)
     const Edge rest{role, low, whole.allowance};
     out.edges.insert(at(out.edges, parted + 1), {mouth, rest});
     out.darts.insert(at(out.darts, dart_at(out, parted + 1)), Dart{before.finalPoint(), low.initialPoint(), bp});
+    // Nothing is folded at the waist either.
+    const std::size_t lower = mouths_in(out, EdgeRole::Waist).front();
+    const Dart& below = out.darts[dart_at(out, lower)];
+    out.edges[lower].curve = straight(below.leg_a, below.leg_b);
     return out;
 }
 

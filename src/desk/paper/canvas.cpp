@@ -304,10 +304,9 @@ void Canvas::draw_name(QPainter& p, const Piece& piece, const QTransform& t)
     const auto b = box_of(piece);
     const bool band = piece.role == PieceRole::Waistband;
     // In the clear middle of the piece, beside the grain line; above the band.
-    const QPointF at =
-        t.map(band ? b.topLeft() + QPointF{b.width() * 0.5, -44}
-                   : b.topLeft() + (is_bodice(piece) ? QPointF{b.width() * 0.42, b.height() * 0.36}
-                                                     : QPointF{b.width() * 0.55, b.height() * 0.6}));
+    const double down = is_bodice(piece) ? 0.36 : 0.6;
+    const QPointF at = t.map(band ? b.topLeft() + QPointF{b.width() * 0.5, -44}
+                                  : formats::widest_across(piece, down).pointAt(is_bodice(piece) ? 0.5 : 0.55));
     p.setPen(look_.dyes().ink);
     p.setFont(look_.cabin(16));
     const QString name = words::piece_name(piece);

@@ -105,7 +105,7 @@ void FollowsView::add(const std::vector<BustWay>& ways)
         const QString size = QString::fromStdString(way.size);
         QStringList said{other ? tr("Size %1").arg(size) : tr("Two slashes"),
                          tr("bust %1 each half").arg(words::amount(way.bust, u, true))};
-        if (way.carried) said << tr("dart %1 wide").arg(words::amount(way.dart, u));
+        if (way.carried && way.dart > Length{}) said << tr("dart %1 wide").arg(words::amount(way.dart, u));
         if (!way.carried) said << tr("more than two slashes carry");
         if (other && abs(way.shoulder_length) > Length::mm(0.5))
             said << tr("shoulder %1").arg(words::amount(way.shoulder_length, u, true));

@@ -72,7 +72,7 @@ protected:
             const QLineF room = to_screen.map(formats::widest_across(layout_.pieces[i], 0.5).translated(at));
             const QPointF c = room.center();
             const double wide = std::max(room.length() - 8, 60.0);
-            p.drawText(QRectF{c.x() - wide / 2, c.y() - 24, wide, 48}, Qt::AlignCenter | Qt::TextWordWrap,
+            p.drawText(QRectF{c.x() - wide / 2, c.y() - 36, wide, 72}, Qt::AlignCenter | Qt::TextWordWrap,
                        words::piece_name(layout_.pieces[i]));
         }
         p.setPen(QPen{QColor{"#26262B"}, 1.4});
