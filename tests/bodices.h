@@ -10,6 +10,16 @@
 
 namespace sartorum::test {
 
+// How often to try at random: a third of it where the sanitizers look at every step.
+inline constexpr int tries(int n)
+{
+#ifdef __SANITIZE_ADDRESS__
+    return n / 3;
+#else
+    return n;
+#endif
+}
+
 inline BodiceFlat plain_bodice()
 {
     BodiceFlat f;

@@ -203,7 +203,7 @@ private slots:
         int plans = 0;
         int refused = 0;
         int applied = 0;
-        while (plans < 250) {
+        while (plans < tries(250)) {
             const auto f = random_bodice(rng);
             const auto drawn = bodice_pattern(f);
             if (!drawn) continue;

@@ -108,7 +108,7 @@ private slots:
     {
         std::mt19937 rng{91};
         int seen = 0;
-        for (int i = 0; i < 40; ++i) {
+        for (int i = 0; i < tries(40); ++i) {
             const auto f = random_princess(rng);
             const auto drawn = bodice_pattern(f);
             if (!drawn) continue;
@@ -124,7 +124,7 @@ private slots:
             QVERIFY(close(flat.shoulder.in_mm(), f.shoulder.in_mm(), 0.01));
             QVERIFY(check(g, {}, {}).seams_hold());
         }
-        QVERIFY2(seen > 25, qPrintable(QString::number(seen)));
+        QVERIFY2(seen > tries(25), qPrintable(QString::number(seen)));
     }
     void what_cannot_be_two_panels_is_refused_by_its_measure()
     {
@@ -148,7 +148,7 @@ private slots:
     void the_panels_of_one_seam_are_equally_long_and_hold_all_edges()
     {
         std::mt19937 rng{92};
-        for (int i = 0; i < 25; ++i) {
+        for (int i = 0; i < tries(25); ++i) {
             const auto drawn = bodice_pattern(random_princess(rng));
             if (!drawn) continue;
             const Piece& front = drawn->sizes[0].pieces[0];
@@ -221,7 +221,7 @@ private slots:
     {
         std::mt19937 rng{93};
         int seen = 0;
-        for (int i = 0; i < 60; ++i) {
+        for (int i = 0; i < tries(60); ++i) {
             const auto drawn = bodice_pattern(random_princess(rng));
             if (!drawn) continue;
             const Garment g{drawn->sizes[0].pieces, drawn->seams};
@@ -245,13 +245,13 @@ private slots:
             QVERIFY(close(gained.in_mm(), 2 * a, 0.01));
             QVERIFY(!mouth_in(after, EdgeRole::Side));
         }
-        QVERIFY2(seen > 35, qPrintable(QString::number(seen)));
+        QVERIFY2(seen > tries(35), qPrintable(QString::number(seen)));
     }
     void a_smaller_bust_closes_the_seam_and_goes_back()
     {
         std::mt19937 rng{94};
         int seen = 0;
-        for (int i = 0; i < 30; ++i) {
+        for (int i = 0; i < tries(30); ++i) {
             const auto drawn = bodice_pattern(random_princess(rng));
             if (!drawn) continue;
             const Garment g{drawn->sizes[0].pieces, drawn->seams};
@@ -275,7 +275,7 @@ private slots:
             QVERIFY(close((again.bust - was.bust).in_mm(), 0, 0.05));
             QVERIFY(close((again.centre_front - was.centre_front).in_mm(), 0, 1.5));
         }
-        QVERIFY2(seen > 8, qPrintable(QString::number(seen)));
+        QVERIFY2(seen > tries(8), qPrintable(QString::number(seen)));
     }
     void two_slashes_share_the_amount()
     {
@@ -320,7 +320,7 @@ private slots:
     {
         std::mt19937 rng{95};
         int applied = 0;
-        for (int i = 0; i < 30; ++i) {
+        for (int i = 0; i < tries(30); ++i) {
             const auto f = with_sleeve(random_princess(rng));
             const auto drawn = bodice_pattern(f);
             if (!drawn) continue;
@@ -352,7 +352,7 @@ private slots:
             QVERIFY2(close(mm_of(centre, EdgeRole::Princess), mm_of(side, EdgeRole::Princess), 0.02),
                      name("panels"));
         }
-        QVERIFY2(applied > 100, qPrintable(QString::number(applied)));
+        QVERIFY2(applied > tries(100), qPrintable(QString::number(applied)));
     }
     void a_whole_plan_takes_the_chart_for_its_bust()
     {

@@ -88,7 +88,7 @@ private slots:
                                        Kind::ArmholeDepth,   Kind::UnderarmWidth, Kind::Bust,
                                        Kind::ArmholeGape,    Kind::AcrossFront,   Kind::BackArmhole};
         int seen = 0;
-        for (int i = 0; i < 120; ++i) {
+        for (int i = 0; i < tries(120); ++i) {
             auto f = with_sleeve(random_bodice(rng), Length::mm(between(rng, 8, 34)));
             const auto drawn = bodice_pattern(f);
             if (!drawn) continue;
@@ -118,7 +118,7 @@ private slots:
                     QVERIFY(close(w.notches_a[n].in_mm(), w.notches_b[n].in_mm(), 4));
             }
         }
-        QVERIFY2(seen > 60, qPrintable(QString::number(seen)));
+        QVERIFY2(seen > tries(60), qPrintable(QString::number(seen)));
     }
     void what_is_not_among_the_pieces_is_only_said()
     {

@@ -4,9 +4,9 @@
 #include <QTemporaryDir>
 #include <QTest>
 
-#include "bodices.h"
 #include "formats/pattern_svg.h"
 #include "formats/text_file.h"
+#include "princess_fronts.h"
 
 using namespace sartorum;
 using namespace sartorum::test;
@@ -77,6 +77,30 @@ private slots:
         QVERIFY(Geom::distance(*pieces[0].bust_point, *p.sizes[0].pieces[0].bust_point) < 1e-5);
         QVERIFY(!pieces[1].bust_point);
         QCOMPARE(pieces[2].role, PieceRole::Other);
+    }
+    void a_front_of_two_panels_comes_back_as_one()
+    {
+        for (const auto from : {PrincessFrom::Armhole, PrincessFrom::Shoulder}) {
+            const auto pattern = *bodice_pattern(princess(plain_bodice(), from));
+            const auto text = write_pattern_svg(pattern).toStdString();
+            const auto back = read_pattern_svg(text);
+            QVERIFY(back.has_value());
+            const Piece& was = pattern.sizes[0].pieces[0];
+            const Piece& is = back->sizes[0].pieces[0];
+            QVERIFY(is.princess);
+            QVERIFY(!back->sizes[0].pieces[1].princess);
+            QVERIFY(largest_gap(was, is) < 1e-4);
+            const auto a = princess_panels(was);
+            const auto b = princess_panels(is);
+            QVERIFY(largest_gap(a.centre, b.centre) < 1e-3);
+            QVERIFY(largest_gap(a.side, b.side) < 1e-3);
+            // Said of a front that has no such seam it is refused, naming what is not there.
+            auto plain = write_pattern_svg(*bodice_pattern(plain_bodice())).toStdString();
+            plain.insert(plain.find("data-role=\"front\""), "data-princess=\"true\" ");
+            const auto refused = read_pattern_svg(plain);
+            QVERIFY(!refused);
+            QVERIFY(refused.error().field.find("princess") != std::string::npos);
+        }
     }
     void a_broken_bust_point_or_dart_kind_is_refused()
     {

@@ -5,10 +5,11 @@
 #include <cstdarg>
 #include <memory>
 
-#include "bodices.h"
 #include "core/alter/catalogue.h"
 #include "core/paper/area.h"
+#include "core/paper/princess_redraw.h"
 #include "core/pattern/shoulder.h"
+#include "princess_fronts.h"
 
 using namespace sartorum;
 using namespace sartorum::test;
@@ -125,7 +126,7 @@ private slots:
     {
         std::mt19937 rng{24};
         int seen = 0;
-        for (int i = 0; i < 300; ++i) {
+        for (int i = 0; i < tries(300); ++i) {
             const auto pattern = bodice_pattern(random_bodice(rng));
             if (!pattern) continue;
             Garment g{pattern->sizes[0].pieces, pattern->seams};
@@ -143,7 +144,45 @@ private slots:
                 ++seen;
             }
         }
-        QVERIFY(seen > 500);
+        QVERIFY(seen > tries(500));
+    }
+    // A front of two panels, altered at random: neither panel crosses itself, they lie apart but for the bust
+    // point, and with the openings between them they are the front's paper.
+    void the_panels_of_an_altered_front_are_its_paper()
+    {
+        std::mt19937 rng{77};
+        int seen = 0;
+        for (int i = 0; i < tries(90); ++i) {
+            const auto pattern = bodice_pattern(random_princess(rng));
+            if (!pattern) continue;
+            Garment g{pattern->sizes[0].pieces, pattern->seams};
+            for (const auto& entry : catalogue()) {
+                if (!entry.serves(g) || rng() % 2) continue;
+                const Length amount =
+                    Length::mm(between(rng, entry.least.in_mm() * 0.5, entry.most.in_mm() * 0.5));
+                if (const auto done = entry.apply(g, {amount, usual_method(entry, g)})) g = done->garment;
+                settle_princess(g.pieces);
+            }
+            const Piece& front = front_of(g);
+            const auto [centre, side] = princess_panels(front);
+            const auto a = polygon(outline_points(centre, Length::mm(0.02)));
+            const auto b = polygon(outline_points(side, Length::mm(0.02)));
+            QVERIFY2(GEOSisValid(a.get()) == 1 && GEOSisValid(b.get()) == 1, qPrintable(QString::number(i)));
+            // Rounded over an apex a little outside, each reaches over the bust point by a sliver.
+            const double shared = area_of(own(GEOSIntersection(a.get(), b.get())));
+            QVERIFY2(shared < 250, qPrintable(QString{"%1: %2 mm²"}.arg(i).arg(shared)));
+            const auto m = *princess_mouths(front);
+            double open = 0;
+            for (const auto mouth : {m.upper, m.lower}) {
+                const Dart& d = front.darts[dart_at(front, mouth)];
+                open += area_of(polygon({d.leg_a, d.tip, d.leg_b}));
+            }
+            const double whole = area_of(polygon(outline_points(front, Length::mm(0.02))));
+            const double off = whole - open - area_of(a) - area_of(b);
+            QVERIFY2(std::abs(off) < 600, qPrintable(QString{"%1: %2 mm²"}.arg(i).arg(off)));
+            ++seen;
+        }
+        QVERIFY(seen > tries(60));
     }
     // A strip spread in is its amount times the width at the line (trade, section 16).
     void a_spread_bodice_gains_the_strip()
