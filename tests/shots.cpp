@@ -127,6 +127,18 @@ int main(int argc, char** argv)
     kinds->choose(3);
     emit kinds->picked(3);
     shot("work-card");
+    // A front of two panels.
+    for (const auto& p : room.book().patterns()) {
+        if (p.name.contains("Sluice")) room.choose_pattern(p.id);
+    }
+    room.choose(room.advice()->choice);
+    room.decide(AdjustmentKind::Bust, Answer::Accepted, Length::mm(16));
+    window.go_to(Station::Paper);
+    for (std::size_t i = 0; i < room.computed()->steps.size(); ++i) {
+        if (room.computed()->steps[i].kind == StepKind::SwingBust) room.go_to_step(static_cast<int>(i));
+    }
+    emit window.findChild<Choices*>("paper_view")->picked(1);
+    shot("paper-panels");
     dialog("bodice-drawing", [&] { BodiceDialog{look, room, &window}.exec(); });
     return 0;
 }

@@ -179,7 +179,7 @@ private slots:
             }
             const double whole = area_of(polygon(outline_points(front, Length::mm(0.02))));
             const double off = whole - open - area_of(a) - area_of(b);
-            QVERIFY2(std::abs(off) < 600, qPrintable(QString{"%1: %2 mm²"}.arg(i).arg(off)));
+            QVERIFY2(std::abs(off) < 0.01 * whole, qPrintable(QString{"%1: %2 mm²"}.arg(i).arg(off)));
             ++seen;
         }
         QVERIFY(seen > tries(60));
