@@ -47,7 +47,17 @@ QString seam_name(const std::string& id)
     if (id == "armhole-front") return t("Front armhole");
     if (id == "armhole-back") return t("Back armhole");
     if (id == "underarm") return t("Sleeve underarm");
+    if (id == "princess") return t("Front panels");
     return text(id);
+}
+
+QString seam_short(const std::string& id)
+{
+    if (id == "side") return t("Side");
+    if (id == "shoulder") return t("Shoulder");
+    if (id == "underarm") return t("Underarm");
+    if (id == "princess") return t("Panels");
+    return seam_name(id);
 }
 
 QString seam_sides(const std::string& id, bool second)
@@ -56,6 +66,7 @@ QString seam_sides(const std::string& id, bool second)
     if (id == "side" || id == "shoulder") return second ? t("back") : t("front");
     if (id == "armhole-front" || id == "armhole-back") return second ? t("cap") : t("armhole");
     if (id == "underarm") return second ? t("back edge") : t("front edge");
+    if (id == "princess") return second ? t("side panel") : t("centre panel");
     return second ? t("second") : t("first");
 }
 

@@ -20,6 +20,8 @@ namespace sartorum::words {
 [[nodiscard]] QString piece_name(const Piece&);
 [[nodiscard]] QString piece_names(AdjustmentKind, const Garment&);
 [[nodiscard]] QString seam_name(const std::string& id);
+// Where there is little room.
+[[nodiscard]] QString seam_short(const std::string& id);
 [[nodiscard]] QString seam_sides(const std::string& id, bool second);
 [[nodiscard]] QString zone_name(Zone);
 [[nodiscard]] QString adjustment_name(AdjustmentKind);

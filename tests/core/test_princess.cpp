@@ -6,6 +6,7 @@
 #include "core/alter/bust.h"
 #include "core/alter/bust_depth.h"
 #include "core/alter/catalogue.h"
+#include "core/check/seam_run.h"
 #include "core/check/walk.h"
 #include "core/paper/bodice_redraw.h"
 #include "core/paper/dart_redraw.h"
@@ -371,6 +372,27 @@ private slots:
         // Sizes blended at the waist keep the seam over the bust point.
         plan.waist_size = "14";
         QVERIFY(runs_to_the_bust_point(front_of(b(plan, body).traced)));
+    }
+    void the_seam_between_the_panels_is_walked_with_the_others()
+    {
+        const auto done = need(fuller(bodice(princess(plain_bodice())), 20)).garment;
+        const auto checks = check(done, {}, {});
+        const Walk& walk = checks.walks.back();
+        QCOMPARE(walk.seam, std::string{"princess"});
+        QVERIFY(walk.holds && close(walk.difference.in_mm(), 0, 0.02));
+        QCOMPARE(walk.notches_a.size(), std::size_t{2});
+        for (std::size_t i = 0; i < 2; ++i)
+            QVERIFY(close(walk.notches_a[i].in_mm(), walk.notches_b[i].in_mm(), 0.05));
+        // Both are walked up from the waist, so that they can be rolled.
+        const auto sewn = with_panels(done);
+        const auto& seam = sewn.seams.back();
+        const SeamRun a = seam_run(sewn, seam.a);
+        const SeamRun b = seam_run(sewn, seam.b);
+        for (const SeamRun* run : {&a, &b})
+            QVERIFY(run->line.initialPoint()[Geom::Y] < run->line.finalPoint()[Geom::Y]);
+        QVERIFY(a.paper_on_right != b.paper_on_right);
+        // A front in one piece has no such seam.
+        QCOMPARE(with_panels(bodice(plain_bodice())).seams.size(), bodice(plain_bodice()).seams.size());
     }
     void pieces_are_cut_out_as_panels()
     {

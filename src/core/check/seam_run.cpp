@@ -3,6 +3,7 @@
 #include <algorithm>
 
 #include "core/pattern/dart.h"
+#include "core/pattern/princess.h"
 
 namespace sartorum {
 namespace {
@@ -26,9 +27,21 @@ Geom::Affine onto(Point from, Point from_direction, Point to, Point to_direction
 
 }  // namespace
 
+Garment with_panels(Garment g)
+{
+    const Piece* front = find_piece(g.pieces, PieceRole::Front);
+    if (!front || !front->princess) return g;
+    auto [centre, side] = princess_panels(*front);
+    g.seams.push_back({"princess", {{centre.id, EdgeRole::Princess}}, {{side.id, EdgeRole::Princess}}, {}});
+    g.pieces.push_back(std::move(centre));
+    g.pieces.push_back(std::move(side));
+    return g;
+}
+
 bool walked_backwards(const Piece& piece, EdgeRole role)
 {
     return role == EdgeRole::Armhole || role == EdgeRole::CapFront || role == EdgeRole::UnderarmBack ||
+           (role == EdgeRole::Princess && edge_index(piece, EdgeRole::Centre)) ||
            (piece.role == PieceRole::Waistband && role == EdgeRole::Waist);
 }
 

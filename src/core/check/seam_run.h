@@ -25,6 +25,9 @@ struct SeamRun {
     bool paper_on_right = true;  // of travel
 };
 
+// With the panels of a front of two (princess.h) beside it, and the seam between them, "princess", as the last.
+[[nodiscard]] Garment with_panels(Garment);
+
 // Seams are walked from their lower or inner end as a hand does: armhole and cap from the underarm up. True when
 // the outline runs the other way.
 [[nodiscard]] bool walked_backwards(const Piece&, EdgeRole);

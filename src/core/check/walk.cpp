@@ -144,9 +144,13 @@ bool Checks::all_hold() const
 Checks check(const Garment& g, const BodySet& body, const Cloth& cloth)
 {
     Checks out;
-    for (const auto& seam : g.seams) {
-        const auto a = walk_side(g, seam.a);
-        const auto b = walk_side(g, seam.b);
+    // A copy only where there is something to add: this runs at every drag of an amount.
+    std::optional<Garment> panels;
+    if (find_piece(g.pieces, PieceRole::Front)->princess) panels = with_panels(g);
+    const Garment& sewn = panels ? *panels : g;
+    for (const auto& seam : sewn.seams) {
+        const auto a = walk_side(sewn, seam.a);
+        const auto b = walk_side(sewn, seam.b);
         const Length apart = b.length - a.length - meant_ease(g, seam.id, cloth);
         out.walks.push_back(
             {seam.id, a.length, b.length, apart, abs(apart) <= walk_tolerance, a.notches, b.notches});

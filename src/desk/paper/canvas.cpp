@@ -308,11 +308,14 @@ void Canvas::draw_name(QPainter& p, const Piece& piece, const QTransform& t)
     const QPointF at = t.map(band ? b.topLeft() + QPointF{b.width() * 0.5, -44}
                                   : formats::widest_across(piece, down).pointAt(is_bodice(piece) ? 0.5 : 0.55));
     p.setPen(look_.dyes().ink);
-    p.setFont(look_.cabin(16));
     const QString name = words::piece_name(piece);
+    p.setFont(look_.cabin(16));
+    const double room = t.map(formats::widest_across(piece, down)).length() - 8;
+    const double small = std::clamp(room / p.fontMetrics().horizontalAdvance(name), 0.6, 1.0);
+    p.setFont(look_.cabin(16 * small));
     p.drawText(QRectF{at.x() - 120, at.y() - 20, 240, 22}, Qt::AlignCenter, name);
     p.setPen(look_.dyes().faded);
-    p.setFont(look_.lato(13));
+    p.setFont(look_.lato(13 * small));
     p.drawText(QRectF{at.x() - 120, at.y() + 2, 240, 18}, Qt::AlignCenter,
                tr("cut %1%2").arg(piece.cut).arg(on_fold(piece) ? tr(" on the fold") : QString{}));
 }

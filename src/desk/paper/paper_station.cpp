@@ -159,9 +159,13 @@ void PaperStation::refresh()
     if (!room_.computed()) return;
     const auto& c = *room_.computed();
     const auto here = static_cast<std::size_t>(room_.step());
-    if (views_->chosen() == walk_shown) {
+    // One seam rolled needs the height in large text; all of them side by side can wait.
+    const bool walking = views_->chosen() == walk_shown;
+    walk_->setVisible(!walking || look_.scale() <= roomy_text);
+    if (walking) {
         title_->setText(tr("Walk a seam"));
-        sub_->setText(tr("stitching line on stitching line, darts closed"));
+        sub_->setText(look_.scale() <= roomy_text ? tr("stitching line on stitching line, darts closed")
+                                                  : tr("darts closed"));
         return;
     }
     if (views_->chosen() == 2) {
@@ -209,7 +213,10 @@ void PaperStation::keyPressEvent(QKeyEvent* e)
         case Qt::Key_W: canvas_->whole(); break;
         case Qt::Key_P: play(); break;
         case Qt::Key_M: canvas_->set_measures(!canvas_->measures()); break;
-        case Qt::Key_K: walk_->setFocus(); break;
+        case Qt::Key_K:
+            if (!walk_->isVisible()) show_view(1);
+            walk_->setFocus();
+            break;
         case Qt::Key_Plus:
         case Qt::Key_Equal: canvas_->zoom(1.25, middle); break;
         case Qt::Key_Minus: canvas_->zoom(0.8, middle); break;

@@ -45,8 +45,8 @@ void SeamWalk::paintEvent(QPaintEvent* e)
     QPainter p{this};
     p.setRenderHint(QPainter::Antialiasing);
     p.setPen(d.ink);
-    const double k = look_.scale();
-    p.setFont(look_.cabin(18));
+    const double k = text_scale();
+    p.setFont(cabin(18));
     p.drawText(QPointF{20, 30 * k}, tr("Walk the seams"));
     int holds = 0;
     int open = 0;
@@ -54,7 +54,7 @@ void SeamWalk::paintEvent(QPaintEvent* e)
     for (const auto& j : checks.joins) ++(j.holds ? holds : open);
     for (const auto& f : checks.folds) ++(f.holds ? holds : open);
     for (const auto& x : checks.darts) open += x.holds ? 0 : 1;
-    p.setFont(look_.lato(14, QFont::DemiBold));
+    p.setFont(lato(14, QFont::DemiBold));
     draw_tick(p, look_, {27, 50 * k}, 6.5);
     p.setPen(d.lichen_ink);
     p.drawText(QPointF{42, 55 * k}, tr("%1 hold").arg(holds));
@@ -64,7 +64,7 @@ void SeamWalk::paintEvent(QPaintEvent* e)
         p.drawText(QPointF{42, 79 * k}, tr("%1 to true").arg(open));
     }
     p.setPen(d.faded);
-    p.setFont(look_.lato(12.5));
+    p.setFont(lato(12.5));
     p.drawText(QRectF{20, 92 * k, 150 * k, 62 * k}, Qt::TextWordWrap,
                tr("end to end, darts closed, allowances left out"));
     for (std::size_t i = 0; i < checks.walks.size(); ++i) draw_pair(p, column(i), checks.walks[i]);
@@ -72,11 +72,28 @@ void SeamWalk::paintEvent(QPaintEvent* e)
     if (hasFocus() && here_ < checks.walks.size()) draw_focus(p, look_, column(here_).adjusted(2, 2, -2, -2), 5);
 }
 
+// Many columns leave no room for the largest text.
+double SeamWalk::text_scale() const
+{
+    const bool many = room_.computed() && room_.computed()->checks.walks.size() > 3;
+    return many ? std::min(look_.scale(), roomy_text) : look_.scale();
+}
+
+QFont SeamWalk::lato(double size, QFont::Weight weight) const
+{
+    return look_.lato(size * text_scale() / look_.scale(), weight);
+}
+
+QFont SeamWalk::cabin(double size) const
+{
+    return look_.cabin(size * text_scale() / look_.scale());
+}
+
 // A column for each seam, and a wider one for where seams meet.
 QRectF SeamWalk::column(std::size_t i) const
 {
     const auto n = static_cast<double>(room_.computed()->checks.walks.size());
-    const double k = look_.scale();
+    const double k = text_scale();
     const double left = 178 * k;
     const double last = std::max(230 * k, (width() - left - 16) / (n + 1));
     const double w = (width() - left - 16 - last) / n;
@@ -120,19 +137,22 @@ void SeamWalk::draw_pair(QPainter& p, const QRectF& r, const Walk& walk)
     p.drawLine(r.topLeft() + QPointF{-4, 6}, r.bottomLeft() + QPointF{-4, -6});
     const QRectF in = r.adjusted(14, 4, -14, -4);
     p.setPen(d.ink);
-    p.setFont(look_.cabin(16));
-    p.drawText(in.topLeft() + QPointF{0, 18 * look_.scale()},
-               p.fontMetrics().elidedText(words::seam_name(walk.seam), Qt::ElideRight, int(in.width()) + 8));
+    p.setFont(cabin(16));
+    const QString whole = words::seam_name(walk.seam);
+    const bool fits = p.fontMetrics().horizontalAdvance(whole) <= in.width() + 8;
+    p.drawText(in.topLeft() + QPointF{0, 18 * text_scale()},
+               p.fontMetrics().elidedText(fits ? whole : words::seam_short(walk.seam), Qt::ElideRight,
+                                          int(in.width()) + 8));
     const Length longest = std::max(walk.a, walk.b);
     const auto bar = [&](double y, Length l, const std::vector<Length>& notches, const QColor& c,
                          const QString& name, bool down) {
         p.setPen(d.faded);
-        p.setFont(look_.lato(13));
-        const bool room = in.width() > 100 * look_.scale();  // name and length beside each other
+        p.setFont(lato(13));
+        const bool room = in.width() > 100 * text_scale();  // name and length beside each other
         if (room) p.drawText(QPointF{in.left(), y - 6}, name);
         p.setPen(d.ink);
-        p.setFont(look_.lato(15, QFont::DemiBold));
-        p.drawText(QRectF{in.left(), y - 24 * look_.scale(), in.width(), 20 * look_.scale()}, Qt::AlignRight,
+        p.setFont(lato(15, QFont::DemiBold));
+        p.drawText(QRectF{in.left(), y - 24 * text_scale(), in.width(), 20 * text_scale()}, Qt::AlignRight,
                    words::amount(l, u));
         const double w = in.width() * (l / longest);
         p.setPen(QPen{c, 3});
@@ -148,15 +168,14 @@ void SeamWalk::draw_pair(QPainter& p, const QRectF& r, const Walk& walk)
             p.drawPolygon(QPolygonF{{{x - 4, y + 2 * s}, {x + 4, y + 2 * s}, {x, y + 8 * s}}});
         }
     };
-    bar(in.top() + 50 * look_.scale(), walk.a, walk.notches_a, d.woad, words::seam_sides(walk.seam, false), true);
-    bar(in.top() + 88 * look_.scale(), walk.b, walk.notches_b, d.walnut, words::seam_sides(walk.seam, true),
-        false);
+    bar(in.top() + 50 * text_scale(), walk.a, walk.notches_a, d.woad, words::seam_sides(walk.seam, false), true);
+    bar(in.top() + 88 * text_scale(), walk.b, walk.notches_b, d.walnut, words::seam_sides(walk.seam, true), false);
     p.setPen(walk.holds ? d.ink : d.madder_ink);
-    p.setFont(look_.lato(22));
+    p.setFont(lato(22));
     const QString off = words::amount(walk.difference, u, true);
     p.drawText(QPointF{in.left(), in.bottom() - 4}, off);
     const double x = in.left() + p.fontMetrics().horizontalAdvance(off) + 14;
-    p.setFont(look_.lato(12.5));
+    p.setFont(lato(12.5));
     p.setPen(walk.holds ? d.faded : d.madder_ink);
     const QString allowed =
         QString::number(walk_tolerance.in_mm()) + " mm";  // finer than an eighth of an inch shows
@@ -179,13 +198,13 @@ void SeamWalk::draw_hem(QPainter& p, const QRectF& r, const Checks& c)
     p.drawLine(r.topLeft() + QPointF{-4, 6}, r.bottomLeft() + QPointF{-4, -6});
     const QRectF in = r.adjusted(14, 4, -14, -4);
     p.setPen(d.ink);
-    p.setFont(look_.cabin(16));
-    const double k = look_.scale();
+    p.setFont(cabin(16));
+    const double k = text_scale();
     p.drawText(in.topLeft() + QPointF{0, 18 * k},
                c.shoulder ? tr("Where seams meet") : tr("Hem and waist at the side"));
     double y = in.top() + 40 * k;
     if (!c.shoulder) {
-        p.setFont(look_.lato(13));
+        p.setFont(lato(13));
         p.setPen(d.faded);
         p.drawText(QPointF{in.left(), in.top() + 42 * k},
                    tr("hem: front %1, back %2").arg(words::amount(c.front_hem, u), words::amount(c.back_hem, u)));
@@ -197,7 +216,7 @@ void SeamWalk::draw_hem(QPainter& p, const QRectF& r, const Checks& c)
         else
             draw_triangle(p, look_, {in.left() + 8, y - 5}, 7);
         p.setPen(holds ? d.ink : d.madder_ink);
-        p.setFont(look_.lato(14));
+        p.setFont(lato(14));
         p.drawText(QPointF{in.left() + 24, y}, text);
         y += (c.shoulder ? 20 : 24) * k;
     };
@@ -220,7 +239,7 @@ void SeamWalk::draw_hem(QPainter& p, const QRectF& r, const Checks& c)
         if (!dart.holds) row(false, tr("a dart's legs differ by %1").arg(words::amount(dart.apart, u)));
     }
     p.setPen(d.faded);
-    p.setFont(look_.lato(12.5));
+    p.setFont(lato(12.5));
     if (y < in.bottom() - 16)
         p.drawText(QPointF{in.left(), in.bottom() - 5},
                    tr("laid seam to seam, 180° ± %1° asked").arg(join_tolerance_degrees));

@@ -22,6 +22,9 @@ private:
     void describe();
     void draw_pair(QPainter&, const QRectF&, const Walk&);
     void draw_hem(QPainter&, const QRectF&, const Checks&);
+    [[nodiscard]] double text_scale() const;
+    [[nodiscard]] QFont lato(double size, QFont::Weight = QFont::Normal) const;
+    [[nodiscard]] QFont cabin(double size) const;
     [[nodiscard]] QRectF column(std::size_t i) const;
     Room& room_;
     std::size_t here_ = 0;  // by keyboard

@@ -82,15 +82,17 @@ void WalkView::refresh()
     shown_.reset();
     update();
     if (!room_.computed()) return;
-    const auto& g = room_.computed()->altered;
+    sewn_ = with_panels(room_.computed()->altered);
+    const auto& g = sewn_;
     const auto& walks = room_.computed()->checks.walks;
     if (g.seams.empty()) return;
     seam_ = std::min(seam_, g.seams.size() - 1);
-    std::string names;
+    const bool roomy = look_.scale() <= roomy_text;
+    std::string names = roomy ? "" : "short ";
     QStringList words;
     for (const auto& s : g.seams) {
         names += s.id + " ";
-        words << words::seam_name(s.id);
+        words << (roomy ? words::seam_name(s.id) : words::seam_short(s.id));
     }
     if (names != offered_) {
         delete seams_;
@@ -152,7 +154,7 @@ void WalkView::paintEvent(QPaintEvent*)
 void WalkView::draw_rolled(QPainter& p, const QRectF& box)
 {
     const auto& d = look_.dyes();
-    const auto& g = room_.computed()->altered;
+    const auto& g = sewn_;
     const Geom::Affine laid = rolled(shown_->a, shown_->b, along());
     const QRectF seam = formats::painter_path(shown_->a.line).boundingRect();
     const double room = 70;
@@ -229,9 +231,9 @@ void WalkView::draw_difference(QPainter& p, const QRectF& box)
     }
     p.setPen(d.faded);
     p.setFont(look_.lato(12.5));
-    p.drawText(QPointF{box.left(), box.top() + 14 * k},
-               tr("how much longer the %1 is, along the seam")
-                   .arg(words::seam_sides(room_.computed()->altered.seams[seam_].id, true)));
+    p.drawText(
+        QPointF{box.left(), box.top() + 14 * k},
+        tr("how much longer the %1 is, along the seam").arg(words::seam_sides(sewn_.seams[seam_].id, true)));
     const QRectF area{box.left() + 6, box.top() + 26 * k, box.width() - 130 * k, box.height() - 46 * k};
     const double scale = area.height() / 2 / std::max(most.in_mm() * 1.15, 3.0);
     const auto at = [&](Length along, Length off) {

@@ -37,6 +37,7 @@ private:
     void draw_difference(QPainter&, const QRectF&);
     Look& look_;
     Room& room_;
+    Garment sewn_;  // what the seams are of
     std::size_t seam_ = 0;
     std::optional<Shown> shown_;
     Choices* seams_ = nullptr;

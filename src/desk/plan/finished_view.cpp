@@ -38,14 +38,16 @@ void FinishedView::paintEvent(QPaintEvent* e)
     if (!room_.computed() || !room_.printed_chart()) return;
     const auto& d = look_.dyes();
     const Unit u = look_.unit();
-    const double k = look_.scale();
+    // Three columns of numbers beside their names leave no room for the largest text.
+    const double k = std::min(look_.scale(), roomy_text);
+    const double small = k / look_.scale();
     const auto rows = finished_table(*room_.computed(), *room_.printed_chart(), room_.body(), room_.plan());
     QPainter p{this};
     p.setRenderHint(QPainter::Antialiasing);
     p.setPen(d.ink);
-    p.setFont(look_.cabin(18));
+    p.setFont(look_.cabin(18 * small));
     p.drawText(QPointF{20, 36 * k}, tr("Finished measurements"));
-    p.setFont(look_.lato(12.5));
+    p.setFont(look_.lato(12.5 * small));
     p.setPen(d.faded);
     p.drawText(QPointF{20, 56 * k},
                tr("on the stitching lines, in %1").arg(QString::fromStdString(std::string{unit_text(u)})));
@@ -65,12 +67,12 @@ void FinishedView::paintEvent(QPaintEvent* e)
         p.drawLine(QPointF(16, y), QPointF(width() - 16.0, y));
         const double base = y + tall * 0.68;
         p.setPen(d.ink);
-        p.setFont(look_.lato(14));
+        p.setFont(look_.lato(14 * small));
         p.drawText(QPointF{20, base}, words::finished_name(row.what));
         const auto number = [&](int i, Length l, const QColor& colour, QFont::Weight weight) {
             p.setPen(colour);
-            const double w = number_width(look_, l, u, 14.5, weight, false);
-            draw_number(p, look_, {column_right(i) - w, base}, l, u, 14.5, weight, false);
+            const double w = number_width(look_, l, u, 14.5 * small, weight, false);
+            draw_number(p, look_, {column_right(i) - w, base}, l, u, 14.5 * small, weight, false);
         };
         number(0, row.bought, d.walnut, QFont::Normal);
         if (row.needed) number(1, *row.needed, d.ink, QFont::Normal);
@@ -82,7 +84,7 @@ void FinishedView::paintEvent(QPaintEvent* e)
     p.setPen(QPen{d.rule, 1});
     p.drawLine(QPointF(16, y), QPointF(width() - 16.0, y));
     p.setPen(d.faded);
-    p.setFont(look_.lato(12.5));
+    p.setFont(look_.lato(12.5 * small));
     p.drawText(QRectF{20, y + 6, width() - 40.0, height() - y - 10}, Qt::TextWordWrap,
                tr("needed: the body and the ease planned, where both are known"));
 }

@@ -22,6 +22,10 @@ struct Dyes {
     QColor figure, weave;
 };
 
+// Up to this text scale there is room for everything; beyond it views that hold much leave something out, or keep
+// to this scale.
+inline constexpr double roomy_text = 1.2;
+
 // Shared by every widget of a window; changed() when the theme, the text scale or the unit changes.
 class Look : public QObject {
     Q_OBJECT

@@ -161,7 +161,7 @@ std::vector<double> Choices::widths() const
     const QFontMetricsF m{look_.lato(14, QFont::DemiBold)};
     std::vector<double> out;
     for (qsizetype i = 0; i < words_.size(); ++i)
-        out.push_back(offered(i) ? m.horizontalAdvance(words_[i]) + (look_.scale() > 1.2 ? 14 : 26) : 0);
+        out.push_back(offered(i) ? m.horizontalAdvance(words_[i]) + (look_.scale() > roomy_text ? 14 : 26) : 0);
     return out;
 }
 
