@@ -4,8 +4,7 @@
 //          by the amount, the underarms stay; side notches are marked again from the armhole's
 // Keeps    bicep, underarm seams, the line's direction at the top and at the underarm
 // So       the cap is longer or shorter by less than twice the amount: proposed is the amount that gives the cap
-// the
-//          ease it is to have (cap_height_for). The rule of thumb is the mean of what the shoulder tips moved.
+//          the ease it is to have (cap_height_for). The rule of thumb is the mean of what the shoulder tips moved.
 // Limits   50 mm
 // Then     the top notch
 #pragma once
