@@ -201,8 +201,7 @@ private slots:
             const Curve down = from_below ? reversed(seam) : seam;
             for (const auto& n : p.notches) {
                 if (n.on != EdgeRole::Princess) continue;
-                const auto t = down.nearestTime(n.at);
-                out.push_back(length(split(down, static_cast<double>(t.curve_index) + t.t).before).in_mm());
+                out.push_back(length_to(down, nearest(down, n.at).time).in_mm());
             }
             return out;
         };

@@ -13,9 +13,7 @@ namespace {
 Curve bowed(const Curve& c, double at, double until, Point by)
 {
     const auto [above, rest] = split(c, at);
-    const double reach =
-        static_cast<double>(rest.nearestTime(c.pointAt(until)).curve_index) + rest.nearestTime(c.pointAt(until)).t;
-    const auto [low, end] = split(rest, reach);
+    const auto [low, end] = split(rest, nearest(rest, c.pointAt(until)).time);
     return joined(joined(eased(above, {0, 0}, by), eased(low, by, {0, 0})), end);
 }
 
@@ -32,10 +30,7 @@ Outcome<Applied> alter_across_front(const Garment& garment, const Dose& dose)
     Piece& front = *find_piece(out.garment.pieces, PieceRole::Front);
     const std::size_t hole = *edge_index(front, EdgeRole::Armhole);
     const Curve& line = front.edges[hole].curve;
-    const auto time_of = [&](Point p) {
-        const auto t = line.nearestTime(p);
-        return static_cast<double>(t.curve_index) + t.t;
-    };
+    const auto time_of = [&](Point p) { return nearest(line, p).time; };
     const auto end = static_cast<double>(line.size_default());
     const Point across = guide(front, GuideKind::Across)->b;
     const double at = std::clamp(time_of(across), 0.05, end - 0.1);

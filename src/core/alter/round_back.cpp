@@ -6,6 +6,7 @@
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
 #include "core/paper/panels.h"
+#include "core/paper/turned_redraw.h"
 #include "core/pattern/dart.h"
 
 namespace sartorum {

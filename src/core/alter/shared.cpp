@@ -30,10 +30,8 @@ std::optional<Length> along_side(const Piece& p, const Notch& n)
     Length along;
     for (const auto& e : p.edges) {
         if (e.role != EdgeRole::Side) continue;
-        Geom::Coord off = 0;
-        const auto t = e.curve.nearestTime(n.at, &off);
-        const double time = static_cast<double>(t.curve_index) + t.t;
-        if (off < 0.1) return along + (time > 1e-6 ? length(split(e.curve, time).before) : Length{});
+        const auto near = nearest(e.curve, n.at);
+        if (near.off < 0.1) return along + length_to(e.curve, near.time);
         along += length(e.curve);
     }
     return std::nullopt;

@@ -7,6 +7,7 @@
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
 #include "core/paper/panels.h"
+#include "core/paper/turned_redraw.h"
 
 namespace sartorum {
 namespace {

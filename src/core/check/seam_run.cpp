@@ -54,12 +54,10 @@ std::vector<RunNotch> run_notches(const Piece& piece, EdgeRole role)
     for (const auto& e : piece.edges) {
         if (e.role != role) continue;
         for (const auto& n : piece.notches) {
-            Geom::Coord off = 0;
             if (n.on != role) continue;
-            const auto time = e.curve.nearestTime(n.at, &off);
-            const double t = static_cast<double>(time.curve_index) + time.t;
-            if (off > 0.1 || t < 1e-6 || t > static_cast<double>(e.curve.size_default()) - 1e-6) continue;
-            const Length here = along + length(split(e.curve, t).before);
+            const auto near = nearest(e.curve, n.at);
+            if (near.off > 0.1 || !near.inside) continue;
+            const Length here = along + length_to(e.curve, near.time);
             out.push_back({backwards ? whole - here : here, n.count});
         }
         along += length(e.curve);

@@ -10,7 +10,6 @@ namespace sartorum {
 namespace {
 
 const Point none{0, 0};
-constexpr double smoothed_over = 15;  // mm of a centre seam drawn anew below an overlap
 
 std::size_t index_of(const Piece& p, EdgeRole role, bool last = false)
 {
@@ -44,11 +43,6 @@ void shift_edges(Piece& p, std::size_t first, std::size_t last, Point by)
     for (std::size_t i = first; i <= last; ++i) redraw_edge(p, i, moved(p.edges[i].curve, by));
 }
 
-Geom::Affine turn_about(Point about, double radians)
-{
-    return whole_motion({0, about, radians, none});
-}
-
 // The side seam's last edge drawn anew: what meets it at either end keeps its corner.
 void redraw_side(Piece& p, std::size_t side, const Curve& line)
 {
@@ -58,11 +52,9 @@ void redraw_side(Piece& p, std::size_t side, const Curve& line)
     // Its notches stay as far from its upper end as they were, on front and back alike.
     for (auto& n : p.notches) {
         if (n.on != EdgeRole::Side) continue;
-        Geom::Coord off = 0;
-        const auto time = old.nearestTime(n.at, &off);
-        const double t = static_cast<double>(time.curve_index) + time.t;
-        if (off > 0.1 || t < 1e-6 || t > static_cast<double>(old.size_default()) - 1e-6) continue;
-        n.at = line.pointAt(time_at(line, length(split(old, t).before)));
+        const auto near = nearest(old, n.at);
+        if (near.off > 0.1 || !near.inside) continue;
+        n.at = line.pointAt(time_at(line, length_to(old, near.time)));
     }
     p.edges[side].curve = line;
     if (p.edges[side - 1].role == EdgeRole::Armhole)
@@ -82,11 +74,9 @@ void shift_guides_below(Piece& p, double level, Point by)
 Curve tip_run_to(const Piece& p, ArmholeReach reach, Point by)
 {
     const Curve& hole = edge(p, EdgeRole::Armhole).curve;
-    const auto near = hole.nearestTime(guide(p, GuideKind::Across)->b);
-    const double at = static_cast<double>(near.curve_index) + near.t;
-    const bool inside = at > 1e-6 && at < static_cast<double>(hole.size_default()) - 1e-6;
-    if (reach == ArmholeReach::Underarm || !inside) return eased(hole, by, none);
-    const auto [above, below] = split(hole, at);
+    const auto near = nearest(hole, guide(p, GuideKind::Across)->b);
+    if (reach == ArmholeReach::Underarm || !near.inside) return eased(hole, by, none);
+    const auto [above, below] = split(hole, near.time);
     return joined(eased(above, by, none), below);
 }
 
@@ -101,16 +91,6 @@ std::optional<Point> node_near(const Curve& c, Point at)
         if (off < near && (!best || off < Geom::distance(*best, at))) best = node;
     }
     return best;
-}
-
-// Parted at the nearest place; a mark that lies at or beyond an end parts a hair inside it, so that both parts are
-// lines.
-Halves parted_at(const Curve& c, Point where)
-{
-    constexpr double hair = 1e-3;
-    const auto t = c.nearestTime(where);
-    const double time = static_cast<double>(t.curve_index) + t.t;
-    return split(c, std::clamp(time, hair, static_cast<double>(c.size_default()) - hair));
 }
 
 // Where a level crosses the edges of one role, furthest from the centre.
@@ -161,11 +141,9 @@ void redraw_edge(Piece& p, std::size_t index, Curve line)
     const bool same_nodes = e.curve.size_default() == line.size_default();
     for (auto& n : p.notches) {
         if (n.on != e.role) continue;
-        Geom::Coord off = 0;
-        const auto time = e.curve.nearestTime(n.at, &off);
-        if (off > 0.1) continue;
-        n.at = same_nodes ? line.pointAt(static_cast<double>(time.curve_index) + time.t)
-                          : line.pointAt(line.nearestTime(n.at));
+        const auto near = nearest(e.curve, n.at);
+        if (near.off > 0.1) continue;
+        n.at = line.pointAt(same_nodes ? near.time : nearest(line, n.at).time);
     }
     e.curve = std::move(line);
 }
@@ -353,11 +331,9 @@ SideShift side_shift(const Piece& p, Length at_underarm, Length at_waist, Length
     }
     for (const auto& e : p.edges) {
         if (e.role != EdgeRole::Side) continue;
-        const auto t = e.curve.nearestTime(waist->b);
-        const double time = static_cast<double>(t.curve_index) + t.t;
-        const auto end = static_cast<double>(e.curve.size_default());
-        if (time < end - 1e-6) {
-            out.to_waist += time > 1e-6 ? length(split(e.curve, time).before).in_mm() : 0;
+        const double time = nearest(e.curve, waist->b).time;
+        if (time < static_cast<double>(e.curve.size_default()) - 1e-6) {
+            out.to_waist += length_to(e.curve, time).in_mm();
             return out;
         }
         out.to_waist += length(e.curve).in_mm();
@@ -436,101 +412,6 @@ EvenedSides sides_evened(const Piece& front, const Piece& back, Length ease)
         out.back = lengthened(back, out.raised);
     }
     return out;
-}
-
-Piece upper_turned(const Piece& piece, Point centre_cut, Point hinge, double radians)
-{
-    Piece out = piece;
-    const Geom::Affine how = turn_about(hinge, radians);
-    const std::size_t hole = index_of(piece, EdgeRole::Armhole);
-    const std::size_t centre = index_of(piece, EdgeRole::Centre);
-    turn_edges(out, 0, hole - 1, how);
-    const Curve& armhole = piece.edges[hole].curve;
-    const auto [above, below] = parted_at(armhole, hinge);
-    redraw_edge(out, hole, smoothly_joined(above * how, below));
-    const Curve& line = piece.edges[centre].curve;
-    const auto parted = [&](Point where) { return parted_at(line, where); };
-    const Curve high = parted(centre_cut).after * how;
-    const Point opened = high.initialPoint();
-    // One long line over the gap, upright below it, leaning as the upper part does above; over an overlap it
-    // starts a little lower.
-    const bool overlap = opened[Geom::Y] < centre_cut[Geom::Y];
-    const Point from = overlap ? Point{centre_cut[Geom::X], opened[Geom::Y] - smoothed_over} : centre_cut;
-    const Curve low = parted(from).before;
-    const double third = Geom::distance(opened, from) / 3;
-    const Curve gap =
-        cubic(from, from + end_direction(low) * third, opened - start_direction(high) * third, opened);
-    out.edges[centre].curve = joined(joined(low, gap), high);
-    for (auto& g : out.guides) {
-        if (g.kind == GuideKind::Grain) continue;
-        if (g.a[Geom::Y] > centre_cut[Geom::Y] + 1e-6) g = {g.kind, g.a * how, g.b * how};
-    }
-    settle_darts(out);
-    settle_notches(out);
-    return out;
-}
-
-Piece lower_turned(const Piece& piece, Point centre_upper, Point centre_lower, Point hinge, double radians)
-{
-    Piece out = piece;
-    const Geom::Affine how = turn_about(hinge, radians);
-    const std::size_t side = index_of(piece, EdgeRole::Side, true);
-    const std::size_t centre = index_of(piece, EdgeRole::Centre);
-    const auto [above, below] = parted_at(piece.edges[side].curve, hinge);
-    redraw_edge(out, side, smoothly_joined(above, below * how));
-    turn_edges(out, side + 1, centre - 1, how);
-    const Curve& line = piece.edges[centre].curve;
-    const Curve low = parted_at(line, centre_lower).before;
-    const Curve high = parted_at(line, centre_upper).after;
-    out.edges[centre].curve = smoothly_joined(low * how, high);
-    for (auto& g : out.guides) {
-        if (g.kind != GuideKind::Grain && g.a[Geom::Y] < centre_lower[Geom::Y] - 1e-6)
-            g = {g.kind, g.a * how, g.b * how};
-    }
-    // A dart from the lower edge whose tip lies above the cut keeps its tip.
-    for (std::size_t i = side + 1; i < centre; ++i) {
-        if (piece.edges[i].role != EdgeRole::DartMouth) continue;
-        const std::size_t d = dart_at(piece, i);
-        if (piece.darts[d].tip[Geom::Y] > hinge[Geom::Y]) out.darts[d].tip = piece.darts[d].tip;
-    }
-    settle_darts(out);
-    for (std::size_t i = side + 1; i < centre; ++i) {
-        if (piece.edges[i].role == EdgeRole::DartMouth) settle_tip(out.darts[dart_at(piece, i)]);
-    }
-    settle_notches(out);
-    settle_bodice_guides(out);
-    return out;
-}
-
-StraightenedCentre centre_straightened(const Piece& piece)
-{
-    Piece out = piece;
-    const std::size_t neck = index_of(piece, EdgeRole::Neck);
-    const std::size_t bottom = index_of(piece, bottom_role(piece), true);
-    const std::size_t centre = index_of(piece, EdgeRole::Centre);
-    // Each end carried on along its own edge to the fold's line, then drawn square to it.
-    const auto onto_fold = [](Point from, Point direction) {
-        if (std::abs(direction[Geom::X]) < 1e-6) return Point{0, from[Geom::Y]};
-        return from - direction * (from[Geom::X] / direction[Geom::X]);
-    };
-    const Curve& neck_line = piece.edges[neck].curve;
-    const Curve& bottom_line = piece.edges[bottom].curve;
-    const Point top = onto_fold(neck_line.initialPoint(), start_direction(neck_line));
-    const Point low = onto_fold(bottom_line.finalPoint(), end_direction(bottom_line));
-    const double square_top = Geom::angle_between(start_direction(neck_line), Point{1, 0});
-    const double square_low = Geom::angle_between(end_direction(bottom_line), Point{-1, 0});
-    const Length neck_before = length(neck_line);
-    const Length bottom_before = length(bottom_line);
-    redraw_edge(out, neck, start_turned(eased(neck_line, top - neck_line.initialPoint(), none), square_top));
-    redraw_edge(out, bottom, end_turned(eased(bottom_line, none, low - bottom_line.finalPoint()), square_low));
-    out.edges[centre].curve = straight(low, top);
-    settle_darts(out);
-    for (auto& g : out.guides) {
-        if (g.kind != GuideKind::Grain) g.a = {0, g.a[Geom::Y]};
-    }
-    settle_notches(out);
-    settle_bodice_guides(out);
-    return {out, length(out.edges[neck].curve) - neck_before, length(out.edges[bottom].curve) - bottom_before};
 }
 
 }  // namespace sartorum

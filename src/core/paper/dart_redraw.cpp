@@ -74,11 +74,10 @@ OutlinePlace place_near(const Piece& p, EdgeRole role, Point at)
     double least = 1e9;
     for (std::size_t i = 0; i < p.edges.size(); ++i) {
         if (p.edges[i].role != role) continue;
-        Geom::Coord off = 0;
-        const auto t = p.edges[i].curve.nearestTime(at, &off);
-        if (off >= least) continue;
-        least = off;
-        best = {i, static_cast<double>(t.curve_index) + t.t};
+        const auto near = nearest(p.edges[i].curve, at);
+        if (near.off >= least) continue;
+        least = near.off;
+        best = {i, near.time};
     }
     return best;
 }
@@ -276,8 +275,7 @@ Pivoted pivoted_into_dart(const Piece& piece, const OutlinePlace& place, std::si
                 if (!best || std::abs(time - place.time) < std::abs(*best - place.time)) best = time;
             }
         }
-        const auto t = whole.nearestTime(where);
-        return best.value_or(static_cast<double>(t.curve_index) + t.t);
+        return best ? *best : nearest(whole, where).time;
     };
     const auto end = static_cast<double>(whole.size_default());
     const double t0 = std::clamp(time_near(ray(half)), hair, end - 2 * hair);

@@ -83,13 +83,12 @@ std::optional<Crossing> on_outline(const Piece& piece, Point at)
     for (std::size_t e = 0; e < piece.edges.size(); ++e) {
         const Curve& c = piece.edges[e].curve;
         if (off_box(c, at) >= least) continue;
-        Geom::Coord off = 0;
-        const auto time = c.nearestTime(at, &off);
-        if (off >= least) continue;
-        least = off;
-        const double t = static_cast<double>(time.curve_index) + time.t;
-        const bool end = t > static_cast<double>(c.size_default()) - 1e-7;
-        best = end ? Crossing{(e + 1) % piece.edges.size(), 0, at, 0} : Crossing{e, t < 1e-7 ? 0 : t, at, 0};
+        const auto near = nearest(c, at);
+        if (near.off >= least) continue;
+        least = near.off;
+        const bool end = near.time > static_cast<double>(c.size_default()) - 1e-7;
+        best = end ? Crossing{(e + 1) % piece.edges.size(), 0, at, 0}
+                   : Crossing{e, near.time < 1e-7 ? 0 : near.time, at, 0};
     }
     return best;
 }
@@ -100,9 +99,7 @@ double off_runs(const Piece& panel, Point at)
     double least = std::numeric_limits<double>::max();
     for (const auto& e : panel.edges) {
         if (e.run < 0 || off_box(e.curve, at) >= least) continue;
-        Geom::Coord off = 0;
-        (void)e.curve.nearestTime(at, &off);
-        least = std::min(least, off);
+        least = std::min(least, nearest(e.curve, at).off);
     }
     return least;
 }

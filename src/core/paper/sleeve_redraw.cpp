@@ -29,10 +29,9 @@ std::vector<std::pair<std::size_t, Length>> notch_places(const Piece& p)
         const auto on = p.notches[i].on;
         if (on != EdgeRole::CapFront && on != EdgeRole::CapBack) continue;
         const Curve from = on == EdgeRole::CapFront ? reversed(line(p, on)) : line(p, on);
-        const auto t = from.nearestTime(p.notches[i].at);
-        const double time = static_cast<double>(t.curve_index) + t.t;
+        const double time = nearest(from, p.notches[i].at).time;
         if (time > static_cast<double>(from.size_default()) - 1e-6) continue;  // the top notch
-        out.emplace_back(i, time < 1e-6 ? Length{} : length(split(from, time).before));
+        out.emplace_back(i, length_to(from, time));
     }
     return out;
 }
@@ -172,11 +171,9 @@ void match_cap_notches(Piece& sleeve, const Piece& front, const Piece& back)
         const Curve from = reversed(bodice.edges[hole].curve);
         for (const auto& n : bodice.notches) {
             if (n.on != EdgeRole::Armhole) continue;
-            Geom::Coord off = 0;
-            const auto t = from.nearestTime(n.at, &off);
-            const double time = static_cast<double>(t.curve_index) + t.t;
-            if (off > 0.1 || time < 1e-6) continue;
-            const Length here = length(split(from, time).before);
+            const auto near = nearest(from, n.at);
+            const Length here = length_to(from, near.time);
+            if (near.off > 0.1 || here == Length{}) continue;
             if (std::abs((here - along).in_mm()) >= least) continue;
             least = std::abs((here - along).in_mm());
             best = here;

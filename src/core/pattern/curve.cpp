@@ -197,6 +197,31 @@ double time_on(const Geom::Curve& c, double want, double whole)
 
 }  // namespace
 
+namespace {
+
+constexpr double at_end = 1e-6;  // of a path's time
+
+double end_time(const Curve& c)
+{
+    return static_cast<double>(c.size_default());
+}
+
+}  // namespace
+
+NearPlace nearest(const Curve& c, Point at)
+{
+    Geom::Coord off = 0;
+    const auto t = c.nearestTime(at, &off);
+    const double time = static_cast<double>(t.curve_index) + t.t;
+    return {time, off, time > at_end && time < end_time(c) - at_end};
+}
+
+Length length_to(const Curve& c, double time)
+{
+    if (time <= at_end) return {};
+    return time < end_time(c) - at_end ? length(split(c, time).before) : length(c);
+}
+
 double time_at(const Curve& c, Length along)
 {
     double before = 0;

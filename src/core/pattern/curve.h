@@ -45,6 +45,15 @@ struct Halves {
 [[nodiscard]] Halves split(const Curve&, double time);
 // The time at which the curve is `along` from its start, by false position to curve_tolerance.
 [[nodiscard]] double time_at(const Curve&, Length along);
+// The place of a curve nearest to a point.
+struct NearPlace {
+    double time = 0;
+    double off = 0;       // mm from the point
+    bool inside = false;  // at neither end
+};
+[[nodiscard]] NearPlace nearest(const Curve&, Point);
+// How long the curve is up to a time.
+[[nodiscard]] Length length_to(const Curve&, double time);
 [[nodiscard]] Curve joined(const Curve& first, const Curve& second);  // a gap between them is closed straight
 
 // Shifts the start by `at_start` and the end by `at_end`, easing between with w(t) = 3t² − 2t³ over the whole

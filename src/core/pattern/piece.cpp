@@ -359,11 +359,10 @@ void settle_notches(Piece& piece)
         Point at = notch.at;
         for (const auto& e : piece.edges) {
             if (e.role != notch.on) continue;
-            Geom::Coord distance = 0;
-            const auto time = e.curve.nearestTime(notch.at, &distance);
-            if (distance < best) {
-                best = distance;
-                at = e.curve.pointAt(time);
+            const auto near = nearest(e.curve, notch.at);
+            if (near.off < best) {
+                best = near.off;
+                at = e.curve.pointAt(near.time);
             }
         }
         notch.at = at;

@@ -77,10 +77,7 @@ void take_edges(Piece& panel, const Piece& front, std::size_t first, std::size_t
         panel.edges.push_back(e);
         if (e.role == EdgeRole::DartMouth) panel.darts.push_back(front.darts[dart_at(front, i)]);
         for (const auto& n : front.notches) {
-            Geom::Coord off = 0;
-            if (n.on != e.role) continue;
-            (void)e.curve.nearestTime(n.at, &off);
-            if (off < 0.1) panel.notches.push_back(n);
+            if (n.on == e.role && nearest(e.curve, n.at).off < 0.1) panel.notches.push_back(n);
         }
     }
 }
@@ -148,10 +145,7 @@ Piece with_princess_seam(const Piece& front, PrincessFrom from, double share)
     const auto rides = [&](const Notch& n) {  // on what turns with the side panel's upper part
         for (std::size_t i = parted; i < fold; ++i) {
             const Curve& c = i == parted ? after : front.edges[i].curve;
-            Geom::Coord off = 0;
-            if (n.on != front.edges[i].role) continue;
-            (void)c.nearestTime(n.at, &off);
-            if (off < 0.1) return true;
+            if (n.on == front.edges[i].role && nearest(c, n.at).off < 0.1) return true;
         }
         return false;
     };

@@ -80,10 +80,8 @@ std::vector<Notch> notches_from(const Piece& bodice, const Curve& from_underarm,
     const Curve hole = reversed(bodice.edges[*edge_index(bodice, EdgeRole::Armhole, true)].curve);
     for (const auto& n : bodice.notches) {
         if (n.on != EdgeRole::Armhole) continue;
-        const auto t = hole.nearestTime(n.at);
-        const double time = static_cast<double>(t.curve_index) + t.t;
-        if (time < 1e-6) continue;
-        const Length along = length(split(hole, time).before);
+        const Length along = length_to(hole, nearest(hole, n.at).time);
+        if (along == Length{}) continue;
         out.push_back({from_underarm.pointAt(time_at(from_underarm, along)), role, n.count});
     }
     return out;
