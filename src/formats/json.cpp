@@ -1,5 +1,6 @@
 #include "formats/json.h"
 
+#include "core/pattern/princess.h"
 #include "core/units/length_text.h"
 #include "formats/pattern_svg.h"
 
@@ -373,8 +374,11 @@ json lines_json(const Computed& computed)
 json pieces_json(const std::vector<Piece>& pieces)
 {
     json out = json::array();
-    for (const auto& p : pieces)
-        out.push_back({{"piece", p.id}, {"outline", outline_data(p)}, {"area_mm2", area_mm2(p)}});
+    for (const auto& p : pieces) {
+        json entry{{"piece", p.id}, {"outline", outline_data(p)}, {"area_mm2", area_mm2(p)}};
+        if (p.princess) entry["panels"] = pieces_json(as_cut({p}));
+        out.push_back(std::move(entry));
+    }
     return out;
 }
 

@@ -218,6 +218,8 @@ QString refusal(const Refusal& r, Unit u)
             return t("%1 is more than two cups, more than one slash carries (%2 on each half front). Use two "
                      "slashes (to %3), or take another size.")
                 .arg(given, low, high);
+        case Why::NeedsPanels:
+            return t("This way is for a front of two panels; this front is one piece. Take another way.");
         case Why::NeedsElbow:
             return t(
                 "The sleeve has no elbow line, so there is no length below it to change. Use the length "

@@ -119,6 +119,39 @@ private slots:
         QCOMPARE(refused.code, 1);
         QVERIFY(refused.err.contains("method"));
     }
+    void a_front_of_two_panels_is_altered_checked_and_printed()
+    {
+        QTemporaryDir dir;
+        const QStringList top{"--chart", demo("sluice-waistcoat.csv"), "--pattern", demo("sluice-waistcoat.svg"),
+                              "--body",  demo("ottilie.json"),         "--garment", "top"};
+        QFile f{dir.filePath("plan.json")};
+        QVERIFY(f.open(QIODevice::WriteOnly));
+        f.write(R"({"waist_size": "42", "hip_size": "42", "bust_size": "42", "garment": "top", "adjustments": {
+            "bust": {"answer": "accepted", "amount_mm": 16, "method": "princess"}}})");
+        f.close();
+        const auto r = run(QStringList{"apply", "--json"} + top + QStringList{"--plan", f.fileName()});
+        QCOMPARE(r.code, 0);
+        const auto j = json::parse(r.out.toStdString());
+        for (const auto& l : j["lines"]) {
+            if (l["adjustment"] != "bust") continue;
+            QVERIFY(std::abs(l["changed"]["bust_mm"].get<double>() - 32) < 0.1);
+        }
+        QCOMPARE(j["pieces"][0]["panels"].size(), std::size_t{2});
+        bool walked = false;
+        for (const auto& w : j["checks"]["walks"]) {
+            if (w["seam"] != "princess") continue;
+            walked = true;
+            QVERIFY(w["holds"].get<bool>() && std::abs(w["a_mm"].get<double>() - w["b_mm"].get<double>()) < 0.1);
+        }
+        QVERIFY(walked);
+        const QString pdf = dir.filePath("panels.pdf");
+        QCOMPARE(run(QStringList{"print"} + top + QStringList{"--plan", f.fileName(), "--out", pdf}).code, 0);
+        QProcess text;
+        text.start("pdftotext", {pdf, "-"});
+        text.waitForFinished();
+        const QByteArray printed = text.readAllStandardOutput();
+        QVERIFY(printed.contains("centre panel") && printed.contains("side panel"));
+    }
     void the_body_file_carries_sides_and_the_tape_check()
     {
         QTemporaryDir dir;

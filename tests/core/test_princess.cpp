@@ -308,6 +308,8 @@ private slots:
         for (const auto kind : {Kind::KnitDart, Kind::DartMoved, Kind::ArmholeGape})
             QVERIFY(!adjustment(kind).serves(g));
         const auto& bust = adjustment(Kind::Bust);
+        QCOMPARE(bust.apply(bodice(plain_bodice()), same(10, way(BustMethod::Princess))).error().why,
+                 Why::NeedsPanels);
         QCOMPARE(usual_method(bust, g), way(BustMethod::Princess));
         for (std::size_t i = 0; i < bust.methods.size(); ++i) {
             const bool open = i == way(BustMethod::Princess) || i == way(BustMethod::TwoSlashes);

@@ -9,6 +9,8 @@
 #include <QTemporaryDir>
 #include <QTest>
 
+#include <random>
+
 #include "notebook/notebook.h"
 #include "notebook/schema.h"
 
@@ -379,6 +381,86 @@ private slots:
         while (*book->undo()) ++undone;
         QCOMPARE(undone, 500);
         QCOMPARE(book->body(set)->readings.at(Measure::Waist)[0].in_mm(), 809.0);
+    }
+    void whatever_was_done_is_undone_and_done_again()  // N-09
+    {
+        // What can be read of the whole notebook, in words.
+        const auto all = [](const Notebook& book) {
+            QStringList out;
+            for (const auto& w : book.wearers()) {
+                out << w.name;
+                for (const auto& s : book.sets(w.id)) {
+                    out << s.second;
+                    const auto body = book.body(s.id);
+                    if (!body) continue;
+                    for (const auto& [m, readings] : body->readings)
+                        for (const auto r : readings)
+                            out << QString{"%1 %2"}.arg(static_cast<int>(m)).arg(r.in_mm());
+                    out << QString::fromStdString(body->note);
+                }
+                for (const auto& p : book.patterns()) {
+                    const Plan plan = book.plan(w.id, PlanFor::pattern(p.id));
+                    out << p.name << QString::fromStdString(plan.waist_size + plan.hip_size + plan.bust_size);
+                    for (const auto& d : plan.decisions)
+                        out << QString{"%1 %2 %3"}
+                                   .arg(static_cast<int>(d.kind))
+                                   .arg(static_cast<int>(d.answer))
+                                   .arg(d.amount ? d.amount->in_mm() : 0);
+                }
+            }
+            for (const auto& c : book.charts()) out << c.name << QString::number(book.chart(c.id)->sizes.size());
+            return out.join("; ");
+        };
+        std::mt19937 rng{17};
+        const auto one_of = [&](int n) { return static_cast<int>(rng() % static_cast<unsigned>(n)); };
+        auto book = std::move(*Notebook::open(at("undone.sartorum")));
+        const SizeChart chart{"Chart", "Maker", {{"8", {{Measure::Waist, Length::mm(640)}}, 0}}};
+        const Id wearer = *book->add_wearer("Ottilie", {2026, 11, 3});
+        const Id pattern = *book->add_pattern("Lockside", "Towpath", "<svg/>", *book->add_chart(chart));
+        QStringList states{all(*book)};
+        for (int i = 0; i < 40; ++i) {
+            const Id set = *book->table().set;
+            switch (one_of(6)) {
+                case 0: QVERIFY(book->add_wearer(QString{"W%1"}.arg(i), {2026, 1, 1 + one_of(28)})); break;
+                case 1:
+                    QVERIFY(book->set_readings(set, one_of(2) ? Measure::Waist : Measure::Hip,
+                                               {Length::mm(700 + one_of(300))}));
+                    break;
+                case 2: {
+                    BodySet told;
+                    told.note = "note " + std::to_string(i);
+                    QVERIFY(book->set_circumstances(set, told));
+                    break;
+                }
+                case 3: {
+                    Plan plan{"8", "8", {}};
+                    plan.decide({AdjustmentKind::WidthAtWaist, Answer::Accepted, Length::mm(1 + one_of(40))});
+                    if (one_of(2)) plan.decide({AdjustmentKind::FinishedLength, Answer::Declined, {}});
+                    QVERIFY(book->save_plan(wearer, PlanFor::pattern(pattern), plan, "decide"));
+                    break;
+                }
+                case 4: QVERIFY(book->add_set(wearer, {2026, 2, 1 + one_of(28)})); break;
+                default: {
+                    SizeChart other = chart;
+                    other.name = "Chart " + std::to_string(i);
+                    QVERIFY(book->add_chart(other));
+                }
+            }
+            states << all(*book);
+        }
+        for (auto i = states.size() - 2; i >= 0; --i) {
+            QVERIFY(book->undo());
+            QCOMPARE(all(*book), states[i]);
+        }
+        for (qsizetype i = 1; i < states.size(); ++i) {
+            QVERIFY(book->redo());
+            QCOMPARE(all(*book), states[i]);
+        }
+        QVERIFY(!book->redo_name());
+        // After undoing, something new takes the place of what was undone.
+        QVERIFY(book->undo() && book->undo());
+        QVERIFY(book->add_wearer("Someone new", {2026, 3, 3}));
+        QVERIFY(!book->redo_name());
     }
     void every_statement_of_the_format_is_quoted_by_a_test()
     {

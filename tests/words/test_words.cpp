@@ -2,7 +2,7 @@
 #include <QTest>
 #include <set>
 
-#include "bodices.h"
+#include "princess_fronts.h"
 #include "words/words.h"
 
 using namespace sartorum;
@@ -91,6 +91,54 @@ private slots:
             if (kind == StepKind::MatchShoulders) continue;
             QVERIFY2(seen.count(kind), qPrintable(QString{"step kind %1 never came"}.arg(k)));
         }
+    }
+    void every_step_of_sleeves_widths_and_panels_can_be_found_on_paper()
+    {
+        std::set<StepKind> seen;
+        const auto say_all = [&](const std::vector<Step>& steps) {
+            for (const auto& s : steps) {
+                seen.insert(s.kind);
+                for (const auto unit : {Unit::Centimetre, Unit::Inch}) {
+                    check_voice(words::step_title(s, unit));
+                    check_voice(words::step_detail(s, unit));
+                    const QString look = words::before_going_on(s);
+                    if (!look.isEmpty()) check_voice(look);
+                }
+                // Whatever is done by hand has a mark of its own kind.
+                QVERIFY(static_cast<int>(hand_mark(s.kind)) <= static_cast<int>(HandMark::Trim));
+            }
+        };
+        for (const auto& g : {bodice(with_sleeve(plain_bodice())), bodice(with_sleeve(plain_tee())),
+                              bodice(princess(plain_bodice())), bodice(plain_bodice())}) {
+            for (const auto& entry : catalogue()) {
+                if (!entry.serves(g)) continue;
+                for (std::size_t m = 0; m < std::max<std::size_t>(1, entry.methods.size()); ++m) {
+                    for (const double mm : {10.0, 4.0, -6.0, 0.0}) {
+                        const auto done = entry.apply(g, {Length::mm(mm), m});
+                        if (done) say_all(done->steps);
+                    }
+                }
+            }
+        }
+        for (int k = static_cast<int>(StepKind::LayTogether); k <= static_cast<int>(StepKind::RedrawUnderarms);
+             ++k)
+            QVERIFY2(seen.count(static_cast<StepKind>(k)), qPrintable(QString{"step kind %1 never came"}.arg(k)));
+    }
+    void seams_and_panels_have_names_long_and_short()
+    {
+        for (const char* id :
+             {"side", "shoulder", "waist", "armhole-front", "armhole-back", "underarm", "princess"}) {
+            check_voice(words::seam_name(id));
+            check_voice(words::seam_short(id));
+            QVERIFY(words::seam_short(id).size() <= words::seam_name(id).size());
+            QVERIFY(words::seam_sides(id, false) != words::seam_sides(id, true));
+        }
+        const auto [centre, side] = princess_panels(front_of(bodice(princess(plain_bodice()))));
+        QCOMPARE(words::piece_name(centre), "Bodice front, centre panel");
+        QCOMPARE(words::piece_name(side), "Bodice front, side panel");
+        Piece unnamed = side;
+        unnamed.name.clear();
+        check_voice(words::piece_name(unnamed));
     }
     void limits_say_what_to_do_instead()
     {

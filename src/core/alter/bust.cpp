@@ -193,6 +193,7 @@ Outcome<Applied> alter_bust(const Garment& garment, const Dose& dose)
     const bool hemmed = bottom_role(*find_piece(garment.pieces, PieceRole::Front)) == EdgeRole::Hem;
     if (method == BustMethod::WaistDart && hemmed) return refuse(Why::NeedsWaistSeam, "bust");
     if (find_piece(garment.pieces, PieceRole::Front)->princess) return alter_princess(garment, a, two ? 2 : 1);
+    if (method == BustMethod::Princess) return refuse(Why::NeedsPanels, "bust");
     Applied out{garment, {}};
     Piece& front = *find_piece(out.garment.pieces, PieceRole::Front);
     const Piece drafted = front;

@@ -25,7 +25,8 @@ Outcome<Applied> alter_cap_forward(const Garment& garment, const Dose& dose)
     const auto slid = panel_moved(sleeve, way, {1, {}, 0, by});
     if (!slid) return tl::make_unexpected(slid.error());
     const Length front_half = sewn_length(sleeve, EdgeRole::CapFront) - dose.front;
-    const Piece after = top_notch_at(cap_moved(sleeve, by), front_half);
+    const Piece after =
+        top_notch_at(cap_moved(sleeve, by), front_half, sewn_length(sleeve, EdgeRole::CapBack) + dose.front);
     Step draw = step_on(sleeve, StepKind::DrawCapTop, dose.front, Length::mm(top[Geom::Y] - level));
     draw.picture.lines = strokes(way);
     Step cut = step_on(sleeve, StepKind::CutCap, dose.front);

@@ -2,8 +2,8 @@
 //
 // Changes  cut straight across the cap above the notches, the top slid forward, both curves drawn anew; the top
 //          notch marked so that the front half loses, and the back half gains, exactly the amount of curve
-// Keeps    bicep, underarm seams, side notches
-// So       the cap's whole length changes by a millimetre or so: walk it
+// Keeps    bicep, underarm seams, side notches, the cap's whole length: what sliding takes or gives of it, a
+//          millimetre or so, is made up in the fullness of the back curve
 // Limits   15 mm. Common practice: 6 to 13 mm.
 #pragma once
 #include "core/alter/garment.h"

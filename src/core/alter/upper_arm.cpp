@@ -38,7 +38,10 @@ void spread_kept(Applied& out, Piece& sleeve, Length amount)
         const std::array<Geom::Affine, 4> how{spread.cap_front, spread.low_front, spread.cap_back,
                                               spread.low_back};
         move.picture.panels.clear();
-        for (std::size_t i = 0; i < 4; ++i) move.picture.panels.push_back(moved(cut[i], how[i]));
+        for (std::size_t i = 0; i < 4; ++i) {
+            move.picture.panels.push_back(moved(cut[i], how[i]));
+            move.picture.motions.push_back(motion_of(i, how[i], i % 2 == 0 ? top : spread.hem));
+        }
         const Polygon gap{top * how[0], middle * how[0], bicep.b * how[0], middle * how[1],
                           spread.hem,   middle * how[3], bicep.a * how[3], middle * how[2]};
         (amount > Length{} ? move.picture.added : move.picture.removed) = {gap};

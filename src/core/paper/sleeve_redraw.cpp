@@ -146,14 +146,15 @@ Piece cap_moved(const Piece& sleeve, Point by)
     return p;
 }
 
-Piece top_notch_at(const Piece& sleeve, Length front_half)
+Piece top_notch_at(const Piece& sleeve, Length front_half, std::optional<Length> back_wanted)
 {
     Piece p = sleeve;
     const auto places = notch_places(sleeve);
     const Curve whole = cap_run(sleeve);
     const Length back_half = length(whole) - front_half;
     const auto parts = split(whole, time_at(whole, back_half));
-    p.edges[at(p, EdgeRole::CapBack)].curve = parts.before;
+    p.edges[at(p, EdgeRole::CapBack)].curve =
+        back_wanted ? ends_scaled_to_length(parts.before, *back_wanted) : parts.before;
     p.edges[at(p, EdgeRole::CapFront)].curve = parts.after;
     put_notches(p, places);
     return p;

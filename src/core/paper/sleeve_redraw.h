@@ -15,8 +15,9 @@ namespace sartorum {
 [[nodiscard]] Polygon across_cap(const Piece& sleeve, double level);
 // The top shifted, the underarms staying.
 [[nodiscard]] Piece cap_moved(const Piece& sleeve, Point by);
-// The top notch re-marked so that the front half of the cap is this long; the cap's line stays.
-[[nodiscard]] Piece top_notch_at(const Piece& sleeve, Length front_half);
+// The top notch re-marked so that the front half of the cap is this long; the cap's line stays, or its back half
+// is drawn as long as is wanted.
+[[nodiscard]] Piece top_notch_at(const Piece& sleeve, Length front_half, std::optional<Length> back_wanted = {});
 // Side notches as far from the underarm as the armhole's.
 void match_cap_notches(Piece& sleeve, const Piece& front, const Piece& back);
 

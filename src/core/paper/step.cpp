@@ -1,5 +1,7 @@
 #include "core/paper/step.h"
 
+#include <cmath>
+
 #include <cstdlib>
 
 namespace sartorum {
@@ -114,6 +116,39 @@ HandMark hand_mark(StepKind kind)
 Geom::Affine whole_motion(const Motion& m, double part)
 {
     return Geom::Translate(-m.about) * Geom::Rotate{m.radians * part} * Geom::Translate(m.about + m.by * part);
+}
+
+Motion motion_of(std::size_t panel, const Geom::Affine& how, Point about)
+{
+    return {panel, about, std::atan2(how[1], how[0]), about * how - about};
+}
+
+namespace {
+
+Curve between_curves(const Curve& from, const Curve& to, double part)
+{
+    const auto a = all_controls(from);
+    auto b = all_controls(to);
+    if (a.size() != b.size()) return to;
+    for (std::size_t i = 0; i < a.size(); ++i) b[i] = a[i] * (1 - part) + b[i] * part;
+    return from_controls(b);
+}
+
+}  // namespace
+
+std::vector<Piece> panels_at(const StepPicture& picture, double part)
+{
+    auto out = picture.panels;
+    if (part >= 1.0) return out;
+    for (const auto& m : picture.motions)
+        out[m.panel] = moved(out[m.panel], whole_motion(m).inverse() * whole_motion(m, part));
+    if (picture.redrawn_from.empty()) return out;
+    const Piece& from = picture.redrawn_from.front();
+    Piece& to = out.front();
+    if (from.edges.size() != to.edges.size()) return out;
+    for (std::size_t i = 0; i < to.edges.size(); ++i)
+        to.edges[i].curve = between_curves(from.edges[i].curve, to.edges[i].curve, part);
+    return out;
 }
 
 Step step_on(const Piece& piece, StepKind kind, Length amount, Length place, Length second)

@@ -141,6 +141,8 @@ struct Motion {
     Point by;
 };
 [[nodiscard]] Geom::Affine whole_motion(const Motion&, double part = 1.0);
+// A rigid movement told as one: the turn about a place of the panel, and where that place goes.
+[[nodiscard]] Motion motion_of(std::size_t panel, const Geom::Affine&, Point about);
 
 // The paper when the step is done: its panels, what was drawn, what was added and taken.
 struct StepPicture {
@@ -153,6 +155,10 @@ struct StepPicture {
     std::vector<Piece> redrawn_from{};
     std::vector<Motion> motions{};
 };
+
+// The panels on their way to where they lie when the step is done (part 1): motions turn and slide in step, a
+// redrawn line goes straight over from the old one.
+[[nodiscard]] std::vector<Piece> panels_at(const StepPicture&, double part);
 
 struct Step {
     StepKind kind{};

@@ -72,6 +72,7 @@ enum class Why {
     DartAlreadyThere,
     EaseTooLarge,   // more than cloth can be eased in
     BeyondTwoCups,  // one slash carries no more: two slashes, or another size
+    NeedsPanels,    // this way is for a front of two panels
     NeedsElbow,     // the sleeve ends above the elbow line, or has none
     // bodies
     BodyIncomplete,

@@ -1,5 +1,5 @@
-// root.h: where a growing function reaches zero, by false position (Illinois): the end that stays counts half, so
-// that neither gets stuck. A handful of calls where the function is nearly a straight line.
+// root.h: where a growing function reaches zero, by false position (Illinois): an end that stays a second time
+// counts half, so that neither gets stuck. A handful of calls where the function is nearly a straight line.
 #pragma once
 #include <cmath>
 
@@ -12,6 +12,7 @@ template <class Function>
                                   const Function& function)
 {
     constexpr int most_calls = 60;
+    int stayed = 0;  // which end did: −1 low, 1 high
     for (int i = 0; i < most_calls && over - under > 0; ++i) {
         const double at = low + (high - low) * (-under / (over - under));
         const double off = function(at);
@@ -19,11 +20,13 @@ template <class Function>
         if (off < 0) {
             low = at;
             under = off;
-            over /= 2;
+            if (stayed == 1) over /= 2;
+            stayed = 1;
         } else {
             high = at;
             over = off;
-            under /= 2;
+            if (stayed == -1) under /= 2;
+            stayed = -1;
         }
     }
     return (low + high) / 2;

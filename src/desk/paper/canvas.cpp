@@ -78,26 +78,6 @@ void Canvas::play()
 
 // As the step's panels lie at this moment of its film. A line drawn anew goes over from the old one where both
 // have the same nodes.
-std::vector<Piece> Canvas::panels_now(const Step& step) const
-{
-    auto out = step.picture.panels;
-    if (played_ >= 1.0) return out;
-    for (const auto& m : step.picture.motions)
-        out[m.panel] = moved(out[m.panel], whole_motion(m).inverse() * whole_motion(m, played_));
-    if (step.picture.redrawn_from.empty()) return out;
-    const Piece& from = step.picture.redrawn_from.front();
-    Piece& to = out.front();
-    if (from.edges.size() != to.edges.size()) return out;
-    for (std::size_t i = 0; i < to.edges.size(); ++i) {
-        const auto a = all_controls(from.edges[i].curve);
-        auto b = all_controls(to.edges[i].curve);
-        if (a.size() != b.size()) continue;
-        for (std::size_t k = 0; k < a.size(); ++k) b[k] = a[k] * (1 - played_) + b[k] * played_;
-        to.edges[i].curve = from_controls(b);
-    }
-    return out;
-}
-
 // Front with its side seam to the right, back mirrored with its side seam to the left; a sleeve beside
 // them, the band beneath.
 std::map<std::string, Canvas::Placed> Canvas::places() const
@@ -277,7 +257,7 @@ void Canvas::draw_piece(QPainter& p, const Piece& bought, const Placed& placed)
     }
     const auto& step = c.steps[std::size_t(room_.step())];
     const bool here = step.piece == bought.id;
-    const auto panels = here ? panels_now(step) : state_at(c, bought.id, room_.step());
+    const auto panels = here ? panels_at(step.picture, played_) : state_at(c, bought.id, room_.step());
     for (const auto& panel : panels) paint.paper(panel);
     paint.as_bought(bought);
     if (here && played_ >= 1.0) {

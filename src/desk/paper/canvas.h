@@ -50,7 +50,6 @@ private:
     Room& room_;
     PaperView view_ = PaperView::Step;
     bool measures_ = false;
-    [[nodiscard]] std::vector<Piece> panels_now(const Step&) const;
     QVariantAnimation film_;
     double played_ = 1.0;
     double zoom_ = 1.0;

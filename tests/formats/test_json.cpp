@@ -1,0 +1,228 @@
+// Bodies, plans and results as JSON: what is written is read again; what is not understood is refused by its key.
+#include <QTest>
+#include <nlohmann/json.hpp>
+#include <random>
+#include <set>
+
+#include "formats/json.h"
+#include "princess_fronts.h"
+#include "tops.h"
+
+using namespace sartorum;
+using namespace sartorum::test;
+using namespace sartorum::formats;
+using json = nlohmann::ordered_json;
+
+namespace {
+
+using Kind = AdjustmentKind;
+
+NamedBody random_body(std::mt19937& rng)
+{
+    NamedBody out{"Ottilie", {}};
+    out.set.date = "2026-11-24";
+    for (const auto& [m, likely] : {std::pair{Measure::Bust, 950.0},
+                                    {Measure::HighBust, 900.0},
+                                    {Measure::Waist, 780.0},
+                                    {Measure::Hip, 1010.0},
+                                    {Measure::UpperArm, 300.0},
+                                    {Measure::FrontWaistLength, 440.0}}) {
+        const auto n = 1 + rng() % 3;
+        for (unsigned i = 0; i < n; ++i)
+            out.set.readings[m].push_back(Length::mm(std::round(likely * between(rng, 0.9, 1.1))));
+    }
+    return out;
+}
+
+bool same_decision(const Decision& a, const Decision& b)
+{
+    const auto near = [](const std::optional<Length>& x, const std::optional<Length>& y) {
+        return x.has_value() == y.has_value() && (!x || abs(*x - *y) < Length::mm(1e-6));
+    };
+    return a.kind == b.kind && a.answer == b.answer && near(a.amount, b.amount) && near(a.back, b.back) &&
+           a.method == b.method;
+}
+
+Plan random_plan(std::mt19937& rng)
+{
+    Plan p = plan_at("14");
+    p.waist_size = "16";
+    for (const auto& a : catalogue()) {
+        if (rng() % 3) continue;
+        Decision d{a.kind, rng() % 4 ? Answer::Accepted : Answer::Declined, {}};
+        if (d.answer == Answer::Accepted && rng() % 2)
+            d.amount = Length::mm(std::round(between(rng, a.least.in_mm(), a.most.in_mm()) * 10) / 10);
+        if (d.amount && a.acts_on == ActsOn::Apart && rng() % 2) d.back = *d.amount * 0.5;
+        if (d.answer == Answer::Accepted && !a.methods.empty() && rng() % 2) d.method = rng() % a.methods.size();
+        p.decide(d);
+    }
+    return p;
+}
+
+std::string field_of(const std::string& text)
+{
+    const auto plan = read_plan(text);
+    return plan ? std::string{"taken"} : plan.error().field;
+}
+
+}  // namespace
+
+class TestJson : public QObject {
+    Q_OBJECT
+private slots:
+    void a_body_comes_back_with_all_its_readings()
+    {
+        std::mt19937 rng{1};
+        for (int i = 0; i < 60; ++i) {
+            const NamedBody was = random_body(rng);
+            const auto is = read_body(body_json(was).dump());
+            QVERIFY(is.has_value());
+            QCOMPARE(is->name, was.name);
+            QCOMPARE(is->set.date, was.set.date);
+            QCOMPARE(is->set.readings.size(), was.set.readings.size());
+            for (const auto& [m, readings] : was.set.readings) {
+                const auto& back = is->set.readings.at(m);
+                QCOMPARE(back.size(), readings.size());
+                for (std::size_t k = 0; k < back.size(); ++k)
+                    QVERIFY(close(back[k].in_mm(), readings[k].in_mm(), 1e-6));
+            }
+        }
+    }
+    void readings_may_be_written_as_people_say_them()
+    {
+        const auto body = read_body(R"({"name": "Bram", "date": "2026-11-24",
+            "readings": {"waist": [842, "33 1/4 in", "84,3 cm"]}})");
+        QVERIFY(body.has_value());
+        const auto& waist = body->set.readings.at(Measure::Waist);
+        QVERIFY(close(waist[0].in_mm(), 842) && close(waist[1].in_mm(), 33.25 * 25.4, 1e-9));
+        QVERIFY(close(waist[2].in_mm(), 843, 1e-9));
+    }
+    void a_plan_comes_back_with_its_decisions_in_their_order()
+    {
+        std::mt19937 rng{2};
+        for (int i = 0; i < 80; ++i) {
+            const Plan was = random_plan(rng);
+            const auto is = read_plan(plan_json(was).dump());
+            QVERIFY(is.has_value());
+            QCOMPARE(is->waist_size, was.waist_size);
+            QCOMPARE(is->bust_size, was.bust_size);
+            QCOMPARE(is->decisions.size(), was.decisions.size());
+            for (std::size_t k = 0; k < was.decisions.size(); ++k)
+                QVERIFY2(same_decision(is->decisions[k], was.decisions[k]),
+                         qPrintable(QString{"%1: decision %2"}.arg(i).arg(k)));
+            // Written again it is the same text: nothing is lost on the way.
+            QCOMPARE(plan_json(*is).dump(), plan_json(was).dump());
+        }
+    }
+    void every_adjustment_and_every_way_has_a_key_of_its_own()
+    {
+        std::set<std::string_view> kinds;
+        for (const auto& a : catalogue()) {
+            QVERIFY2(kinds.insert(a.key).second, std::string{a.key}.c_str());
+            QVERIFY(adjustment_of_key(a.key) == a.kind);
+            std::set<std::string_view> ways;
+            for (std::size_t m = 0; m < a.methods.size(); ++m) {
+                QVERIFY(ways.insert(a.methods[m]).second);
+                QVERIFY(method_of_key(a, a.methods[m]) == m);
+            }
+        }
+        QVERIFY(!adjustment_of_key("by_magic"));
+    }
+    void what_a_plan_does_not_understand_is_named()
+    {
+        QCOMPARE(field_of(R"({"hip_size": "12"})"), std::string{"waist_size"});
+        QCOMPARE(field_of(R"({"waist_size": 12, "hip_size": "12"})"), std::string{"waist_size"});
+        const auto with = [](const std::string& adjustments) {
+            return field_of(R"({"waist_size": "12", "hip_size": "12", "adjustments": )" + adjustments + "}");
+        };
+        QCOMPARE(with(R"({"bust": {"answer": "accepted"}})"), std::string{"taken"});
+        QCOMPARE(with(R"({"bust_size_up": {"answer": "accepted"}})"), std::string{"bust_size_up"});
+        QVERIFY(with(R"({"bust": {"answer": "perhaps"}})") != "taken");
+        QVERIFY(with(R"({"bust": {"answer": "accepted", "amount_mm": "wide"}})") != "taken");
+        QVERIFY(with(R"({"bust": {"answer": "accepted", "method": "classic"}})") != "taken");
+        QVERIFY(with(R"({"bust": 12})") != "taken");
+        QVERIFY(with(R"([1, 2])") != "taken");
+    }
+    void damaged_text_never_gets_through()
+    {
+        std::mt19937 rng{3};
+        const std::string plan = plan_json(random_plan(rng)).dump();
+        const std::string body = body_json(random_body(rng)).dump();
+        int refused = 0;
+        for (int i = 0; i < 400; ++i) {
+            std::string text = i % 2 ? plan : body;
+            const auto hits = 1 + rng() % 4;
+            for (unsigned k = 0; k < hits; ++k) {
+                const auto at = rng() % text.size();
+                if (rng() % 2) {
+                    text[at] = static_cast<char>(rng() % 256);
+                } else {
+                    text.erase(at, 1 + rng() % 12);
+                }
+                if (text.empty()) text = "{";
+            }
+            // Either refused, or read as something a plan or a body can be: never a crash, never a hang.
+            if (i % 2) {
+                refused += !read_plan(text);
+            } else {
+                refused += !read_body(text);
+            }
+        }
+        QVERIFY2(refused > 250, qPrintable(QString::number(refused)));
+        QVERIFY(!read_plan(std::string(2 * 1024 * 1024, ' ')));
+        QVERIFY(!read_plan("{\"a\":" + std::string(2000, '[') + std::string(2000, ']') + "}"));
+    }
+    void the_chain_is_told_link_by_link()
+    {
+        const auto b = bench(with_sleeve(plain_bodice()));
+        Plan plan = plan_at("12");
+        plan.decide({Kind::ShoulderSlope, Answer::Accepted, Length::mm(-6)});
+        const auto c = b(plan);
+        const json told = knock_ons_json(c);
+        QCOMPARE(told.size(), knock_ons(c).size());
+        bool cap = false;
+        for (const auto& link : told) {
+            QVERIFY(!link["causes"].empty());
+            if (!link.contains("effect") || link["effect"] != "cap_height") continue;
+            cap = true;
+            QCOMPARE(link["causes"][0].get<std::string>(), std::string{"shoulder_slope"});
+            QCOMPARE(link["state"].get<std::string>(), std::string{"proposed"});
+        }
+        QVERIFY(cap);
+    }
+    void the_pieces_are_told_as_they_lie()
+    {
+        const auto g = bodice(princess(plain_bodice()));
+        const json told = pieces_json(g.pieces);
+        QCOMPARE(told.size(), g.pieces.size());
+        for (std::size_t i = 0; i < told.size(); ++i)
+            QCOMPARE(told[i]["piece"].get<std::string>(), g.pieces[i].id);
+        // The front of two panels tells both as well; together they are less paper than it is laid together.
+        QVERIFY(told[0].contains("panels") && !told[1].contains("panels"));
+        const auto& panels = told[0]["panels"];
+        QCOMPARE(panels.size(), std::size_t{2});
+        QCOMPARE(panels[0]["piece"].get<std::string>(), std::string{"front-centre"});
+        const double parts = panels[0]["area_mm2"].get<double>() + panels[1]["area_mm2"].get<double>();
+        QVERIFY(parts < told[0]["area_mm2"].get<double>() && parts > told[0]["area_mm2"].get<double>() * 0.9);
+    }
+    void the_checks_say_what_they_measured()
+    {
+        const auto b = bench(with_sleeve(plain_bodice()));
+        const auto body = body_of({{Measure::Bust, 900}, {Measure::Waist, 720}, {Measure::UpperArm, 300}});
+        const auto c = b(plan_at("12"), body);
+        const json told = checks_json(c.checks);
+        QCOMPARE(told["all_hold"].get<bool>(), c.checks.all_hold());
+        QVERIFY(close(told["cap"]["cap_mm"].get<double>() - told["cap"]["armhole_mm"].get<double>(),
+                      c.checks.cap->ease.in_mm(), 1e-3));
+        const auto rows = finished_table(c, b.chart, body, plan_at("12"));
+        const json table = finished_json(rows);
+        QCOMPARE(table.size(), rows.size());
+        for (std::size_t i = 0; i < rows.size(); ++i) {
+            QVERIFY(close(table[i]["after_mm"].get<double>(), rows[i].after.in_mm(), 1e-3));
+            QCOMPARE(table[i].contains("needed_mm"), rows[i].needed.has_value());
+        }
+    }
+};
+
+QTEST_APPLESS_MAIN(TestJson)
+#include "test_json.moc"
