@@ -159,7 +159,7 @@ private slots:
         QTest::qWait(20);
         QVERIFY(room->accessibleDescription() != was);
     }
-    void everything_on_the_plan_that_can_be_pressed_has_a_name()
+    void everything_that_can_be_pressed_has_a_name()
     {
         Desk d{at(), true};
         lay_pattern(d, "Sluice");

@@ -114,6 +114,7 @@ PaperStation::PaperStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
     outer->addWidget(empty_);
     outer->addWidget(work_);
     setFocusPolicy(Qt::StrongFocus);
+    setAccessibleName(tr("Paper: the pieces and the steps"));
     connect(views_, &Choices::picked, this, &PaperStation::show_view);
     connect(walk_, &SeamWalk::picked, this, [this](int seam) {
         rolling_->show_seam(static_cast<std::size_t>(seam));

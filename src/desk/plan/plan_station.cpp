@@ -159,6 +159,7 @@ PlanStation::PlanStation(Look& look, Room& room, QWidget* parent) : QWidget{pare
     inner->addWidget(side);
     for (auto* w : {no_pattern_, no_sizes_, work_}) row->addWidget(w);
     setFocusPolicy(Qt::StrongFocus);
+    setAccessibleName(tr("Plan: the adjustments in fitting order"));
     connect(&room, &Room::changed, this, &PlanStation::refresh);
     connect(&look, &Look::changed, this, [this] {
         open(current_);
