@@ -230,6 +230,43 @@ private slots:
             if (p) QVERIFY(!p->sizes.empty());
         }
     }
+    void damaged_panels_never_crash()
+    {
+        const auto whole = write_pattern_svg(*bodice_pattern(princess(plain_bodice()))).toStdString();
+        std::mt19937 rng{6};
+        int taken = 0;
+        for (int i = 0; i < 300; ++i) {
+            // Digits for digits: most of these are still drawings, of panels nobody would draw.
+            auto broken = whole;
+            for (int k = 0; k < 5; ++k) {
+                const auto at = rng() % broken.size();
+                if (std::isdigit(static_cast<unsigned char>(broken[at])))
+                    broken[at] = static_cast<char>('0' + rng() % 10);
+            }
+            const auto p = read_pattern_svg(broken);
+            if (!p) continue;
+            ++taken;
+            for (const auto& piece : as_cut(p->sizes[0].pieces)) {
+                QVERIFY(!piece.edges.empty());
+                QVERIFY(std::isfinite(area_mm2(piece)));
+            }
+        }
+        QVERIFY2(taken > 20, qPrintable(QString::number(taken)));
+    }
+    void a_seam_without_a_length_is_refused()
+    {
+        auto pattern = *bodice_pattern(princess(plain_bodice()));
+        Piece& front = pattern.sizes[0].pieces[0];
+        const auto mouths = *princess_mouths(front);
+        front.bust_point = front.darts[dart_at(front, mouths.upper)].leg_a;
+        QVERIFY(!check_pattern(pattern));
+        // Nor is a pleat a part of such a seam.
+        auto pleated = *bodice_pattern(princess(plain_bodice()));
+        Piece& other = pleated.sizes[0].pieces[0];
+        other.darts[dart_at(other, mouths.lower)].kind = DartKind::Pleat;
+        QVERIFY(!check_pattern(pleated));
+    }
 };
+
 QTEST_APPLESS_MAIN(TestPatternSvg)
 #include "test_pattern_svg.moc"

@@ -171,7 +171,11 @@ bool seam_in_place(const Piece& piece)
     const auto mouths = piece.role == PieceRole::Front ? princess_mouths(piece) : std::nullopt;
     if (!mouths) return false;
     const auto meets = [&](std::size_t mouth) {
-        return Geom::distance(piece.darts[dart_at(piece, mouth)].tip, *piece.bust_point) < 1;
+        constexpr double at_point = 1;
+        constexpr double least_leg = 20;  // a seam has a length
+        const Dart& d = piece.darts[dart_at(piece, mouth)];
+        return Geom::distance(d.tip, *piece.bust_point) < at_point &&
+               std::min(Geom::distance(d.leg_a, d.tip), Geom::distance(d.leg_b, d.tip)) > least_leg;
     };
     return meets(mouths->upper) && meets(mouths->lower);
 }

@@ -19,7 +19,9 @@ std::vector<std::size_t> mouths_in(const Piece& p, EdgeRole role)
 {
     std::vector<std::size_t> out;
     for (std::size_t i = 1; i < p.edges.size(); ++i) {
-        if (p.edges[i].role == EdgeRole::DartMouth && p.edges[i - 1].role == role) out.push_back(i);
+        if (p.edges[i].role != EdgeRole::DartMouth || p.edges[i - 1].role != role) continue;
+        const std::size_t dart = dart_at(p, i);  // a cut panel may have lost it
+        if (dart < p.darts.size() && p.darts[dart].kind == DartKind::Dart) out.push_back(i);
     }
     return out;
 }
