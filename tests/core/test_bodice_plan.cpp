@@ -256,7 +256,7 @@ private slots:
                 }
             }
         }
-        QVERIFY2(applied > 1000 && refused < applied / 2,
+        QVERIFY2(applied > tries(1000) && refused < applied / 2,
                  qPrintable(QString{"%1 applied, %2 refused"}.arg(applied).arg(refused)));
     }
     void taking_decisions_back_in_any_order_gives_the_start_again()
