@@ -116,12 +116,12 @@ Outcome<bool> swing_into_seam(Applied& out, Piece& front, Length a, double share
     add_swing(out, front, *spread, a);
     Piece swung = spread->piece;
     // The centre panel only becomes longer: the seam stays where it was across.
-    swung.bust_point = spread->bust_point - Point{0, spread->gain.in_mm()};
+    const Point dropped{0, -spread->gain.in_mm()};
+    swung.bust_point = spread->bust_point + dropped;
     // The bust line goes with the lower side panel, which is not turned.
+    const auto line = guide(front, GuideKind::Bust);
     for (auto& g : swung.guides) {
-        if (const auto was = guide(front, g.kind); g.kind == GuideKind::Bust)
-            g = {g.kind, was->a - Point{0, spread->gain.in_mm()},
-                 was->b + Point{a.in_mm(), -spread->gain.in_mm()}};
+        if (g.kind == GuideKind::Bust) g = {g.kind, line->a + dropped, line->b + dropped + Point{a.in_mm(), 0}};
     }
     out.steps.push_back(redrawn_step(front, swung, StepKind::DropCentre, spread->gain));
     const Piece after = mouth_in(swung, EdgeRole::Side) ? side_dart_into_princess(swung) : swung;
