@@ -55,11 +55,6 @@ Between between(std::size_t part, std::size_t mouth)
     return part <= mouth ? Between{part, mouth - 1, true} : Between{mouth + 1, part - 1, false};
 }
 
-Geom::Affine turn(Point about, double radians)
-{
-    return whole_motion({0, about, radians, none});
-}
-
 }  // namespace
 
 Curve smoothly_joined(const Curve& a, const Curve& b)
@@ -232,7 +227,7 @@ Pivoted pivoted_into_place(const Piece& piece, std::size_t mouth, const OutlineP
         (run.place_first ? p.edges[mouth + 1].curve.initialPoint() : p.edges[mouth - 1].curve.finalPoint()) -
         pivot;
     const double sense = Geom::angle_between(from, to) < 0 ? -1 : 1;
-    turn_edges(p, run.first, run.last, turn(pivot, sense * radians));
+    turn_edges(p, run.first, run.last, turn_about(pivot, sense * radians));
     std::size_t opened = at;
     if (!there) {
         opened = insert_mouth(p, at);
@@ -261,7 +256,7 @@ Pivoted pivoted_into_dart(const Piece& piece, const OutlinePlace& place, std::si
     const Curve whole = p.edges[place.edge].curve;
     const Point at = whole.pointAt(place.time);
     const bool place_first = place.edge < mouth;
-    const auto ray = [&](double turned) { return at * turn(pivot, turned); };
+    const auto ray = [&](double turned) { return at * turn_about(pivot, turned); };
     // Travel is clockwise: what lies before the place is counter-clockwise of it, seen from inside.
     const auto time_near = [&](Point where) {
         // Where the ray meets the edge, nearest to the place; an edge that runs along the ray meets it nowhere.
@@ -284,7 +279,7 @@ Pivoted pivoted_into_dart(const Piece& piece, const OutlinePlace& place, std::si
     const Curve after = split(whole, t1).after;
     const double angle =
         Geom::angle_between(after.initialPoint() - pivot, before.finalPoint() - pivot);  // closes exactly
-    const auto close = turn(pivot, place_first ? angle : -angle);
+    const auto close = turn_about(pivot, place_first ? angle : -angle);
     // The moved part follows; its step at the closed fold is trued by a shift that dies away.
     p.edges[place.edge].curve = before;
     Edge rest = piece.edges[place.edge];

@@ -18,11 +18,6 @@ std::size_t edge_at(const Piece& p, EdgeRole role, bool last = false)
     return *edge_index(p, role, last);
 }
 
-Geom::Affine turn_about(Point about, double radians)
-{
-    return whole_motion({0, about, radians, none});
-}
-
 // Parted at the nearest place; a mark that lies at or beyond an end parts a hair inside it, so that both parts are
 // lines.
 Halves parted_at(const Curve& c, Point where)

@@ -23,11 +23,15 @@ Length mouth_width(const Dart& d)
     return Length::mm(Geom::distance(d.leg_a, d.leg_b));
 }
 
+Geom::Affine turn_about(Point about, double radians)
+{
+    return Geom::Translate(-about) * Geom::Rotate{radians} * Geom::Translate(about);
+}
+
 Geom::Affine closing(const Dart& d)
 {
     if (d.kind != DartKind::Dart) return Geom::Translate(d.leg_a - d.leg_b);
-    const double turn = Geom::angle_between(d.leg_b - d.tip, d.leg_a - d.tip);
-    return Geom::Translate(-d.tip) * Geom::Rotate{turn} * Geom::Translate(d.tip);
+    return turn_about(d.tip, Geom::angle_between(d.leg_b - d.tip, d.leg_a - d.tip));
 }
 
 Curve closed_run(const Piece& piece, EdgeRole role)

@@ -12,6 +12,8 @@ namespace sartorum {
 // At the tip, from leg_a round to leg_b; positive. 0 for a tuck or pleat.
 [[nodiscard]] double dart_radians(const Dart&);
 [[nodiscard]] Length mouth_width(const Dart&);
+// A turn about a place that stays, counter-clockwise.
+[[nodiscard]] Geom::Affine turn_about(Point, double radians);
 // Takes what lies after the dart in travel to where it lies when the dart is closed.
 [[nodiscard]] Geom::Affine closing(const Dart&);
 // All edges of one role in travel, darts between them closed: the seam as it is sewn.

@@ -10,11 +10,6 @@
 namespace sartorum {
 namespace {
 
-Geom::Affine turn_about(Point about, double radians)
-{
-    return Geom::Translate(-about) * Geom::Rotate{radians} * Geom::Translate(about);
-}
-
 std::vector<std::size_t> mouths_in(const Piece& p, EdgeRole role)
 {
     std::vector<std::size_t> out;
