@@ -14,13 +14,14 @@ namespace {
 
 bool write(const QString& folder, const char* name, const Pattern& pattern)
 {
-    return formats::write_file(folder + "/" + name, formats::write_pattern_svg(pattern)).has_value();
+    return formats::write_file(folder + "/" + name, formats::write_pattern_svg(pattern), formats::IfThere::Replace)
+        .has_value();
 }
 
 bool write(const QString& folder, const char* name, const SizeChart& chart)
 {
     const auto csv = QByteArray::fromStdString(formats::write_chart_csv(chart));
-    return formats::write_file(folder + "/" + name, csv).has_value();
+    return formats::write_file(folder + "/" + name, csv, formats::IfThere::Replace).has_value();
 }
 
 bool draw_skirts(const QString& folder)

@@ -3,6 +3,10 @@
 #include <QDate>
 #include <QGuiApplication>
 #include <QTextStream>
+#include <csignal>
+#include <cstdio>
+#include <exception>
+#include <new>
 
 #include "formats/chart_csv.h"
 #include "formats/json.h"
@@ -18,15 +22,22 @@ using json = nlohmann::ordered_json;
 
 namespace {
 
-constexpr int exit_refused = 1;
-constexpr int exit_usage = 2;
+// 0 done; 1 not all of it could be done or holds, or the machine failed; 2 what was given is wrong.
+constexpr int exit_not_all = 1;
+constexpr int exit_bad_input = 2;
 
 struct Options {
     QString chart, pattern, body, plan, size, out, paper = "a4", kind = "tiles";
     QString type;
     ChoiceWish wish;
     bool json = false;
+    bool force = false;
+    bool go_on = false;
     Unit unit = Unit::Centimetre;
+    [[nodiscard]] formats::IfThere if_there() const
+    {
+        return force ? formats::IfThere::Replace : formats::IfThere::Refuse;
+    }
 };
 
 struct Inputs {
@@ -36,32 +47,58 @@ struct Inputs {
     Plan plan;
 };
 
-QTextStream& err()
+// What a command has to say; written at the end, in one go, so that what is cut off is noticed.
+struct Said {
+    QString out;
+    QStringList aside{};  // on standard error
+    int code = 0;
+};
+
+// A sentence that ends the run.
+struct Stop {
+    int code;
+    QString sentence;
+};
+
+bool machine_failed(Why why)
 {
-    static QTextStream stream{stderr};
-    return stream;
+    return why == Why::FileNotWritable || why == Why::FileNoRoom;
 }
 
 template <class T>
 T need(Outcome<T> outcome, const QString& file)
 {
     if (outcome) return std::move(*outcome);
-    throw std::runtime_error{(file + ": " + words::refusal(outcome.error(), Unit::Centimetre)).toStdString()};
+    throw Stop{machine_failed(outcome.error().why) ? exit_not_all : exit_bad_input,
+               file + ": " + words::refusal(outcome.error(), Unit::Centimetre)};
+}
+
+QString given(const QString& value, const char* option)
+{
+    if (value.isEmpty()) throw Stop{exit_bad_input, QString{"This needs --%1."}.arg(QLatin1String{option})};
+    return value;
 }
 
 Inputs load(const Options& o, bool with_pattern)
 {
     Inputs in;
-    in.chart = need(formats::read_chart_csv(need(read_file(o.chart), o.chart)), o.chart);
-    in.chart = in.chart.of_group(o.type.toStdString());
-    in.body = need(formats::read_body(need(read_file(o.body), o.body)), o.body);
+    in.chart = need(formats::read_chart_csv(need(read_file(given(o.chart, "chart FILE")), o.chart)), o.chart);
+    const auto groups = in.chart.groups();
+    const auto type = o.type.toStdString();
+    if (!o.type.isEmpty() && std::find(groups.begin(), groups.end(), type) == groups.end())
+        throw Stop{exit_bad_input,
+                   QString{"--type %1: the chart has no such body type or cup range."}.arg(o.type)};
+    in.chart = in.chart.of_group(type);
+    in.body = need(formats::read_body(need(read_file(given(o.body, "body FILE")), o.body)), o.body);
     if (with_pattern)
-        in.pattern = need(formats::read_pattern_svg(need(read_file(o.pattern), o.pattern)), o.pattern);
+        in.pattern = need(formats::read_pattern_svg(need(read_file(given(o.pattern, "pattern FILE")), o.pattern)),
+                          o.pattern);
     if (!o.plan.isEmpty()) {
         in.plan = need(formats::read_plan(need(read_file(o.plan), o.plan)), o.plan);
     } else if (!o.size.isEmpty()) {
-        in.plan.waist_size = in.plan.hip_size = o.size.toStdString();
+        in.plan.waist_size = in.plan.hip_size = in.plan.bust_size = o.size.toStdString();
         in.plan.choosing = o.wish;
+        in.plan.cloth.knit = o.wish.knit;
     } else {
         const auto advice = need(advise(in.chart, in.body.set, o.wish), o.body);
         in.plan.choosing = o.wish;
@@ -73,44 +110,65 @@ Inputs load(const Options& o, bool with_pattern)
     return in;
 }
 
-void print_json(const json& j)
+QString text_of(const json& j)
 {
-    QTextStream{stdout} << QString::fromStdString(j.dump(2)) << "\n";
+    return QString::fromStdString(j.dump(2)) + "\n";
 }
 
-int compare(const Options& o)
+// What was asked for and is not on the paper stands first, and ends the run unless it is to go on.
+void tell_not_done(Said& answer, const Computed& c, const Options& o)
+{
+    for (const auto& n : c.not_done) {
+        answer.aside << words::not_done(n, o.unit);
+        if (!o.json) answer.out += words::not_done(n, o.unit) + "\n";
+    }
+    if (!c.not_done.empty() && !o.go_on) answer.code = exit_not_all;
+    if (const auto unwalked = words::unwalked(c.checks); !unwalked.isEmpty()) answer.aside << unwalked;
+}
+
+// Nothing is written of a plan that is not done whole, unless that is said to be right.
+bool stops_here(Said& answer, const Options& o)
+{
+    if (answer.code == 0 || o.out.isEmpty()) return false;
+    answer.aside << QString{"%1 was not written. Change the plan, or say --go-on."}.arg(o.out);
+    return true;
+}
+
+Said compare(const Options& o)
 {
     const auto in = load(o, false);
     const auto advice = need(advise(in.chart, in.body.set, o.wish), o.body);
-    if (o.json) {
-        print_json(formats::compare_json(in.chart, advice, in.body.set));
-        return 0;
-    }
-    QTextStream out{stdout};
+    if (o.json) return {text_of(formats::compare_json(in.chart, advice, in.body.set))};
+    QString text;
+    QTextStream out{&text};
     out << words::advice_title(in.chart, advice.choice, advice.levels) << "\n"
         << words::advice_reason(in.chart, advice, in.body.set, o.unit) << "\n";
     out << words::school_name(advice.school.school) << ". " << words::school_reason(advice.school) << "\n";
     if (const auto cup = cup_of(in.body.set, in.chart)) out << words::cup_text(*cup, in.chart) << "\n";
     for (const auto i : advice.ranking) out << "  " << words::cost_text(in.chart, advice.costs[i], o.unit) << "\n";
-    return 0;
+    out.flush();
+    return {text};
 }
 
-int plan(const Options& o)
+Said plan(const Options& o)
 {
     const auto in = load(o, true);
     const auto c = need(compute(in.pattern, in.chart, in.body.set, in.plan), o.pattern);
+    Said answer;
+    tell_not_done(answer, c, o);
     if (o.json) {
-        print_json({{"plan", formats::plan_json(in.plan)}, {"lines", formats::lines_json(c)}});
-        return 0;
+        answer.out = text_of({{"plan", formats::plan_json(in.plan)},
+                              {"not_done", formats::not_done_json(c, o.unit)},
+                              {"lines", formats::lines_json(c)}});
+        return answer;
     }
-    QTextStream out{stdout};
     for (const auto& line : c.lines) {
-        out << words::adjustment_name(line.kind) << ": " << words::amount(line.amount, o.unit, true) << ", "
-            << words::why(line, o.unit)
-            << (line.state == LineState::LeaveIt ? QString{", inside measuring noise: leave it"} : QString{})
-            << "\n";
+        answer.out +=
+            words::adjustment_name(line.kind) + ": " + words::amount(line.amount, o.unit, true) + ", " +
+            words::why(line, o.unit) +
+            (line.state == LineState::LeaveIt ? QString{", inside measuring noise: leave it"} : QString{}) + "\n";
     }
-    return 0;
+    return answer;
 }
 
 // Without a plan file, every proposal outside the noise is taken, in fitting order.
@@ -135,13 +193,22 @@ formats::PrintLabel label_of(const Inputs& in, const Plan& plan)
             QString::fromStdString("measured " + in.body.set.date), QDate::currentDate().toString(Qt::ISODate)};
 }
 
-int apply(const Options& o)
+Said apply(const Options& o)
 {
     const auto in = load(o, true);
     Plan plan = in.plan;
     const auto c = applied(in, o, plan);
-    if (!o.out.isEmpty())
-        (void)need(formats::write_file(o.out, formats::altered_svg(c, label_of(in, plan))), o.out);
+    Said answer;
+    tell_not_done(answer, c, o);
+    if (!stops_here(answer, o) && !o.out.isEmpty())
+        (void)need(formats::write_file(o.out, formats::altered_svg(c, label_of(in, plan)), o.if_there()), o.out);
+    if (!o.json) {
+        int n = 0;
+        for (const auto& s : c.steps)
+            answer.out += QString{"%1. %2: %3\n"}.arg(++n).arg(QString::fromStdString(s.piece),
+                                                               words::step_title(s, o.unit));
+        return answer;
+    }
     json steps = json::array();
     for (const auto& s : c.steps) {
         steps.push_back({{"piece", s.piece},
@@ -149,63 +216,90 @@ int apply(const Options& o)
                          {"how", words::step_detail(s, o.unit).toStdString()},
                          {"amount_mm", s.amount.in_mm()}});
     }
-    if (o.json) {
-        print_json({{"plan", formats::plan_json(plan)},
-                    {"lines", formats::lines_json(c)},
-                    {"pieces", formats::pieces_json(c.altered.pieces)},
-                    {"steps", steps},
-                    {"knock_ons", formats::knock_ons_json(c)},
-                    {"finished", formats::finished_json(finished_table(c, in.chart, in.body.set, plan))},
-                    {"checks", formats::checks_json(c.checks)}});
-    } else {
-        QTextStream out{stdout};
-        int n = 0;
-        for (const auto& s : c.steps)
-            out << ++n << ". " << QString::fromStdString(s.piece) << ": " << words::step_title(s, o.unit) << "\n";
-    }
-    return 0;
+    answer.out = text_of({{"plan", formats::plan_json(plan)},
+                          {"not_done", formats::not_done_json(c, o.unit)},
+                          {"lines", formats::lines_json(c)},
+                          {"pieces", formats::pieces_json(c.altered.pieces)},
+                          {"steps", steps},
+                          {"knock_ons", formats::knock_ons_json(c)},
+                          {"finished", formats::finished_json(finished_table(c, in.chart, in.body.set, plan))},
+                          {"checks", formats::checks_json(c.checks)}});
+    return answer;
 }
 
-int check_seams(const Options& o)
+Said check_seams(const Options& o)
 {
     const auto in = load(o, true);
     Plan plan = in.plan;
     const auto c = applied(in, o, plan);
+    Said answer;
+    tell_not_done(answer, c, o);
     if (o.json) {
-        print_json(formats::checks_json(c.checks));
+        auto checks = formats::checks_json(c.checks);
+        checks["not_done"] = formats::not_done_json(c, o.unit);
+        answer.out = text_of(checks);
     } else {
-        QTextStream out{stdout};
         for (const auto& w : c.checks.walks) {
-            out << words::seam_name(w.seam) << ": " << words::amount(w.a, Unit::Millimetre) << " and "
-                << words::amount(w.b, Unit::Millimetre) << (w.holds ? ", holds\n" : ", true again\n");
+            answer.out += words::seam_name(w.seam) + ": " + words::amount(w.a, Unit::Millimetre) + " and " +
+                          words::amount(w.b, Unit::Millimetre) + (w.holds ? ", holds\n" : ", true again\n");
         }
     }
-    return c.checks.all_hold() ? 0 : exit_refused;
+    if (!c.checks.all_hold() || !c.checks.unwalked.empty()) answer.code = exit_not_all;
+    return answer;
 }
 
-int print(const Options& o)
+Said print(const Options& o)
 {
     const auto in = load(o, true);
-    if (o.out.isEmpty()) throw std::runtime_error{"print needs --out FILE"};
+    (void)given(o.out, "out FILE");
+    (void)need(formats::may_write(o.out, o.if_there()), o.out);
     Plan plan = in.plan;
     const auto c = applied(in, o, plan);
+    Said answer;
+    tell_not_done(answer, c, o);
+    if (stops_here(answer, o)) return answer;
     const auto paper = o.paper == "letter" ? formats::PaperSize::Letter : formats::PaperSize::A4;
     const auto label = label_of(in, plan);
     int pages = 0;
     if (o.kind == "card") {
-        pages = need(formats::write_work_card(o.out, c, label, paper, o.unit), o.out);
+        pages = need(formats::write_work_card(o.out, c, label, paper, o.unit, o.if_there()), o.out);
     } else {
         const int divide = o.kind == "half" ? 2 : o.kind == "quarter" ? 4 : 1;
-        pages = need(formats::write_pages(o.out, {divide > 1 ? formats::practice_pieces(c) : c.altered.pieces,
-                                                  paper, divide, o.unit, label}),
-                     o.out);
+        pages = need(
+            formats::write_pages(o.out, formats::print_job(c, paper, divide, o.unit, label), o.if_there()), o.out);
     }
-    if (o.json) {
-        print_json({{"file", o.out.toStdString()}, {"pages", pages}});
-    } else {
-        QTextStream{stdout} << pages << " pages\n";
+    answer.out += o.json ? text_of({{"file", o.out.toStdString()},
+                                    {"pages", pages},
+                                    {"not_done", formats::not_done_json(c, o.unit)}})
+                         : QString{"%1 pages\n"}.arg(pages);
+    return answer;
+}
+
+// Every adjustment there is, from the catalogue: what docs/cli.md shows.
+Said adjustments(const Options& o)
+{
+    const char* on[] = {"front and back", "front and back, apart", "front", "back", "sleeve"};
+    json rows = json::array();
+    QString table =
+        "| adjustment | on | `amount_mm`, from and to | what the amount is | `method` |\n|---|---|---|---|---|\n";
+    for (const auto& a : catalogue()) {
+        QStringList methods;
+        for (const auto m : a.methods) methods << QString::fromUtf8(m.data(), qsizetype(m.size()));
+        const auto key = QString::fromUtf8(a.key.data(), qsizetype(a.key.size()));
+        const char* acts_on = on[static_cast<std::size_t>(a.acts_on)];
+        table += QString{"| `%1` | %2 | %3 to %4 | %5 | %6 |\n"}.arg(
+            key, QLatin1String{acts_on}, QString::number(a.least.in_mm()), QString::number(a.most.in_mm()),
+            words::amount_meaning(a.kind), methods.isEmpty() ? QString{} : "`" + methods.join("`, `") + "`");
+        rows.push_back(
+            {{"adjustment", a.key},
+             {"name", words::adjustment_name(a.kind).toStdString()},
+             {"on", acts_on},
+             {"least_mm", a.least.in_mm()},
+             {"most_mm", a.most.in_mm()},
+             {"methods", a.methods.empty() ? json::array()
+                                           : json(std::vector<std::string>(a.methods.begin(), a.methods.end()))}});
     }
-    return 0;
+    return {o.json ? text_of(rows) : table};
 }
 
 template <std::size_t N>
@@ -217,30 +311,110 @@ std::optional<std::size_t> place_of(const std::array<const char*, N>& keys, cons
     return std::nullopt;
 }
 
-bool wish_of(const QCommandLineParser& parser, ChoiceWish& wish)
+template <std::size_t N>
+std::size_t word_of(const QCommandLineParser& parser, const char* option, const std::array<const char*, N>& words)
 {
-    const auto kind = place_of(garment_keys, parser.value("garment"));
-    const auto school = place_of(school_keys, parser.value("school"));
-    if (!kind || (parser.isSet("school") && !school)) return false;
-    wish = {
-        static_cast<GarmentKind>(*kind), parser.isSet("full"), parser.isSet("knit"), parser.isSet("seated"), {}};
-    if (school) wish.school = static_cast<School>(*school);
-    return true;
+    const auto found = place_of(words, parser.value(option));
+    if (found) return *found;
+    QStringList known;
+    for (const auto* w : words) known << w;
+    throw Stop{exit_bad_input, QString{"--%1 %2 is not known. It is one of: %3."}.arg(
+                                   QLatin1String{option}, parser.value(option), known.join(", "))};
+}
+
+struct Command {
+    const char* name;
+    Said (*run)(const Options&);
+    QStringList takes;  // beside those every command takes
+};
+
+const std::vector<Command>& commands()
+{
+    static const QStringList on_paper{"plan", "size", "pattern", "go-on"};
+    static const std::vector<Command> all{
+        {"compare", compare, {"pattern"}},
+        {"plan", plan, on_paper},
+        {"apply", apply, on_paper + QStringList{"out", "force"}},
+        {"check", check_seams, on_paper},
+        {"print", print, on_paper + QStringList{"out", "force", "paper", "kind"}},
+        {"adjustments", adjustments, {}}};
+    return all;
+}
+
+Options options_of(const QCommandLineParser& parser, const Command& command)
+{
+    static const QStringList everywhere{"chart", "body", "unit",   "garment", "school", "type",
+                                        "full",  "knit", "seated", "json",    "help",   "version"};
+    for (const auto& name : parser.optionNames()) {
+        if (!everywhere.contains(name) && !command.takes.contains(name))
+            throw Stop{exit_bad_input, QString{"%1 has no use for --%2."}.arg(QLatin1String{command.name}, name)};
+        if (parser.values(name).size() > 1)
+            throw Stop{exit_bad_input, QString{"--%1 is said twice. Say it once."}.arg(name)};
+    }
+    if (parser.positionalArguments().size() > 1)
+        throw Stop{exit_bad_input,
+                   QString{"“%1” is not understood. One command at a time."}.arg(parser.positionalArguments()[1])};
+    if (parser.isSet("plan") && parser.isSet("size"))
+        throw Stop{exit_bad_input, "--plan names the sizes already. Leave --size out."};
+    Options o;
+    o.wish = {static_cast<GarmentKind>(word_of(parser, "garment", garment_keys)),
+              parser.isSet("full"),
+              parser.isSet("knit"),
+              parser.isSet("seated"),
+              {}};
+    if (parser.isSet("school")) o.wish.school = static_cast<School>(word_of(parser, "school", school_keys));
+    constexpr std::array units{"cm", "in", "mm"};
+    constexpr std::array unit_kinds{Unit::Centimetre, Unit::Inch, Unit::Millimetre};
+    o.unit = unit_kinds[word_of(parser, "unit", units)];
+    (void)word_of(parser, "paper", std::array{"a4", "letter"});
+    (void)word_of(parser, "kind", std::array{"tiles", "half", "quarter", "card"});
+    for (const auto& [name, into] :
+         {std::pair{"chart", &o.chart}, std::pair{"pattern", &o.pattern}, std::pair{"body", &o.body},
+          std::pair{"plan", &o.plan}, std::pair{"size", &o.size}, std::pair{"out", &o.out},
+          std::pair{"paper", &o.paper}, std::pair{"kind", &o.kind}, std::pair{"type", &o.type}})
+        *into = parser.value(name);
+    o.json = parser.isSet("json");
+    o.force = parser.isSet("force");
+    o.go_on = parser.isSet("go-on");
+    return o;
+}
+
+// Whole, or a sentence: what reads the other end may have gone, or its disk be full.
+bool write_out(const QString& text)
+{
+    const QByteArray bytes = text.toUtf8();
+    return std::fwrite(bytes.constData(), 1, static_cast<std::size_t>(bytes.size()), stdout) ==
+               static_cast<std::size_t>(bytes.size()) &&
+           std::fflush(stdout) == 0;
+}
+
+Said run(const QCommandLineParser& parser)
+{
+    const QString wanted = parser.positionalArguments().value(0);
+    for (const auto& command : commands()) {
+        if (wanted == QLatin1String{command.name}) return command.run(options_of(parser, command));
+    }
+    QStringList known;
+    for (const auto& command : commands()) known << command.name;
+    throw Stop{exit_bad_input,
+               QString{"%1Say what to do: %2. --help lists the options."}.arg(
+                   wanted.isEmpty() ? QString{} : QString{"“%1” is not known. "}.arg(wanted), known.join(", "))};
 }
 
 }  // namespace
 
 int main(int argc, char** argv)
 {
+    std::signal(SIGPIPE, SIG_IGN);
     if (qEnvironmentVariableIsEmpty("QT_QPA_PLATFORM")) qputenv("QT_QPA_PLATFORM", "offscreen");
     QGuiApplication app{argc, argv};
     QGuiApplication::setApplicationName("sartorum-cli");
     QGuiApplication::setApplicationVersion(SARTORUM_VERSION);
     QCommandLineParser parser;
     parser.setApplicationDescription("Pattern adjustments on plain files. See docs/cli.md.");
-    parser.addHelpOption();
-    parser.addVersionOption();
-    parser.addPositionalArgument("command", "compare, plan, apply, check or print");
+    const auto help = parser.addHelpOption();
+    const auto version = parser.addVersionOption();
+    parser.addPositionalArgument("command", "compare, plan, apply, check, print or adjustments");
     parser.addOptions(
         {{"chart", "size chart, CSV", "file"},
          {"pattern", "pattern, SVG", "file"},
@@ -248,9 +422,11 @@ int main(int argc, char** argv)
          {"plan", "decisions, JSON; without it the advised size and every proposal outside the noise", "file"},
          {"size", "one size throughout", "name"},
          {"out", "file to write", "file"},
+         {"force", "replace the file that is there"},
+         {"go-on", "write also where something accepted could not be done"},
          {"paper", "a4 or letter", "paper", "a4"},
          {"kind", "tiles, half, quarter or card", "kind", "tiles"},
-         {"unit", "cm or in, for words", "unit", "cm"},
+         {"unit", "cm, in or mm, for words", "unit", "cm"},
          {"garment", "top, dress, skirt, trousers or bra", "garment", "skirt"},
          {"school", "choose by high_bust, full_bust, waist or hip", "school"},
          {"type", "body type or cup range, where the chart has several", "name"},
@@ -258,31 +434,27 @@ int main(int argc, char** argv)
          {"knit", "knit cloth"},
          {"seated", "worn seated: the larger of standing and seated girths"},
          {"json", "answer in JSON, millimetres at full precision"}});
-    parser.process(app);
-    ChoiceWish wish;
-    if (!wish_of(parser, wish)) {
-        err() << "--garment or --school is not known. --help lists the options.\n";
-        return exit_usage;
+    QTextStream err{stderr};
+    if (!parser.parse(QCoreApplication::arguments())) {
+        err << parser.errorText() << ". --help lists the options.\n";
+        return exit_bad_input;
     }
-    const Options o{parser.value("chart"), parser.value("pattern"),
-                    parser.value("body"),  parser.value("plan"),
-                    parser.value("size"),  parser.value("out"),
-                    parser.value("paper"), parser.value("kind"),
-                    parser.value("type"),  wish,
-                    parser.isSet("json"),  parser.value("unit") == "in" ? Unit::Inch : Unit::Centimetre};
-    const QString command = parser.positionalArguments().value(0);
-    using Command = int (*)(const Options&);
-    const std::pair<const char*, Command> commands[] = {
-        {"compare", compare}, {"plan", plan}, {"apply", apply}, {"check", check_seams}, {"print", print}};
-    for (const auto& [name, run] : commands) {
-        if (command != QLatin1String{name}) continue;
-        try {
-            return run(o);
-        } catch (const std::exception& e) {
-            err() << e.what() << "\n";
-            return exit_refused;
-        }
+    if (parser.isSet(help)) parser.showHelp(0);
+    if (parser.isSet(version)) parser.showVersion();
+    try {
+        const Said answer = run(parser);
+        for (const auto& line : answer.aside) err << line << "\n";
+        if (write_out(answer.out)) return answer.code;
+        err << "The answer could not be written out whole: the disk is full, or nobody reads it.\n";
+        return exit_not_all;
+    } catch (const Stop& stop) {
+        err << stop.sentence << "\n";
+        return stop.code;
+    } catch (const std::bad_alloc&) {
+        err << "There is not enough memory for this.\n";
+        return exit_not_all;
+    } catch (const std::exception&) {
+        err << "That could not be worked out. Please check the files that were given.\n";
+        return exit_bad_input;
     }
-    err() << "Say what to do: compare, plan, apply, check or print. --help lists the options.\n";
-    return exit_usage;
 }

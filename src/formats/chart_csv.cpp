@@ -6,6 +6,8 @@
 #include <charconv>
 #include <cmath>
 
+#include "formats/text_file.h"
+
 namespace sartorum::formats {
 namespace {
 
@@ -161,7 +163,7 @@ bool names_unit(const std::string& s)
     const auto last = s.find_last_of("0123456789");
     if (last == std::string::npos) return false;
     const std::string behind = trimmed(std::string_view{s}.substr(last + 1));
-    return behind == "\"" || unit_of_word(behind).has_value();
+    return !behind.empty() && parse_length("1 " + behind, Unit::Inch).has_value();
 }
 
 // Where a range is parted: at "–", "—", " to " or a hyphen that is not inside "39-1/2".
@@ -181,28 +183,37 @@ std::optional<std::pair<std::string, std::string>> range_of(const std::string& s
     return std::pair{trimmed(s.substr(0, dash)), after};
 }
 
-Outcome<Cell> cell_of(const std::string& text, Unit unit, int line)
+// The unit of a table: written somewhere, or only supposed; then a fraction means inches.
+struct TableUnit {
+    Unit unit = Unit::Centimetre;
+    bool written = false;
+    [[nodiscard]] Outcome<Length> read(std::string_view text) const
+    {
+        return written ? parse_length(text, unit) : guess_length(text, unit);
+    }
+};
+
+Outcome<Cell> cell_of(const std::string& text, TableUnit unit, int line)
 {
     Cell out;
     out.names_unit = names_unit(text);
     if (const auto range = range_of(text)) {
-        const auto high = parse_length(range->second, unit);
+        if (names_unit(range->first) && !names_unit(range->second))
+            return refuse(Why::ChartRangeHalfUnit, text, line);
+        const auto high = unit.read(range->second);
         // "92-96 in": the unit behind the range is that of both.
         std::string first = range->first;
         if (names_unit(range->second) && !names_unit(first)) {
             const auto digits = range->second.find_last_of("0123456789");
             first += range->second.substr(digits == std::string::npos ? 0 : digits + 1);
         }
-        const auto low = parse_length(first, unit);
+        const auto low = unit.read(first);
         if (!low || !high || *low >= *high) return refuse(Why::ChartRangeBackwards, text, line);
         out.value = (*low + *high) / 2.0;
         out.half = (*high - *low) / 2.0;
         return out;
     }
-    std::string one = text;
-    const auto dash = one.find('-', 1);
-    if (dash != std::string::npos) one[dash] = ' ';
-    const auto value = parse_length(one, unit);
+    const auto value = unit.read(text);
     if (!value) return refuse(Why::ChartCellNotALength, text, line);
     out.value = *value;
     return out;
@@ -253,14 +264,14 @@ Outcome<bool> take_beside(std::vector<ChartLine>& lines, SizeChart& chart, Besid
     return true;
 }
 
-Outcome<bool> take_lengths(const Beside& beside, Unit unit, SizeChart& chart)
+Outcome<bool> take_lengths(const Beside& beside, TableUnit unit, SizeChart& chart)
 {
     for (const auto& l : beside.lengths) {
         const std::string key = plain(l.cells[0]);
         if (key == "cups") {
             for (std::size_t i = 1; i + 1 < l.cells.size(); i += 2) {
                 if (l.cells[i].empty()) break;
-                const auto d = parse_length(l.cells[i + 1], unit);
+                const auto d = unit.read(l.cells[i + 1]);
                 if (!d) return refuse(Why::ChartCellNotALength, l.cells[i + 1], l.number);
                 chart.cups.push_back({l.cells[i], *d});
             }
@@ -351,10 +362,11 @@ std::optional<Unit> guessed_unit(const std::vector<ChartLine>& lines, const std:
         if (h.kind != HeadKind::Body || facts(h.measure).kind != MeasureKind::Girth || h.unit) continue;
         for (std::size_t r = 1; r < lines.size(); ++r) {
             if (c >= lines[r].cells.size() || names_unit(lines[r].cells[c])) continue;
-            const auto cell = cell_of(lines[r].cells[c], Unit::Centimetre, 0);
-            if (!cell) continue;
+            const auto cell = cell_of(lines[r].cells[c], {Unit::Centimetre, false}, 0);
+            const auto other = cell_of(lines[r].cells[c], {Unit::Millimetre, false}, 0);
+            if (!cell || !other) continue;
             // Read the same whatever the unit: it has a fraction, and only inches have.
-            if (cell_of(lines[r].cells[c], Unit::Millimetre, 0)->value == cell->value) return Unit::Inch;
+            if (other->value == cell->value) return Unit::Inch;
             largest = std::max(largest, cell->value.in_cm());
         }
     }
@@ -362,7 +374,7 @@ std::optional<Unit> guessed_unit(const std::vector<ChartLine>& lines, const std:
     return largest <= most_inches ? Unit::Inch : Unit::Centimetre;
 }
 
-Outcome<ChartSize> size_of(const ChartLine& l, const std::vector<Head>& heads, Unit unit, SizeChart& chart,
+Outcome<ChartSize> size_of(const ChartLine& l, const std::vector<Head>& heads, TableUnit unit, SizeChart& chart,
                            ChartUnderstood& understood)
 {
     ChartSize size;
@@ -378,7 +390,7 @@ Outcome<ChartSize> size_of(const ChartLine& l, const std::vector<Head>& heads, U
         } else if (text.empty()) {
             return refuse(Why::ChartRagged, l.cells[0], l.number);
         } else {
-            const auto cell = cell_of(text, head.unit.value_or(unit), l.number);
+            const auto cell = cell_of(text, head.unit ? TableUnit{*head.unit, true} : unit, l.number);
             if (!cell) return tl::make_unexpected(cell.error());
             (head.kind == HeadKind::Body ? size.body : size.finished)[head.measure] = cell->value;
             if (cell->half > Length{}) {
@@ -431,6 +443,7 @@ std::optional<Measure> measure_of_word(std::string_view word)
 Outcome<std::vector<ChartLine>> chart_lines(std::string_view text)
 {
     if (text.size() > most_bytes) return refuse(Why::ChartTooLarge);
+    if (const auto line = line_not_utf8(text)) return refuse(Why::FileNotUtf8, {}, *line);
     if (text.starts_with("\xef\xbb\xbf")) text.remove_prefix(3);
     std::vector<ChartLine> out;
     char separator = 0;
@@ -486,14 +499,14 @@ Outcome<ChartRead> read_chart(std::vector<ChartLine> lines, std::optional<Unit> 
     if (!guess && !beside.unit && !unit) {
         for (const auto& h : *heads) out.understood.unit = h.unit.value_or(out.understood.unit);
     }
-    if (const auto ok = take_lengths(beside, out.understood.unit, chart); !ok)
-        return tl::make_unexpected(ok.error());
+    const TableUnit table{out.understood.unit, beside.unit.has_value() || unit.has_value()};
+    if (const auto ok = take_lengths(beside, table, chart); !ok) return tl::make_unexpected(ok.error());
     for (const auto& h : *heads) {
         if (h.kind == HeadKind::Body) out.understood.body.push_back(h.measure);
         if (h.kind == HeadKind::Finished) out.understood.finished.push_back(h.measure);
     }
     for (std::size_t r = 1; r < lines.size(); ++r) {
-        auto size = size_of(lines[r], *heads, out.understood.unit, chart, out.understood);
+        auto size = size_of(lines[r], *heads, table, chart, out.understood);
         if (!size) return tl::make_unexpected(size.error());
         chart.sizes.push_back(std::move(*size));
     }

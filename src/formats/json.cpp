@@ -1,41 +1,100 @@
 #include "formats/json.h"
 
+#include <QDate>
+#include <algorithm>
+#include <array>
+#include <cmath>
+#include <set>
+
 #include "core/pattern/princess.h"
 #include "core/units/length_text.h"
 #include "formats/pattern_svg.h"
+#include "formats/text_file.h"
+#include "words/words.h"
 
 namespace sartorum::formats {
 namespace {
 
 using json = nlohmann::ordered_json;
-constexpr std::size_t most_bytes = 1024 * 1024;
-constexpr int most_depth = 8;
+constexpr std::size_t most_json_bytes = 1024 * 1024;
+constexpr int most_json_depth = 8;
+constexpr std::size_t most_members = 4000;  // keys and values together
+constexpr std::size_t longest_text = 4000;
 
+// Objects keep the order of the file, and look each key up from the front: so many and no more. A key that stands
+// twice would lose the first without a word.
 Outcome<json> parse(const std::string& text)
 {
-    if (text.size() > most_bytes) return refuse(Why::FileTooLarge);
+    if (text.size() > most_json_bytes) return refuse(Why::FileTooLarge);
+    if (const auto line = line_not_utf8(text)) return refuse(Why::FileNotUtf8, {}, *line);
     bool too_deep = false;
-    const auto guard = [&](int depth, json::parse_event_t, json&) {
-        too_deep = too_deep || depth > most_depth;
-        return !too_deep;
+    std::size_t members = 0;
+    std::vector<std::set<std::string>> keys;
+    std::string twice;
+    const auto guard = [&](int depth, json::parse_event_t event, json& value) {
+        too_deep = too_deep || depth > most_json_depth;
+        if (event == json::parse_event_t::object_start) keys.emplace_back();
+        if (event == json::parse_event_t::object_end) keys.pop_back();
+        if (event == json::parse_event_t::key && ++members <= most_members) {
+            const auto name = value.get<std::string>();
+            if (!keys.back().insert(name).second) twice = name;
+        }
+        if (event == json::parse_event_t::value) ++members;
+        return !too_deep && members <= most_members && twice.empty();
     };
     auto parsed = json::parse(text, guard, false);
     if (too_deep) return refuse(Why::FileTooDeep);
+    if (members > most_members)
+        return tl::make_unexpected(
+            Refusal{Why::FileTooMany, "members", {}, {}, Length::mm(double{most_members}), 0});
+    if (!twice.empty()) return refuse(Why::KeyTwice, twice);
     if (parsed.is_discarded() || !parsed.is_object()) return refuse(Why::FileBroken);
     return parsed;
 }
 
 Outcome<std::string> text_at(const json& j, const char* key)
 {
-    if (!j.contains(key) || !j[key].is_string()) return refuse(Why::KeyMissing, key);
-    return j[key].get<std::string>();
+    if (!j.contains(key)) return refuse(Why::KeyMissing, key);
+    if (!j[key].is_string()) return refuse(Why::ValueIllTyped, key);
+    auto text = j[key].get<std::string>();
+    if (text.size() > longest_text) return refuse(Why::ValueIllTyped, key);
+    return text;
+}
+
+// The same where it may be left out.
+Outcome<std::string> text_or_empty(const json& j, const char* key)
+{
+    return j.contains(key) ? text_at(j, key) : Outcome<std::string>{std::string{}};
+}
+
+// Every member is one of these; `within` is the member this object belongs to.
+template <std::size_t N>
+Outcome<bool> only(const json& j, const std::array<std::string_view, N>& known, const std::string& within = {})
+{
+    for (const auto& [key, value] : j.items()) {
+        if (std::find(known.begin(), known.end(), key) == known.end())
+            return refuse(Why::KeyUnknown, within.empty() ? key : within + ": " + key);
+    }
+    return true;
 }
 
 Outcome<Length> length_of(const json& value, const std::string& field)
 {
-    if (value.is_number() && std::abs(value.get<double>()) < 1e6) return Length::mm(value.get<double>());
-    if (value.is_string()) return parse_length(value.get<std::string>(), Unit::Centimetre);
-    return refuse(Why::KeyMissing, field);
+    if (value.is_number()) {
+        const double mm = value.get<double>();
+        if (std::isfinite(mm) && std::abs(mm) < 1e6) return Length::mm(mm);
+        return refuse(Why::ValueIllTyped, field);
+    }
+    if (!value.is_string()) return refuse(Why::ValueIllTyped, field);
+    auto read = guess_length(value.get<std::string>(), Unit::Centimetre);
+    if (!read) read.error().field = field + ": " + read.error().field;
+    return read;
+}
+
+// A day of the calendar as 2026-11-03.
+bool is_date(const std::string& text)
+{
+    return text.size() == 10 && QDate::fromString(QString::fromStdString(text), Qt::ISODate).isValid();
 }
 
 template <class E, std::size_t N>
@@ -51,27 +110,30 @@ std::optional<E> word_of(const std::array<const char*, N>& words, const json& j,
 Outcome<Posture> posture_of(const json& j)
 {
     Posture out;
-    if (!j.is_object()) return refuse(Why::KeyMissing, "posture");
+    if (!j.is_object()) return refuse(Why::ValueIllTyped, "posture");
+    constexpr std::array<std::string_view, 4> known{"ball", "neck", "round_back", "slope"};
+    if (auto ok = only(j, known, "posture"); !ok) return tl::make_unexpected(ok.error());
     const auto take = [&](const char* key, const auto& words, auto& into) {
         if (!j.contains(key)) return true;
         const auto found = word_of<std::decay_t<decltype(into)>>(words, j, key);
         if (found) into = *found;
         return found.has_value();
     };
-    if (!take("ball", stance_keys, out.ball)) return refuse(Why::KeyMissing, "ball");
-    if (!take("neck", stance_keys, out.neck)) return refuse(Why::KeyMissing, "neck");
-    if (!take("round_back", round_back_keys, out.round_back)) return refuse(Why::KeyMissing, "round_back");
-    if (!take("slope", slope_keys, out.slope)) return refuse(Why::KeyMissing, "slope");
+    if (!take("ball", stance_keys, out.ball)) return refuse(Why::WordUnknown, "ball");
+    if (!take("neck", stance_keys, out.neck)) return refuse(Why::WordUnknown, "neck");
+    if (!take("round_back", round_back_keys, out.round_back)) return refuse(Why::WordUnknown, "round_back");
+    if (!take("slope", slope_keys, out.slope)) return refuse(Why::WordUnknown, "slope");
     return out;
 }
 
-Outcome<Readings> readings_of(const json& j)
+Outcome<Readings> readings_of(const json& j, const char* member)
 {
     Readings out;
-    if (!j.is_object()) return refuse(Why::KeyMissing, "left");
+    if (!j.is_object()) return refuse(Why::ValueIllTyped, member);
     for (const auto& [key, values] : j.items()) {
         const auto measure = measure_of_key(key);
-        if (!measure || !values.is_array() || values.size() > 9) return refuse(Why::KeyMissing, key);
+        if (!measure) return refuse(Why::KeyUnknown, std::string{member} + ": " + key);
+        if (!values.is_array() || values.size() > 9) return refuse(Why::ValueIllTyped, key);
         for (const auto& v : values) {
             const auto l = length_of(v, key);
             if (!l) return tl::make_unexpected(l.error());
@@ -85,11 +147,15 @@ Outcome<Readings> readings_of(const json& j)
 
 Outcome<TapeCheck> tape_of(const json& j)
 {
-    if (!j.is_array() || j.size() > 2) return refuse(Why::KeyMissing, "tape_check");
+    if (!j.is_array()) return refuse(Why::ValueIllTyped, "tape_check");
+    if (j.size() > 2) return refuse(Why::TapeCheckTooMany);
     std::vector<TapeAtRuler> at;
     for (const auto& entry : j) {
-        if (!entry.is_object() || !entry.contains("ruler") || !entry.contains("tape"))
-            return refuse(Why::KeyMissing, "tape_check");
+        if (!entry.is_object()) return refuse(Why::ValueIllTyped, "tape_check");
+        constexpr std::array<std::string_view, 2> known{"ruler", "tape"};
+        if (auto ok = only(entry, known, "tape_check"); !ok) return tl::make_unexpected(ok.error());
+        if (!entry.contains("ruler") || !entry.contains("tape"))
+            return refuse(Why::KeyMissing, "tape_check: ruler, tape");
         const auto ruler = length_of(entry["ruler"], "ruler");
         const auto tape = length_of(entry["tape"], "tape");
         if (!ruler) return tl::make_unexpected(ruler.error());
@@ -132,18 +198,22 @@ Outcome<NamedBody> read_body(const std::string& text)
 {
     const auto j = parse(text);
     if (!j) return tl::make_unexpected(j.error());
+    constexpr std::array<std::string_view, 9> known{"name",    "date", "readings", "left",     "tape_check",
+                                                    "posture", "worn", "note",     "weight_kg"};
+    if (auto ok = only(*j, known); !ok) return tl::make_unexpected(ok.error());
     NamedBody out;
     const auto name = text_at(*j, "name");
     const auto date = text_at(*j, "date");
     if (!name) return tl::make_unexpected(name.error());
     if (!date) return tl::make_unexpected(date.error());
+    if (!is_date(*date)) return refuse(Why::DateBroken, *date);
     out.name = *name;
     out.set.date = *date;
-    if (!j->contains("readings") || !(*j)["readings"].is_object()) return refuse(Why::KeyMissing, "readings");
+    if (!j->contains("readings")) return refuse(Why::KeyMissing, "readings");
     for (const auto side : {Side::Right, Side::Left}) {
         const char* key = side == Side::Right ? "readings" : "left";
         if (!j->contains(key)) continue;
-        auto readings = readings_of((*j)[key]);
+        auto readings = readings_of((*j)[key], key);
         if (!readings) return tl::make_unexpected(readings.error());
         out.set.side(side) = std::move(*readings);
     }
@@ -157,12 +227,16 @@ Outcome<NamedBody> read_body(const std::string& text)
         if (!posture) return tl::make_unexpected(posture.error());
         out.set.posture = *posture;
     }
-    if (j->contains("worn")) out.set.worn = text_at(*j, "worn").value_or("");
-    if (j->contains("note")) out.set.note = text_at(*j, "note").value_or("");
-    if (j->contains("weight_kg") && (*j)["weight_kg"].is_number()) {
-        const double kg = (*j)["weight_kg"].get<double>();
-        if (kg <= 0 || kg > 500) return refuse(Why::KeyMissing, "weight_kg");
-        out.set.weight_kg = kg;
+    for (const auto& [key, into] : {std::pair{"worn", &out.set.worn}, std::pair{"note", &out.set.note}}) {
+        auto said = text_or_empty(*j, key);
+        if (!said) return tl::make_unexpected(said.error());
+        *into = std::move(*said);
+    }
+    if (j->contains("weight_kg")) {
+        const auto& kg = (*j)["weight_kg"];
+        const bool sound = kg.is_number() && kg.get<double>() > 0 && kg.get<double>() <= 500;
+        if (!sound) return refuse(Why::ValueIllTyped, "weight_kg");
+        out.set.weight_kg = kg.get<double>();
     }
     return out;
 }
@@ -196,43 +270,74 @@ json body_json(const NamedBody& body)
 
 namespace {
 
-bool flag(const json& j, const char* key)
-{
-    return j.contains(key) && j[key].is_boolean() && j[key].get<bool>();
-}
-
 // How the size was chosen, the cloth, and her own ease; all of it optional.
 Outcome<bool> read_wishes(const json& j, Plan& plan)
 {
-    if (j.contains("bust_size")) plan.bust_size = text_at(j, "bust_size").value_or("");
-    if (j.contains("body_type")) plan.chart_group = text_at(j, "body_type").value_or("");
+    for (const auto& [key, into] :
+         {std::pair{"bust_size", &plan.bust_size}, std::pair{"body_type", &plan.chart_group}}) {
+        auto text = text_or_empty(j, key);
+        if (!text) return tl::make_unexpected(text.error());
+        *into = std::move(*text);
+    }
     if (j.contains("garment")) {
         const auto kind = word_of<GarmentKind>(garment_keys, j, "garment");
-        if (!kind) return refuse(Why::KeyMissing, "garment");
+        if (!kind) return refuse(Why::WordUnknown, "garment");
         plan.choosing.kind = *kind;
     }
     if (j.contains("school")) {
         plan.choosing.school = word_of<School>(school_keys, j, "school");
-        if (!plan.choosing.school) return refuse(Why::KeyMissing, "school");
+        if (!plan.choosing.school) return refuse(Why::WordUnknown, "school");
     }
-    plan.choosing.full = flag(j, "full");
-    plan.choosing.seated = flag(j, "seated");
-    plan.choosing.knit = plan.cloth.knit = flag(j, "knit");
+    for (const auto& [key, into] :
+         {std::pair{"full", &plan.choosing.full}, std::pair{"seated", &plan.choosing.seated},
+          std::pair{"knit", &plan.choosing.knit}}) {
+        if (!j.contains(key)) continue;
+        if (!j[key].is_boolean()) return refuse(Why::ValueIllTyped, key);
+        *into = j[key].get<bool>();
+    }
+    plan.cloth.knit = plan.choosing.knit;
     if (j.contains("stretch")) {
         const bool sound =
             j["stretch"].is_number() && j["stretch"].get<double>() >= 0 && j["stretch"].get<double>() <= 1.5;
-        if (!sound) return refuse(Why::KeyMissing, "stretch");
+        if (!sound) return refuse(Why::ValueIllTyped, "stretch");
         plan.cloth.stretch = j["stretch"].get<double>();
     }
     if (!j.contains("ease_mm")) return true;
-    if (!j["ease_mm"].is_object()) return refuse(Why::KeyMissing, "ease_mm");
+    if (!j["ease_mm"].is_object()) return refuse(Why::ValueIllTyped, "ease_mm");
     for (const auto& [key, value] : j["ease_mm"].items()) {
         const auto m = measure_of_key(key);
+        if (!m) return refuse(Why::KeyUnknown, "ease_mm: " + key);
         const auto ease = length_of(value, key);
-        if (!m || !ease) return refuse(Why::KeyMissing, key);
+        if (!ease) return tl::make_unexpected(ease.error());
         plan.ease[*m] = *ease;
     }
     return true;
+}
+
+Outcome<Decision> decision_of(const std::string& key, const json& entry)
+{
+    const auto kind = adjustment_of_key(key);
+    if (!kind) return refuse(Why::KeyUnknown, "adjustments: " + key);
+    if (!entry.is_object()) return refuse(Why::ValueIllTyped, key);
+    constexpr std::array<std::string_view, 4> known{"answer", "amount_mm", "back_mm", "method"};
+    if (auto ok = only(entry, known, key); !ok) return tl::make_unexpected(ok.error());
+    const auto answer = text_at(entry, "answer");
+    if (!answer) return refuse(answer.error().why, key + ": answer");
+    if (*answer != "accepted" && *answer != "declined") return refuse(Why::WordUnknown, key + ": answer");
+    Decision d{*kind, *answer == "accepted" ? Answer::Accepted : Answer::Declined, {}};
+    for (const auto& [name, into] : {std::pair{"amount_mm", &d.amount}, std::pair{"back_mm", &d.back}}) {
+        if (!entry.contains(name)) continue;
+        const auto length = length_of(entry[name], key + ": " + name);
+        if (!length) return tl::make_unexpected(length.error());
+        *into = *length;
+    }
+    if (entry.contains("method")) {
+        const auto method = text_at(entry, "method");
+        if (!method) return refuse(method.error().why, key + ": method");
+        d.method = method_of_key(adjustment(*kind), *method);
+        if (!d.method) return refuse(Why::WordUnknown, key + ": method");
+    }
+    return d;
 }
 
 }  // namespace
@@ -241,6 +346,10 @@ Outcome<Plan> read_plan(const std::string& text)
 {
     const auto j = parse(text);
     if (!j) return tl::make_unexpected(j.error());
+    constexpr std::array<std::string_view, 12> known{"waist_size", "hip_size", "bust_size", "body_type",
+                                                     "garment",    "school",   "full",      "seated",
+                                                     "knit",       "stretch",  "ease_mm",   "adjustments"};
+    if (auto ok = only(*j, known); !ok) return tl::make_unexpected(ok.error());
     Plan plan;
     const auto waist = text_at(*j, "waist_size");
     const auto hip = text_at(*j, "hip_size");
@@ -250,29 +359,11 @@ Outcome<Plan> read_plan(const std::string& text)
     plan.hip_size = *hip;
     if (const auto ok = read_wishes(*j, plan); !ok) return tl::make_unexpected(ok.error());
     if (!j->contains("adjustments")) return plan;
-    if (!(*j)["adjustments"].is_object()) return refuse(Why::KeyMissing, "adjustments");
+    if (!(*j)["adjustments"].is_object()) return refuse(Why::ValueIllTyped, "adjustments");
     for (const auto& [key, entry] : (*j)["adjustments"].items()) {
-        const auto kind = adjustment_of_key(key);
-        if (!kind || !entry.is_object()) return refuse(Why::KeyMissing, key);
-        const auto answer = text_at(entry, "answer");
-        if (!answer || (*answer != "accepted" && *answer != "declined"))
-            return refuse(Why::KeyMissing, key + ": answer");
-        Decision d{*kind, *answer == "accepted" ? Answer::Accepted : Answer::Declined, {}};
-        if (entry.contains("amount_mm")) {
-            const auto amount = length_of(entry["amount_mm"], key + ": amount_mm");
-            if (!amount) return tl::make_unexpected(amount.error());
-            d.amount = *amount;
-        }
-        if (entry.contains("back_mm")) {
-            const auto back = length_of(entry["back_mm"], key + ": back_mm");
-            if (!back) return tl::make_unexpected(back.error());
-            d.back = *back;
-        }
-        if (entry.contains("method")) {
-            d.method = method_of_key(adjustment(*kind), text_at(entry, "method").value_or(""));
-            if (!d.method) return refuse(Why::KeyMissing, key + ": method");
-        }
-        plan.decide(d);
+        const auto d = decision_of(key, entry);
+        if (!d) return tl::make_unexpected(d.error());
+        plan.decide(*d);
     }
     return plan;
 }
@@ -371,6 +462,15 @@ json lines_json(const Computed& computed)
     return out;
 }
 
+json not_done_json(const Computed& computed, Unit unit)
+{
+    json out = json::array();
+    for (const auto& n : computed.not_done)
+        out.push_back(
+            {{"adjustment", adjustment(n.kind).key}, {"why", words::not_done_why(n, unit).toStdString()}});
+    return out;
+}
+
 json pieces_json(const std::vector<Piece>& pieces)
 {
     json out = json::array();
@@ -443,6 +543,8 @@ json checks_json(const Checks& checks)
                         {"holds", e.holds}});
     }
     json out{{"walks", walks}, {"joins", joins}, {"ease", ease}};
+    for (const auto& side : checks.unwalked)
+        out["unwalked"].push_back({{"piece", side.piece}, {"edge", key(side.role)}});
     for (const auto& f : checks.folds)
         out["folds"].push_back({{"piece", f.piece}, {"off_mm", f.off.in_mm()}, {"holds", f.holds}});
     for (const auto& d : checks.darts)

@@ -6,6 +6,7 @@
 #include "core/chart/size_choice.h"
 #include "core/plan/chain.h"
 #include "core/plan/finished.h"
+#include "core/units/length_text.h"
 
 namespace sartorum::formats {
 
@@ -14,6 +15,8 @@ struct NamedBody {
     BodySet set;
 };
 
+// Untrusted: up to 1 MB, 8 levels, 4,000 members; a member nobody knows, of another kind or standing twice is
+// refused by name.
 // {"name": "…", "date": "2026-11-03", "readings": {"waist": [842, "33 1/4 in"], …}}; numbers are mm.
 [[nodiscard]] Outcome<NamedBody> read_body(const std::string& text);
 [[nodiscard]] nlohmann::ordered_json body_json(const NamedBody&);
@@ -24,6 +27,8 @@ struct NamedBody {
 
 [[nodiscard]] nlohmann::ordered_json compare_json(const SizeChart&, const Advice&, const BodySet&);
 [[nodiscard]] nlohmann::ordered_json lines_json(const Computed&);
+// What was accepted and is not on the paper, each with its reason in words.
+[[nodiscard]] nlohmann::ordered_json not_done_json(const Computed&, Unit);
 [[nodiscard]] nlohmann::ordered_json pieces_json(const std::vector<Piece>&);
 [[nodiscard]] nlohmann::ordered_json checks_json(const Checks&);
 [[nodiscard]] nlohmann::ordered_json knock_ons_json(const Computed&);

@@ -116,6 +116,24 @@ void paint_piece_label(QPainter& p, const PrintJob& job, const Piece& piece)
         text_at(p, at + QPointF{0, line * 1.35 * i}, i == 0 ? line : line * 0.72, rows[i], i == 0, true);
 }
 
+constexpr double head_line_mm = 5;
+
+// What is said of the plan beside the test square, in lines short enough for the narrower paper.
+QStringList head_lines(const PrintJob& job)
+{
+    constexpr qsizetype longest = 62;
+    QStringList out;
+    for (const auto& sentence : job.not_done) {
+        QString line;
+        for (const auto& word : sentence.split(' ')) {
+            if (!line.isEmpty() && line.size() + word.size() >= longest) out << std::exchange(line, {});
+            line += (line.isEmpty() ? "" : " ") + word;
+        }
+        out << line;
+    }
+    return out;
+}
+
 void paint_test_square(QPainter& p, const PrintJob& job, const Layout& layout)
 {
     p.setPen(pen(0.3));
@@ -132,6 +150,9 @@ void paint_test_square(QPainter& p, const PrintJob& job, const Layout& layout)
             job.label.sizes + " · " + job.label.version + " · " + job.label.date);
     text_at(p, layout.test_square.topRight() + QPointF{6, 23}, 4,
             tr_("solid: cutting line; dashed: stitching line; print at 100 %"));
+    const auto lines = head_lines(job);
+    for (int i = 0; i < lines.size(); ++i)
+        text_at(p, layout.test_square.topRight() + QPointF{6, 30 + head_line_mm * i}, 3.6, lines[i], true);
 }
 
 // Border where the next page is laid, half diamonds that meet, and the page's name.
@@ -191,7 +212,7 @@ Layout lay_out_within(const PrintJob& job, double widest)
     const double side = job.unit == Unit::Inch ? 50.8 : 50.0;
     out.test_square = {12, 12, side, side};
     double x = 12;
-    double y = 12 + side + 14;
+    double y = 12 + std::max(side, 30 + head_line_mm * static_cast<double>(head_lines(job).size())) + 14;
     double row_height = 0;
     double right = area.width();
     for (const auto& piece : as_cut(job.pieces)) {
@@ -256,8 +277,16 @@ void paint_sheet(QPainter& p, const PrintJob& job, const Layout& layout)
     }
 }
 
-Outcome<int> write_pages(const QString& path, const PrintJob& job, const Progress& progress)
+PrintJob print_job(const Computed& c, PaperSize paper, int divide, Unit unit, const PrintLabel& label)
 {
+    QStringList not_done;
+    for (const auto& n : c.not_done) not_done << words::not_done(n, unit);
+    return {divide > 1 ? practice_pieces(c) : c.altered.pieces, paper, divide, unit, label, not_done};
+}
+
+Outcome<int> write_pages(const QString& path, const PrintJob& job, IfThere if_there, const Progress& progress)
+{
+    if (auto ok = may_write(path, if_there); !ok) return tl::make_unexpected(ok.error());
     const Layout layout = lay_out(job);
     const int all = layout.printed();
     QBuffer buffer;
@@ -290,7 +319,7 @@ Outcome<int> write_pages(const QString& path, const PrintJob& job, const Progres
             if (progress && !progress(done, all)) return 0;
         }
     }
-    if (auto ok = write_file(path, buffer.data()); !ok) return tl::make_unexpected(ok.error());
+    if (auto ok = write_file(path, buffer.data(), if_there); !ok) return tl::make_unexpected(ok.error());
     return done;
 }
 

@@ -6,11 +6,13 @@
 #pragma once
 #include <QRectF>
 #include <QString>
+#include <QStringList>
 #include <functional>
 #include <vector>
 
 #include "core/plan/plan.h"
 #include "core/units/length_text.h"
+#include "formats/text_file.h"
 
 class QPainter;
 
@@ -32,6 +34,7 @@ struct PrintJob {
     int divide = 1;  // 1 full size, 2 half, 4 quarter
     Unit unit = Unit::Centimetre;
     PrintLabel label;
+    QStringList not_done{};  // sentences that stand at the head of the first sheet
 };
 
 struct Tile {
@@ -62,9 +65,12 @@ inline constexpr double tile_overlap_mm = 10;
 // Paints the whole laid-out sheet in millimetres; the pages and the preview on screen are the same drawing.
 void paint_sheet(QPainter&, const PrintJob&, const Layout&);
 
+// The altered pieces; at half and quarter scale each as traced too.
+[[nodiscard]] PrintJob print_job(const Computed&, PaperSize, int divide, Unit, const PrintLabel&);
+
 // Called after each page with done and all; returning false stops. The file is left unwritten then.
 using Progress = std::function<bool(int, int)>;
-[[nodiscard]] Outcome<int> write_pages(const QString& path, const PrintJob&, const Progress& = {});
+[[nodiscard]] Outcome<int> write_pages(const QString& path, const PrintJob&, IfThere, const Progress& = {});
 // For half and quarter scale: each piece as traced, to cut and tape by the steps, and as it should come out.
 [[nodiscard]] std::vector<Piece> practice_pieces(const Computed&);
 // The altered pieces as a pattern of one size, at true scale.

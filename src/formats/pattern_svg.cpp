@@ -6,8 +6,13 @@
 #include <QRegularExpression>
 #include <QXmlStreamReader>
 #include <QXmlStreamWriter>
+#include <algorithm>
 #include <cmath>
+#include <new>
+#include <numbers>
 
+#include "core/chart/size_chart.h"
+#include "core/units/length_text.h"
 #include "formats/text_file.h"
 
 namespace sartorum::formats {
@@ -15,6 +20,51 @@ namespace {
 
 constexpr int most_depth = 24;
 constexpr int most_elements = 50000;
+constexpr int most_attributes = 60;  // of one element
+constexpr std::size_t most_pieces = 60;
+constexpr std::size_t most_edges = 120;     // of one piece
+constexpr std::size_t most_marks = 200;     // darts, lines and notches of one piece
+constexpr std::size_t most_segments = 400;  // of one line
+constexpr std::size_t most_seams = 200;
+constexpr qsizetype most_sides = 40;
+constexpr qsizetype most_path_data = 100'000;
+constexpr Length allowance_most = Length::mm(200);
+
+tl::unexpected<Refusal> too_many(const char* of, double most, int line)
+{
+    return tl::make_unexpected(Refusal{Why::FileTooMany, of, {}, {}, Length::mm(most), line});
+}
+
+// The library compares every attribute of an element with every other. Counted before it sees them: how many
+// an element has, by the = signs outside of quotes. The line of the first that has too many.
+std::optional<int> crowded_element(std::string_view bytes)
+{
+    int line = 1;
+    for (std::size_t at = 0; at < bytes.size(); ++at) {
+        line += bytes[at] == '\n';
+        if (bytes[at] != '<') continue;
+        if (bytes.substr(at).starts_with("<!--")) {
+            const auto end = std::min(bytes.find("-->", at), bytes.size());
+            line += static_cast<int>(std::count(bytes.begin() + at, bytes.begin() + end, '\n'));
+            at = end;
+            continue;
+        }
+        int count = 0;
+        char quote = 0;
+        for (++at; at < bytes.size() && (quote || bytes[at] != '>'); ++at) {
+            const char c = bytes[at];
+            line += c == '\n';
+            if (quote) {
+                if (c == quote) quote = 0;
+            } else if (c == '"' || c == '\'') {
+                quote = c;
+            } else if (c == '=' && ++count > most_attributes) {
+                return line;
+            }
+        }
+    }
+    return std::nullopt;
+}
 
 std::string decimal(double v)
 {
@@ -50,51 +100,64 @@ std::optional<std::vector<double>> numbers(const QString& text)
     return out;
 }
 
+// One of SVG's transforms by its name and numbers.
+std::optional<Geom::Affine> one_transform(const QString& kind, const std::vector<double>& v)
+{
+    const auto count = v.size();
+    const auto tangent = [](double degrees) { return std::tan(degrees * std::numbers::pi / 180); };
+    if (kind == "matrix" && count == 6) return Geom::Affine{v[0], v[1], v[2], v[3], v[4], v[5]};
+    if (kind == "translate" && (count == 1 || count == 2)) return Geom::Translate(v[0], count > 1 ? v[1] : 0);
+    if (kind == "scale" && (count == 1 || count == 2)) return Geom::Scale(v[0], count > 1 ? v[1] : v[0]);
+    if (kind == "rotate" && count == 1) return Geom::Rotate::from_degrees(v[0]);
+    if (kind == "rotate" && count == 3)
+        return Geom::Translate(-v[1], -v[2]) * Geom::Rotate::from_degrees(v[0]) * Geom::Translate(v[1], v[2]);
+    if (kind == "skewX" && count == 1) return Geom::Affine{1, 0, tangent(v[0]), 1, 0, 0};
+    if (kind == "skewY" && count == 1) return Geom::Affine{1, tangent(v[0]), 0, 1, 0, 0};
+    return std::nullopt;
+}
+
+// The whole text, or nothing of it.
 std::optional<Geom::Affine> transform_of(const QString& text)
 {
+    static const QRegularExpression form{R"(\G[\s,]*([A-Za-z]+)\s*\(([^)]*)\)[\s,]*)"};
     Geom::Affine all = Geom::identity();
-    if (text.trimmed().isEmpty()) return all;
-    static const QRegularExpression form{R"((matrix|translate|scale|rotate)\s*\(([^)]*)\))"};
-    auto it = form.globalMatch(text);
-    bool any = false;
-    while (it.hasNext()) {
-        const auto m = it.next();
-        const auto v = numbers(m.captured(2));
-        if (!v || v->empty()) return std::nullopt;
-        Geom::Affine one = Geom::identity();
-        const QString kind = m.captured(1);
-        if (kind == "matrix" && v->size() == 6) {
-            one = Geom::Affine{(*v)[0], (*v)[1], (*v)[2], (*v)[3], (*v)[4], (*v)[5]};
-        } else if (kind == "translate") {
-            one = Geom::Translate((*v)[0], v->size() > 1 ? (*v)[1] : 0);
-        } else if (kind == "scale") {
-            one = Geom::Scale((*v)[0], v->size() > 1 ? (*v)[1] : (*v)[0]);
-        } else if (kind == "rotate" && v->size() == 1) {
-            one = Geom::Rotate::from_degrees((*v)[0]);
-        } else {
-            return std::nullopt;
-        }
-        all = one * all;
-        any = true;
+    const QString whole = text.trimmed();
+    qsizetype at = 0;
+    while (at < whole.size()) {
+        const auto m = form.match(whole, at);
+        const auto v = m.hasMatch() ? numbers(m.captured(2)) : std::nullopt;
+        const auto one = v ? one_transform(m.captured(1), *v) : std::nullopt;
+        if (!one) return std::nullopt;
+        all = *one * all;
+        at = m.capturedEnd();
     }
-    return any ? std::optional{all} : std::nullopt;
+    return all;
+}
+
+bool possible(const Geom::Affine& a)
+{
+    for (int i = 0; i < 6; ++i) {
+        if (!std::isfinite(a[i])) return false;
+    }
+    return std::abs(a.det()) > 1e-9 && std::abs(a.det()) < 1e9;
 }
 
 class Reader {
 public:
     explicit Reader(const std::string& bytes)
-        : xml_{QByteArray::fromRawData(bytes.data(), static_cast<int>(bytes.size()))}
+        : bytes_{bytes}, xml_{QByteArray::fromRawData(bytes.data(), static_cast<int>(bytes.size()))}
     {
     }
 
     Outcome<Pattern> read()
     {
+        if (const auto crowded = crowded_element(bytes_)) return too_many("attributes", most_attributes, *crowded);
         bool root_seen = false;
         while (!xml_.atEnd()) {
             const auto token = xml_.readNext();
             if (token == QXmlStreamReader::DTD) {
                 // Drawing programs write a bare DOCTYPE; anything declared inside one is refused.
-                if (!xml_.entityDeclarations().isEmpty()) return refuse(Why::FileActiveContent, "ENTITY");
+                if (xml_.text().contains('[')) return refuse(Why::FileActiveContent, "DOCTYPE […]", line());
             } else if (token == QXmlStreamReader::StartElement) {
                 if (++elements_ > most_elements || stack_.size() >= most_depth)
                     return refuse(Why::FileTooDeep, {}, line());
@@ -131,6 +194,7 @@ private:
         pattern_.name = attribute("data-name").left(120).toStdString();
         pattern_.maker = attribute("data-maker").left(120).toStdString();
         stack_.push_back(Geom::Translate(-(*box)[0], -(*box)[1]) * Geom::Scale(sx, -sx));  // y up from here
+        if (!possible(stack_.back())) return refuse(Why::ScaleImpossible, "viewBox", line());
         return true;
     }
 
@@ -149,8 +213,12 @@ private:
         const auto transform = transform_of(attribute("transform"));
         if (!transform) return refuse(Why::PathNotUnderstood, "transform", line());
         stack_.push_back(*transform * stack_.back());
+        if (!possible(stack_.back())) return refuse(Why::ScaleImpossible, "transform", line());
+        for (const char* outside : {"data-size", "data-piece", "data-seam"}) {
+            if (in_piece() && !attribute(outside).isEmpty()) return refuse(Why::NestedInPiece, outside, line());
+        }
         if (!attribute("data-size").isEmpty()) {
-            if (pattern_.sizes.size() >= 60) return refuse(Why::FileTooDeep, {}, line());
+            if (pattern_.sizes.size() >= most_sizes) return too_many("data-size", most_sizes, line());
             pattern_.sizes.push_back({attribute("data-size").left(40).toStdString(), {}});
         }
         if (!attribute("data-piece").isEmpty()) return start_piece();
@@ -171,8 +239,13 @@ private:
         p.id = attribute("data-piece").left(40).toStdString();
         p.name = attribute("data-name").left(80).toStdString();
         p.role = *role;
-        p.cut = std::clamp(attribute("data-cut").toInt(), 1, 20);
-        p.princess = attribute("data-princess") == "true";
+        const auto cut = count_of("data-cut", 20);
+        const auto panels = flag("data-princess");
+        if (!cut) return tl::make_unexpected(cut.error());
+        if (!panels) return tl::make_unexpected(panels.error());
+        p.cut = *cut;
+        p.princess = *panels;
+        if (pattern_.sizes.back().pieces.size() >= most_pieces) return too_many("data-piece", most_pieces, line());
         pattern_.sizes.back().pieces.push_back(std::move(p));
         piece_depth_ = static_cast<int>(stack_.size());
         return true;
@@ -180,12 +253,42 @@ private:
 
     void finish_piece() { piece_depth_ = 0; }
 
+    Outcome<bool> flag(const char* name) const
+    {
+        const QString said = attribute(name).trimmed();
+        if (said.isEmpty() || said == "false") return false;
+        if (said == "true") return true;
+        return refuse(Why::WordUnknown, name, line());
+    }
+    // A whole number from 1 on; 1 where there is none.
+    Outcome<int> count_of(const char* name, int most) const
+    {
+        const QString said = attribute(name).trimmed();
+        if (said.isEmpty()) return 1;
+        bool ok = false;
+        const int n = said.toInt(&ok);
+        if (!ok || n < 1 || n > most) return refuse(Why::NumberBroken, name, line());
+        return n;
+    }
+    // Millimetres unless the text says otherwise; zero where there is none.
+    Outcome<Length> length_of(const char* name, Length least, Length most) const
+    {
+        const QString said = attribute(name).trimmed();
+        if (said.isEmpty()) return Length{};
+        const auto read = parse_length(said.toStdString(), Unit::Millimetre);
+        if (!read || *read < least || *read > most) return refuse(Why::NumberBroken, name, line());
+        return *read;
+    }
+
     Outcome<Geom::Path> path_here()
     {
         const auto where = piece().id;
+        const QByteArray data = attribute("d").toUtf8();
+        if (data.size() > most_path_data) return too_many("d", most_path_data, line());
         try {
-            const auto parsed = Geom::parse_svg_path(attribute("d").toUtf8().constData());
+            const auto parsed = Geom::parse_svg_path(data.constData());
             if (parsed.size() != 1 || parsed[0].empty()) return refuse(Why::PathNotUnderstood, where, line());
+            if (parsed[0].size() > most_segments) return too_many("d", most_segments, line());
             for (const auto& curve : parsed[0]) {
                 const auto* b = dynamic_cast<const Geom::BezierCurve*>(&curve);
                 if (!b || b->order() > 3) return refuse(Why::PathNotUnderstood, where, line());
@@ -208,6 +311,8 @@ private:
         const bool is_bust_point = attribute("data-mark") == "bust-point";
         if (edge_name.isEmpty() && guide_name.isEmpty() && notch_on.isEmpty() && !is_dart && !is_bust_point)
             return true;
+        if (piece().darts.size() + piece().guides.size() + piece().notches.size() > most_marks)
+            return too_many("data-notch", most_marks, line());
         if (!notch_on.isEmpty()) return add_notch(notch_on);
         if (is_bust_point) return add_bust_point();
         const auto path = path_here();
@@ -217,11 +322,12 @@ private:
         if (!edge_name.isEmpty()) {
             const auto role = edge_role_of(edge_name.toStdString());
             if (!role || *role == EdgeRole::Cut) return refuse(Why::EdgeMissing, edge_name.toStdString(), line());
-            const bool fold = attribute("data-fold") == "true";
-            const auto allowance = attribute("data-allowance").toDouble();
-            if (!(allowance >= 0 && allowance <= 200))
-                return refuse(Why::PathNotUnderstood, "data-allowance", line());
-            piece().edges.push_back({*role, curve, fold ? Length{} : Length::mm(allowance), fold});
+            const auto fold = flag("data-fold");
+            const auto allowance = length_of("data-allowance", Length{}, allowance_most);
+            if (!fold) return tl::make_unexpected(fold.error());
+            if (!allowance) return tl::make_unexpected(allowance.error());
+            if (piece().edges.size() >= most_edges) return too_many("data-edge", most_edges, line());
+            piece().edges.push_back({*role, curve, *fold ? Length{} : *allowance, *fold});
         } else if (!guide_name.isEmpty()) {
             const auto kind = guide_kind_of(guide_name.toStdString());
             if (!kind) return refuse(Why::FileNotAPattern, "data-guide", line());
@@ -256,17 +362,22 @@ private:
         const auto role = edge_role_of(on.toStdString());
         const auto at = centre_of_circle();
         if (!role || !at) return refuse(Why::PathNotUnderstood, "data-notch", line());
-        piece().notches.push_back(
-            {Point{(*at)[0], (*at)[1]} * stack_.back(), *role, std::clamp(attribute("data-count").toInt(), 1, 3)});
+        const auto count = count_of("data-count", 3);
+        if (!count) return tl::make_unexpected(count.error());
+        piece().notches.push_back({Point{(*at)[0], (*at)[1]} * stack_.back(), *role, *count});
         return true;
     }
 
     Outcome<bool> add_seam()
     {
-        Seam seam{
-            attribute("data-seam").left(40).toStdString(), {}, {}, Length::mm(attribute("data-ease").toDouble())};
+        const auto ease = length_of("data-ease", -seam_ease_most, seam_ease_most);
+        if (!ease) return tl::make_unexpected(ease.error());
+        if (pattern_.seams.size() >= most_seams) return too_many("data-seam", most_seams, line());
+        Seam seam{attribute("data-seam").left(40).toStdString(), {}, {}, *ease};
         for (auto [name, sides] : {std::pair{"data-a", &seam.a}, std::pair{"data-b", &seam.b}}) {
-            for (const auto& part : attribute(name).split(' ', Qt::SkipEmptyParts)) {
+            const auto parts = attribute(name).split(' ', Qt::SkipEmptyParts);
+            if (parts.size() > most_sides) return too_many(name, most_sides, line());
+            for (const auto& part : parts) {
                 const auto halves = part.split(':');
                 const auto role = halves.size() == 2 ? edge_role_of(halves[1].toStdString()) : std::nullopt;
                 if (!role) return refuse(Why::SeamUnknownPiece, seam.id, line());
@@ -277,6 +388,7 @@ private:
         return true;
     }
 
+    std::string_view bytes_;
     QXmlStreamReader xml_;
     Pattern pattern_;
     std::vector<Geom::Affine> stack_;
@@ -363,7 +475,13 @@ std::string outline_data(const Piece& piece)
 Outcome<Pattern> read_pattern_svg(const std::string& bytes)
 {
     if (static_cast<qint64>(bytes.size()) > most_file_bytes) return refuse(Why::FileTooLarge);
-    return Reader{bytes}.read();
+    try {
+        return Reader{bytes}.read();
+    } catch (const std::bad_alloc&) {
+        throw;
+    } catch (const std::exception&) {  // a library that gives up on a wild drawing
+        return refuse(Why::FileBroken);
+    }
 }
 
 QByteArray write_pattern_svg(const Pattern& pattern)

@@ -68,6 +68,7 @@ public:
     int paint()
     {
         head();
+        not_done();
         plan();
         heading(tr_("Steps"));
         steps();
@@ -99,6 +100,25 @@ private:
     {
         y_ += text(0, width_, font(17, true), label_.wearer + " · " + label_.pattern) + 2;
         y_ += text(0, width_, font(10), label_.sizes + " · " + label_.version + " · " + label_.date) + 8;
+    }
+
+    // What was asked for and is not on the paper comes before all that is.
+    void not_done()
+    {
+        for (const auto& n : c_.not_done) {
+            const QString s = words::not_done(n, unit_);
+            const double tall = text_height(width_ - 16, font(10, true), s) + 10;
+            need(tall + 4);
+            if (here()) {
+                p_.setPen(QPen{Qt::black, 1.4});
+                p_.setBrush(Qt::NoBrush);
+                p_.drawRect(QRectF{margin, margin + y_, width_, tall});
+                p_.setPen(Qt::black);
+            }
+            y_ += 4;
+            text(8, width_ - 16, font(10, true), s);
+            y_ += tall;
+        }
     }
 
     void heading(const QString& s)
@@ -191,6 +211,10 @@ private:
                                 words::amount(w.b, unit_), w.holds ? tr_("holds") : tr_("true again"))) +
                   2;
         }
+        if (const auto unwalked = words::unwalked(c_.checks); !unwalked.isEmpty()) {
+            need(14);
+            y_ += text(0, width_, font(10, true), unwalked) + 2;
+        }
         need(30);
         y_ += 4;
         y_ += text(
@@ -270,8 +294,9 @@ int paint_work_card(QPainter& p, const Computed& c, const PrintLabel& label, Pap
 }
 
 Outcome<int> write_work_card(const QString& path, const Computed& computed, const PrintLabel& label,
-                             PaperSize paper, Unit u)
+                             PaperSize paper, Unit u, IfThere if_there)
 {
+    if (auto ok = may_write(path, if_there); !ok) return tl::make_unexpected(ok.error());
     QBuffer buffer;
     buffer.open(QIODevice::WriteOnly);
     int pages = 1;
@@ -289,7 +314,7 @@ Outcome<int> write_work_card(const QString& path, const Computed& computed, cons
             pages = paint_work_card(p, computed, label, paper, u, page);
         }
     }
-    if (auto ok = write_file(path, buffer.data()); !ok) return tl::make_unexpected(ok.error());
+    if (auto ok = write_file(path, buffer.data(), if_there); !ok) return tl::make_unexpected(ok.error());
     return pages;
 }
 

@@ -7,7 +7,7 @@ namespace sartorum::formats {
 
 // As many pages as the steps need.
 [[nodiscard]] Outcome<int> write_work_card(const QString& path, const Computed&, const PrintLabel&, PaperSize,
-                                           Unit);
+                                           Unit, IfThere);
 // The same without a file, for showing; one picture list per page is not needed: it paints page `page` and says
 // how many there are. Points, y down.
 int paint_work_card(QPainter&, const Computed&, const PrintLabel&, PaperSize, Unit, int page);

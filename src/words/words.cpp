@@ -90,6 +90,8 @@ QString refusal(const Refusal& r, Unit u)
         case Why::TextTooLong: return t("That is too long for a length. Write it like 98.4 or 39 1/2.");
         case Why::FractionBroken:
             return t("The fraction in “%1” does not work out. Write it like 5/8 or 1 1/4.").arg(field);
+        case Why::TextSignBehind:
+            return t("“%1” ends in a sign. Write the sign before the number, or take it away.").arg(field);
         case Why::OutOfRange:
             return t("%1%2: %3 lies outside %4 to %5. Is it the right unit? Please measure again.")
                 .arg(name, line, given, low, high);
@@ -128,6 +130,9 @@ QString refusal(const Refusal& r, Unit u)
         case Why::ChartRangeBackwards:
             return t("The range “%1”%2 runs backwards or is not two lengths. Write it like 92-96.")
                 .arg(field, line);
+        case Why::ChartRangeHalfUnit:
+            return t("The range “%1”%2 names a unit on its first side only. Write it behind the range: 92-96 cm.")
+                .arg(field, line);
         case Why::ChartMetaBroken:
             return t("The line “%1”%2 is not understood. docs/cli.md lists what may stand beside the sizes.")
                 .arg(field, line);
@@ -157,6 +162,46 @@ QString refusal(const Refusal& r, Unit u)
                 "The file does not say how large it is. Give the drawing a width and height in mm and a viewBox.");
         case Why::FileActiveContent:
             return t("The file holds “%1”, which a pattern never needs. Save it as a plain SVG.").arg(field);
+        case Why::FileNotUtf8:
+            return t("The file is not written in UTF-8%1. Save it again with the encoding UTF-8.").arg(line);
+        case Why::FileTooMany:
+            return t("The file holds too many of one thing: more than %1 of “%2”%3. Take out what the pattern "
+                     "does not "
+                     "need.")
+                .arg(static_cast<int>(r.high.in_mm()))
+                .arg(field, line);
+        case Why::NestedInPiece:
+            return t("“%1”%2 stands inside a piece. Move it outside of every piece.").arg(field, line);
+        case Why::NumberBroken:
+            return t("“%1”%2 is no number it can be. Write it like 15 or 1.5; a length may name its unit.")
+                .arg(field, line);
+        case Why::WordUnknown:
+            return t("“%1”%2 is none of the words it can be. The documentation of the format lists them.")
+                .arg(field, line);
+        case Why::ScaleImpossible:
+            return t("The drawing's scale%1 cannot be: “%2” flattens it or makes it endless. Take that transform "
+                     "out.")
+                .arg(line, field);
+        case Why::MarkOffEdge:
+            return t("A notch of %1 lies farther than %2 from its edge. Draw it on the edge.").arg(field, high);
+        case Why::PieceTooLarge:
+            return t("%1 is larger than a piece can be: up to %2 each way. Check the drawing's scale.")
+                .arg(field, high);
+        case Why::PieceTooSmall:
+            return t("%1 is smaller than a piece can be: from %2 on each way. Check the drawing's scale.")
+                .arg(field, low);
+        case Why::KindsDiffer:
+            return t("Size %1 has a front and a back of different kinds: one has a shoulder and one has none. Put "
+                     "them "
+                     "into patterns of their own.")
+                .arg(field);
+        case Why::PanelsNotOfAFront:
+            return t("%1 is marked as two panels, and only a front can be. Take data-princess out.").arg(field);
+        case Why::NotComputable:
+            return t("The paper cannot be worked out from the drawing “%1”. Check its edges and marks, and the "
+                     "size "
+                     "of the changes.")
+                .arg(field);
         case Why::OutlineNotClosed:
             return t("The outline of %1 is open: each edge must start where the one before ends.").arg(field);
         case Why::OutlineEmpty: return t("The outline of %1 is missing or has no width.").arg(field);
@@ -224,6 +269,8 @@ QString refusal(const Refusal& r, Unit u)
             return t(
                 "The sleeve has no elbow line, so there is no length below it to change. Use the length "
                 "above.");
+        case Why::NotOnThisGarment:
+            return t("This garment has nothing it could be done on. Take it out of the plan.");
         case Why::NeedsSideDart:
             return t(
                 "The front has no dart in the side seam to move. The bust point itself needs no change here.");
@@ -237,9 +284,59 @@ QString refusal(const Refusal& r, Unit u)
                 .arg(amount(r.given, u, true), amount(r.low, u, true), amount(r.high, u, true));
         case Why::BodyIncomplete: return t("%1 has not been read yet. Measure it at the Tape.").arg(name);
         case Why::KeyMissing: return t("“%1” is missing in the file, or is not what it should be.").arg(field);
+        case Why::KeyUnknown: return t("“%1” is not known here. Check its spelling, or take it out.").arg(field);
+        case Why::KeyTwice: return t("“%1” stands there twice. Take one out.").arg(field);
+        case Why::ValueIllTyped:
+            return t("“%1” does not hold what it should. The documentation of the format shows what it may hold.")
+                .arg(field);
+        case Why::DateBroken: return t("“%1” is not a day. Write it like 2026-11-03.").arg(field);
         case Why::FileNotWritable: return t("%1 cannot be written. Choose another place.").arg(field);
+        case Why::FileExists:
+            return t("%1 is there already and was left as it is. Ask to replace it, or choose another name.")
+                .arg(field);
+        case Why::FileNotRegular:
+            return t("%1 is a folder, a device or a broken link, not a file. Choose another name.").arg(field);
+        case Why::FileNoRoom:
+            return t("%1 could not be written: the disk took no more. What stood there before is whole; make room "
+                     "and "
+                     "do it again.")
+                .arg(field);
+        case Why::FileFolderMissing:
+            return t("The folder for %1 is not there. Make it, or choose another.").arg(field);
     }
     return {};
+}
+
+QString not_done_why(const NotDone& n, Unit u)
+{
+    // Asked for without an amount, and nothing to go by: to be typed.
+    if (n.why.why == Why::AmountZero && n.why.given == Length{} && n.why.low != n.why.high)
+        return t("No amount is known for it. Type one, or take it out of the plan.");
+    return refusal(n.why, u);
+}
+
+QString not_done(const NotDone& n, Unit u)
+{
+    return t("NOT DONE: %1. %2").arg(adjustment_name(n.kind), not_done_why(n, u));
+}
+
+QString unwalked(const Checks& checks)
+{
+    if (checks.unwalked.empty()) return {};
+    QStringList edges;
+    for (const auto& s : checks.unwalked) {
+        const auto role = key(s.role);
+        edges << text(s.piece) + " " + QString::fromLatin1(role.data(), static_cast<qsizetype>(role.size()));
+    }
+    return t("Not checked, because the pattern names no seam for it: %1.").arg(edges.join(", "));
+}
+
+QString chart_name(const SizeChart& chart)
+{
+    if (!chart.name.empty()) return text(chart.name);
+    if (!chart.maker.empty()) return t("Chart of %1").arg(text(chart.maker));
+    if (chart.sizes.empty()) return t("Chart without a name");
+    return t("Chart of sizes %1 to %2").arg(text(chart.sizes.front().name), text(chart.sizes.back().name));
 }
 
 QString school_name(School s)

@@ -4,6 +4,8 @@
 #include <QTest>
 #include <nlohmann/json.hpp>
 
+#include "tests.h"
+
 using nlohmann::json;
 
 namespace {
@@ -63,7 +65,7 @@ private slots:
         QCOMPARE(run(dress + QStringList{"--school", "by_feeling"}).code, 2);
         const auto bra = run(
             {"compare", "--chart", demo("towpath-paper.csv"), "--body", demo("ottilie.json"), "--garment", "bra"});
-        QCOMPARE(bra.code, 1);  // that chart prints no bust
+        QCOMPARE(bra.code, 2);  // that chart prints no bust
         QVERIFY(bra.err.contains("bust"));
     }
     void a_bodice_is_planned_applied_and_checked_with_amounts_and_ways_of_its_own()
@@ -116,7 +118,7 @@ private slots:
             "method": "by_magic"}}})");
         bad.close();
         const auto refused = run(QStringList{"apply"} + top + QStringList{"--plan", bad.fileName()});
-        QCOMPARE(refused.code, 1);
+        QCOMPARE(refused.code, 2);
         QVERIFY(refused.err.contains("method"));
     }
     void a_front_of_two_panels_is_altered_checked_and_printed()
@@ -179,7 +181,7 @@ private slots:
              R"({"name": "A", "date": "2026-01-01", "readings": {"bust": [9.7]}})",
              R"({"name": "A", "date": "2026-01-01", "readings": {}, "weight_kg": -3})"}) {
             r = with(bad);
-            QVERIFY2(r.code == 1 && !r.err.isEmpty(), bad);
+            QVERIFY2(r.code == 2 && !r.err.isEmpty(), bad);
         }
     }
     void a_plan_file_carries_cloth_and_her_own_ease()
@@ -202,7 +204,7 @@ private slots:
         f.write(R"({"waist_size": "18", "hip_size": "16", "stretch": 9})");
         f.close();
         r = run(QStringList{"plan"} + files() + QStringList{"--plan", f.fileName()});
-        QCOMPARE(r.code, 1);
+        QCOMPARE(r.code, 2);
         QVERIFY(r.err.contains("stretch"));
     }
     void apply_gives_amounts_outlines_and_walked_seams()
@@ -259,7 +261,7 @@ private slots:
     void what_is_wrong_is_said_in_a_sentence_with_the_file()
     {
         auto r = run({"compare", "--chart", "missing.csv", "--body", demo("bram.json")});
-        QCOMPARE(r.code, 1);
+        QCOMPARE(r.code, 2);
         QVERIFY(r.err.contains("missing.csv"));
         QTemporaryDir dir;
         QFile f{dir.filePath("body.json")};
@@ -267,10 +269,10 @@ private slots:
         f.write(R"({"name": "x", "date": "2026-01-01", "readings": {"waist": [-4]}})");
         f.close();
         r = run({"compare", "--chart", demo("towpath-paper.csv"), "--body", f.fileName()});
-        QCOMPARE(r.code, 1);
+        QCOMPARE(r.code, 2);
         QVERIFY(r.err.contains("Waist"));
         r = run(QStringList{"plan"} + files() + QStringList{"--size", "99"});
-        QCOMPARE(r.code, 1);
+        QCOMPARE(r.code, 2);
         QVERIFY(r.err.contains("99"));
         QCOMPARE(run({"dance"}).code, 2);
     }
@@ -282,9 +284,9 @@ private slots:
         f.write(QByteArray(200000, '['));
         f.close();
         const auto r = run({"compare", "--chart", demo("towpath-paper.csv"), "--body", f.fileName()});
-        QCOMPARE(r.code, 1);
+        QCOMPARE(r.code, 2);
         QVERIFY(!r.err.isEmpty());
     }
 };
-QTEST_GUILESS_MAIN(TestCli)
+SARTORUM_TEST(TestCli)
 #include "test_cli.moc"

@@ -4,6 +4,7 @@
 #include "core/alter/size_blend.h"
 #include "core/check/walk.h"
 #include "skirts.h"
+#include "tests.h"
 
 using namespace sartorum;
 using namespace sartorum::test;
@@ -130,5 +131,5 @@ private slots:
         }
     }
 };
-QTEST_APPLESS_MAIN(TestAlter)
+SARTORUM_TEST(TestAlter)
 #include "test_alter.moc"

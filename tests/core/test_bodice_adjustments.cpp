@@ -19,6 +19,7 @@
 #include "core/paper/bodice_redraw.h"
 #include "core/pattern/dart.h"
 #include "core/pattern/shoulder.h"
+#include "tests.h"
 
 using namespace sartorum;
 using namespace sartorum::test;
@@ -416,5 +417,5 @@ private slots:
         }
     }
 };
-QTEST_APPLESS_MAIN(TestBodiceAdjustments)
+SARTORUM_TEST(TestBodiceAdjustments)
 #include "test_bodice_adjustments.moc"

@@ -4,6 +4,7 @@
 #include "bodices.h"
 #include "core/check/walk.h"
 #include "core/pattern/dart.h"
+#include "tests.h"
 
 using namespace sartorum;
 using namespace sartorum::test;
@@ -174,5 +175,5 @@ private slots:
         QVERIFY(check_piece(q).error().why == Why::MarkMissing);
     }
 };
-QTEST_APPLESS_MAIN(TestBodiceBlock)
+SARTORUM_TEST(TestBodiceBlock)
 #include "test_bodice_block.moc"

@@ -7,6 +7,7 @@
 
 #include "core/paper/bodice_redraw.h"
 #include "core/plan/plan.h"
+#include "tests.h"
 #include "tops.h"
 
 using namespace sartorum;
@@ -305,5 +306,5 @@ private slots:
             QVERIFY(largest_gap(one.altered.pieces[p], two.altered.pieces[p]) < 1e-6);
     }
 };
-QTEST_APPLESS_MAIN(TestBodicePlan)
+SARTORUM_TEST(TestBodicePlan)
 #include "test_bodice_plan.moc"

@@ -7,6 +7,7 @@
 #include "core/body/rounds.h"
 #include "core/body/sense.h"
 #include "core/body/staleness.h"
+#include "tests.h"
 
 using namespace sartorum;
 
@@ -221,5 +222,5 @@ private slots:
         QVERIFY(!days_between("2023-02-30", "2024-03-01"));
     }
 };
-QTEST_APPLESS_MAIN(TestBody)
+SARTORUM_TEST(TestBody)
 #include "test_body.moc"

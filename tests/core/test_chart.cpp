@@ -5,6 +5,7 @@
 #include "core/chart/flat_measuring.h"
 #include "core/chart/size_choice.h"
 #include "published_chart.h"
+#include "tests.h"
 
 using namespace sartorum;
 using sartorum::test::misses;
@@ -385,5 +386,5 @@ private slots:
         QCOMPARE(finished_girth({{"front", Length::cm(-5)}}).error().why, Why::NotPositive);
     }
 };
-QTEST_APPLESS_MAIN(TestChart)
+SARTORUM_TEST(TestChart)
 #include "test_chart.moc"

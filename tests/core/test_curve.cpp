@@ -5,6 +5,7 @@
 #include "bodices.h"
 #include "core/pattern/curve.h"
 #include "core/units/root.h"
+#include "tests.h"
 
 using namespace sartorum;
 using namespace sartorum::test;
@@ -336,5 +337,5 @@ private slots:
     }
 };
 
-QTEST_APPLESS_MAIN(TestCurve)
+SARTORUM_TEST(TestCurve)
 #include "test_curve.moc"

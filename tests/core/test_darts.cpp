@@ -10,6 +10,7 @@
 #include "core/paper/panels.h"
 #include "core/paper/turned_redraw.h"
 #include "core/pattern/dart.h"
+#include "tests.h"
 
 using namespace sartorum;
 using namespace sartorum::test;
@@ -417,5 +418,5 @@ private slots:
     }
 };
 
-QTEST_APPLESS_MAIN(TestDarts)
+SARTORUM_TEST(TestDarts)
 #include "test_darts.moc"

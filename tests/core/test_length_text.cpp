@@ -3,6 +3,7 @@
 #include <random>
 
 #include "core/units/length_text.h"
+#include "tests.h"
 
 using namespace sartorum;
 
@@ -30,13 +31,18 @@ private slots:
             QTest::newRow(text) << QString::fromUtf8(text) << inches << mm;
         };
         row("39 1/2", true, 1003.3);
-        row("39 1/2", false, 1003.3);  // a fraction is inches on any field
-        row("39½", false, 1003.3);
+        row("88 1/2", false, 885);  // under cm: what is written over a number wins over its shape
+        row("39½", false, 395);
         row("39 ½ in", false, 1003.3);
         row("39-1/2", true, 1003.3);
         row("39.5 in", false, 1003.3);
         row("5/8\"", false, 15.875);
-        row("5/8", false, 15.875);
+        row("5/8", true, 15.875);
+        row("104 CM", true, 1040);
+        row("41 7/8 IN", false, 1063.625);
+        row("1.1 m", false, 1100);
+        row("1,1 m", true, 1100);
+        row("1.05 Metres", true, 1050);
         row("⅝″", false, 15.875);
         row("100,5 cm", true, 1005.0);
         row("1005 mm", true, 1005.0);
@@ -59,6 +65,13 @@ private slots:
         QVERIFY(got.has_value());
         QVERIFY2(std::abs(got->in_mm() - mm) < 1e-9, qPrintable(QString::number(got->in_mm(), 'g', 17)));
     }
+    void where_nothing_names_a_unit_a_fraction_means_inches()
+    {
+        QVERIFY(std::abs(guess_length("88 1/2", Unit::Centimetre)->in_mm() - 2247.9) < 1e-9);
+        QVERIFY(std::abs(guess_length("5/8", Unit::Millimetre)->in_mm() - 15.875) < 1e-9);
+        QVERIFY(std::abs(guess_length("88 1/2 cm", Unit::Inch)->in_mm() - 885) < 1e-9);
+        QVERIFY(std::abs(guess_length("88.5", Unit::Centimetre)->in_mm() - 885) < 1e-9);
+    }
     void nonsense_is_refused_with_its_reason_data()
     {
         QTest::addColumn<QString>("text");
@@ -72,6 +85,12 @@ private slots:
         row("1,000 mm", Why::TextCommaAmbiguous);
         row("12,500", Why::TextCommaAmbiguous);
         row("39 feet", Why::TextUnitUnknown);
+        row("84 -", Why::TextSignBehind);
+        row("84-", Why::TextSignBehind);
+        row("84.5 +", Why::TextSignBehind);
+        row("84 cm -", Why::TextSignBehind);
+        row("84 \u2212", Why::TextSignBehind);
+        row("1,125 m", Why::TextCommaAmbiguous);
         row("5/0", Why::FractionBroken);
         row("9/8", Why::FractionBroken);
         row("1/", Why::FractionBroken);
@@ -128,5 +147,5 @@ private slots:
         }
     }
 };
-QTEST_APPLESS_MAIN(TestLengthText)
+SARTORUM_TEST(TestLengthText)
 #include "test_length_text.moc"

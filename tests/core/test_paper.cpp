@@ -5,6 +5,7 @@
 #include "core/paper/redraw.h"
 #include "core/pattern/blend.h"
 #include "skirts.h"
+#include "tests.h"
 
 using namespace sartorum;
 using namespace sartorum::test;
@@ -146,5 +147,5 @@ private slots:
             is_near(sewn_length(m.front, EdgeRole::Side), sewn_length(m.back, EdgeRole::Side), Length::mm(0.01)));
     }
 };
-QTEST_APPLESS_MAIN(TestPaper)
+SARTORUM_TEST(TestPaper)
 #include "test_paper.moc"

@@ -4,6 +4,7 @@
 #include "core/check/walk.h"
 #include "core/pattern/blend.h"
 #include "skirts.h"
+#include "tests.h"
 
 using namespace sartorum;
 using namespace sartorum::test;
@@ -94,5 +95,5 @@ private slots:
         QVERIFY(!check_pattern(odd).has_value());
     }
 };
-QTEST_APPLESS_MAIN(TestPattern)
+SARTORUM_TEST(TestPattern)
 #include "test_pattern.moc"

@@ -2,6 +2,7 @@
 
 #include "core/plan/plan.h"
 #include "skirts.h"
+#include "tests.h"
 
 using namespace sartorum;
 using namespace sartorum::test;
@@ -121,5 +122,5 @@ private slots:
         QVERIFY(applied > 1200);
     }
 };
-QTEST_APPLESS_MAIN(TestPlan)
+SARTORUM_TEST(TestPlan)
 #include "test_plan.moc"

@@ -13,6 +13,7 @@
 #include "core/paper/princess_redraw.h"
 #include "core/plan/bust_ways.h"
 #include "princess_fronts.h"
+#include "tests.h"
 #include "tops.h"
 
 using namespace sartorum;
@@ -417,5 +418,5 @@ private slots:
     }
 };
 
-QTEST_APPLESS_MAIN(TestPrincess)
+SARTORUM_TEST(TestPrincess)
 #include "test_princess.moc"

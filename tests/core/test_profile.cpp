@@ -7,6 +7,7 @@
 #include "core/plan/chain.h"
 #include "core/plan/finished.h"
 #include "princess_fronts.h"
+#include "tests.h"
 #include "tops.h"
 
 using namespace sartorum;
@@ -246,5 +247,5 @@ private slots:
     }
 };
 
-QTEST_APPLESS_MAIN(TestProfile)
+SARTORUM_TEST(TestProfile)
 #include "test_profile.moc"

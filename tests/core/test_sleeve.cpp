@@ -9,6 +9,7 @@
 #include "core/check/seam_run.h"
 #include "core/check/walk.h"
 #include "core/paper/sleeve_redraw.h"
+#include "tests.h"
 #include "tops.h"
 
 using namespace sartorum;
@@ -241,5 +242,5 @@ private slots:
         }
     }
 };
-QTEST_APPLESS_MAIN(TestSleeve)
+SARTORUM_TEST(TestSleeve)
 #include "test_sleeve.moc"

@@ -6,6 +6,7 @@
 #include "core/plan/bust_ways.h"
 #include "core/plan/chain.h"
 #include "core/plan/finished.h"
+#include "tests.h"
 #include "tops.h"
 
 using namespace sartorum;
@@ -239,5 +240,5 @@ private slots:
         QVERIFY(c.line(Kind::Bust)->look_again == Kind::BustDepth);
     }
 };
-QTEST_APPLESS_MAIN(TestWhole)
+SARTORUM_TEST(TestWhole)
 #include "test_whole.moc"

@@ -15,6 +15,7 @@
 #include "core/paper/bodice_redraw.h"
 #include "core/paper/dart_redraw.h"
 #include "core/pattern/dart.h"
+#include "tests.h"
 
 using namespace sartorum;
 using namespace sartorum::test;
@@ -387,5 +388,5 @@ private slots:
             QVERIFY(adjustment(kind).apply(g, same(5)).error().why == Why::NeedsBustPoint);
     }
 };
-QTEST_APPLESS_MAIN(TestWidths)
+SARTORUM_TEST(TestWidths)
 #include "test_widths.moc"

@@ -2,6 +2,7 @@
 #include <random>
 
 #include "formats/chart_csv.h"
+#include "tests.h"
 
 using namespace sartorum;
 using formats::read_chart_csv;
@@ -231,5 +232,5 @@ private slots:
         QCOMPARE(read_chart_csv(std::string(2 * 1024 * 1024, 'x')).error().why, Why::ChartTooLarge);
     }
 };
-QTEST_APPLESS_MAIN(TestChartCsv)
+SARTORUM_TEST(TestChartCsv)
 #include "test_chart_csv.moc"

@@ -7,6 +7,7 @@
 
 #include "bodices.h"
 #include "formats/work_card.h"
+#include "tests.h"
 #include "words/words.h"
 
 using namespace sartorum;
@@ -40,7 +41,7 @@ class TestPages : public QObject {
     QString write(const PrintJob& j)
     {
         const QString path = dir_.filePath("p.pdf");
-        pages_ = *write_pages(path, j);
+        pages_ = *write_pages(path, j, IfThere::Replace);
         return path;
     }
     int pages_ = 0;
@@ -131,12 +132,14 @@ private slots:
     void stopping_writes_no_file()
     {
         const QString path = dir_.filePath("stopped.pdf");
-        QCOMPARE(
-            *write_pages(path, job(PaperSize::A4, 1, Unit::Centimetre), [](int done, int) { return done < 2; }),
-            0);
+        QCOMPARE(*write_pages(path, job(PaperSize::A4, 1, Unit::Centimetre), IfThere::Replace,
+                              [](int done, int) { return done < 2; }),
+                 0);
         QVERIFY(!QFile::exists(path));
-        QCOMPARE(write_pages("/nowhere/at/all.pdf", job(PaperSize::A4, 4, Unit::Centimetre)).error().why,
-                 Why::FileNotWritable);
+        QCOMPARE(write_pages("/nowhere/at/all.pdf", job(PaperSize::A4, 4, Unit::Centimetre), IfThere::Refuse)
+                     .error()
+                     .why,
+                 Why::FileFolderMissing);
     }
     void a_tops_work_card_runs_over_pages_and_names_every_step()
     {
@@ -149,7 +152,7 @@ private slots:
         QVERIFY(c.steps.size() > 25);
         const QString path = dir_.filePath("top.pdf");
         const PrintLabel label{"Ottilie", "Test bodice", "12", "v", "d"};
-        const int pages = *write_work_card(path, c, label, PaperSize::A4, Unit::Inch);
+        const int pages = *write_work_card(path, c, label, PaperSize::A4, Unit::Inch, IfThere::Replace);
         QVERIFY(pages >= 2);
         QVERIFY(output("pdfinfo", {path}).contains(QRegularExpression{QString{"Pages:\\s+%1\\b"}.arg(pages)}));
         // Ligatures come back as single characters.
@@ -163,7 +166,7 @@ private slots:
         // Fractions, not decimals, in inches.
         QVERIFY(text.contains(QString{"⅜ in"}.normalized(QString::NormalizationForm_KC)));
         // Letter is another page, as many or a little more.
-        QVERIFY(*write_work_card(path, c, label, PaperSize::Letter, Unit::Centimetre) >= pages);
+        QVERIFY(*write_work_card(path, c, label, PaperSize::Letter, Unit::Centimetre, IfThere::Replace) >= pages);
         QVERIFY(output("pdfinfo", {path}).contains("612 x 792"));
     }
     void practice_sheets_hold_each_piece_to_work_on_and_as_it_should_come_out()
@@ -194,16 +197,49 @@ private slots:
                                    0});
         }
         Plan plan{"12", "14", {}};
-        for (const auto& a : catalogue()) plan.decide({a.kind, Answer::Accepted, Length::mm(14)});
+        for (const auto& a : catalogue()) {
+            if (a.serves(Garment{p.sizes[0].pieces, {}})) plan.decide({a.kind, Answer::Accepted, Length::mm(14)});
+        }
         const auto c = *compute(p, chart, {}, plan);
+        QVERIFY(c.not_done.empty());
         const QString path = dir_.filePath("card.pdf");
-        QVERIFY(write_work_card(path, c, {"Ottilie", "Graded", "12 to 14", "v", "d"}, PaperSize::A4, Unit::Inch)
+        QVERIFY(write_work_card(path, c, {"Ottilie", "Graded", "12 to 14", "v", "d"}, PaperSize::A4, Unit::Inch,
+                                IfThere::Replace)
                     .has_value());
         QVERIFY(output("pdfinfo", {path}).contains(QRegularExpression{"Pages:\\s+[12]\\b"}));
         const QString text = output("pdftotext", {"-layout", path, "-"});
         QVERIFY(text.contains(QString::number(c.steps.size())));
         QVERIFY(text.contains("Walk the seams"));
+        QVERIFY(!text.contains("NOT DONE"));
+    }
+    void what_could_not_be_done_stands_at_the_head_of_card_and_sheets()
+    {
+        const auto p = graded_skirt();
+        SizeChart chart{"c", "m", {}};
+        for (const auto& size : p.sizes) {
+            const double i = static_cast<double>(chart.sizes.size());
+            chart.sizes.push_back(
+                {size.size,
+                 {{Measure::Waist, Length::mm(640 + 40 * i)}, {Measure::Hip, Length::mm(880 + 40 * i)}},
+                 0});
+        }
+        Plan plan{"12", "14", {}};
+        plan.decide({AdjustmentKind::Bust, Answer::Accepted, Length::mm(20)});
+        plan.decide({AdjustmentKind::WaistToHip, Answer::Accepted, Length::mm(9000)});
+        const auto c = *compute(p, chart, {}, plan);
+        QCOMPARE(c.not_done.size(), std::size_t{2});
+        const PrintLabel label{"Ottilie", "Graded", "12 to 14", "v", "d"};
+        for (const bool card : {true, false}) {
+            const QString path = dir_.filePath(card ? "undone-card.pdf" : "undone.pdf");
+            const auto written =
+                card ? write_work_card(path, c, label, PaperSize::A4, Unit::Centimetre, IfThere::Refuse)
+                     : write_pages(path, print_job(c, PaperSize::A4, 1, Unit::Centimetre, label), IfThere::Refuse);
+            QVERIFY(written.has_value());
+            const QString text = output("pdftotext", {"-f", "1", "-l", "1", path, "-"}).simplified();
+            QVERIFY2(text.contains("NOT DONE: Bust."), qPrintable(text));
+            QVERIFY(text.contains("NOT DONE: Waist to hip.") && text.contains("Take it out of the plan."));
+        }
     }
 };
-QTEST_MAIN(TestPages)
+SARTORUM_TEST(TestPages)
 #include "test_pages.moc"

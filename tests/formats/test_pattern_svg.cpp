@@ -7,6 +7,7 @@
 #include "formats/pattern_svg.h"
 #include "formats/text_file.h"
 #include "princess_fronts.h"
+#include "tests.h"
 
 using namespace sartorum;
 using namespace sartorum::test;
@@ -139,7 +140,7 @@ private slots:
         square.sizes.push_back({"1", pieces});
         const QString svg = dir.filePath("p.svg");
         const QString png = dir.filePath("p.png");
-        QVERIFY(formats::write_file(svg, write_pattern_svg(square)).has_value());
+        QVERIFY(formats::write_file(svg, write_pattern_svg(square), formats::IfThere::Refuse).has_value());
         // librsvg at 25.4 dpi: one pixel a millimetre.
         QCOMPARE(QProcess::execute("rsvg-convert",
                                    {"--dpi-x", "25.4", "--dpi-y", "25.4", "-b", "white", "-o", png, svg}),
@@ -268,5 +269,5 @@ private slots:
     }
 };
 
-QTEST_APPLESS_MAIN(TestPatternSvg)
+SARTORUM_TEST(TestPatternSvg)
 #include "test_pattern_svg.moc"

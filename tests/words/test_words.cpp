@@ -3,6 +3,7 @@
 #include <set>
 
 #include "princess_fronts.h"
+#include "tests.h"
 #include "words/words.h"
 
 using namespace sartorum;
@@ -312,5 +313,5 @@ private slots:
         QVERIFY(words::ease_below(row, Unit::Centimetre).contains("2.0 cm"));
     }
 };
-QTEST_APPLESS_MAIN(TestWords)
+SARTORUM_TEST(TestWords)
 #include "test_words.moc"

@@ -5,7 +5,7 @@
 namespace sartorum {
 namespace {
 
-const Point across{1, 0};
+const Point crosswise{1, 0};
 
 Outcome<Piece> spread(Applied& applied, const Piece& piece, const Guide& line, Length amount, StepKind draw_kind,
                       Length place)
@@ -31,7 +31,7 @@ Outcome<Piece> fold(Applied& applied, const Piece& piece, const Guide& line, Len
                     Length place)
 {
     const Point down{0, amount.in_mm()};  // negative: the second line lies below
-    const auto folded = folded_out(piece, line.a, across, down);
+    const auto folded = folded_out(piece, line.a, crosswise, down);
     if (!folded) return tl::make_unexpected(folded.error());
     Step draw = step_on(piece, draw_kind, amount, place);
     draw.picture.lines = {{folded->band[0], folded->band[1]}, {folded->band[3], folded->band[2]}};

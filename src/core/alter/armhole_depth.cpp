@@ -7,7 +7,7 @@
 namespace sartorum {
 namespace {
 
-Outcome<bool> alter_piece(Applied& applied, Piece& piece, Length amount)
+Outcome<bool> lower_armhole(Applied& applied, Piece& piece, Length amount)
 {
     const auto line = *guide(piece, GuideKind::Across);
     const Length room = Length::mm(line.b[Geom::Y] - underarm(piece)[Geom::Y] - 15);
@@ -26,7 +26,7 @@ Outcome<bool> alter_piece(Applied& applied, Piece& piece, Length amount)
 
 Outcome<Applied> alter_armhole_depth(const Garment& garment, const Dose& dose)
 {
-    return alter_front_and_back(garment, dose, "armhole_depth", armhole_depth_limit, alter_piece);
+    return alter_front_and_back(garment, dose, "armhole_depth", armhole_depth_limit, lower_armhole);
 }
 
 }  // namespace sartorum

@@ -16,7 +16,7 @@ Polygon corner_cut(const Piece& piece)
     return {out, {up[Geom::X], out[Geom::Y]}, up};
 }
 
-Outcome<bool> alter_piece(Applied& applied, Piece& piece, Length amount)
+Outcome<bool> move_corner(Applied& applied, Piece& piece, Length amount)
 {
     const Polygon way = corner_cut(piece);
     const Point by{amount.in_mm(), 0};
@@ -48,7 +48,7 @@ Outcome<bool> alter_piece(Applied& applied, Piece& piece, Length amount)
 
 Outcome<Applied> alter_shoulder_length(const Garment& garment, const Dose& dose)
 {
-    auto out = alter_front_and_back(garment, dose, "shoulder_length", shoulder_length_limit, alter_piece);
+    auto out = alter_front_and_back(garment, dose, "shoulder_length", shoulder_length_limit, move_corner);
     if (out) match_shoulders(*out, shoulder_ease(garment));
     return out;
 }

@@ -44,7 +44,7 @@ Outcome<Piece> fold_steps(Applied& out, const Piece& piece, Point at, Point up, 
     return fold->whole;
 }
 
-Outcome<bool> alter_piece(Applied& out, Piece& piece, Length amount)
+Outcome<bool> deepen_hip(Applied& out, Piece& piece, Length amount)
 {
     const auto line = *guide(piece, GuideKind::LengthenShorten);
     const double hip = guide(piece, GuideKind::Hip)->a[Geom::Y];
@@ -79,7 +79,7 @@ Outcome<Applied> alter_waist_to_hip(const Garment& garment, const Dose& dose)
     }
     Applied out{garment, {}};
     for (const auto role : {PieceRole::Front, PieceRole::Back}) {
-        if (auto ok = alter_piece(out, *find_piece(out.garment.pieces, role), amount); !ok) {
+        if (auto ok = deepen_hip(out, *find_piece(out.garment.pieces, role), amount); !ok) {
             return tl::make_unexpected(ok.error());
         }
     }

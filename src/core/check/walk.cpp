@@ -118,6 +118,36 @@ void add_folds_and_darts(Checks& out, const Piece& piece)
     }
 }
 
+// Of front, back and sleeve, what is always sewn to another edge; an armhole only where there is a sleeve.
+std::vector<SeamSide> unwalked(const Garment& g)
+{
+    const bool sleeved = find_piece(g.pieces, PieceRole::Sleeve) != nullptr;
+    const auto sewn = [&](EdgeRole r) {
+        using enum EdgeRole;
+        return r == Shoulder || r == Side || r == CapFront || r == CapBack || r == UnderarmFront ||
+               r == UnderarmBack || (r == Armhole && sleeved);
+    };
+    const auto named = [&](const SeamSide& wanted) {
+        const auto there = [&](const SeamSide& s) { return s.piece == wanted.piece && s.role == wanted.role; };
+        return std::any_of(g.seams.begin(), g.seams.end(), [&](const Seam& seam) {
+            return std::any_of(seam.a.begin(), seam.a.end(), there) ||
+                   std::any_of(seam.b.begin(), seam.b.end(), there);
+        });
+    };
+    std::vector<SeamSide> out;
+    for (const auto& p : g.pieces) {
+        if (p.role != PieceRole::Front && p.role != PieceRole::Back && p.role != PieceRole::Sleeve) continue;
+        for (const auto& e : p.edges) {
+            const SeamSide side{p.id, e.role};
+            const bool again = std::any_of(out.begin(), out.end(), [&](const SeamSide& s) {
+                return s.piece == side.piece && s.role == side.role;
+            });
+            if (sewn(e.role) && !again && !named(side)) out.push_back(side);
+        }
+    }
+    return out;
+}
+
 void add_ease(Checks& out, const BodySet& body, Measure m, Length finished, const Cloth& cloth)
 {
     const auto taken = body.taken(m);
@@ -176,6 +206,7 @@ Checks check(const Garment& g, const BodySet& body, const Cloth& cloth)
         out.front_hem = sewn_length(front, EdgeRole::Hem);
         out.back_hem = sewn_length(back, EdgeRole::Hem);
     }
+    out.unwalked = unwalked(g);
     return out;
 }
 

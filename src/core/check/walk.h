@@ -75,6 +75,8 @@ struct Checks {
     std::optional<CapCheck> cap{};
     Length front_hem{};
     Length back_hem{};
+    // Edges that are sewn to something, and no seam of the pattern says to what: nothing is known of them.
+    std::vector<SeamSide> unwalked{};
     [[nodiscard]] bool seams_hold() const;  // walks, joins, folds, darts
     [[nodiscard]] bool all_hold() const;
 };

@@ -9,8 +9,6 @@
 namespace sartorum {
 namespace {
 
-const Point none{0, 0};
-
 std::size_t index_of(const Piece& p, EdgeRole role, bool last = false)
 {
     return *edge_index(p, role, last);
@@ -75,9 +73,9 @@ Curve tip_run_to(const Piece& p, ArmholeReach reach, Point by)
 {
     const Curve& hole = edge(p, EdgeRole::Armhole).curve;
     const auto near = nearest(hole, guide(p, GuideKind::Across)->b);
-    if (reach == ArmholeReach::Underarm || !near.inside) return eased(hole, by, none);
+    if (reach == ArmholeReach::Underarm || !near.inside) return eased(hole, by, no_shift);
     const auto [above, below] = split(hole, near.time);
-    return joined(eased(above, by, none), below);
+    return joined(eased(above, by, no_shift), below);
 }
 
 // The node between two of a curve's segments within a thumb's breadth of a place.
@@ -207,7 +205,7 @@ Piece shoulder_redrawn(const Piece& piece, Point neck_shift, Point tip_shift, Ar
     const std::size_t hole = index_of(piece, EdgeRole::Armhole);
     const double at_neck = Geom::angle_between(before_start, start_direction(out.edges[first].curve));
     const double at_tip = Geom::angle_between(before, end_direction(out.edges[last].curve));
-    redraw_edge(out, neck, end_turned(eased(piece.edges[neck].curve, none, neck_shift), at_neck));
+    redraw_edge(out, neck, end_turned(eased(piece.edges[neck].curve, no_shift, neck_shift), at_neck));
     redraw_edge(out, hole, start_turned(tip_run_to(piece, reach, open_shift), at_tip));
     settle_bodice_guides(out);
     return out;
@@ -222,9 +220,9 @@ Piece lowered_at_across(const Piece& piece, Point by)
     for (std::size_t i = hole + 1; i < centre; ++i) {
         if (piece.edges[i].role == EdgeRole::DartMouth) out.darts[dart_at(piece, i)].tip += by;
     }
-    redraw_edge(out, hole, eased(piece.edges[hole].curve, none, by));
+    redraw_edge(out, hole, eased(piece.edges[hole].curve, no_shift, by));
     shift_edges(out, hole + 1, centre - 1, by);
-    redraw_edge(out, centre, trued(piece.edges[centre].curve, by, none));
+    redraw_edge(out, centre, trued(piece.edges[centre].curve, by, no_shift));
     settle_darts(out);
     shift_guides_below(out, level, by);
     if (out.bust_point && (*out.bust_point)[Geom::Y] < level) *out.bust_point += by;
@@ -242,9 +240,9 @@ Piece lowered_at_line(const Piece& piece, Point by)
     // With a hem the waist keeps its shape: only what lies between the dart and the waist is trued.
     if (line.size_default() == 2) {
         const auto [above, below] = split(line, 1.0);
-        redraw_edge(out, side, joined(eased(above, none, by), moved(below, by)));
+        redraw_edge(out, side, joined(eased(above, no_shift, by), moved(below, by)));
     } else {
-        redraw_side(out, side, trued(line, none, by));
+        redraw_side(out, side, trued(line, no_shift, by));
     }
     for (auto& n :
          out.notches) {  // a notch below the line goes with the paper, whatever the trued line's nodes do
@@ -253,7 +251,7 @@ Piece lowered_at_line(const Piece& piece, Point by)
         n.at = old.at[Geom::Y] < level ? old.at + by : old.at;
     }
     shift_edges(out, side + 1, centre - 1, by);
-    redraw_edge(out, centre, trued(piece.edges[centre].curve, by, none));
+    redraw_edge(out, centre, trued(piece.edges[centre].curve, by, no_shift));
     for (std::size_t i = side + 1; i < centre; ++i) {
         if (piece.edges[i].role != EdgeRole::DartMouth) continue;
         if (Dart& d = out.darts[dart_at(piece, i)]; d.tip[Geom::Y] < level) d.tip += by;
@@ -292,8 +290,8 @@ Piece bottom_redrawn(const Piece& piece, Point at_side, Point at_centre)
     }
     const std::size_t side = index_of(piece, EdgeRole::Side, true);
     const std::size_t centre = index_of(piece, EdgeRole::Centre);
-    redraw_side(out, side, trued(piece.edges[side].curve, none, at_side));
-    redraw_edge(out, centre, trued(piece.edges[centre].curve, at_centre, none));
+    redraw_side(out, side, trued(piece.edges[side].curve, no_shift, at_side));
+    redraw_edge(out, centre, trued(piece.edges[centre].curve, at_centre, no_shift));
     settle_darts(out);
     for (std::size_t i = first; i <= last; ++i) {
         if (piece.edges[i].role == EdgeRole::DartMouth) settle_tip(out.darts[dart_at(piece, i)]);
@@ -361,7 +359,7 @@ Piece side_redrawn(const Piece& piece, Length at_underarm, Length at_waist, Leng
 {
     const SideShift shift = side_shift(piece, at_underarm, at_waist, at_bottom);
     const auto [first, last] = run_of(piece, EdgeRole::Side);
-    Piece out = bottom_redrawn(piece, {at_bottom.in_mm(), 0}, none);
+    Piece out = bottom_redrawn(piece, {at_bottom.in_mm(), 0}, no_shift);
     const Point bottom_was = end_direction(out.edges[last].curve);
     for (auto& n : out.notches) {  // those of the side ride below
         if (n.on == EdgeRole::Side) n = piece.notches[static_cast<std::size_t>(&n - out.notches.data())];
@@ -388,7 +386,7 @@ Piece side_redrawn(const Piece& piece, Length at_underarm, Length at_waist, Leng
     const std::size_t hole = first - 1;
     const double above =
         Geom::angle_between(start_direction(piece.edges[first].curve), start_direction(out.edges[first].curve));
-    redraw_edge(out, hole, end_turned(eased(piece.edges[hole].curve, none, shift.at(0)), above));
+    redraw_edge(out, hole, end_turned(eased(piece.edges[hole].curve, no_shift, shift.at(0)), above));
     const double below = Geom::angle_between(bottom_was, end_direction(out.edges[last].curve));
     redraw_edge(out, last + 1, start_turned(out.edges[last + 1].curve, below));
     settle_notches(out);
@@ -402,7 +400,7 @@ EvenedSides sides_evened(const Piece& front, const Piece& back, Length ease)
     EvenedSides out{front, back, {}};
     const auto lengthened = [](const Piece& p, Length by) {
         const Curve& side = p.edges[index_of(p, EdgeRole::Side, true)].curve;
-        return bottom_redrawn(p, end_direction(side) * by.in_mm(), none);
+        return bottom_redrawn(p, end_direction(side) * by.in_mm(), no_shift);
     };
     for (int i = 0; i < 8; ++i) {
         const Length apart = sewn_length(out.front, EdgeRole::Side) + ease - sewn_length(out.back, EdgeRole::Side);

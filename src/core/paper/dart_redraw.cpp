@@ -9,7 +9,6 @@
 namespace sartorum {
 namespace {
 
-const Point none{0, 0};
 constexpr double hair = 1e-3;  // so that both parts of a parted edge are lines
 
 // Turned with its neighbours: direction of the edge before the mouth at its leg.
@@ -168,8 +167,8 @@ void redraw_dart(Piece& p, std::size_t mouth, Point tip)
     d.tip = tip;
     d.leg_a = tip + Geom::unit_vector(from_a - tip) * leg;
     d.leg_b = tip + Geom::unit_vector(from_b - tip) * leg;
-    redraw_edge(p, mouth - 1, sheared(p.edges[mouth - 1].curve, none, d.leg_a - from_a));
-    redraw_edge(p, mouth + 1, sheared(p.edges[mouth + 1].curve, d.leg_b - from_b, none));
+    redraw_edge(p, mouth - 1, sheared(p.edges[mouth - 1].curve, no_shift, d.leg_a - from_a));
+    redraw_edge(p, mouth + 1, sheared(p.edges[mouth + 1].curve, d.leg_b - from_b, no_shift));
     p.edges[mouth].curve = mouth_drawn(p, mouth);
 }
 
@@ -292,8 +291,8 @@ Pivoted pivoted_into_dart(const Piece& piece, const OutlinePlace& place, std::si
     Curve& low = p.edges[place.edge].curve;
     Curve& high = p.edges[place.edge + 1].curve;
     const Point step = high.initialPoint() - low.finalPoint();
-    low = eased(low, none, step / 2);
-    high = eased(high, -step / 2, none);
+    low = eased(low, no_shift, step / 2);
+    high = eased(high, -step / 2, no_shift);
     join_edges(p, place.edge + 1);
     if (place_first) --mouth;
     settle_darts(p);

@@ -7,8 +7,6 @@
 namespace sartorum {
 namespace {
 
-const Point none{0, 0};
-
 Edge& edge_with(Piece& piece, EdgeRole role, bool last = false)
 {
     return piece.edges[*edge_index(piece, role, last)];
@@ -69,9 +67,9 @@ Outcome<Piece> side_moved(const Piece& piece, Length at_waist, Length at_hip)
     Piece out = piece;
     out.edges[parts->edge].curve = joined(eased(parts->waist_to_hip, waist, hip), moved(parts->below, hip));
     auto& waist_edge = edge_with(out, EdgeRole::Waist, true);
-    waist_edge.curve = eased(waist_edge.curve, none, waist);
+    waist_edge.curve = eased(waist_edge.curve, no_shift, waist);
     auto& hem = edge_with(out, EdgeRole::Hem);
-    hem.curve = eased(hem.curve, hip, none);
+    hem.curve = eased(hem.curve, hip, no_shift);
     const auto& side = edge(out, EdgeRole::Side).curve;
     const double least = waist_edge.curve.initialPoint()[Geom::X];
     if (side.initialPoint()[Geom::X] <= least + 10.0) {
@@ -91,11 +89,12 @@ Outcome<Piece> side_trued(const Piece& before, const Piece& after, Point by)
     const auto parts = side_parts(before);
     if (!parts) return tl::make_unexpected(parts.error());
     Piece out = after;
-    edge_with(out, EdgeRole::Side).curve = joined(eased(parts->waist_to_hip, none, by), moved(parts->below, by));
+    edge_with(out, EdgeRole::Side).curve =
+        joined(eased(parts->waist_to_hip, no_shift, by), moved(parts->below, by));
     // The centre is straight through the cut: one line again, not two with a joint.
     auto& centre = edge_with(out, EdgeRole::Centre);
     const auto& old = edge(before, EdgeRole::Centre).curve;
-    centre.curve = eased(old, by, none);
+    centre.curve = eased(old, by, no_shift);
     for (std::size_t i = 0; i < out.guides.size(); ++i) {
         if (out.guides[i].kind == GuideKind::Grain) {
             const auto cut_level = guide(before, GuideKind::LengthenShorten)->a[Geom::Y];
@@ -139,9 +138,9 @@ Outcome<Piece> side_waist_raised(const Piece& piece, Length amount)
     if (!parts) return tl::make_unexpected(parts.error());
     const Point up{0, amount.in_mm()};
     Piece out = piece;
-    out.edges[parts->edge].curve = joined(eased(parts->waist_to_hip, up, none), parts->below);
+    out.edges[parts->edge].curve = joined(eased(parts->waist_to_hip, up, no_shift), parts->below);
     auto& waist_edge = edge_with(out, EdgeRole::Waist, true);
-    waist_edge.curve = eased(waist_edge.curve, none, up);
+    waist_edge.curve = eased(waist_edge.curve, no_shift, up);
     return out;
 }
 

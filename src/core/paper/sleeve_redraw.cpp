@@ -9,8 +9,6 @@
 namespace sartorum {
 namespace {
 
-const Point none{0, 0};
-
 std::size_t at(const Piece& p, EdgeRole role)
 {
     return *edge_index(p, role);
@@ -86,13 +84,14 @@ void put_underarms(Piece& p, const Curve& front, const Curve& back)
     Curve& cap_front = p.edges[at(p, EdgeRole::CapFront)].curve;
     Curve& cap_back = p.edges[at(p, EdgeRole::CapBack)].curve;
     Curve& hem = p.edges[at(p, EdgeRole::Hem)].curve;
-    cap_front = end_turned(eased(cap_front, none, front.initialPoint() - cap_front.finalPoint()),
+    cap_front = end_turned(eased(cap_front, no_shift, front.initialPoint() - cap_front.finalPoint()),
                            turned_by(front_was, front, true));
-    cap_back = start_turned(eased(cap_back, back.finalPoint() - cap_back.initialPoint(), none),
+    cap_back = start_turned(eased(cap_back, back.finalPoint() - cap_back.initialPoint(), no_shift),
                             turned_by(back_was, back, false));
-    hem = start_turned(eased(hem, front.finalPoint() - hem.initialPoint(), none),
+    hem = start_turned(eased(hem, front.finalPoint() - hem.initialPoint(), no_shift),
                        turned_by(front_was, front, false));
-    hem = end_turned(eased(hem, none, back.initialPoint() - hem.finalPoint()), turned_by(back_was, back, true));
+    hem =
+        end_turned(eased(hem, no_shift, back.initialPoint() - hem.finalPoint()), turned_by(back_was, back, true));
     p.edges[at(p, EdgeRole::UnderarmFront)].curve = front;
     p.edges[at(p, EdgeRole::UnderarmBack)].curve = back;
 }
@@ -140,8 +139,8 @@ Piece cap_moved(const Piece& sleeve, Point by)
 {
     Piece p = sleeve;
     const auto places = notch_places(sleeve);
-    p.edges[at(p, EdgeRole::CapBack)].curve = eased(line(sleeve, EdgeRole::CapBack), none, by);
-    p.edges[at(p, EdgeRole::CapFront)].curve = eased(line(sleeve, EdgeRole::CapFront), by, none);
+    p.edges[at(p, EdgeRole::CapBack)].curve = eased(line(sleeve, EdgeRole::CapBack), no_shift, by);
+    p.edges[at(p, EdgeRole::CapFront)].curve = eased(line(sleeve, EdgeRole::CapFront), by, no_shift);
     put_notches(p, places);
     return p;
 }
@@ -226,8 +225,8 @@ BicepSpread bicep_spread(const Piece& sleeve, Length by)
     const Curve& cap_back = line(sleeve, EdgeRole::CapBack);
     Curve& front_half = p.edges[at(p, EdgeRole::CapFront)].curve;
     Curve& back_half = p.edges[at(p, EdgeRole::CapBack)].curve;
-    front_half = eased(cap_front, to - top, none);
-    back_half = eased(cap_back, none, to - top);
+    front_half = eased(cap_front, to - top, no_shift);
+    back_half = eased(cap_back, no_shift, to - top);
     put_underarms(p, under_front, under_back);
     front_half = ends_scaled_to_length(front_half, length(cap_front));
     back_half = ends_scaled_to_length(back_half, length(cap_back));
@@ -251,8 +250,8 @@ Piece split_through(const Piece& sleeve, Length by)
         front = split(front, time_at(front, -by / 2.0)).after;
         back = split(back, time_at(back, length(back) + by / 2.0)).before;
         const Point meet = (front.initialPoint() + back.finalPoint()) / 2;
-        front = eased(front, meet - front.initialPoint(), none);
-        back = eased(back, none, meet - back.finalPoint());
+        front = eased(front, meet - front.initialPoint(), no_shift);
+        back = eased(back, no_shift, meet - back.finalPoint());
         const double peak = Geom::angle_between(end_direction(back), start_direction(front)) / 2;
         front = start_turned(front, -peak);
         back = end_turned(back, peak);
@@ -273,8 +272,8 @@ Piece sleeve_longer(const Piece& sleeve, double level, Length by)
     const auto places = notch_places(sleeve);
     const Point down{0, -by.in_mm()};
     p.edges[at(p, EdgeRole::Hem)].curve = moved(line(sleeve, EdgeRole::Hem), down);
-    put_underarms(p, sheared(line(sleeve, EdgeRole::UnderarmFront), none, down),
-                  sheared(line(sleeve, EdgeRole::UnderarmBack), down, none));
+    put_underarms(p, sheared(line(sleeve, EdgeRole::UnderarmFront), no_shift, down),
+                  sheared(line(sleeve, EdgeRole::UnderarmBack), down, no_shift));
     for (auto& g : p.guides) {
         if (g.kind == GuideKind::Grain) g.b += down;
         if (g.kind == GuideKind::Elbow && g.a[Geom::Y] < level) g = {g.kind, g.a + down, g.b + down};
@@ -289,8 +288,8 @@ Piece hem_wider(const Piece& sleeve, Length by)
     Piece p = sleeve;
     const auto places = notch_places(sleeve);
     const Point half{by.in_mm() / 2, 0};
-    put_underarms(p, sheared(line(sleeve, EdgeRole::UnderarmFront), none, half),
-                  sheared(line(sleeve, EdgeRole::UnderarmBack), -half, none));
+    put_underarms(p, sheared(line(sleeve, EdgeRole::UnderarmFront), no_shift, half),
+                  sheared(line(sleeve, EdgeRole::UnderarmBack), -half, no_shift));
     put_notches(p, places);
     settle_guides(p);
     return p;
@@ -305,7 +304,7 @@ Piece wider_at(const Piece& sleeve, double level, Length by)
             const auto t = c[i].roots(level, Geom::Y);
             if (t.empty()) continue;
             const auto parts = split(c, static_cast<double>(i) + t.front());
-            return joined(eased(parts.before, none, shift), eased(parts.after, shift, none));
+            return joined(eased(parts.before, no_shift, shift), eased(parts.after, shift, no_shift));
         }
         return c;
     };

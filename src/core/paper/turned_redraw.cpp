@@ -10,7 +10,6 @@
 namespace sartorum {
 namespace {
 
-const Point none{0, 0};
 constexpr double smoothed_over = 15;  // mm of a centre seam drawn anew below an overlap
 
 std::size_t edge_at(const Piece& p, EdgeRole role, bool last = false)
@@ -111,8 +110,8 @@ StraightenedCentre centre_straightened(const Piece& piece)
     const double square_low = Geom::angle_between(end_direction(bottom_line), Point{-1, 0});
     const Length neck_before = length(neck_line);
     const Length bottom_before = length(bottom_line);
-    redraw_edge(out, neck, start_turned(eased(neck_line, top - neck_line.initialPoint(), none), square_top));
-    redraw_edge(out, bottom, end_turned(eased(bottom_line, none, low - bottom_line.finalPoint()), square_low));
+    redraw_edge(out, neck, start_turned(eased(neck_line, top - neck_line.initialPoint(), no_shift), square_top));
+    redraw_edge(out, bottom, end_turned(eased(bottom_line, no_shift, low - bottom_line.finalPoint()), square_low));
     out.edges[centre].curve = straight(low, top);
     settle_darts(out);
     for (auto& g : out.guides) {

@@ -1,7 +1,5 @@
 #include "core/pattern/curve.h"
 
-#include "core/units/root.h"
-
 #include <algorithm>
 #include <cmath>
 
@@ -53,6 +51,57 @@ const Geom::CubicBezier& segment_of(const Curve& c, std::size_t i)
     const auto* s = dynamic_cast<const Geom::CubicBezier*>(&c[i]);
     assert(s);
     return *s;
+}
+
+// The length of a cubic is the integral of its speed, the root of a quartic: smooth unless the curve turns back on
+// itself. Two Gauss-Legendre rules (6 and 10 points; nodes and weights from Abramowitz and Stegun, table 25.4) are
+// taken over each part, and a part in which they differ by more than `agree` is halved: the larger rule is then
+// off by far less, and the whole by less than `agree` times the parts, below curve_tolerance.
+struct Node {
+    double at;  // from the middle, of half the width; its mirror image counts as well
+    double weight;
+};
+constexpr Node rule_6[]{{0.238619186083197, 0.467913934572691},
+                        {0.661209386466265, 0.360761573048139},
+                        {0.932469514203152, 0.171324492379170}};
+constexpr Node rule_10[]{{0.148874338981631, 0.295524224714753},
+                         {0.433395394129247, 0.269266719309996},
+                         {0.679409568299024, 0.219086362515982},
+                         {0.865063366688985, 0.149451349150581},
+                         {0.973906528517172, 0.066671344308688}};
+constexpr double agree = 1e-6;  // mm
+constexpr int most_halvings = 12;
+
+// The derivative of a cubic, a + b t + c t².
+struct Velocity {
+    Point a, b, c;
+    explicit Velocity(const Geom::CubicBezier& s)
+        : a{3 * (s[1] - s[0])}, b{6 * (s[0] - 2 * s[1] + s[2])}, c{3 * (s[3] - s[0] + 3 * (s[1] - s[2]))}
+    {
+    }
+    [[nodiscard]] double speed(double t) const
+    {
+        const double x = a[0] + t * (b[0] + t * c[0]);
+        const double y = a[1] + t * (b[1] + t * c[1]);
+        return std::sqrt(x * x + y * y);
+    }
+};
+
+template <std::size_t N>
+double by_rule(const Node (&rule)[N], const Velocity& v, double middle, double half)
+{
+    double sum = 0;
+    for (const auto& n : rule) sum += n.weight * (v.speed(middle - half * n.at) + v.speed(middle + half * n.at));
+    return sum * half;
+}
+
+double arc(const Velocity& v, double from, double to, int halvings = 0)
+{
+    const double middle = (from + to) / 2;
+    const double half = (to - from) / 2;
+    const double fine = by_rule(rule_10, v, middle, half);
+    if (halvings == most_halvings || std::abs(fine - by_rule(rule_6, v, middle, half)) < agree) return fine;
+    return arc(v, from, middle, halvings + 1) + arc(v, middle, to, halvings + 1);
 }
 
 void flatten_into(std::vector<Point>& out, const Geom::CubicBezier& c, double tolerance)
@@ -124,13 +173,20 @@ Curve from_controls(const std::vector<Point>& p)
     return c;
 }
 
+namespace {
+
+double segment_length(const Curve& c, std::size_t i)
+{
+    const auto& s = segment_of(c, i);
+    return is_straight(c, i) ? Geom::distance(s[0], s[3]) : arc(Velocity{s}, 0, 1);
+}
+
+}  // namespace
+
 Length length(const Curve& c)
 {
     double sum = 0;
-    for (std::size_t i = 0; i < c.size_default(); ++i) {
-        sum += is_straight(c, i) ? Geom::distance(c[i].initialPoint(), c[i].finalPoint())
-                                 : c[i].length(curve_tolerance.in_mm());
-    }
+    for (std::size_t i = 0; i < c.size_default(); ++i) sum += segment_length(c, i);
     return Length::mm(sum);
 }
 
@@ -183,21 +239,28 @@ Halves split(const Curve& c, double time)
 
 namespace {
 
-// The length so far grows nearly evenly.
-double time_on(const Geom::Curve& c, double want, double whole)
+// The time at which the length from the start is `want`, by Newton's method: what is missing over the speed there.
+// Kept between what is known to be too little and too much, and halved where the speed leads out of that.
+double time_on(const Velocity& v, double want, double whole)
 {
     constexpr double near_enough = 1e-6;
+    constexpr int most_steps = 60;
     if (want <= 0) return 0;
     if (want >= whole) return 1;
-    return zero_between(0, 1, -want, whole - want, near_enough, [&](double at) {
-        const std::unique_ptr<Geom::Curve> part{c.portion(0, at)};
-        return part->length(curve_tolerance.in_mm()) - want;
-    });
+    double low = 0;
+    double high = 1;
+    double t = want / whole;
+    double along = arc(v, 0, t);
+    for (int i = 0; i < most_steps && std::abs(along - want) > near_enough; ++i) {
+        (along < want ? low : high) = t;
+        const double speed = v.speed(t);
+        double next = speed > 0 ? t - (along - want) / speed : low;
+        if (!(next > low && next < high)) next = (low + high) / 2;
+        along += next > t ? arc(v, t, next) : -arc(v, next, t);
+        t = next;
+    }
+    return t;
 }
-
-}  // namespace
-
-namespace {
 
 constexpr double at_end = 1e-6;  // of a path's time
 
@@ -219,18 +282,23 @@ NearPlace nearest(const Curve& c, Point at)
 Length length_to(const Curve& c, double time)
 {
     if (time <= at_end) return {};
-    return time < end_time(c) - at_end ? length(split(c, time).before) : length(c);
+    if (time >= end_time(c) - at_end) return length(c);
+    const auto whole = static_cast<std::size_t>(time);
+    double sum = 0;
+    for (std::size_t i = 0; i < whole; ++i) sum += segment_length(c, i);
+    const double part = time - static_cast<double>(whole);
+    return Length::mm(sum + (part > 0 ? arc(Velocity{segment_of(c, whole)}, 0, part) : 0));
 }
 
 double time_at(const Curve& c, Length along)
 {
     double before = 0;
     for (std::size_t i = 0; i < c.size_default(); ++i) {
-        const double here = c[i].length(curve_tolerance.in_mm());
+        const double here = segment_length(c, i);
         if (before + here >= along.in_mm() || i + 1 == c.size_default()) {
             const double want = std::clamp(along.in_mm() - before, 0.0, here);
             if (is_straight(c, i) && here > 0) return static_cast<double>(i) + want / here;
-            return static_cast<double>(i) + time_on(c[i], want, here);
+            return static_cast<double>(i) + time_on(Velocity{segment_of(c, i)}, want, here);
         }
         before += here;
     }

@@ -1,6 +1,7 @@
 #include "core/pattern/pattern.h"
 
 #include <algorithm>
+#include <set>
 
 #include "core/pattern/dart.h"
 
@@ -9,12 +10,26 @@ namespace {
 
 bool same_skeleton(const Piece& a, const Piece& b)
 {
+    const auto same = [](const auto& x, const auto& y, auto kind) {
+        return std::equal(x.begin(), x.end(), y.begin(), y.end(),
+                          [&](const auto& p, const auto& q) { return p.*kind == q.*kind; });
+    };
     const auto same_edge = [](const Edge& x, const Edge& y) {
         return x.role == y.role && x.curve.size_default() == y.curve.size_default() && x.on_fold == y.on_fold;
     };
-    return a.id == b.id && a.role == b.role && a.darts.size() == b.darts.size() &&
-           a.notches.size() == b.notches.size() && a.guides.size() == b.guides.size() &&
+    return a.id == b.id && a.role == b.role && a.princess == b.princess &&
+           a.bust_point.has_value() == b.bust_point.has_value() && same(a.darts, b.darts, &Dart::kind) &&
+           same(a.notches, b.notches, &Notch::on) && same(a.guides, b.guides, &Guide::kind) &&
            std::equal(a.edges.begin(), a.edges.end(), b.edges.begin(), b.edges.end(), same_edge);
+}
+
+std::optional<std::string> id_twice(const std::vector<Piece>& pieces)
+{
+    std::set<std::string> seen;
+    for (const auto& p : pieces) {
+        if (!seen.insert(p.id).second) return p.id;
+    }
+    return std::nullopt;
 }
 
 FlatMeasures measure_skirt(const Piece& front, const Piece& back)
@@ -140,6 +155,10 @@ Outcome<Pattern> check_pattern(Pattern pattern)
                 return refuse(Why::PieceMissing, sized.size + ", " + std::string{key(role)});
             }
         }
+        const bool bodice = is_bodice(*find_piece(sized.pieces, PieceRole::Front));
+        if (bodice != is_bodice(*find_piece(sized.pieces, PieceRole::Back)))
+            return refuse(Why::KindsDiffer, sized.size);
+        if (const auto twice = id_twice(sized.pieces)) return refuse(Why::KeyTwice, sized.size + ", " + *twice);
         const auto& first = pattern.sizes.front().pieces;
         if (!std::equal(first.begin(), first.end(), sized.pieces.begin(), sized.pieces.end(), same_skeleton)) {
             return refuse(Why::SkeletonDiffers, sized.size);
@@ -153,6 +172,9 @@ Outcome<Pattern> check_pattern(Pattern pattern)
         }
     }
     for (const auto& seam : pattern.seams) {
+        if (abs(seam.ease) > seam_ease_most)
+            return refuse_amount(Why::NumberBroken, "data-ease", seam.ease, {}, seam_ease_most);
+        if (seam.a.empty() || seam.b.empty()) return refuse(Why::SeamUnknownPiece, seam.id);
         for (const auto* side : {&seam.a, &seam.b}) {
             for (const auto& s : *side) {
                 const Piece* piece = find_piece(pattern.sizes.front().pieces, s.piece);

@@ -40,7 +40,10 @@ struct Pattern {
 [[nodiscard]] Piece* find_piece(std::vector<Piece>&, PieceRole);
 [[nodiscard]] const Piece* find_piece(const std::vector<Piece>&, const std::string& id);
 
-// A front and a back, marks in place, sizes on one skeleton, seams naming pieces that exist.
+inline constexpr Length seam_ease_most = Length::mm(500);
+
+// A front and a back of one kind, marks in place, each piece with an id of its own, sizes on one skeleton, seams
+// naming pieces that exist.
 [[nodiscard]] Outcome<Pattern> check_pattern(Pattern);
 
 // Girths all round and lengths of one side, on the stitching lines, darts closed. What a kind of garment has not

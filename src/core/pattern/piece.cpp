@@ -146,7 +146,7 @@ Piece into_frame(Piece piece)
     return moved(piece, Geom::Translate(-origin));
 }
 
-// As many darts as mouths, each put in its mouth's place in travel.
+// As many darts as mouths, each put in its mouth's place in travel; its legs end where the mouth does.
 bool darts_at_mouths(Piece& piece)
 {
     std::vector<Dart> left = std::exchange(piece.darts, {});
@@ -158,6 +158,7 @@ bool darts_at_mouths(Piece& piece)
         };
         const auto nearest = std::min_element(left.begin(), left.end(),
                                               [&](const Dart& a, const Dart& b) { return off(a) < off(b); });
+        if (off(*nearest) > 2 * mark_within.in_mm()) return false;
         piece.darts.push_back(*nearest);
         left.erase(nearest);
     }
@@ -178,6 +179,66 @@ bool seam_in_place(const Piece& piece)
                std::min(Geom::distance(d.leg_a, d.tip), Geom::distance(d.leg_b, d.tip)) > least_leg;
     };
     return meets(mouths->upper) && meets(mouths->lower);
+}
+
+bool finite(const Piece& piece)
+{
+    return std::all_of(piece.edges.begin(), piece.edges.end(), [](const Edge& e) {
+        const auto p = all_controls(e.curve);
+        return std::all_of(p.begin(), p.end(), [](Point at) { return at.isFinite(); });
+    });
+}
+
+// Neither larger than any sheet nor too small to cut out, and no edge shorter than a hand can draw.
+Outcome<bool> of_a_size(const Piece& piece)
+{
+    if (!finite(piece)) return refuse_amount(Why::PieceTooLarge, piece.id, {}, {}, piece_most);
+    const auto box = bounds(piece);
+    const Length large = Length::mm(std::max(box.width(), box.height()));
+    const Length small = Length::mm(std::min(box.width(), box.height()));
+    if (large > piece_most) return refuse_amount(Why::PieceTooLarge, piece.id, large, {}, piece_most);
+    if (small < piece_least) return refuse_amount(Why::PieceTooSmall, piece.id, small, piece_least, {});
+    for (const auto& e : piece.edges) {
+        if (length(e.curve) < edge_least)
+            return refuse(Why::OutlineEmpty, piece.id + ": " + std::string{key(e.role)});
+    }
+    return true;
+}
+
+double off_edges(const Piece& piece, const Notch& notch)
+{
+    double best = std::numeric_limits<double>::max();
+    for (const auto& e : piece.edges) {
+        if (e.role == notch.on && notch.at.isFinite()) best = std::min(best, nearest(e.curve, notch.at).off);
+    }
+    return best;
+}
+
+// Notches on their edges; darts, lines and the bust point on the paper.
+Outcome<bool> marks_in_place(const Piece& piece)
+{
+    for (const auto& n : piece.notches) {
+        if (off_edges(piece, n) > mark_within.in_mm()) {
+            return refuse_amount(Why::MarkOffEdge, piece.id + ": " + std::string{key(n.on)}, {}, {}, mark_within);
+        }
+    }
+    auto paper = bounds(piece);
+    paper.expandBy(mark_within.in_mm());
+    const auto on_paper = [&](Point at) { return at.isFinite() && paper.contains(at); };
+    if (piece.bust_point && !on_paper(*piece.bust_point))
+        return refuse(Why::MarkMissing, piece.id + ": bust-point");
+    for (const auto& d : piece.darts) {
+        const double deep = Geom::distance(d.tip, (d.leg_a + d.leg_b) / 2);
+        if (!on_paper(d.tip) || deep < 1 || Geom::distance(d.leg_a, d.leg_b) < edge_least.in_mm())
+            return refuse(Why::MarkMissing, piece.id + ": " + std::string{key(d.kind)});
+    }
+    // A line may be drawn on over the edges.
+    paper.expandBy(0.25 * std::max(paper.width(), paper.height()));
+    for (const auto& g : piece.guides) {
+        if (!on_paper(g.a) || !on_paper(g.b) || Geom::distance(g.a, g.b) < line_least.in_mm())
+            return refuse(Why::MarkMissing, piece.id + ": " + std::string{key(g.kind)});
+    }
+    return true;
 }
 
 // What every piece of this kind must have: edges and guides.
@@ -260,9 +321,7 @@ std::optional<std::size_t> edge_index(const Piece& piece, EdgeRole role, bool la
 
 const Edge& edge(const Piece& piece, EdgeRole role)
 {
-    const auto i = edge_index(piece, role);
-    assert(i);
-    return piece.edges[*i];
+    return piece.edges[edge_index(piece, role).value()];
 }
 
 bool on_fold(const Piece& piece)
@@ -399,12 +458,17 @@ Outcome<Piece> check_piece(Piece piece)
             next.curve = from_controls(p);
         }
     }
+    if (const auto ok = of_a_size(piece); !ok) return tl::make_unexpected(ok.error());
     if (area_mm2(piece) < 1.0) return refuse(Why::OutlineEmpty, piece.id);
+    if (piece.princess && piece.role != PieceRole::Front) return refuse(Why::PanelsNotOfAFront, piece.id);
     piece = into_frame(std::move(piece));
+    if (piece.role != PieceRole::Other) {
+        if (const auto ok = complete(piece); !ok) return tl::make_unexpected(ok.error());
+        if (!in_order(piece) && piece.role != PieceRole::Waistband)
+            return refuse(Why::EdgeMissing, piece.id + ": order");
+    }
+    if (const auto ok = marks_in_place(piece); !ok) return tl::make_unexpected(ok.error());
     if (piece.role == PieceRole::Other) return piece;
-    if (const auto ok = complete(piece); !ok) return tl::make_unexpected(ok.error());
-    if (!in_order(piece) && piece.role != PieceRole::Waistband)
-        return refuse(Why::EdgeMissing, piece.id + ": order");
     if (!darts_at_mouths(piece)) return refuse(Why::MarkMissing, piece.id + ": dart");
     if (piece.princess && !seam_in_place(piece)) return refuse(Why::MarkMissing, piece.id + ": princess seam");
     return piece;

@@ -52,6 +52,13 @@ enum class DartKind { Dart, Tuck, Pleat };
 [[nodiscard]] std::optional<DartKind> dart_kind_of(std::string_view);
 
 inline constexpr Length closed_within = Length::mm(0.05);
+// A mark lies on its edge, a dart's leg on its mouth, within what a hand can draw.
+inline constexpr Length mark_within = Length::mm(2);
+// The largest and the least a piece of paper can be, in either direction, and the shortest line drawn on it.
+inline constexpr Length piece_most = Length::mm(4000);
+inline constexpr Length piece_least = Length::mm(5);
+inline constexpr Length line_least = Length::mm(5);
+inline constexpr Length edge_least = Length::mm(0.1);
 
 struct Edge {
     EdgeRole role = EdgeRole::Centre;
@@ -123,11 +130,11 @@ void settle_notches(Piece&);
 // Where the dart legs meet their mouth, after the waist edge moved.
 void settle_darts(Piece&);
 
-// Closed, complete, edges in order; brought into the frame: clockwise, centre line left of the side seam, its
-// upper end (the centre waist, or the centre neck of a bodice) at the origin; a sleeve's top notch there, its
-// front towards +x. Edges run: a skirt's waist, side, hem, centre; a bodice's neck, shoulder, armhole, side, waist
-// or hem, centre; a sleeve's cap back, cap front, underarm front, hem, underarm back. Dart mouths stand between
-// two edges of one role.
+// Closed, complete, edges in order, marks on their edges and on the piece, not larger than piece_most; brought
+// into the frame: clockwise, centre line left of the side seam, its upper end (the centre waist, or the centre
+// neck of a bodice) at the origin; a sleeve's top notch there, its front towards +x. Edges run: a skirt's waist,
+// side, hem, centre; a bodice's neck, shoulder, armhole, side, waist or hem, centre; a sleeve's cap back, cap
+// front, underarm front, hem, underarm back. Dart mouths stand between two edges of one role.
 [[nodiscard]] Outcome<Piece> check_piece(Piece);
 
 }  // namespace sartorum

@@ -1,8 +1,11 @@
 #include "core/plan/plan.h"
 
 #include <algorithm>
+#include <exception>
+#include <new>
 #include <utility>
 
+#include "core/alter/proposals.h"
 #include "core/alter/size_blend.h"
 #include "core/paper/princess_redraw.h"
 
@@ -123,6 +126,34 @@ PlanLine line_of(const Adjustment& entry, FittingState state, const Plan& plan)
     return line;
 }
 
+// Why an accepted adjustment left the paper as it was, where that is no good reason: there is nothing to do is
+// one.
+std::optional<Refusal> left_undone(const Adjustment& entry, const PlanLine& line, const BodySet& body)
+{
+    if (line.state == LineState::Refused) return line.refusal;
+    if (line.state != LineState::NothingKnown || line.proposal) return std::nullopt;
+    if (entry.propose == propose_nothing)
+        return Refusal{Why::AmountZero, std::string{entry.key}, {}, entry.least, entry.most, 0};
+    if (entry.from && !body.taken(*entry.from))
+        return Refusal{Why::BodyIncomplete, std::string{facts(*entry.from).key}, {}, {}, {}, 0};
+    return std::nullopt;
+}
+
+// Every accepted decision is on the paper, or stands here.
+std::vector<NotDone> not_done(const Computed& computed, const BodySet& body, const Plan& plan)
+{
+    std::vector<NotDone> out;
+    for (const auto& entry : catalogue()) {
+        if (!accepted(plan, entry.kind)) continue;
+        const PlanLine* line = computed.line(entry.kind);
+        const auto why =
+            line ? left_undone(entry, *line, body)
+                 : std::optional{Refusal{Why::NotOnThisGarment, std::string{entry.key}, {}, {}, {}, 0}};
+        if (why) out.push_back({entry.kind, *why});
+    }
+    return out;
+}
+
 }  // namespace
 
 const PlanLine* Computed::line(AdjustmentKind kind) const
@@ -149,8 +180,10 @@ void Plan::forget(AdjustmentKind kind)
     std::erase_if(decisions, [&](const Decision& d) { return d.kind == kind; });
 }
 
-Outcome<Computed> compute(const Pattern& pattern, const SizeChart& printed, const BodySet& standing,
-                          const Plan& plan)
+namespace {
+
+Outcome<Computed> computed(const Pattern& pattern, const SizeChart& printed, const BodySet& standing,
+                           const Plan& plan)
 {
     const SizeChart chart = printed.of_group(plan.chart_group);
     const BodySet body = as_worn(standing, plan.choosing.seated);
@@ -164,7 +197,10 @@ Outcome<Computed> compute(const Pattern& pattern, const SizeChart& printed, cons
     if (!paper) return tl::make_unexpected(paper.error());
 
     Computed out;
-    out.bought = {pattern.find(chart.sizes[bodice ? sizes->frame : sizes->hip].name)->pieces, pattern.seams};
+    const auto& bought = chart.sizes[bodice ? sizes->frame : sizes->hip].name;
+    const SizedPieces* sized = pattern.find(bought);
+    if (!sized) return refuse(Why::SizeUnknown, bought);
+    out.bought = {sized->pieces, pattern.seams};
     out.traced = std::move(paper->garment);
     settle_princess(out.traced.pieces);
     out.steps = std::move(paper->steps);
@@ -211,7 +247,22 @@ Outcome<Computed> compute(const Pattern& pattern, const SizeChart& printed, cons
     out.altered = std::move(now);
     out.altered_flat = now_measured.flat;
     out.checks = check(out.altered, body, plan.cloth);
+    out.not_done = not_done(out, body, plan);
     return out;
+}
+
+}  // namespace
+
+// The gate of the core: a library that gives up on a wild drawing does so here, and no further.
+Outcome<Computed> compute(const Pattern& pattern, const SizeChart& chart, const BodySet& body, const Plan& plan)
+{
+    try {
+        return computed(pattern, chart, body, plan);
+    } catch (const std::bad_alloc&) {
+        throw;  // the machine failing is no fault of the drawing
+    } catch (const std::exception&) {
+        return refuse(Why::NotComputable, pattern.name);
+    }
 }
 
 }  // namespace sartorum

@@ -88,6 +88,12 @@ struct PlanLine {
     std::size_t steps = 0;
 };
 
+// Accepted, and yet not on the paper: why, and with that the way out. Amounts stay in the plan as they were given.
+struct NotDone {
+    AdjustmentKind kind{};
+    Refusal why;
+};
+
 struct Computed {
     Garment bought;  // the hip size as printed
     Garment traced;  // after blending
@@ -98,12 +104,13 @@ struct Computed {
     std::vector<Step> steps;  // tracing first
     std::size_t trace_steps = 0;
     Checks checks;
+    std::vector<NotDone> not_done{};  // in fitting order
     // One for each adjustment that serves this garment, in fitting order.
     [[nodiscard]] const PlanLine* line(AdjustmentKind) const;
 };
 
 // The sizes must exist in chart and pattern alike. The chart prints what the garment is chosen by: waist and hip
-// for a skirt, the bust for a bodice.
+// for a skirt, the bust for a bodice. Nothing is thrown: a drawing the paper cannot be worked out from is refused.
 [[nodiscard]] Outcome<Computed> compute(const Pattern&, const SizeChart&, const BodySet&, const Plan&);
 
 }  // namespace sartorum

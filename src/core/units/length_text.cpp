@@ -78,15 +78,32 @@ double number(std::string_view digits)
     return v;
 }
 
-std::optional<Unit> unit_named(std::string_view text)
+constexpr double mm_per_inch = 25.4;
+
+// Millimetres in what this word names.
+std::optional<double> unit_named(std::string_view text)
 {
-    if (text == "cm") return Unit::Centimetre;
-    if (text == "mm") return Unit::Millimetre;
-    if (text == "in" || text == "in." || text == "\"" || text == "″" || text == "”" || text == "inch" ||
-        text == "inches" || text == "''") {
-        return Unit::Inch;
+    std::string word{text};
+    for (auto& c : word) {
+        if (c >= 'A' && c <= 'Z') c = static_cast<char>(c - 'A' + 'a');
+    }
+    if (word == "cm") return 10;
+    if (word == "mm") return 1;
+    if (word == "m" || word == "metre" || word == "metres" || word == "meter" || word == "meters") return 1000;
+    for (const std::string_view inch : {"in", "in.", "\"", "″", "”", "inch", "inches", "''"}) {
+        if (word == inch) return mm_per_inch;
     }
     return std::nullopt;
+}
+
+double mm_in(Unit unit)
+{
+    switch (unit) {
+        case Unit::Centimetre: return 10;
+        case Unit::Inch: return mm_per_inch;
+        case Unit::Millimetre: return 1;
+    }
+    std::abort();
 }
 
 struct Amount {
@@ -128,11 +145,13 @@ Outcome<Amount> read_amount(Reader& in, std::string_view typed)
     }
     if (first.empty()) return refuse(Why::TextNotALength, std::string{typed});
     in.skip_spaces();
-    if (in.take("-")) in.skip_spaces();  // "39-1/2" is a way of writing a mixed number
+    const bool sign = in.take("-");  // "39-1/2" is a way of writing a mixed number
+    if (sign) in.skip_spaces();
     if (const auto v = in.take_vulgar()) {
         return Amount{number(first) + static_cast<double>(v->numerator) / v->denominator, true};
     }
     const auto second = in.take_digits();
+    if (second.empty() && sign) return refuse(Why::TextSignBehind, std::string{typed});
     if (second.empty()) return Amount{number(first), false};
     if (!in.take("/") && !in.take("⁄")) return refuse(Why::TextNotALength, std::string{typed});
     return read_division(in, second, typed).map([&](double v) { return Amount{number(first) + v, true}; });
@@ -180,7 +199,15 @@ Fraction nearest_fraction(Length length, int denominator)
             rest == 0 ? 1 : denominator / common};
 }
 
-Outcome<Length> parse_length(std::string_view text, Unit if_none)
+namespace {
+
+struct Parsed {
+    double value = 0;
+    bool fraction = false;
+    std::optional<double> mm;  // of the unit in the text
+};
+
+Outcome<Parsed> parse(std::string_view text)
 {
     if (text.size() > longest_text) return refuse(Why::TextTooLong, std::string{text.substr(0, longest_text)});
     Reader in{text};
@@ -194,20 +221,30 @@ Outcome<Length> parse_length(std::string_view text, Unit if_none)
     in.skip_spaces();
     auto name = in.rest();
     while (name.ends_with(' ')) name.remove_suffix(1);
-    Unit unit = amount->fraction ? Unit::Inch : if_none;
+    Parsed out{negative ? -amount->value : amount->value, amount->fraction, std::nullopt};
     if (!name.empty()) {
-        const auto named = unit_named(name);
-        if (!named) return refuse(Why::TextUnitUnknown, std::string{text});
-        unit = *named;
+        for (const std::string_view sign : {std::string_view{"-"}, std::string_view{"+"}, minus_sign}) {
+            if (name.ends_with(sign)) return refuse(Why::TextSignBehind, std::string{text});
+        }
+        out.mm = unit_named(name);
+        if (!out.mm) return refuse(Why::TextUnitUnknown, std::string{text});
     }
     if (amount->value > largest_number) return refuse(Why::TextNotALength, std::string{text});
-    const double value = negative ? -amount->value : amount->value;
-    switch (unit) {
-        case Unit::Centimetre: return Length::cm(value);
-        case Unit::Inch: return Length::inches(value);
-        case Unit::Millimetre: return Length::mm(value);
-    }
-    std::abort();
+    return out;
+}
+
+}  // namespace
+
+Outcome<Length> parse_length(std::string_view text, Unit written)
+{
+    return parse(text).map([&](const Parsed& p) { return Length::mm(p.value * p.mm.value_or(mm_in(written))); });
+}
+
+Outcome<Length> guess_length(std::string_view text, Unit usual)
+{
+    return parse(text).map([&](const Parsed& p) {
+        return Length::mm(p.value * p.mm.value_or(p.fraction ? mm_per_inch : mm_in(usual)));
+    });
 }
 
 std::string number_text(Length length, Unit unit, bool signed_change)

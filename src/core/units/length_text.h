@@ -1,8 +1,10 @@
 // length_text.h: lengths as people type and read them. The only place that does either.
 //
-// Reading    "39 1/2"  "39½"  "39.5 in"  "5/8\""  "100,5 cm"  "1005 mm"  "-1 1/4 in"  "+0.6"
-//            No unit: the unit the field shows; but a fraction without a unit is always inches,
-//            because no centimetre tape is marked in fractions.
+// Reading    "39 1/2"  "39½"  "39.5 in"  "5/8\""  "100,5 cm"  "104 CM"  "1.1 m"  "1005 mm"  "-1 1/4 in"  "+0.6"
+//            A unit in the text wins; else the one written over it (a field's, a column's heading) does, also
+//            over a fraction: "88 1/2" under cm is 88.5 cm. Where nothing at all names a unit a fraction means
+//            inches, because no centimetre tape is marked in fractions.
+//            A sign stands before its number: "84 -" is refused, not taken for 84.
 //            "1,000 mm" is refused: a comma before exactly three digits may be either mark. "0,125" is
 //            not, since no thousands group starts with a lone zero.
 // Writing    cm with one decimal, mm whole, inches to the nearest eighth; a tie goes to the even eighth.
@@ -30,7 +32,10 @@ struct Fraction {
 // Nearest fraction of an inch with the given denominator (8 or 16); ties to the even numerator.
 [[nodiscard]] Fraction nearest_fraction(Length, int denominator = 8);
 
-[[nodiscard]] Outcome<Length> parse_length(std::string_view text, Unit if_none);
+// Under a heading that names its unit.
+[[nodiscard]] Outcome<Length> parse_length(std::string_view text, Unit written);
+// Where no heading does: a fraction is inches, everything else `usual`.
+[[nodiscard]] Outcome<Length> guess_length(std::string_view text, Unit usual);
 
 // The number alone, without its unit. `signed_change` writes + or − (a difference); else only −.
 [[nodiscard]] std::string number_text(Length, Unit, bool signed_change = false);

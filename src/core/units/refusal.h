@@ -17,6 +17,7 @@ enum class Why {
     TextCommaAmbiguous,
     TextTooLong,
     FractionBroken,
+    TextSignBehind,
     // values
     OutOfRange,
     NotPositive,
@@ -35,6 +36,7 @@ enum class Why {
     ChartTooFewSizes,
     ChartMixedUnits,
     ChartRangeBackwards,
+    ChartRangeHalfUnit,  // a unit on one side of a range only
     ChartMetaBroken,
     FlatNothingMeasured,
     FlatMoreTakenThanThere,
@@ -47,6 +49,12 @@ enum class Why {
     FileNotAPattern,
     FileNoScale,
     FileActiveContent,
+    FileNotUtf8,
+    FileTooMany,      // of something, named in the field: high says how many may be
+    NestedInPiece,    // a mark that belongs outside of every piece
+    NumberBroken,     // an attribute that is no number, not finite, or past its limit
+    WordUnknown,      // an attribute or member that is none of the words it may be
+    ScaleImpossible,  // a transform or a viewBox that is not finite, or flattens the drawing
     OutlineNotClosed,
     OutlineEmpty,
     PathNotUnderstood,
@@ -56,6 +64,12 @@ enum class Why {
     SkeletonDiffers,
     SeamUnknownPiece,
     LineMissesPiece,
+    MarkOffEdge,    // farther from its edge than high
+    PieceTooLarge,  // in either direction; high is the most
+    PieceTooSmall,
+    KindsDiffer,        // a front and a back of different kinds in one part
+    PanelsNotOfAFront,  // two panels are a front's
+    NotComputable,      // the paper cannot be worked out from this drawing
     BlockImpossible,
     BlockWaistImpossible,
     BlockCapImpossible,  // the cap cannot be drawn as long as the armhole asks
@@ -74,13 +88,22 @@ enum class Why {
     BeyondTwoCups,  // one slash carries no more: two slashes, or another size
     NeedsPanels,    // this way is for a front of two panels
     NeedsElbow,     // the sleeve ends above the elbow line, or has none
+    NotOnThisGarment,
     // bodies
     BodyIncomplete,
     TapeCheckTooMany,
     TapeChecksTooClose,
     KeyMissing,
+    KeyUnknown,
+    KeyTwice,
+    ValueIllTyped,  // a member of the wrong kind
+    DateBroken,
     // writing
     FileNotWritable,
+    FileExists,      // and nobody asked to replace it
+    FileNotRegular,  // a folder or a device
+    FileNoRoom,
+    FileFolderMissing,
 };
 
 struct Refusal {
