@@ -1,8 +1,12 @@
 // notebook.h: the household's file: one SQLite database, every change one transaction, undo kept in the file.
 // Defined in docs/notebook-format.md.
 //
-// Undo   triggers write the inverse of every row change into undo_log; one step is one transaction with its name.
-//        Undo and redo therefore survive closing the program.
+// Undo   triggers keep the values every row change replaces; one step is one transaction with its name. Undo and
+//        redo therefore survive closing the program. No statement is ever read from the file.
+// Trust  a file may come from anywhere: no trigger, view or table is taken from it, and every value read is
+// checked.
+//        What cannot be read is named, left out, and stays in the file as it is.
+// Two    one window writes; another that opens the same file looks only, until the first one closes.
 #pragma once
 #include <QDate>
 #include <QSqlDatabase>
@@ -15,7 +19,18 @@
 
 namespace sartorum::notebook {
 
-enum class Trouble { NotFound, NotANotebook, Newer, ReadOnly, InUse, DiskFull, Damaged };
+enum class Trouble {
+    NotFound,
+    NotANotebook,
+    Foreign,  // holds a table that is not a notebook's
+    Newer,
+    ReadOnly,
+    InUse,
+    OtherWindow,  // which writes; this one only looks
+    DiskFull,
+    Damaged,
+    NothingThere,  // to undo or redo
+};
 struct Failure {
     Trouble trouble{};
     QString detail;
@@ -24,6 +39,13 @@ template <class T>
 using Result = tl::expected<T, Failure>;
 
 using Id = qint64;
+
+// A value in the file that is not what it should be.
+struct Unreadable {
+    QString what;   // "waist, measured 2026-11-03"
+    QString value;  // as it stands there
+    friend bool operator==(const Unreadable&, const Unreadable&) = default;
+};
 
 struct Named {
     Id id = 0;
@@ -48,6 +70,8 @@ struct PlanFor {
     static PlanFor chart(Id id) { return {What::Chart, id}; }
 };
 
+class Lock;
+
 class Notebook {
 public:
     // Creates the file when it is not there. Refuses what is not a notebook and leaves it as it was.
@@ -57,6 +81,15 @@ public:
     Notebook& operator=(const Notebook&) = delete;
 
     [[nodiscard]] QString path() const { return path_; }
+    // Another window writes in it. try_to_write() takes over once that has closed: true when it now may.
+    [[nodiscard]] bool looks_only() const { return lock_ == nullptr; }
+    [[nodiscard]] Result<bool> try_to_write();
+    // Something was written by another window since this was asked last.
+    [[nodiscard]] bool changed_elsewhere();
+    // Undo of an older version was kept as statements, and forgotten at this opening.
+    [[nodiscard]] bool undo_forgotten() const { return undo_forgotten_; }
+    // What was found unreadable, so far, by the calls below.
+    [[nodiscard]] const std::vector<Unreadable>& unreadable() const { return unreadable_; }
 
     // Reading.
     [[nodiscard]] std::vector<Named> wearers() const;
@@ -64,13 +97,14 @@ public:
     [[nodiscard]] std::optional<Named> pattern(Id) const;
     [[nodiscard]] std::vector<Named> sets(Id wearer) const;  // newest first
     [[nodiscard]] std::vector<Named> patterns() const;
-    [[nodiscard]] std::vector<Named> charts() const;
+    [[nodiscard]] std::vector<Named> charts() const;  // each with a name, also where none was given
     [[nodiscard]] Table table() const;
     [[nodiscard]] std::optional<BodySet> body(Id set) const;
     [[nodiscard]] std::optional<QByteArray> pattern_svg(Id) const;
     [[nodiscard]] std::optional<SizeChart> chart(Id) const;
     [[nodiscard]] std::optional<Id> chart_of_pattern(Id) const;  // the one it came with
     [[nodiscard]] Plan plan(Id wearer, PlanFor) const;
+    [[nodiscard]] bool has_plan(Id wearer, PlanFor) const;
     [[nodiscard]] int step(Id wearer, Id pattern) const;
 
     // Changing: each call is one transaction and one step of undo.
@@ -85,22 +119,38 @@ public:
     Result<Id> add_pattern(const QString& name, const QString& maker, const QByteArray& svg,
                            std::optional<Id> chart);
     Result<bool> lay_on_table(const Table&);
+    // Rows that stay as they are are not written, so that what could not be read stays too.
     Result<bool> save_plan(Id wearer, PlanFor, const Plan&, const QString& act);
     Result<bool> save_step(Id wearer, Id pattern, int step);  // where the sewist is; not a step of undo
 
     [[nodiscard]] std::optional<QString> undo_name() const;
     [[nodiscard]] std::optional<QString> redo_name() const;
-    Result<bool> undo();
+    Result<bool> undo();  // false: there is nothing to take back
     Result<bool> redo();
 
 private:
     Notebook(QString path, QString connection);
     class Change;
+    [[nodiscard]] Result<bool> prepare_to_write(bool fresh);
+    struct KeptDecision {
+        Id id = 0;
+        Decision decision;
+    };
+    [[nodiscard]] std::vector<KeptDecision> decisions(Id plan) const;
+    void write_decisions(Change&, Id plan, const std::vector<Decision>&) const;
+    static void write_wishes(Change&, Id plan, const EaseWishes& old, const EaseWishes& wanted);
     static void write_chart(Change&, Id, const SizeChart&);
+    [[nodiscard]] std::optional<SizeChart> read_chart(Id) const;
+    [[nodiscard]] std::optional<Id> plan_id(Id wearer, PlanFor) const;
     Result<bool> replay(const char* from, const char* to);
+    void leave_out(const QString& what, const QVariant& value) const;
 
     QString path_;
     QString connection_;
+    std::unique_ptr<Lock> lock_;  // held while this window may write
+    bool undo_forgotten_ = false;
+    qint64 data_version_ = 0;
+    mutable std::vector<Unreadable> unreadable_;
 };
 
 }  // namespace sartorum::notebook

@@ -1,44 +1,45 @@
 #include "notebook/schema.h"
 
 namespace sartorum::notebook {
-namespace {
-
-struct TableColumns {
-    const char* table;
-    QStringList columns;
-};
-
-QList<TableColumns> tracked()
+const QList<Tracked>& tracked()
 {
-    return {{"wearer", {"id", "name"}},
-            {"body_set",
-             {"id", "wearer_id", "taken_on", "worn", "note", "weight_kg", "ball", "neck", "round_back", "slope"}},
-            {"reading", {"id", "set_id", "measure", "position", "value_mm", "side"}},
-            {"tape_check", {"id", "set_id", "ruler_mm", "tape_mm"}},
-            {"chart", {"id", "name", "maker", "cups_by", "height_from_mm", "height_to_mm", "allowance_mm"}},
-            {"chart_size", {"id", "chart_id", "position", "name", "group_name"}},
-            {"chart_value", {"id", "size_id", "measure", "value_mm", "half_range_mm", "what"}},
-            {"chart_cup", {"id", "chart_id", "group_name", "letter"}},
-            {"cup_row", {"id", "chart_id", "position", "letter", "difference_mm"}},
-            {"chart_view", {"id", "chart_id", "position", "name", "first_size", "last_size"}},
-            {"pattern", {"id", "name", "maker", "svg", "chart_id"}},
-            {"plan",
-             {"id", "wearer_id", "pattern_id", "chart_id", "waist_size", "hip_size", "bust_size", "chart_group",
-              "garment", "roomy", "knit", "stretch", "seated", "school"}},
-            {"decision", {"id", "plan_id", "adjustment", "answer", "amount_mm", "back_mm", "method"}},
-            {"ease_wish", {"id", "plan_id", "measure", "ease_mm"}},
-            {"on_table", {"id", "wearer_id", "set_id", "pattern_id", "chart_id", "round"}}};
+    static const QList<Tracked> rows{
+        {"wearer", {"id", "name"}},
+        {"body_set",
+         {"id", "wearer_id", "taken_on", "worn", "note", "weight_kg", "ball", "neck", "round_back", "slope"}},
+        {"reading", {"id", "set_id", "measure", "position", "value_mm", "side"}},
+        {"tape_check", {"id", "set_id", "ruler_mm", "tape_mm"}},
+        {"chart", {"id", "name", "maker", "cups_by", "height_from_mm", "height_to_mm", "allowance_mm"}},
+        {"chart_size", {"id", "chart_id", "position", "name", "group_name"}},
+        {"chart_value", {"id", "size_id", "measure", "value_mm", "half_range_mm", "what"}},
+        {"chart_cup", {"id", "chart_id", "group_name", "letter"}},
+        {"cup_row", {"id", "chart_id", "position", "letter", "difference_mm"}},
+        {"chart_view", {"id", "chart_id", "position", "name", "first_size", "last_size"}},
+        {"pattern", {"id", "name", "maker", "svg", "chart_id"}},
+        {"plan",
+         {"id", "wearer_id", "pattern_id", "chart_id", "waist_size", "hip_size", "bust_size", "chart_group",
+          "garment", "roomy", "knit", "stretch", "seated", "school"}},
+        {"decision", {"id", "plan_id", "adjustment", "answer", "amount_mm", "back_mm", "method"}},
+        {"ease_wish", {"id", "plan_id", "measure", "ease_mm"}},
+        {"on_table", {"id", "wearer_id", "set_id", "pattern_id", "chart_id", "round"}}};
+    return rows;
 }
 
-// quote() writes any value so that SQLite reads back the very same one.
-QString quoted(const QStringList& columns, const QString& row)
+const QList<Tracked>& all_tables()
 {
-    QStringList parts;
-    for (const auto& c : columns) parts << "quote(" + row + "." + c + ")";
-    return parts.join(" || ',' || ");
+    static const QList<Tracked> rows =
+        tracked() + QList<Tracked>{{"place", {"wearer_id", "pattern_id", "step"}},
+                                   {"act", {"id", "name", "side"}},
+                                   {"current_act", {"id"}},
+                                   {"undo_change", {"id", "act", "tab", "op", "row"}},
+                                   {"undo_value", {"change", "col", "value"}}};
+    return rows;
 }
 
-}  // namespace
+QStringList index_names()
+{
+    return {"set_of_wearer", "reading_of_set", "tape_check_of_set", "pattern_names", "undo_change_act"};
+}
 
 // Version 1 as it was released; later versions are made by their migrations, on new files too, so that there is
 // one way to get there.
@@ -100,10 +101,25 @@ QStringList from_2()
             "ALTER TABLE decision ADD COLUMN method TEXT NOT NULL DEFAULT ''"};
 }
 
+// Undo kept statements, which a strange file could have written. They are forgotten, unread; from here on it keeps
+// values.
+QStringList from_3()
+{
+    return {
+        "DROP TABLE undo_log",
+        "DELETE FROM act",
+        "DELETE FROM current_act",
+        "CREATE TABLE undo_change (id INTEGER PRIMARY KEY, act INTEGER NOT NULL, tab TEXT NOT NULL, op TEXT NOT "
+        "NULL CHECK (op IN ('insert','update','delete')), row INTEGER NOT NULL)",
+        "CREATE INDEX undo_change_act ON undo_change (act)",
+        "CREATE TABLE undo_value (change INTEGER, col TEXT, value, PRIMARY KEY (change, col)) WITHOUT ROWID"};
+}
+
 }  // namespace
 
 QStringList migration_from(int version)
 {
+    if (version == 3) return from_3();
     if (version == 2) return from_2();
     if (version != 1) return {};
     const auto of_chart = QString{"chart_id INTEGER NOT NULL REFERENCES chart(id) DEFERRABLE INITIALLY DEFERRED"};
@@ -165,32 +181,32 @@ QStringList migration_from(int version)
     return out;
 }
 
-QStringList undo_trigger_names()
-{
-    QStringList out;
-    for (const auto& t : tracked()) {
-        for (const char* what : {"insert", "update", "delete"})
-            out << QString{"undo_%1_%2"}.arg(QLatin1String{what}, QLatin1String{t.table});
-    }
-    return out;
-}
-
+// An inserted row is undone by its id alone; an updated or deleted one by the values it had. Only what changed is
+// kept of an update; numbers always, because 0.0 and -0.0 compare alike.
 QStringList undo_triggers()
 {
     QStringList out;
     for (const auto& [table, columns] : tracked()) {
-        const QString t = table;
-        const QString head = "CREATE TRIGGER undo_%1_" + t + " AFTER %2 ON " + t +
-                             " BEGIN INSERT INTO undo_log (act, sql) "
-                             "SELECT id, %3 FROM current_act; END";
-        QStringList sets;
-        for (const auto& c : columns) sets << "'" + c + "=' || quote(OLD." + c + ")";
-        out << head.arg("insert", "INSERT", "'DELETE FROM " + t + " WHERE id=' || NEW.id");
-        out << head.arg("update", "UPDATE",
-                        "'UPDATE " + t + " SET ' || " + sets.join(" || ',' || ") + " || ' WHERE id=' || OLD.id");
-        out << head.arg("delete", "DELETE",
-                        "'INSERT INTO " + t + " (" + columns.join(",") + ") VALUES (' || " +
-                            quoted(columns, "OLD") + " || ')'");
+        const auto trigger = [&table = table](const char* op, const QString& row, const QStringList& values) {
+            const QString change =
+                QString{"INSERT INTO undo_change (act, tab, op, row) SELECT id, '%1', '%2', %3 FROM current_act"}
+                    .arg(table, QLatin1String{op}, row);
+            return QString{
+                "CREATE TRIGGER undo_%1_%2 AFTER %3 ON %2 WHEN EXISTS (SELECT 1 FROM current_act) BEGIN %4; "
+                "END"}
+                .arg(QLatin1String{op}, table, QString{QLatin1String{op}}.toUpper(),
+                     (QStringList{change} + values).join("; "));
+        };
+        QStringList changed;
+        QStringList all;
+        for (const auto& c : columns) {
+            const QString keep =
+                QString{"INSERT INTO undo_value SELECT (SELECT max(id) FROM undo_change), '%1', OLD.%1"}.arg(c);
+            all << keep;
+            changed << keep + QString{" WHERE OLD.%1 IS NOT NEW.%1 OR typeof(OLD.%1) = 'real'"}.arg(c);
+        }
+        out << trigger("insert", "NEW.id", {}) << trigger("update", "OLD.id", changed)
+            << trigger("delete", "OLD.id", all);
     }
     return out;
 }
