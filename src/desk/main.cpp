@@ -1,34 +1,57 @@
 // Starts the desk. docs/cli.md lists what may be said on the command line.
-#include <QApplication>
 #include <QCommandLineParser>
 #include <QDir>
 #include <QFileInfo>
 #include <QIcon>
 #include <QMessageBox>
+#include <QProcess>
+#include <QPushButton>
+#include <QScreen>
 #include <QStandardPaths>
 #include <QTextStream>
 #include <QTimer>
 #include <memory>
 
 #include "desk/demo.h"
+#include "desk/shell/application.h"
 #include "desk/window.h"
+#include "notebook/copies.h"
 
 using namespace sartorum;
 
 namespace {
+
+// What keeps the notebook from opening, said in a sentence; where a copy of it is at hand, going back is offered.
+// Whether it is worth trying again.
+bool try_again(const QString& path, const notebook::Failure& failure)
+{
+    const QString text = QFileInfo{path}.fileName() + ": " + desk::trouble_text(failure);
+    QTextStream{stderr} << text << "\n";
+    const auto copies = notebook::daily_copies(path);
+    QMessageBox box{QMessageBox::Warning, "Sartorum", text, QMessageBox::NoButton};
+    auto* close = box.addButton(QMessageBox::tr("Close"), QMessageBox::RejectRole);
+    if (failure.trouble != notebook::Trouble::Damaged || copies.empty()) {
+        box.exec();
+        return false;
+    }
+    auto* back =
+        box.addButton(QMessageBox::tr("Go back to the copy of %1").arg(copies.front().day.toString(Qt::ISODate)),
+                      QMessageBox::AcceptRole);
+    box.setInformativeText(QMessageBox::tr("The damaged file is kept beside it."));
+    box.setDefaultButton(close);
+    box.exec();
+    return box.clickedButton() == back &&
+           notebook::go_back_to(path, copies.front(), QDate::currentDate()).has_value();
+}
 
 // Everything between the bare window and the work: fonts, the notebook, the room.
 std::unique_ptr<desk::Room> open_room(const QString& path, const QString& demo)
 {
     desk::load_fonts();
     auto book = notebook::Notebook::open(path);
-    if (!book) {
-        const QString text = QFileInfo{path}.fileName() + ": " + desk::trouble_text(book.error());
-        QTextStream{stderr} << text << "\n";
-        QMessageBox::warning(nullptr, "Sartorum", text);
-        return nullptr;
-    }
-    if (!demo.isEmpty() && !desk::fill_with_demo(**book, demo)) {
+    while (!book && try_again(path, book.error())) book = notebook::Notebook::open(path);
+    if (!book) return nullptr;
+    if (!demo.isEmpty() && !(*book)->looks_only() && !desk::fill_with_demo(**book, demo)) {
         QTextStream{stderr} << "The demo could not be laid out from " << demo << "\n";
         return nullptr;
     }
@@ -39,7 +62,7 @@ std::unique_ptr<desk::Room> open_room(const QString& path, const QString& demo)
 
 int main(int argc, char** argv)
 {
-    QApplication app{argc, argv};
+    desk::Application app{argc, argv};
     QApplication::setApplicationName("sartorum");
     QApplication::setApplicationDisplayName("Sartorum");
     QApplication::setApplicationVersion(SARTORUM_VERSION);
@@ -69,12 +92,29 @@ int main(int argc, char** argv)
         if (!room) return QApplication::exit(1);
         QApplication::setWindowIcon(QIcon{":/sartorum.svg"});
         window.furnish(*room);
-        if (end == "furnished") QTimer::singleShot(0, qApp, &QApplication::quit);
+        window.fit(window.screen()->availableGeometry());
+        if (end == "furnished") return QTimer::singleShot(0, qApp, &QApplication::quit);
+        window.look_after_the_notebook();
     };
+    QObject::connect(&app, &desk::Application::failed, &window, &desk::Window::tell);
+    // The window goes with what it showed, the copy takes the notebook's place, and the program starts anew on it.
+    QObject::connect(
+        &window, &desk::Window::going_back_wanted, &app,
+        [&] {
+            QStringList arguments = QCoreApplication::arguments().mid(1);
+            window.close();
+            room.reset();
+            const auto copies = notebook::daily_copies(path);
+            if (!copies.empty() && notebook::go_back_to(path, copies.front(), QDate::currentDate()))
+                QProcess::startDetached(QCoreApplication::applicationFilePath(), arguments);
+            QApplication::quit();
+        },
+        Qt::QueuedConnection);
     QObject::connect(&window, &desk::Window::first_painted, &window, [&] {
         if (end == "painted") return QTimer::singleShot(0, qApp, &QApplication::quit);
         QTimer::singleShot(0, &window, furnish);
     });
+    window.fit(QGuiApplication::primaryScreen()->availableGeometry());
     window.show();
     return QApplication::exec();
 }

@@ -3,7 +3,9 @@
 #include <QLocale>
 #include <QTime>
 #include <algorithm>
+#include <utility>
 
+#include "core/plan/trial.h"
 #include "formats/pattern_svg.h"
 #include "words/words.h"
 
@@ -16,6 +18,13 @@ QString trouble_text(const notebook::Failure& f)
             return Room::tr("The notebook cannot be opened. Is it still there, and may you read it?");
         case notebook::Trouble::NotANotebook:
             return Room::tr("This file is not a Sartorum notebook. It was left as it is.");
+        case notebook::Trouble::Foreign:
+            return Room::tr("This file holds a table (%1) that is not a notebook's. It was left as it is.")
+                .arg(f.detail);
+        case notebook::Trouble::OtherWindow:
+            return Room::tr(
+                "Another window writes in this notebook; this one only looks. Close the other one first.");
+        case notebook::Trouble::NothingThere: return Room::tr("There is nothing more to take back or do again.");
         case notebook::Trouble::Newer:
             return Room::tr(
                 "This notebook was written by a newer Sartorum. It was left as it is; update the program to open "
@@ -62,6 +71,8 @@ bool Room::kept(const notebook::Result<T>& result)
         emit refused(trouble_text(result.error()));
         return false;
     }
+    before_trial_.reset();
+    trial_.reset();
     kept_at_ = tr("Kept %1").arg(QTime::currentTime().toString("HH:mm"));
     reload();
     emit changed();
@@ -77,10 +88,12 @@ void Room::read_pattern()
 {
     if (table_.pattern != parsed_pattern_) {
         pattern_.reset();
+        pattern_trouble_.reset();
         parsed_pattern_ = table_.pattern;
         if (table_.pattern) {
             const auto svg = book_->pattern_svg(*table_.pattern);
             auto read = formats::read_pattern_svg(svg.value_or(QByteArray{}).toStdString());
+            pattern_trouble_ = read ? std::nullopt : std::optional{read.error()};
             if (read) pattern_ = std::move(*read);
         }
     }
@@ -110,12 +123,22 @@ void Room::reload()
     read_pattern();
     plan_ = {};
     step_ = 0;
-    if (const auto what = plan_for()) plan_ = book_->plan(*table_.wearer, *what);
+    if (auto what = plan_for()) {
+        // A pattern that is laid first goes by the sizes that were kept for its chart.
+        const auto by_chart = table_.chart ? std::optional{notebook::PlanFor::chart(*table_.chart)} : std::nullopt;
+        const bool first = by_chart && !book_->has_plan(*table_.wearer, *what);
+        plan_ = book_->plan(*table_.wearer, first ? *by_chart : *what);
+    }
     if (table_.wearer && table_.pattern) step_ = book_->step(*table_.wearer, *table_.pattern);
-    if (pattern_) plan_.choosing.kind = kind_drawn(*pattern_, plan_.choosing.kind);
+    settle_kind();
     if (printed_chart_ && plan_.chart_group.empty()) plan_.chart_group = nearest_group(*printed_chart_, body_);
     chart_ = printed_chart_ ? std::optional{printed_chart_->of_group(plan_.chart_group)} : std::nullopt;
     recompute();
+}
+
+void Room::settle_kind()
+{
+    if (pattern_) plan_.choosing.kind = kind_drawn(*pattern_, plan_.choosing.kind);
 }
 
 std::optional<notebook::PlanFor> Room::plan_for() const
@@ -170,6 +193,7 @@ void Room::recompute()
     if (chart_ && !chart_->sizes.empty()) {
         if (auto a = advise(*chart_, body_, plan_.choosing)) advice_ = std::move(*a);
     }
+    if (pattern_trouble_) trouble_ = pattern_trouble_;
     chosen_ = chart_ && chart_->index_of(plan_.waist_size) && chart_->index_of(plan_.hip_size);
     if (!chosen_ && advice_) {
         const auto& c = advice_->choice;
@@ -297,8 +321,15 @@ Outcome<bool> Room::take_pattern_svg(const std::string& svg)
 {
     auto read = formats::read_pattern_svg(svg);
     if (!read) return tl::make_unexpected(read.error());
-    kept(book_->add_pattern(QString::fromStdString(read->name), QString::fromStdString(read->maker),
-                            QByteArray::fromStdString(svg), table_.chart));
+    return keep_pattern(*read, QByteArray::fromStdString(svg));
+}
+
+// Worked out once before it is kept: what cannot be, would be in the way at every opening.
+Outcome<bool> Room::keep_pattern(const Pattern& pattern, const QByteArray& svg)
+{
+    if (auto ok = try_pattern(pattern); !ok) return ok;
+    kept(book_->add_pattern(QString::fromStdString(pattern.name), QString::fromStdString(pattern.maker), svg,
+                            table_.chart));
     return true;
 }
 
@@ -308,9 +339,35 @@ Outcome<bool> Room::take_drawn(const Outcome<Pattern>& drawn)
     return take_pattern_svg(formats::write_pattern_svg(*drawn).toStdString());
 }
 
-void Room::save_plan(const QString& act)
+// Written first: what is refused leaves nothing in memory.
+bool Room::save_plan(const Plan& plan, const QString& act)
 {
-    if (const auto what = plan_for()) kept(book_->save_plan(*table_.wearer, *what, plan_, act));
+    const auto what = plan_for();
+    if (!what) return false;
+    const auto written = book_->save_plan(*table_.wearer, *what, plan, act);
+    if (!written) {
+        const bool was_trying = trying();
+        if (was_trying) plan_ = *std::exchange(before_trial_, std::nullopt);
+        trial_.reset();
+        if (was_trying) recompute();
+        emit refused(trouble_text(written.error()));
+        emit changed();
+        return false;
+    }
+    before_trial_.reset();
+    trial_.reset();
+    kept_at_ = tr("Kept %1").arg(QTime::currentTime().toString("HH:mm"));
+    return true;
+}
+
+// A plan that was written: nothing else in the notebook changed, so nothing else is read again.
+void Room::take_plan(const Plan& plan)
+{
+    const bool same_group = plan.chart_group == plan_.chart_group;
+    plan_ = plan;
+    settle_kind();
+    same_group ? recompute() : reload();
+    emit changed();
 }
 
 Outcome<bool> Room::change_chart(const SizeChart& chart)
@@ -330,10 +387,11 @@ SizeChoice Room::choice() const
 
 void Room::choose(const SizeChoice& c)
 {
-    plan_.waist_size = chart_->sizes.at(c.waist_size).name;
-    plan_.hip_size = chart_->sizes.at(c.hip_size).name;
-    plan_.bust_size = chart_->sizes.at(c.bust_size).name;
-    save_plan(tr("size"));
+    Plan next = before_trial_.value_or(plan_);
+    next.waist_size = chart_->sizes.at(c.waist_size).name;
+    next.hip_size = chart_->sizes.at(c.hip_size).name;
+    next.bust_size = chart_->sizes.at(c.bust_size).name;
+    if (save_plan(next, tr("size"))) take_plan(next);
 }
 
 void Room::choose_sizes(std::size_t waist, std::size_t hip)
@@ -344,27 +402,82 @@ void Room::choose_sizes(std::size_t waist, std::size_t hip)
 // Another body type asks for the size anew.
 void Room::choose_group(const std::string& group)
 {
-    plan_.chart_group = group;
-    plan_.waist_size = plan_.hip_size = plan_.bust_size = {};
-    save_plan(tr("body type"));
+    Plan next = before_trial_.value_or(plan_);
+    next.chart_group = group;
+    next.waist_size = next.hip_size = next.bust_size = {};
+    if (save_plan(next, tr("body type"))) take_plan(next);
 }
 
 void Room::wear(const ChoiceWish& wish, const Cloth& cloth, const EaseWishes& ease)
 {
+    Plan next = before_trial_.value_or(plan_);
     ChoiceWish now = wish;
     now.knit = cloth.knit;
     // Another way to choose asks for the size anew.
-    if (!(now == plan_.choosing)) plan_.waist_size = plan_.hip_size = plan_.bust_size = {};
-    plan_.choosing = now;
-    plan_.cloth = cloth;
-    plan_.ease = ease;
-    save_plan(tr("how it is worn"));
+    if (!(now == next.choosing)) next.waist_size = next.hip_size = next.bust_size = {};
+    next.choosing = now;
+    next.cloth = cloth;
+    next.ease = ease;
+    if (save_plan(next, tr("how it is worn"))) take_plan(next);
 }
 
 void Room::decide(const Decision& decision)
 {
+    Plan next = before_trial_.value_or(plan_);
+    next.decide(decision);
+    if (save_plan(next, words::adjustment_name(decision.kind))) take_plan(next);
+}
+
+void Room::try_out(const Decision& decision)
+{
+    if (looks_only()) {
+        emit refused(trouble_text({notebook::Trouble::OtherWindow, {}}));
+        return;
+    }
+    if (!before_trial_) before_trial_ = plan_;
+    trial_ = decision.kind;
+    plan_ = *before_trial_;
     plan_.decide(decision);
-    save_plan(words::adjustment_name(decision.kind));
+    recompute();
+    emit changed();
+}
+
+void Room::keep_trial()
+{
+    if (!trial_) return;
+    const Decision* tried = plan_.decision(*trial_);
+    if (tried) decide(Decision{*tried});
+}
+
+void Room::accept_all()
+{
+    if (!computed_ || !chart_) return;
+    Plan next = before_trial_.value_or(plan_);
+    for (const auto& entry : catalogue()) {
+        const auto now = compute(*pattern_, *printed_chart_, body_, next);
+        const PlanLine* line = now ? now->line(entry.kind) : nullptr;
+        if (line && line->state == LineState::Proposed) next.decide({entry.kind, Answer::Accepted, {}});
+    }
+    if (save_plan(next, tr("all that is proposed"))) take_plan(next);
+}
+
+QStringList Room::unreadable() const
+{
+    QStringList out;
+    for (const auto& u : book_->unreadable()) out << u.what + ": " + u.value;
+    if (pattern_trouble_) out << words::refusal(*pattern_trouble_, Unit::Centimetre);
+    return out;
+}
+
+void Room::look_round()
+{
+    if (!looks_only()) return;
+    const bool written = book_->changed_elsewhere();
+    const auto mine = book_->try_to_write();
+    if (!mine) emit refused(trouble_text(mine.error()));
+    if (!written && !(mine && *mine)) return;
+    reload();
+    emit changed();
 }
 
 // Another amount or answer leaves the way it is done as it was chosen.
@@ -383,25 +496,35 @@ void Room::looked_again(AdjustmentKind kind)
 
 void Room::forget(AdjustmentKind kind)
 {
-    plan_.forget(kind);
-    save_plan(words::adjustment_name(kind));
+    Plan next = before_trial_.value_or(plan_);
+    next.forget(kind);
+    if (save_plan(next, words::adjustment_name(kind))) take_plan(next);
 }
 
 void Room::go_to_step(int step)
 {
     if (!computed_ || step < 0 || step >= static_cast<int>(computed_->steps.size())) return;
     step_ = step;
-    if (table_.wearer && table_.pattern) (void)book_->save_step(*table_.wearer, *table_.pattern, step);
+    if (table_.wearer && table_.pattern && !looks_only())
+        (void)book_->save_step(*table_.wearer, *table_.pattern, step);
     emit stepped();
 }
 
 void Room::undo()
 {
-    kept(book_->undo());
+    turned(book_->undo());
 }
 void Room::redo()
 {
-    kept(book_->redo());
+    turned(book_->redo());
+}
+
+void Room::turned(const notebook::Result<bool>& result)
+{
+    if (result && !*result)
+        emit refused(trouble_text({notebook::Trouble::NothingThere, {}}));
+    else
+        kept(result);
 }
 
 }  // namespace sartorum::desk

@@ -42,6 +42,9 @@ public:
     [[nodiscard]] const std::optional<Advice>& advice() const { return advice_; }
     [[nodiscard]] bool sizes_chosen() const { return chosen_; }
     [[nodiscard]] const Plan& plan() const { return plan_; }  // with the advised sizes until she chooses
+    // What could not be read and was left out, in words.
+    [[nodiscard]] QStringList unreadable() const;
+    [[nodiscard]] bool looks_only() const { return book_->looks_only(); }
     [[nodiscard]] const std::optional<Computed>& computed() const { return computed_; }
     [[nodiscard]] const std::optional<Refusal>& trouble() const { return trouble_; }  // why nothing is computed
     [[nodiscard]] int step() const { return step_; }
@@ -73,8 +76,17 @@ public:
     void looked_again(AdjustmentKind);  // it stays as it is, after what changed above it
     void forget(AdjustmentKind);
     void go_to_step(int);
+    // While a hand drags: computed and shown, not written. keep_trial() writes it, as one act; any other act drops
+    // it.
+    void try_out(const Decision&);
+    void keep_trial();
+    [[nodiscard]] bool trying() const { return trial_.has_value(); }
+    // Every proposal, one after the other: what an earlier one changes may bring a later one up. One act.
+    void accept_all();
     void undo();
     void redo();
+    // Takes over from a window that has closed, and reads anew what another one wrote.
+    void look_round();
 
 signals:
     void changed();
@@ -85,8 +97,12 @@ private:
     void reload();
     void read_pattern();
     void recompute();
-    void save_plan(const QString& act);
+    void settle_kind();
+    bool save_plan(const Plan&, const QString& act);
+    void take_plan(const Plan&);
+    [[nodiscard]] Outcome<bool> keep_pattern(const Pattern&, const QByteArray& svg);
     [[nodiscard]] std::optional<notebook::PlanFor> plan_for() const;
+    void turned(const notebook::Result<bool>&);
     template <class T>
     bool kept(const notebook::Result<T>&);
 
@@ -103,6 +119,9 @@ private:
     std::optional<Advice> advice_;
     bool chosen_ = false;
     Plan plan_;
+    std::optional<Plan> before_trial_;
+    std::optional<AdjustmentKind> trial_;
+    std::optional<Refusal> pattern_trouble_;  // why the pattern on the table could not be read
     std::optional<Computed> computed_;
     std::optional<Refusal> trouble_;
     int step_ = 0;

@@ -1,12 +1,15 @@
 #include "desk/window.h"
 
 #include <QApplication>
+#include <QCloseEvent>
 #include <QFileDialog>
 #include <QFileInfo>
 #include <QMenu>
 #include <QShortcut>
 #include <QStackedWidget>
+#include <QThread>
 #include <QVBoxLayout>
+#include <algorithm>
 #include <utility>
 
 #include "desk/chart/chart_dialog.h"
@@ -18,13 +21,19 @@
 #include "desk/print/print_station.h"
 #include "desk/shell/docket.h"
 #include "desk/shell/foot.h"
+#include "desk/shell/notice.h"
 #include "desk/tape/tape_station.h"
 #include "formats/chart_csv.h"
 #include "formats/text_file.h"
+#include "notebook/copies.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
 namespace {
+
+constexpr QSize wished_size{1280, 800};
+constexpr QSize wished_least{1180, 720};
+constexpr int look_round_ms = 1500;
 
 Foot::Keys keys_of(Station s)
 {
@@ -61,8 +70,24 @@ Foot::Keys keys_of(Station s)
 Window::Window(Look& look) : look_{look}
 {
     setWindowTitle("Sartorum");
-    setMinimumSize(1180, 720);
-    resize(1280, 800);
+    setMinimumSize(wished_least);
+    resize(wished_size);
+}
+
+void Window::fit(const QRect& available)
+{
+    // The frame is known once it stands; before that a usual one is supposed.
+    const QSize frame = isVisible() ? frameGeometry().size() - size() : QSize{8, 40};
+    const QSize room = available.size() - frame;
+    setMinimumSize(wished_least.boundedTo(room));
+    resize(size().boundedTo(room));
+    if (!isVisible()) return;
+    const QPoint corner = frameGeometry().topLeft();
+    const QPoint most =
+        available.bottomRight() - QPoint{frameGeometry().width() - 1, frameGeometry().height() - 1};
+    const QPoint inside{std::max(available.left(), std::min(corner.x(), most.x())),
+                        std::max(available.top(), std::min(corner.y(), most.y()))};
+    if (inside != corner) move(inside);
 }
 
 Window::Window(Look& look, Room& room) : Window{look}
@@ -86,19 +111,24 @@ void Window::furnish(Room& room)
     stack_ = new QStackedWidget{middle};
     stack_->setContentsMargins(16, 10, 16, 10);
     foot_ = new Foot{look, middle};
+    notice_ = new Notice{look, middle};
     column->addWidget(docket_);
+    column->addWidget(notice_);
     column->addWidget(stack_, 1);
     column->addWidget(foot_);
     row->addWidget(rail_);
     row->addLayout(column, 1);
     setCentralWidget(middle);
     connect(rail_, &Rail::picked, this, &Window::go_to);
-    connect(rail_, &Rail::guide_wanted, this, [this] { GuideDialog{look_, this}.exec(); });
+    connect(rail_, &Rail::guide_wanted, this, [this] { show_guide(); });
     connect(docket_, &Docket::wearers_wanted, this, &Window::show_wearers);
     connect(docket_, &Docket::patterns_wanted, this, &Window::show_patterns);
     connect(&room, &Room::changed, this, &Window::refresh);
     connect(&room, &Room::stepped, this, &Window::refresh);
-    connect(&room, &Room::refused, foot_, &Foot::show_trouble);
+    connect(&room, &Room::refused, this, &Window::tell);
+    connect(&room, &Room::changed, this, &Window::say_of_the_notebook);
+    look_round_.setInterval(look_round_ms);
+    connect(&look_round_, &QTimer::timeout, &room, &Room::look_round);
     connect(&look, &Look::changed, this, [this] {
         dress();
         update();
@@ -106,6 +136,90 @@ void Window::furnish(Room& room)
     dress();
     shortcuts();
     go_to(Station::Tape);
+    say_of_the_notebook();
+}
+
+// What the notebook cannot or must not do is said above the work as long as it is so.
+void Window::say_of_the_notebook()
+{
+    const bool looks = room_->looks_only();
+    if (looks != look_round_.isActive()) looks ? look_round_.start() : look_round_.stop();
+    notice_->say("looks", looks
+                              ? tr("Another window writes in this notebook. This one only looks until that one is "
+                                   "closed.")
+                              : QString{});
+    const auto unreadable = room_->unreadable();
+    if (unreadable != unreadable_) {
+        unreadable_ = unreadable;
+        constexpr qsizetype most = 4;
+        QString list = unreadable.mid(0, most).join(", ");
+        if (unreadable.size() > most) list += tr(" and %1 more").arg(unreadable.size() - most);
+        notice_->say("unreadable",
+                     unreadable.isEmpty()
+                         ? QString{}
+                         : tr("Left out, because it could not be read (the file keeps it): %1.").arg(list));
+        if (!unreadable.isEmpty())
+            report_.refused(tr("%1 values of the notebook were left out.").arg(unreadable.size()));
+    }
+    if (room_->book().undo_forgotten() && !std::exchange(told_forgotten_, true))
+        notice_->say("forgotten", tr("This notebook was brought to a new version. What could be undone before is "
+                                     "forgotten; a copy of the old one lies beside it."));
+}
+
+void Window::look_after_the_notebook()
+{
+    if (room_->looks_only()) return;
+    const QString path = room_->book().path();
+    const QDate today = room_->today();
+    auto* worker = QThread::create([this, path, today] {
+        const auto damage = notebook::found_damaged(path);
+        const auto copied = damage ? notebook::Result<bool>{false} : notebook::keep_daily_copy(path, today);
+        QMetaObject::invokeMethod(this, [this, damage, copied] {
+            if (damage) {
+                const auto copies = notebook::daily_copies(room_->book().path());
+                const QString text = tr(
+                    "The notebook is damaged. What can still be read is shown; keep a copy of it somewhere else.");
+                report_.refused(text);
+                notice_->say(
+                    "damaged",
+                    copies.empty() ? text : text + " " + tr("Going back to a copy starts the program anew."),
+                    copies.empty()
+                        ? std::nullopt
+                        : std::optional{Notice::Action{
+                              tr("Go back to the copy of %1").arg(copies.front().day.toString(Qt::ISODate)),
+                              [this] { emit going_back_wanted(); }}});
+            } else if (!copied) {
+                notice_->say(
+                    "copy",
+                    tr("Today's copy of the notebook could not be kept: %1").arg(trouble_text(copied.error())));
+            }
+            emit looked_after();
+        });
+    });
+    worker->setParent(this);
+    connect(worker, &QThread::finished, worker, &QObject::deleteLater);
+    caring_ = worker;
+    worker->start();
+}
+
+void Window::closeEvent(QCloseEvent* e)
+{
+    if (room_) room_->keep_trial();
+    QMainWindow::closeEvent(e);
+}
+
+Window::~Window()
+{
+    if (caring_) caring_->wait();
+}
+
+void Window::show_guide()
+{
+    GuideDialog guide{look_, this};
+    connect(&guide, &GuideDialog::report_wanted, this, [this, &guide] {
+        ReportDialog{look_, report_, &guide}.exec();
+    });
+    guide.exec();
 }
 
 void Window::dress()
@@ -198,7 +312,7 @@ void Window::shortcuts()
     on(QKeySequence{"Ctrl+U"},
        [this] { look_.set_unit(look_.unit() == Unit::Inch ? Unit::Centimetre : Unit::Inch); });
     on(QKeySequence{"F8"}, [this] { look_.set_night(!look_.night()); });
-    on(QKeySequence{"F1"}, [this] { GuideDialog{look_, this}.exec(); });
+    on(QKeySequence{"F1"}, [this] { show_guide(); });
     on(QKeySequence{"F6"}, [this] { next_part(); });
     on(QKeySequence{"Ctrl++"}, [this] { look_.set_scale(look_.scale() + 0.1); });
     on(QKeySequence{"Ctrl+="}, [this] { look_.set_scale(look_.scale() + 0.1); });
@@ -272,7 +386,8 @@ void Window::draw_skirt()
 }
 void Window::tell(const QString& text)
 {
-    foot_->show_trouble(text);
+    report_.refused(text);
+    if (foot_) foot_->show_trouble(text);
 }
 
 void Window::import_chart(const QString& given)
@@ -336,8 +451,8 @@ void Window::show_patterns()
     menu->setObjectName("pattern_menu");
     menu->setAttribute(Qt::WA_DeleteOnClose);
     for (const auto& p : room_->book().patterns()) {
-        auto* a =
-            menu->addAction(p.name + ", " + p.second, this, [this, id = p.id] { room_->choose_pattern(id); });
+        auto* a = menu->addAction(p.second.isEmpty() ? p.name : p.name + ", " + p.second, this,
+                                  [this, id = p.id] { room_->choose_pattern(id); });
         a->setCheckable(true);
         a->setChecked(room_->table().pattern == p.id);
     }
@@ -346,8 +461,10 @@ void Window::show_patterns()
     menu->addAction(tr("Draw a bodice from flat measurements…"), this, &Window::draw_bodice);
     menu->addSeparator();
     for (const auto& c : room_->book().charts()) {
-        auto* a = menu->addAction(tr("chart: %1").arg(c.second.isEmpty() ? c.name : c.second), this,
-                                  [this, id = c.id] { room_->choose_chart(id); });
+        auto* a = menu->addAction(
+            tr("chart: %1")
+                .arg(c.second.isEmpty() || c.name.contains(c.second) ? c.name : c.name + ", " + c.second),
+            this, [this, id = c.id] { room_->choose_chart(id); });
         a->setCheckable(true);
         a->setChecked(room_->table().chart == c.id);
     }

@@ -1,25 +1,33 @@
 // window.h: rail, docket, one station at a time, foot. It only wires.
 #pragma once
 #include <QMainWindow>
+#include <QPointer>
+#include <QTimer>
 #include <array>
 
 #include "desk/room.h"
 #include "desk/shared/parts.h"
 #include "desk/shell/rail.h"
+#include "desk/shell/report.h"
 
 class QStackedWidget;
+class QThread;
 
 namespace sartorum::desk {
 
 class Docket;
 class Foot;
+class Notice;
 
 class Window : public QMainWindow {
     Q_OBJECT
 public:
     // Stands as bare linen until it is furnished; `first_painted` says when it stands on the screen.
     explicit Window(Look&);
+    ~Window() override;
     Window(Look&, Room&);
+    // Not larger than what the screen has room for, its frame included.
+    void fit(const QRect& available);
     // Puts rail, docket, foot and the first station in place. Once only; the room outlives the window.
     void furnish(Room&);
     void go_to(Station);
@@ -33,12 +41,21 @@ public:
     void correct_chart();
     void draw_skirt();
     void draw_bodice();
+    // What went wrong, in the foot and in the report.
+    void tell(const QString& sentence);
+    [[nodiscard]] Notice& notice() { return *notice_; }
+    [[nodiscard]] const Report& report() const { return report_; }
+    // Looks through the notebook and keeps the day's copy, on a thread of its own.
+    void look_after_the_notebook();
 
 signals:
     void first_painted();
+    void looked_after();
+    void going_back_wanted();  // to the newest copy of the notebook
 
 protected:
     void paintEvent(QPaintEvent*) override;
+    void closeEvent(QCloseEvent*) override;
 
 private:
     QWidget* station(Station);
@@ -48,7 +65,8 @@ private:
     void show_wearers();
     void show_patterns();
     void next_part();
-    void tell(const QString&);
+    void show_guide();
+    void say_of_the_notebook();
     [[nodiscard]] std::vector<bool> finished() const;
 
     Look& look_;
@@ -59,6 +77,12 @@ private:
     QStackedWidget* stack_ = nullptr;
     std::array<QWidget*, station_count> stations_{};
     Station current_ = Station::Tape;
+    Notice* notice_ = nullptr;
+    Report report_;
+    QTimer look_round_;
+    QStringList unreadable_;
+    bool told_forgotten_ = false;
+    QPointer<QThread> caring_;
     bool painted_ = false;
 };
 

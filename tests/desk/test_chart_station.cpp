@@ -10,6 +10,7 @@
 #include "desk/chart/chart_dialog.h"
 #include "desk/chart/ease_table.h"
 #include "desk/desk_fixture.h"
+#include "tests.h"
 
 using namespace sartorum;
 using namespace sartorum::test;
@@ -282,5 +283,5 @@ private slots:
         }
     }
 };
-QTEST_MAIN(TestChartStation)
+SARTORUM_TEST(TestChartStation)
 #include "test_chart_station.moc"

@@ -3,6 +3,7 @@
 #include <cmath>
 
 #include "desk/tape/measure_line.h"
+#include "tests.h"
 
 using namespace sartorum;
 using namespace sartorum::desk;
@@ -98,5 +99,5 @@ private slots:
         }
     }
 };
-QTEST_APPLESS_MAIN(TestFigure)
+SARTORUM_TEST(TestFigure)
 #include "test_figure.moc"

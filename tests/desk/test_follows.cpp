@@ -8,6 +8,7 @@
 #include "desk/plan/follows_view.h"
 #include "desk/plan/profile.h"
 #include "desk/plan_hands.h"
+#include "tests.h"
 #include "words/words.h"
 
 using namespace sartorum;
@@ -175,5 +176,5 @@ private slots:
         QCOMPARE(ways->chosen(), 2);
     }
 };
-QTEST_MAIN(TestFollows)
+SARTORUM_TEST(TestFollows)
 #include "test_follows.moc"

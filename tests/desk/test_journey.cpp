@@ -5,6 +5,7 @@
 
 #include "desk/dialogs/dialogs.h"
 #include "desk/print/print_station.h"
+#include "tests.h"
 
 using namespace sartorum;
 using namespace sartorum::test;
@@ -309,5 +310,5 @@ private slots:
         }
     }
 };
-QTEST_MAIN(TestJourney)
+SARTORUM_TEST(TestJourney)
 #include "test_journey.moc"

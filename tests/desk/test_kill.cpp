@@ -7,6 +7,7 @@
 #include <random>
 
 #include "notebook/notebook.h"
+#include "tests.h"
 
 using namespace sartorum;
 
@@ -46,5 +47,5 @@ private slots:
         qInfo("%d changes, 200 kills", confirmed);
     }
 };
-QTEST_GUILESS_MAIN(TestKill)
+SARTORUM_TEST(TestKill)
 #include "test_kill.moc"

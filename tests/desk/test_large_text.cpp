@@ -6,6 +6,7 @@
 #include "desk/plan/finished_view.h"
 #include "desk/plan/profile.h"
 #include "desk/plan_hands.h"
+#include "tests.h"
 
 using namespace sartorum;
 using namespace sartorum::test;
@@ -179,5 +180,5 @@ private slots:
     }
 };
 
-QTEST_MAIN(TestLargeText)
+SARTORUM_TEST(TestLargeText)
 #include "test_large_text.moc"

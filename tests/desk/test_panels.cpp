@@ -9,6 +9,7 @@
 #include "desk/plan/follows_view.h"
 #include "desk/plan_hands.h"
 #include "desk/print/print_station.h"
+#include "tests.h"
 #include "words/words.h"
 
 using namespace sartorum;
@@ -167,5 +168,5 @@ private slots:
     }
 };
 
-QTEST_MAIN(TestPanels)
+SARTORUM_TEST(TestPanels)
 #include "test_panels.moc"

@@ -5,6 +5,7 @@
 
 #include "desk/demo.h"
 #include "desk/room.h"
+#include "tests.h"
 
 using namespace sartorum;
 using namespace sartorum::desk;
@@ -150,5 +151,5 @@ private slots:
         QCOMPARE(r->wearer_name(), "Wilhelmine");
     }
 };
-QTEST_GUILESS_MAIN(TestRoom)
+SARTORUM_TEST(TestRoom)
 #include "test_room.moc"

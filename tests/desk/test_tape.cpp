@@ -12,6 +12,7 @@
 #include "desk/tape/tape_link.h"
 #include "desk/tape/tape_station.h"
 #include "standins/tape/tape.h"
+#include "tests.h"
 
 using namespace sartorum;
 using namespace sartorum::test;
@@ -306,5 +307,5 @@ private slots:
         QVERIFY(trouble[0][0].toString().contains("No tape answers"));
     }
 };
-QTEST_MAIN(TestTape)
+SARTORUM_TEST(TestTape)
 #include "test_tape.moc"

@@ -10,6 +10,7 @@
 #include "desk/plan/shoulder_view.h"
 #include "desk/plan_hands.h"
 #include "desk/print/print_station.h"
+#include "tests.h"
 
 using namespace sartorum;
 using namespace sartorum::test;
@@ -280,5 +281,5 @@ private:
     // RoundBack is also a word of the posture.
     static AdjustmentKind RoundBack_() { return AdjustmentKind::RoundBack; }
 };
-QTEST_MAIN(TestTops)
+SARTORUM_TEST(TestTops)
 #include "test_tops.moc"

@@ -7,6 +7,7 @@
 #include "desk/paper/paper_station.h"
 #include "desk/plan/plan_station.h"
 #include "desk/print/print_station.h"
+#include "tests.h"
 #include "words/words.h"
 
 using namespace sartorum;
@@ -91,7 +92,7 @@ private slots:
         field->selectAll();
         d.type("-1/2");
         d.key(Qt::Key_Return);
-        QVERIFY(is_near(d.line(AdjustmentKind::WaistToHip).amount, Length::inches(-0.5), Length::mm(1e-9)));
+        QVERIFY(is_near(d.line(AdjustmentKind::WaistToHip).amount, Length::cm(-0.5), Length::mm(1e-9)));
     }
     void a_stale_measure_is_told_on_its_card()
     {
@@ -291,5 +292,5 @@ private slots:
         QCOMPARE(painted.size(), 1);
     }
 };
-QTEST_MAIN(TestWorkStations)
+SARTORUM_TEST(TestWorkStations)
 #include "test_work_stations.moc"

@@ -10,6 +10,7 @@
 #include "core/paper/princess_redraw.h"
 #include "core/pattern/shoulder.h"
 #include "princess_fronts.h"
+#include "tests.h"
 
 using namespace sartorum;
 using namespace sartorum::test;
@@ -250,5 +251,5 @@ private slots:
         QVERIFY2(apart < 60.0, qPrintable(QString::number(apart)));  // mm², on a piece of over 150,000
     }
 };
-QTEST_APPLESS_MAIN(TestAgainstGeos)
+SARTORUM_TEST(TestAgainstGeos)
 #include "test_against_geos.moc"

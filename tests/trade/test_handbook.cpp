@@ -10,6 +10,7 @@
 #include "bodices.h"
 #include "core/alter/cap_height.h"
 #include "core/paper/bodice_redraw.h"
+#include "tests.h"
 
 using namespace sartorum;
 using namespace sartorum::test;
@@ -113,5 +114,5 @@ private slots:
     }
 };
 
-QTEST_APPLESS_MAIN(TestHandbook)
+SARTORUM_TEST(TestHandbook)
 #include "test_handbook.moc"

@@ -7,6 +7,7 @@
 #include "core/body/likely.h"
 #include "core/chart/size_choice.h"
 #include "published_chart.h"
+#include "tests.h"
 
 using namespace sartorum;
 using test::misses;
@@ -184,5 +185,5 @@ private slots:
         QVERIFY(few.high - few.low > more.high - more.low);
     }
 };
-QTEST_APPLESS_MAIN(TestOpenData)
+SARTORUM_TEST(TestOpenData)
 #include "test_open_data.moc"

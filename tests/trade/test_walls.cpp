@@ -4,6 +4,8 @@
 #include <QRegularExpression>
 #include <QTest>
 
+#include "tests.h"
+
 namespace {
 
 QStringList offenders(const QString& folder, const QRegularExpression& forbidden)
@@ -56,5 +58,5 @@ private slots:
         }
     }
 };
-QTEST_GUILESS_MAIN(TestWalls)
+SARTORUM_TEST(TestWalls)
 #include "test_walls.moc"

@@ -9,6 +9,7 @@
 #include "desk/chart/strips.h"
 #include "desk/chart/wear_dialog.h"
 #include "desk/shared/empty_state.h"
+#include "desk/shared/when_shown.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
@@ -78,8 +79,8 @@ ChartStation::ChartStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
     connect(strips_, &Strips::onwards, take_, &Button::click);
     connect(strips_, &Strips::ease_wanted, wear_, &Button::click);
     connect(strips_, &Strips::blend_wanted, this, &ChartStation::toggle_blend);
-    connect(&room, &Room::changed, this, &ChartStation::refresh);
-    connect(&look, &Look::changed, this, &ChartStation::refresh);
+    refresh_when_shown(
+        this, [this] { refresh(); }, room, look);
     refresh();
 }
 

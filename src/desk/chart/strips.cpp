@@ -6,6 +6,8 @@
 #include <algorithm>
 
 #include "desk/chart/ease_table.h"
+#include "desk/chart/place_among.h"
+#include "desk/shared/when_shown.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
@@ -71,10 +73,13 @@ Strips::Strips(Look& look, Room& room, QWidget* parent) : Panel{look, parent}, r
     setMinimumSize(560, 440);
     setObjectName("strips");
     setAccessibleName(tr("The wearer against every size"));
-    connect(&room, &Room::changed, this, [this] {
-        describe();
-        update();
-    });
+    refresh_when_shown(
+        this,
+        [this] {
+            describe();
+            update();
+        },
+        room);
     describe();
 }
 
@@ -132,12 +137,9 @@ double Strips::column_x(double size) const
 double Strips::size_position(Measure m, Length value) const
 {
     const auto& c = *room_.chart();
-    std::size_t i = 0;
-    while (i + 2 < c.sizes.size() && value > *drafted(c, i + 1, m)) ++i;
-    const Length a = *drafted(c, i, m);
-    const Length b = *drafted(c, i + 1, m);
-    const double t = a == b ? 0.0 : (value - a) / (b - a);
-    return std::clamp(static_cast<double>(i) + t, -0.45, static_cast<double>(c.sizes.size()) - 0.55);
+    std::vector<Length> printed;
+    for (std::size_t i = 0; i < c.sizes.size(); ++i) printed.push_back(*drafted(c, i, m));
+    return place_among(printed, value, chosen(m));
 }
 
 std::size_t Strips::chosen(Measure m) const
@@ -186,7 +188,9 @@ void Strips::draw_head(QPainter& p)
     const auto& chart = *room_.chart();
     p.setPen(d.ink);
     p.setFont(look_.cabin(17));
-    p.drawText(QPointF{20, 32}, tr("Body sizes printed by %1").arg(QString::fromStdString(chart.maker)));
+    p.drawText(QPointF{20, 32}, chart.maker.empty()
+                                    ? tr("Body sizes of “%1”").arg(words::chart_name(chart))
+                                    : tr("Body sizes printed by %1").arg(QString::fromStdString(chart.maker)));
     p.setFont(look_.lato(12.5));
     p.setPen(d.faded);
     const bool roomy = look_.scale() < 1.25;

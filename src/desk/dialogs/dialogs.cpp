@@ -67,7 +67,14 @@ GuideDialog::GuideDialog(Look& look, QWidget* parent) : QDialog{parent}
     }
     auto* close = new Button{look, tr("Close"), ButtonKind::Primary, this};
     connect(close, &Button::clicked, this, &QDialog::accept);
-    column->addWidget(close, 0, Qt::AlignLeft);
+    auto* report = new Button{look, tr("Report…"), ButtonKind::Plain, this};
+    report->setObjectName("guide_report");
+    connect(report, &Button::clicked, this, &GuideDialog::report_wanted);
+    auto* row = new QHBoxLayout;
+    row->addWidget(close);
+    row->addWidget(report);
+    row->addStretch();
+    column->addLayout(row);
     setMinimumWidth(640);
 }
 

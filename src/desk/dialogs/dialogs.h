@@ -20,6 +20,9 @@ class GuideDialog : public QDialog {
     Q_OBJECT
 public:
     GuideDialog(Look&, QWidget* parent = nullptr);
+
+signals:
+    void report_wanted();
 };
 
 }  // namespace sartorum::desk

@@ -9,6 +9,7 @@
 #include "desk/paper/step_list.h"
 #include "desk/paper/walk_view.h"
 #include "desk/shared/empty_state.h"
+#include "desk/shared/when_shown.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
@@ -123,9 +124,9 @@ PaperStation::PaperStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
     connect(steps, &StepList::picked, this, &PaperStation::go);
     connect(steps, &StepList::play_wanted, this, &PaperStation::play);
     connect(steps, &StepList::amount_wanted, this, &PaperStation::plan_wanted);
-    connect(&room, &Room::changed, this, &PaperStation::refresh);
-    connect(&room, &Room::stepped, this, &PaperStation::refresh);
-    connect(&look, &Look::changed, this, &PaperStation::refresh);
+    auto* shown = refresh_when_shown(
+        this, [this] { refresh(); }, room, look);
+    connect(&room, &Room::stepped, shown, &WhenShown::changed);
     refresh();
 }
 

@@ -3,6 +3,7 @@
 #include <QKeyEvent>
 #include <algorithm>
 
+#include "desk/shared/when_shown.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
@@ -12,10 +13,13 @@ SeamWalk::SeamWalk(Look& look, Room& room, QWidget* parent) : Panel{look, parent
     setFocusPolicy(Qt::StrongFocus);
     setFixedHeight(static_cast<int>(162 * std::max(1.0, look_.scale())));
     setAccessibleName(tr("Walk the seams"));
-    connect(&room, &Room::changed, this, [this] {
-        describe();
-        update();
-    });
+    refresh_when_shown(
+        this,
+        [this] {
+            describe();
+            update();
+        },
+        room);
     connect(&look, &Look::changed, this, [this] {
         setFixedHeight(static_cast<int>(162 * std::max(1.0, look_.scale())));
         describe();

@@ -6,6 +6,7 @@
 #include <QScrollArea>
 #include <QVBoxLayout>
 
+#include "desk/shared/when_shown.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
@@ -168,9 +169,9 @@ StepList::StepList(Look& look, Room& room, QWidget* parent) : Panel{look, parent
     connect(back_, &Button::clicked, this, [this] { emit picked(room_.step() - 1); });
     connect(play_, &Button::clicked, this, &StepList::play_wanted);
     connect(other, &Button::clicked, this, &StepList::amount_wanted);
-    connect(&room, &Room::changed, this, &StepList::refresh);
-    connect(&room, &Room::stepped, this, &StepList::refresh);
-    connect(&look, &Look::changed, this, &StepList::refresh);
+    auto* shown = refresh_when_shown(
+        this, [this] { refresh(); }, room, look);
+    connect(&room, &Room::stepped, shown, &WhenShown::changed);
     refresh();
 }
 

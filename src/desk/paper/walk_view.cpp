@@ -6,6 +6,7 @@
 #include <cmath>
 
 #include "desk/shared/piece_painter.h"
+#include "desk/shared/when_shown.h"
 #include "formats/painter_paths.h"
 #include "words/words.h"
 
@@ -50,11 +51,15 @@ WalkView::WalkView(Look& look, Room& room, QWidget* parent) : QWidget{parent}, l
         roll_->setValue(roll_->value() + film_step);
         if (roll_->value() >= slider_steps) film_.stop();
     });
-    connect(&room, &Room::changed, this, &WalkView::refresh);
-    connect(&look, &Look::changed, this, [this] {
-        resizeEvent(nullptr);
-        refresh();
-    });
+    refresh_when_shown(
+        this, [this] { refresh(); }, room);
+    refresh_when_shown(
+        this,
+        [this] {
+            resizeEvent(nullptr);
+            refresh();
+        },
+        look);
     refresh();
 }
 

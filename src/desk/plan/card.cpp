@@ -1,6 +1,8 @@
 #include "desk/plan/card.h"
 
 #include <algorithm>
+#include <cmath>
+#include <utility>
 
 #include <QHBoxLayout>
 #include <QMouseEvent>
@@ -14,6 +16,7 @@ namespace {
 constexpr int closed_height = 86;
 constexpr int open_height = 186;
 constexpr int methods_height = 68;
+constexpr double pixels_a_tenth = 6;
 
 bool applied(const PlanLine& l)
 {
@@ -26,6 +29,8 @@ Card::Card(Look& look, Room& room, AdjustmentKind kind, QWidget* parent)
     : QWidget{parent}, look_{look}, room_{room}, kind_{kind}
 {
     setAccessibleName(words::adjustment_name(kind));
+    setMouseTracking(true);
+    setToolTip(tr("Drag the amount to the left or to the right to change it."));
     toggle_ = new Toggle{look, tr("Accept %1").arg(words::adjustment_name(kind)), this};
     toggle_->setObjectName("accept_" + QString::fromStdString(std::string{adjustment(kind).key}));
     amount_ = new LengthField{look, tr("Amount of %1").arg(words::adjustment_name(kind)), this};
@@ -115,16 +120,26 @@ void Card::flip()
     refresh();
 }
 
+Length Card::tenth() const
+{
+    return look_.unit() == Unit::Inch ? Length::inches(0.125) : Length::mm(1);
+}
+
 void Card::nudge(double tenths)
 {
     const auto* l = line();
     if (!l) return;
-    const Length step = look_.unit() == Unit::Inch ? Length::inches(0.125) : Length::mm(1);
-    const Length next = l->amount + step * tenths;
+    try_amount(l->amount + tenth() * tenths, l->back + tenth() * tenths, l->back != l->amount);
+}
+
+// Zero would be no adjustment, and past a limit there is none: the hand goes on without either.
+void Card::try_amount(Length front, Length back, bool apart)
+{
     const auto& entry = adjustment(kind_);
-    if (next == Length{} || next < entry.least || next > entry.most) return;
-    const bool apart = l->back != l->amount;
-    decide(next, apart ? std::optional{l->back + step * tenths} : std::nullopt);
+    if (front == Length{} || front < entry.least || front > entry.most) return;
+    const Decision* was = room_.plan().decision(kind_);
+    room_.try_out(Decision{kind_, Answer::Accepted, front, apart ? std::optional{back} : std::nullopt,
+                           was ? was->method : std::nullopt});
 }
 
 void Card::set_open(bool open)
@@ -382,9 +397,36 @@ void Card::resizeEvent(QResizeEvent*)
     }
 }
 
-void Card::mousePressEvent(QMouseEvent*)
+// Where the amount stands: it can be dragged to the left and to the right.
+QRectF Card::amount_place() const
+{
+    const double k = look_.scale();
+    return {88, 32 * k, 150 * k, 32 * k};
+}
+
+void Card::mousePressEvent(QMouseEvent* e)
 {
     emit opened(kind_);
+    const auto* l = line();
+    if (e->button() == Qt::LeftButton && l && amount_place().contains(e->position()))
+        drag_ = Drag{e->position().x(), l->amount, l->back, l->back != l->amount};
+}
+
+void Card::mouseMoveEvent(QMouseEvent* e)
+{
+    const bool over = amount_place().contains(e->position());
+    setCursor(drag_ || over ? Qt::SizeHorCursor : Qt::ArrowCursor);
+    if (!drag_) return;
+    const double tenths = std::round((e->position().x() - drag_->from) / pixels_a_tenth);
+    if (tenths == drag_->tenths) return;
+    drag_->tenths = tenths;
+    try_amount(drag_->front + tenth() * tenths, drag_->back + tenth() * tenths, drag_->apart);
+}
+
+// One drag is one act, however far the hand went.
+void Card::mouseReleaseEvent(QMouseEvent*)
+{
+    if (std::exchange(drag_, std::nullopt)) room_.keep_trial();
 }
 
 }  // namespace sartorum::desk

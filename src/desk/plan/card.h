@@ -16,8 +16,9 @@ public:
     [[nodiscard]] AdjustmentKind kind() const { return kind_; }
     [[nodiscard]] LengthField& amount_field() { return *amount_; }
     [[nodiscard]] Toggle& toggle() { return *toggle_; }
-    void nudge(double tenths);  // changes the amount by tenths of a centimetre, or eighths of an inch
-    void flip();                // accept or leave
+    // Tries the amount changed by tenths of a centimetre, or eighths of an inch; Room::keep_trial() writes it.
+    void nudge(double tenths);
+    void flip();  // accept or leave
 
 signals:
     void opened(AdjustmentKind);
@@ -26,13 +27,24 @@ protected:
     void paintEvent(QPaintEvent*) override;
     void resizeEvent(QResizeEvent*) override;
     void mousePressEvent(QMouseEvent*) override;
+    void mouseMoveEvent(QMouseEvent*) override;
+    void mouseReleaseEvent(QMouseEvent*) override;
 
 private:
     [[nodiscard]] const PlanLine* line() const;
     [[nodiscard]] QString state_text(const PlanLine&) const;
     [[nodiscard]] int wanted_height() const;
     [[nodiscard]] int button_row() const;  // a row of their own where two fields leave the buttons no room
-    [[nodiscard]] Dose dose(const PlanLine&) const;
+    struct Drag {
+        double from = 0;  // where the hand took hold, in pixels
+        Length front;
+        Length back;
+        bool apart = false;
+        double tenths = 0;
+    };
+    [[nodiscard]] Length tenth() const;
+    [[nodiscard]] QRectF amount_place() const;
+    void try_amount(Length front, Length back, bool apart);
     void decide(std::optional<Length> amount, std::optional<Length> back);
     void refresh_glyph(const PlanLine&);
     void draw_chain(QPainter&, const PlanLine&);
@@ -40,6 +52,7 @@ private:
     Room& room_;
     AdjustmentKind kind_;
     bool open_ = false;
+    std::optional<Drag> drag_;
     Toggle* toggle_;
     LengthField* amount_;
     LengthField* back_ = nullptr;  // where front and back go by amounts of their own

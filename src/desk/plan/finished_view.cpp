@@ -3,6 +3,7 @@
 #include <algorithm>
 
 #include "core/plan/finished.h"
+#include "desk/shared/when_shown.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
@@ -10,8 +11,8 @@ namespace sartorum::desk {
 FinishedView::FinishedView(Look& look, Room& room, QWidget* parent) : Panel{look, parent}, room_{room}
 {
     setAccessibleName(tr("Finished measurements"));
-    connect(&room, &Room::changed, this, &FinishedView::describe);
-    connect(&look, &Look::changed, this, &FinishedView::describe);
+    refresh_when_shown(
+        this, [this] { describe(); }, room, look);
     describe();
 }
 

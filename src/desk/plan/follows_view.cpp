@@ -5,6 +5,7 @@
 #include <QVBoxLayout>
 
 #include "core/plan/bust_ways.h"
+#include "desk/shared/when_shown.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
@@ -68,8 +69,8 @@ FollowsView::FollowsView(Look& look, Room& room, QWidget* parent) : Panel{look, 
     chains_->addStretch();
     scroll->setWidget(inner);
     column->addWidget(scroll, 1);
-    connect(&room, &Room::changed, this, &FollowsView::refresh);
-    connect(&look, &Look::changed, this, &FollowsView::refresh);
+    refresh_when_shown(
+        this, [this] { refresh(); }, room, look);
     refresh();
 }
 

@@ -11,12 +11,18 @@
 #include "desk/plan/card.h"
 #include "desk/plan/finished_view.h"
 #include "desk/plan/follows_view.h"
+#include "desk/plan/not_done_view.h"
 #include "desk/plan/profile.h"
 #include "desk/plan/shoulder_view.h"
 #include "desk/shared/empty_state.h"
+#include "desk/shared/when_shown.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
+
+namespace {
+constexpr int nudge_ends_ms = 700;
+}
 
 // A zone's name on the left, the thread with its number down the middle, its cards on the right.
 class ZoneBox : public Panel {
@@ -114,6 +120,9 @@ PlanStation::PlanStation(Look& look, Room& room, QWidget* parent) : QWidget{pare
                                               {Zone::Widths, tr("once levels are true")},
                                               {Zone::Sleeve, tr("the armhole first, then what is sewn into it")},
                                               {Zone::Hem, tr("last: when all above is settled")}};
+    not_done_ = new NotDoneView{look, room, list};
+    connect(not_done_, &NotDoneView::opened, this, &PlanStation::show_adjustment);
+    column->addWidget(not_done_);
     cards_.resize(adjustment_count);
     int number = 0;
     for (const auto& [zone, why] : zones) {
@@ -158,13 +167,20 @@ PlanStation::PlanStation(Look& look, Room& room, QWidget* parent) : QWidget{pare
     connect(onwards_, &Button::clicked, this, &PlanStation::paper_wanted);
     inner->addWidget(side);
     for (auto* w : {no_pattern_, no_sizes_, work_}) row->addWidget(w);
+    settle_.setSingleShot(true);
+    settle_.setInterval(nudge_ends_ms);
+    connect(&settle_, &QTimer::timeout, &room, &Room::keep_trial);
     setFocusPolicy(Qt::StrongFocus);
     setAccessibleName(tr("Plan: the adjustments in fitting order"));
-    connect(&room, &Room::changed, this, &PlanStation::refresh);
-    connect(&look, &Look::changed, this, [this] {
-        open(current_);
-        refresh();
-    });
+    refresh_when_shown(
+        this, [this] { refresh(); }, room);
+    refresh_when_shown(
+        this,
+        [this] {
+            open(current_);
+            refresh();
+        },
+        look);
     open(current_);
     refresh();
 }
@@ -184,11 +200,7 @@ void PlanStation::show_adjustment(AdjustmentKind kind)
 
 void PlanStation::accept_all()
 {
-    // One after the other: what an earlier one changes may bring a later one up.
-    for (const auto& entry : catalogue()) {
-        const auto* line = room_.computed()->line(entry.kind);
-        if (line && line->state == LineState::Proposed) room_.decide(entry.kind, Answer::Accepted, {});
-    }
+    room_.accept_all();
 }
 
 void PlanStation::refresh()
@@ -205,6 +217,8 @@ void PlanStation::refresh()
     for (const auto& ease : room_.computed()->checks.ease) {
         if (!ease.holds) warnings << words::ease_warning(ease, look_.unit());
     }
+    if (const auto unwalked = words::unwalked(room_.computed()->checks); !unwalked.isEmpty()) warnings << unwalked;
+    not_done_->refresh();
     if (!warnings.isEmpty()) trouble_->setText(warnings.join("\n"));
     trouble_->setVisible(!warnings.isEmpty());
     int waiting = 0;
@@ -253,6 +267,31 @@ void PlanStation::open_beside(int way)
         show_adjustment(lines[static_cast<std::size_t>(next)].kind);
 }
 
+// A key held down is one gesture: it is written when it is let go, or when nothing more comes.
+void PlanStation::nudge(double tenths)
+{
+    current()->nudge(tenths);
+    settle_.start();
+}
+
+void PlanStation::keyReleaseEvent(QKeyEvent* e)
+{
+    if (!e->isAutoRepeat()) settle_nudge();
+    QWidget::keyReleaseEvent(e);
+}
+
+void PlanStation::settle_nudge()
+{
+    if (!settle_.isActive()) return;
+    settle_.stop();
+    room_.keep_trial();
+}
+
+void PlanStation::hideEvent(QHideEvent*)
+{
+    settle_nudge();
+}
+
 void PlanStation::keyPressEvent(QKeyEvent* e)
 {
     const double big = e->modifiers() & Qt::ShiftModifier ? 5 : 1;
@@ -261,9 +300,9 @@ void PlanStation::keyPressEvent(QKeyEvent* e)
         case Qt::Key_Down: open_beside(1); break;
         case Qt::Key_Space: current()->flip(); break;
         case Qt::Key_Plus:
-        case Qt::Key_Equal: current()->nudge(big); break;
+        case Qt::Key_Equal: nudge(big); break;
         case Qt::Key_Minus:
-        case Qt::Key_Underscore: current()->nudge(-big); break;
+        case Qt::Key_Underscore: nudge(-big); break;
         case Qt::Key_A: current()->amount_field().edit().setFocus(); break;
         case Qt::Key_Return:
         case Qt::Key_Enter:

@@ -1,5 +1,7 @@
 // plan_station.h: the proposed adjustments in fitting order, and the room they make all the way down.
 #pragma once
+#include <QTimer>
+
 #include "desk/room.h"
 #include "desk/shared/parts.h"
 
@@ -8,6 +10,7 @@ class QScrollArea;
 namespace sartorum::desk {
 
 class Card;
+class NotDoneView;
 class ZoneBox;
 
 class PlanStation : public QWidget {
@@ -23,6 +26,8 @@ signals:
 
 protected:
     void keyPressEvent(QKeyEvent*) override;
+    void keyReleaseEvent(QKeyEvent*) override;
+    void hideEvent(QHideEvent*) override;
 
 private:
     void refresh();
@@ -30,6 +35,8 @@ private:
     void accept_all();
     void show_beside();
     void open_beside(int way);
+    void nudge(double tenths);
+    void settle_nudge();
     [[nodiscard]] Card* current() const;
     Look& look_;
     Room& room_;
@@ -43,6 +50,8 @@ private:
     Button* onwards_;
     QScrollArea* scroll_;
     std::vector<ZoneBox*> zones_;
+    NotDoneView* not_done_;
+    QTimer settle_;
     Choices* beside_;
     std::vector<QWidget*> views_;  // beside the plan, one at a time
     bool top_ = true;

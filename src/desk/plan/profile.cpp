@@ -5,6 +5,7 @@
 #include <cmath>
 
 #include "core/plan/finished.h"
+#include "desk/shared/when_shown.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
@@ -13,8 +14,8 @@ Profile::Profile(Look& look, Room& room, QWidget* parent) : Panel{look, parent},
 {
     setMinimumWidth(300);
     setAccessibleName(tr("Room all the way down"));
-    connect(&room, &Room::changed, this, &Profile::describe);
-    connect(&look, &Look::changed, this, &Profile::describe);
+    refresh_when_shown(
+        this, [this] { describe(); }, room, look);
     describe();
 }
 

@@ -6,6 +6,7 @@
 
 #include "core/pattern/dart.h"
 #include "core/pattern/shoulder.h"
+#include "desk/shared/when_shown.h"
 #include "formats/painter_paths.h"
 #include "words/words.h"
 
@@ -50,8 +51,8 @@ ShoulderView::ShoulderView(Look& look, Room& room, QWidget* parent) : Panel{look
 {
     setMinimumWidth(300);
     setAccessibleName(tr("The shoulder, sewn"));
-    connect(&room, &Room::changed, this, &ShoulderView::describe);
-    connect(&look, &Look::changed, this, &ShoulderView::describe);
+    refresh_when_shown(
+        this, [this] { describe(); }, room, look);
     describe();
 }
 

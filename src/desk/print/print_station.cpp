@@ -3,12 +3,15 @@
 #include <QDir>
 #include <QFileDialog>
 #include <QHBoxLayout>
+#include <QMessageBox>
+#include <QPushButton>
 #include <QStandardPaths>
 #include <QThread>
 #include <QVBoxLayout>
 
 #include "core/paper/area.h"
 #include "desk/shared/empty_state.h"
+#include "desk/shared/when_shown.h"
 #include "formats/painter_paths.h"
 #include "formats/text_file.h"
 #include "formats/work_card.h"
@@ -24,11 +27,11 @@ public:
         setMinimumSize(420, 360);
         setAccessibleName(tr("How the pages lie"));
     }
-    void show(const formats::PrintJob& job, bool card)
+    void show(formats::PrintJob job, formats::Layout layout, bool card)
     {
-        job_ = job;
+        job_ = std::move(job);
         card_ = card;
-        layout_ = formats::lay_out(job_);
+        layout_ = std::move(layout);
         setAccessibleDescription(card ? tr("one page")
                                       : tr("%1 pages in %2 rows").arg(layout_.printed()).arg(layout_.rows));
         update();
@@ -181,7 +184,7 @@ PrintStation::PrintStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
     cancel_ = new Button{look, tr("Stop"), ButtonKind::Plain, pad};
     svg_ = new Button{look, tr("Save the pieces as SVG"), ButtonKind::Plain, pad};
     svg_->setObjectName("save_svg");
-    save_ = new Button{look, {}, ButtonKind::Primary, pad};
+    save_ = new Button{look, tr("Save the sheets as PDF"), ButtonKind::Primary, pad};
     save_->setObjectName("save_pages");
     column->addWidget(cancel_);
     column->addWidget(svg_);
@@ -199,8 +202,8 @@ PrintStation::PrintStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
     connect(save_, &Button::clicked, this, &PrintStation::save_pages);
     connect(svg_, &Button::clicked, this, &PrintStation::save_svg);
     connect(cancel_, &Button::clicked, this, [this] { stop_ = true; });
-    connect(&room, &Room::changed, this, &PrintStation::refresh);
-    connect(&look, &Look::changed, this, &PrintStation::refresh);
+    refresh_when_shown(
+        this, [this] { refresh(); }, room, look);
     refresh();
 }
 
@@ -208,15 +211,15 @@ PrintStation::~PrintStation()
 {
     stop_ = true;
     if (worker_) worker_->wait();
+    if (layer_) layer_->wait();
 }
 
 formats::PrintJob PrintStation::job() const
 {
     const int divide[] = {1, 2, 4, 1};
-    const bool practice = divide[kind_->chosen()] > 1;
-    return {practice ? formats::practice_pieces(*room_.computed()) : room_.computed()->altered.pieces,
-            paper_->chosen() == 0 ? formats::PaperSize::A4 : formats::PaperSize::Letter, divide[kind_->chosen()],
-            look_.unit(), room_.print_label()};
+    return formats::print_job(*room_.computed(),
+                              paper_->chosen() == 0 ? formats::PaperSize::A4 : formats::PaperSize::Letter,
+                              divide[kind_->chosen()], look_.unit(), room_.print_label());
 }
 
 int PrintStation::card_pages() const
@@ -243,8 +246,37 @@ void PrintStation::refresh()
     work_->setVisible(room_.computed().has_value());
     map_->computed = room_.computed() ? &*room_.computed() : nullptr;
     if (!room_.computed()) return;
+    ++generation_;
+    count_->setText(tr("Laying the pages out…"));
+    lay_out();
+}
+
+// Off the interface's thread, one at a time; a change meanwhile has it done once more.
+void PrintStation::lay_out()
+{
+    if (layer_) return;
+    layer_ = QThread::create([this, job = job(), generation = generation_] {
+        auto layout = formats::lay_out(job);
+        QMetaObject::invokeMethod(
+            this, [this, job, layout = std::move(layout), generation] { laid_out(job, layout, generation); });
+    });
+    layer_->start();
+}
+
+void PrintStation::laid_out(formats::PrintJob job, formats::Layout layout, int generation)
+{
+    layer_->wait();
+    layer_->deleteLater();
+    layer_ = nullptr;
+    if (!room_.computed()) return;
+    if (generation != generation_) return lay_out();
+    map_->show(std::move(job), std::move(layout), kind_->chosen() == WorkCard);
+    tell_pages();
+}
+
+void PrintStation::tell_pages()
+{
     const bool card = kind_->chosen() == WorkCard;
-    map_->show(job(), card);
     const int n = map_->pages();
     const int cards = card ? card_pages() : 0;
     count_->setText(!card ? tr("%1 sheets").arg(n) : cards == 1 ? tr("1 page") : tr("%1 pages").arg(cards));
@@ -274,17 +306,20 @@ void PrintStation::save_pages()
         said_->setText(tr("The folder “%1” is not there. Choose another.").arg(folder_->text()));
         return;
     }
+    const auto if_there = ask_to_replace(path);
+    if (!if_there) return;
     stop_ = false;
     cancel_->show();
     said_->setText(tr("Drawing the pages…"));
-    worker_ = QThread::create([this, path, card, job = job(), computed = *room_.computed(), unit = look_.unit()] {
+    worker_ = QThread::create([this, path, card, if_there = *if_there, job = job(), computed = *room_.computed(),
+                               unit = look_.unit()] {
         const auto progress = [this](int done, int all) {
             QMetaObject::invokeMethod(
                 this, [this, done, all] { said_->setText(tr("Page %1 of %2").arg(done).arg(all)); });
             return !stop_;
         };
-        const auto result = card ? formats::write_work_card(path, computed, job.label, job.paper, unit)
-                                 : formats::write_pages(path, job, progress);
+        const auto result = card ? formats::write_work_card(path, computed, job.label, job.paper, unit, if_there)
+                                 : formats::write_pages(path, job, if_there, progress);
         QMetaObject::invokeMethod(this, [this, result, path] { finish(result, path); });
     });
     worker_->start();
@@ -306,10 +341,29 @@ void PrintStation::finish(const Outcome<int>& result, const QString& path)
     }
 }
 
+std::optional<formats::IfThere> PrintStation::ask_to_replace(const QString& path)
+{
+    if (!QFileInfo::exists(path)) return formats::IfThere::Refuse;
+    QMessageBox question{QMessageBox::Question, tr("Replace the file?"),
+                         tr("%1 is there already. Replace it?").arg(QFileInfo{path}.fileName()),
+                         QMessageBox::NoButton, this};
+    auto* replace = question.addButton(tr("Replace it"), QMessageBox::AcceptRole);
+    auto* leave = question.addButton(tr("Leave it"), QMessageBox::RejectRole);
+    question.setDefaultButton(leave);
+    question.exec();
+    if (question.clickedButton() == replace) return formats::IfThere::Replace;
+    said_->setText(tr("%1 was left as it is. Nothing was written.").arg(QFileInfo{path}.fileName()));
+    return std::nullopt;
+}
+
 void PrintStation::save_svg()
 {
+    if (!room_.computed()) return;
     const QString path = file(".svg");
-    const auto ok = formats::write_file(path, formats::altered_svg(*room_.computed(), room_.print_label()));
+    const auto if_there = ask_to_replace(path);
+    if (!if_there) return;
+    const auto ok =
+        formats::write_file(path, formats::altered_svg(*room_.computed(), room_.print_label()), *if_there);
     said_->setText(ok ? tr("Saved %1").arg(QFileInfo{path}.fileName()) : words::refusal(ok.error(), look_.unit()));
     if (ok) emit written(path);
 }

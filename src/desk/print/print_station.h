@@ -17,6 +17,7 @@ public:
     PrintStation(Look&, Room&, QWidget* parent = nullptr);
     ~PrintStation() override;
     [[nodiscard]] bool working() const { return worker_ != nullptr; }
+    [[nodiscard]] bool laying_out() const { return layer_ != nullptr; }
 
 signals:
     void plan_wanted();
@@ -25,8 +26,13 @@ signals:
 private:
     enum Kind { Tiles, Half, Quarter, WorkCard };
     void refresh();
+    void lay_out();
+    void laid_out(formats::PrintJob, formats::Layout, int generation);
+    void tell_pages();
     void save_pages();
     void save_svg();
+    // Nothing is replaced unasked: none when it is to be left alone.
+    [[nodiscard]] std::optional<formats::IfThere> ask_to_replace(const QString& path);
     void finish(const Outcome<int>&, const QString& path);
     [[nodiscard]] formats::PrintJob job() const;
     [[nodiscard]] QString file(const QString& ending) const;
@@ -46,6 +52,8 @@ private:
     Button* svg_;
     Button* cancel_;
     QThread* worker_ = nullptr;
+    QThread* layer_ = nullptr;  // works out how the pages lie
+    int generation_ = 0;        // of what is to be shown; what was laid out for an earlier one is not
     std::atomic<bool> stop_ = false;
 };
 

@@ -6,6 +6,8 @@
 #include <QPainterPath>
 #include <algorithm>
 
+#include "words/words.h"
+
 namespace sartorum::desk {
 
 // Two lines that open a menu.
@@ -162,9 +164,11 @@ void Docket::refresh()
     else if (const auto known = room_.pattern_on_table())
         pattern_->show(known->name, known->second);
     else
-        pattern_->show(room_.chart() ? QString::fromStdString(room_.chart()->name) : tr("No pattern"),
-                       room_.chart() ? tr("by the chart, %1").arg(QString::fromStdString(room_.chart()->maker))
-                                     : tr("choose one"));
+        pattern_->show(room_.chart() ? words::chart_name(*room_.chart()) : tr("No pattern"),
+                       !room_.chart() ? tr("choose one")
+                       : room_.chart()->maker.empty()
+                           ? tr("by the chart")
+                           : tr("by the chart, %1").arg(QString::fromStdString(room_.chart()->maker)));
     const auto u = room_.book().undo_name();
     const auto r = room_.book().redo_name();
     undo_->setEnabled(u.has_value());

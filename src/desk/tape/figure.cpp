@@ -6,6 +6,7 @@
 #include <algorithm>
 #include <functional>
 
+#include "desk/shared/when_shown.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
@@ -54,11 +55,13 @@ Figure::Figure(Look& look, Room& room, QWidget* parent) : Panel{look, parent}, r
     setFocusPolicy(Qt::StrongFocus);
     setMinimumSize(520, 500);
     setAccessibleName(tr("Measures on the body"));
-    connect(&room, &Room::changed, this, [this] {
-        lay_out();
-        update();
-    });
-    connect(&look, &Look::changed, this, [this] { lay_out(); });
+    refresh_when_shown(
+        this,
+        [this] {
+            lay_out();
+            update();
+        },
+        room, look);
 }
 
 void Figure::set_current(Measure m)

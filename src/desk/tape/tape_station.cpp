@@ -6,6 +6,7 @@
 #include <QVBoxLayout>
 
 #include "desk/shared/empty_state.h"
+#include "desk/shared/when_shown.h"
 #include "desk/tape/dialogs.h"
 #include "desk/tape/figure.h"
 #include "desk/tape/pad_parts.h"
@@ -73,8 +74,8 @@ TapeStation::TapeStation(Look& look, Room& room, QWidget* parent)
         refresh_sections();
     });
     connect(link_, &TapeLink::trouble, this, [this](const QString& why) { live_->setText(why); });
-    connect(&room, &Room::changed, this, &TapeStation::refresh);
-    connect(&look, &Look::changed, this, &TapeStation::refresh);
+    refresh_when_shown(
+        this, [this] { refresh(); }, room, look);
     refresh();
 }
 
