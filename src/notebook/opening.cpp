@@ -70,11 +70,14 @@ Result<bool> only_our_tables(const QString& connection, int version)
         if (!known.contains(it.key()) || !real) return fail(Trouble::Foreign, it.key());
     }
     if (version != schema_version) return true;
+    QMap<QString, QSet<QString>> columns;
+    auto q =
+        ask(connection,
+            "SELECT m.name, c.name FROM sqlite_master m JOIN pragma_table_xinfo(m.name) c WHERE m.type = 'table'");
+    while (q.next()) columns[q.value(0).toString()].insert(q.value(1).toString());
     for (const auto& t : all_tables()) {
-        QSet<QString> columns;
-        auto q = ask(connection, "SELECT name FROM pragma_table_xinfo(?)", {t.table});
-        while (q.next()) columns.insert(q.value(0).toString());
-        if (columns != QSet<QString>(t.columns.begin(), t.columns.end())) return fail(Trouble::Foreign, t.table);
+        if (columns[t.table] != QSet<QString>(t.columns.begin(), t.columns.end()))
+            return fail(Trouble::Foreign, t.table);
     }
     return true;
 }

@@ -181,32 +181,47 @@ QStringList migration_from(int version)
     return out;
 }
 
+namespace {
+
+// Held as floating-point numbers, of which 0.0 and -0.0 compare alike and are not written alike.
+bool is_real(const QString& column)
+{
+    return column.endsWith("_mm") || column == "weight_kg" || column == "stretch";
+}
+
+}  // namespace
+
 // An inserted row is undone by its id alone; an updated or deleted one by the values it had. Only what changed is
 // kept of an update; numbers always, because 0.0 and -0.0 compare alike.
 QStringList undo_triggers()
 {
     QStringList out;
     for (const auto& [table, columns] : tracked()) {
-        const auto trigger = [&table = table](const char* op, const QString& row, const QStringList& values) {
+        const auto trigger = [&table = table](const char* op, const QString& row, const QString& when,
+                                              const QStringList& values) {
             const QString change =
                 QString{"INSERT INTO undo_change (act, tab, op, row) SELECT id, '%1', '%2', %3 FROM current_act"}
                     .arg(table, QLatin1String{op}, row);
             return QString{
-                "CREATE TRIGGER undo_%1_%2 AFTER %3 ON %2 WHEN EXISTS (SELECT 1 FROM current_act) BEGIN %4; "
+                "CREATE TRIGGER undo_%1_%2 AFTER %3 ON %2 WHEN EXISTS (SELECT 1 FROM current_act)%5 BEGIN %4; "
                 "END"}
                 .arg(QLatin1String{op}, table, QString{QLatin1String{op}}.toUpper(),
-                     (QStringList{change} + values).join("; "));
+                     (QStringList{change} + values).join("; "), when);
         };
-        QStringList changed;
-        QStringList all;
+        QStringList keep;
+        QStringList keep_changed;
+        QStringList differs;
         for (const auto& c : columns) {
-            const QString keep =
+            const QString value =
                 QString{"INSERT INTO undo_value SELECT (SELECT max(id) FROM undo_change), '%1', OLD.%1"}.arg(c);
-            all << keep;
-            changed << keep + QString{" WHERE OLD.%1 IS NOT NEW.%1 OR typeof(OLD.%1) = 'real'"}.arg(c);
+            differs << (is_real(c) ? QString{"quote(OLD.%1) <> quote(NEW.%1)"} : QString{"OLD.%1 IS NOT NEW.%1"})
+                           .arg(c);
+            keep << value;
+            keep_changed << value + " WHERE " + differs.last();
         }
-        out << trigger("insert", "NEW.id", {}) << trigger("update", "OLD.id", changed)
-            << trigger("delete", "OLD.id", all);
+        out << trigger("insert", "NEW.id", {}, {})
+            << trigger("update", "OLD.id", " AND (" + differs.join(" OR ") + ")", keep_changed)
+            << trigger("delete", "OLD.id", {}, keep);
     }
     return out;
 }

@@ -159,6 +159,7 @@ Result<bool> Notebook::replay(const char* from, const char* to)
         while (columns.next()) k.columns << columns.value(0).toString();
         if (!sound(k)) change.give_up({Trouble::Damaged, tr_("what an earlier act changed")});
     }
+    if (change.failed()) return change.commit(false);
     change.run("INSERT INTO current_act (id) VALUES (?)", {act});
     for (const auto& k : kept) {
         if (k.op == "update" && k.columns.isEmpty()) continue;

@@ -262,7 +262,7 @@ double time_on(const Velocity& v, double want, double whole)
     return t;
 }
 
-constexpr double at_end = 1e-6;  // of a path's time
+constexpr double end_share = 1e-6;  // of a path's time
 
 double end_time(const Curve& c)
 {
@@ -276,13 +276,13 @@ NearPlace nearest(const Curve& c, Point at)
     Geom::Coord off = 0;
     const auto t = c.nearestTime(at, &off);
     const double time = static_cast<double>(t.curve_index) + t.t;
-    return {time, off, time > at_end && time < end_time(c) - at_end};
+    return {time, off, time > end_share && time < end_time(c) - end_share};
 }
 
 Length length_to(const Curve& c, double time)
 {
-    if (time <= at_end) return {};
-    if (time >= end_time(c) - at_end) return length(c);
+    if (time <= end_share) return {};
+    if (time >= end_time(c) - end_share) return length(c);
     const auto whole = static_cast<std::size_t>(time);
     double sum = 0;
     for (std::size_t i = 0; i < whole; ++i) sum += segment_length(c, i);

@@ -139,7 +139,7 @@ Piece with_princess_seam(const Piece& front, PrincessFrom from, double share)
     const auto turn = turn_about(bp, Geom::angle_between(closed.leg_a - bp, closed.leg_b - bp));
     const Edge& whole = front.edges[parted];
     const auto [before, after] = split(whole.curve, time_at(whole.curve, length(whole.curve) * share));
-    const auto rides = [&](const Notch& n) {  // on what turns with the side panel's upper part
+    const auto rides = [&, after = after](const Notch& n) {  // on what turns with the side panel's upper part
         for (std::size_t i = parted; i < fold; ++i) {
             const Curve& c = i == parted ? after : front.edges[i].curve;
             if (n.on == front.edges[i].role && nearest(c, n.at).off < 0.1) return true;

@@ -235,15 +235,27 @@ Outcome<Parsed> parse(std::string_view text)
 
 }  // namespace
 
+namespace {
+
+// Nothing that is sewn is a kilometre long.
+Outcome<Length> sensible(double mm, std::string_view text)
+{
+    if (std::abs(mm) > largest_number) return refuse(Why::TextNotALength, std::string{text});
+    return Length::mm(mm);
+}
+
+}  // namespace
+
 Outcome<Length> parse_length(std::string_view text, Unit written)
 {
-    return parse(text).map([&](const Parsed& p) { return Length::mm(p.value * p.mm.value_or(mm_in(written))); });
+    return parse(text).and_then(
+        [&](const Parsed& p) { return sensible(p.value * p.mm.value_or(mm_in(written)), text); });
 }
 
 Outcome<Length> guess_length(std::string_view text, Unit usual)
 {
-    return parse(text).map([&](const Parsed& p) {
-        return Length::mm(p.value * p.mm.value_or(p.fraction ? mm_per_inch : mm_in(usual)));
+    return parse(text).and_then([&](const Parsed& p) {
+        return sensible(p.value * p.mm.value_or(p.fraction ? mm_per_inch : mm_in(usual)), text);
     });
 }
 

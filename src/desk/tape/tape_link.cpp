@@ -10,7 +10,6 @@ namespace {
 constexpr qint64 most_bytes_a_line = 64;
 constexpr int most_lines_a_second = 200;
 constexpr int most_not_understood = 20;
-constexpr double most_mm = 5000;
 constexpr int patience_ms = 3000;
 
 }  // namespace
@@ -77,25 +76,23 @@ void TapeLink::read()
 
 void TapeLink::take_line(const QByteArray& line)
 {
+    const auto read = formats::read_tape_line(line);
     if (state_ == State::Connecting) {
-        if (line != formats::tape_greeting)
+        if (read.word != formats::TapeWord::Greeting)
             return give_up(tr("What answers there is not a tape, or a newer one."));
         state_ = State::Ready;
         emit changed();
         return;
     }
-    const auto parts = line.split(' ');
-    bool number = false;
-    const double mm = parts.size() == 2 ? parts[1].toDouble(&number) : 0;
-    const bool sound = number && mm > 0 && mm <= most_mm;
-    if (sound && parts[0] == "LIVE")
-        emit live(Length::mm(mm));
-    else if (sound && parts[0] == "READ")
-        emit pressed(Length::mm(mm));
-    else if (line == "BYE")
-        put_down();
-    else if (++not_understood_ > most_not_understood)
-        give_up(tr("The tape speaks nonsense. It was put down; nothing of it was kept."));
+    switch (read.word) {
+        case formats::TapeWord::Live: emit live(read.length); break;
+        case formats::TapeWord::Read: emit pressed(read.length); break;
+        case formats::TapeWord::Bye: put_down(); break;
+        case formats::TapeWord::Greeting:
+        case formats::TapeWord::NotUnderstood:
+            if (++not_understood_ > most_not_understood)
+                give_up(tr("The tape speaks nonsense. It was put down; nothing of it was kept."));
+    }
 }
 
 }  // namespace sartorum::desk
