@@ -11,6 +11,7 @@
 #include "desk/demo.h"
 #include "desk/dialogs/flat_pattern.h"
 #include "desk/plan/plan_station.h"
+#include "desk/print/print_station.h"
 #include "desk/tape/dialogs.h"
 #include "desk/tape/tape_station.h"
 #include "desk/window.h"
@@ -82,6 +83,8 @@ int main(int argc, char** argv)
     look.set_night(false);
     window.go_to(Station::Print);
     window.findChild<QLineEdit*>("print_folder")->setText("Patterns");
+    auto* print = window.findChild<PrintStation*>();
+    while (print->laying_out()) QTest::qWait(10);
     shot("print");
     // A top: the shirt-dress bodice.
     const auto bodice = room.book().patterns().front().id;

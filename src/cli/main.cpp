@@ -348,7 +348,7 @@ Options options_of(const QCommandLineParser& parser, const Command& command)
     for (const auto& name : parser.optionNames()) {
         if (!everywhere.contains(name) && !command.takes.contains(name))
             throw Stop{exit_bad_input, QString{"%1 has no use for --%2."}.arg(QLatin1String{command.name}, name)};
-        if (parser.values(name).size() > 1)
+        if (parser.optionNames().count(name) > 1)
             throw Stop{exit_bad_input, QString{"--%1 is said twice. Say it once."}.arg(name)};
     }
     if (parser.positionalArguments().size() > 1)
@@ -406,6 +406,8 @@ Said run(const QCommandLineParser& parser)
 int main(int argc, char** argv)
 {
     std::signal(SIGPIPE, SIG_IGN);
+    // Sentences of our own only: what a library has to say of the desktop it runs on is no part of the answer.
+    qInstallMessageHandler([](QtMsgType, const QMessageLogContext&, const QString&) {});
     if (qEnvironmentVariableIsEmpty("QT_QPA_PLATFORM")) qputenv("QT_QPA_PLATFORM", "offscreen");
     QGuiApplication app{argc, argv};
     QGuiApplication::setApplicationName("sartorum-cli");

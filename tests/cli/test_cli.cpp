@@ -287,6 +287,115 @@ private slots:
         QCOMPARE(r.code, 2);
         QVERIFY(!r.err.isEmpty());
     }
+    void what_is_not_done_is_said_first_and_nothing_is_written_unless_it_may_be()
+    {
+        QTemporaryDir dir;
+        const QString plan = QString{SARTORUM_SOURCE_DIR} + "/tests/hostile/plan-refused-amount.json";
+        const QStringList top{"--chart", demo("windlass-dress.csv"), "--pattern", demo("windlass-bodice.svg"),
+                              "--body",  demo("ottilie.json"),       "--plan",    plan};
+        for (const char* command : {"apply", "check", "print"}) {
+            const QString out = dir.filePath(QString{command} + ".out");
+            const bool writes = QLatin1String{command} != QLatin1String{"check"};
+            const QStringList to = writes ? QStringList{"--out", out} : QStringList{};
+            auto r = run(QStringList{command} + top + to);
+            QCOMPARE(r.code, 1);
+            QVERIFY2(r.err.startsWith("NOT DONE: Bust. "), r.err);
+            QVERIFY(r.out.startsWith("NOT DONE: Bust. "));
+            QVERIFY(!QFile::exists(out));
+            r = run(QStringList{command} + top + to + QStringList{"--go-on"});
+            QVERIFY(r.err.startsWith("NOT DONE: Bust. "));
+            if (writes) QCOMPARE(r.code, 0);
+            QCOMPARE(QFile::exists(out), writes);
+        }
+        const auto j = json::parse(run(QStringList{"plan", "--json"} + top).out.toStdString());
+        QCOMPARE(j["not_done"].size(), std::size_t{1});
+        QCOMPARE(j["not_done"][0]["adjustment"].get<std::string>(), std::string{"bust"});
+        // An adjustment this garment has not got.
+        const auto skirt = run(QStringList{"apply"} + files().mid(0, 6) + QStringList{"--plan", plan});
+        QCOMPARE(skirt.code, 1);
+        QVERIFY2(skirt.err.contains("nothing it could be done on"), skirt.err);
+    }
+    void a_pattern_without_seams_never_passes_the_check_in_silence()
+    {
+        QStringList with = files().mid(0, 6);
+        with[3] = QString{SARTORUM_SOURCE_DIR} + "/tests/hostile/no-seams.svg";
+        const auto r = run(QStringList{"check", "--size", "16"} + with);
+        QCOMPARE(r.code, 1);
+        QVERIFY(r.err.contains("front side, back side"));
+    }
+    void an_old_file_is_left_unless_force_is_said_and_stays_whole_on_a_full_disk()
+    {
+        QTemporaryDir dir;
+        const QString out = dir.filePath("x.svg");
+        QFile f{out};
+        QVERIFY(f.open(QIODevice::WriteOnly) && f.write("an old file") > 0);
+        f.close();
+        const auto bytes = [&] {
+            QFile g{out};
+            return g.open(QIODevice::ReadOnly) ? g.readAll() : QByteArray{};
+        };
+        const QStringList apply = QStringList{"apply"} + files().mid(0, 6) + QStringList{"--out", out};
+        auto r = run(apply);
+        QCOMPARE(r.code, 2);
+        QVERIFY(r.err.contains("there already"));
+        QCOMPARE(bytes(), QByteArray{"an old file"});
+        for (const char* shell : {"ulimit -f 4; trap '' XFSZ; exec \"$0\" \"$@\""}) {
+            QProcess p;
+            p.start("sh", QStringList{"-c", shell, SARTORUM_CLI} + apply + QStringList{"--force"});
+            p.waitForFinished();
+            QCOMPARE(p.exitCode(), 1);
+            QVERIFY(p.readAllStandardError().contains("took no more"));
+            QCOMPARE(bytes(), QByteArray{"an old file"});
+        }
+        QCOMPARE(run(apply + QStringList{"--force"}).code, 0);
+        QVERIFY(bytes().startsWith("<?xml"));
+        for (const char* wrong : {"/dev/null", "/", "/no/such/folder/x.svg"}) {
+            r = run(QStringList{"apply"} + files().mid(0, 6) + QStringList{"--force", "--out", wrong});
+            QVERIFY(r.code != 0 && !r.err.isEmpty());
+        }
+        // Nobody reads, or what reads has no room.
+        for (const char* shell : {"\"$0\" \"$@\" >/dev/full", "\"$0\" \"$@\" | true; exit ${PIPESTATUS[0]}"}) {
+            QProcess p;
+            p.start("bash", QStringList{"-c", shell, SARTORUM_CLI} + QStringList{"apply"} + files());
+            p.waitForFinished();
+            QCOMPARE(p.exitCode(), 1);
+            QVERIFY(p.readAllStandardError().contains("could not be written out whole"));
+        }
+    }
+    void unknown_and_ill_valued_options_are_named()
+    {
+        const auto refused = [](const QStringList& arguments, const char* named) {
+            const auto r = run(arguments);
+            const bool ok = r.code == 2 && r.err.contains(named) && r.out.isEmpty();
+            if (!ok) qWarning("%s: %d %s", named, r.code, r.err.constData());
+            return ok;
+        };
+        const QStringList compare{"compare", "--chart", demo("towpath-paper.csv"), "--body", demo("ottilie.json")};
+        QVERIFY(refused(compare + QStringList{"--unit", "ell"}, "--unit ell"));
+        QVERIFY(refused(compare + QStringList{"--garment", "cape"}, "--garment cape"));
+        QVERIFY(refused(compare + QStringList{"--type", "tall"}, "--type tall"));
+        QVERIFY(refused(compare + QStringList{"--colour", "red"}, "colour"));
+        QVERIFY(refused(compare + QStringList{"--out", "x"}, "--out"));
+        QVERIFY(refused(compare + QStringList{"--json", "--json"}, "said twice"));
+        QVERIFY(refused(compare + QStringList{"more"}, "more"));
+        QVERIFY(refused({"compare", "--body", demo("ottilie.json")}, "--chart"));
+        QVERIFY(refused({"dance"}, "dance"));
+        QVERIFY(refused({}, "compare, plan"));
+        const QStringList print = QStringList{"print"} + files().mid(0, 6);
+        QVERIFY(refused(print + QStringList{"--out", "x.pdf", "--paper", "a3"}, "--paper a3"));
+        QVERIFY(refused(print + QStringList{"--out", "x.pdf", "--kind", "poster"}, "--kind poster"));
+        QVERIFY(refused(print, "--out"));
+        QVERIFY(refused(print + QStringList{"--size", "16", "--plan", "p.json"}, "--size"));
+    }
+    void the_document_lists_every_adjustment_as_the_catalogue_has_it()
+    {
+        QFile f{QString{SARTORUM_SOURCE_DIR} + "/docs/cli.md"};
+        QVERIFY(f.open(QIODevice::ReadOnly));
+        const auto r = run({"adjustments"});
+        QCOMPARE(r.code, 0);
+        QVERIFY2(f.readAll().contains(r.out), "sartorum-cli adjustments > the table in docs/cli.md");
+        QCOMPARE(json::parse(run({"adjustments", "--json"}).out.toStdString()).size(), std::size_t{30});
+    }
 };
 SARTORUM_TEST(TestCli)
 #include "test_cli.moc"

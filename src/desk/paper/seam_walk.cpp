@@ -100,7 +100,7 @@ QRectF SeamWalk::column(std::size_t i) const
     const double k = text_scale();
     const double left = 178 * k;
     const double last = std::max(230 * k, (width() - left - 16) / (n + 1));
-    const double w = (width() - left - 16 - last) / n;
+    const double w = n > 0 ? (width() - left - 16 - last) / n : 0;
     const bool pair = static_cast<double>(i) < n;
     return {left + w * (pair ? double(i) : n), 8, (pair ? w : last) - 8, height() - 16.0};
 }

@@ -12,8 +12,19 @@ NotDoneView::NotDoneView(Look& look, Room& room, QWidget* parent)
 {
     setObjectName("not_done");
     setAccessibleName(tr("Not done"));
-    column_->setContentsMargins(14, 8, 10, 8);
+    column_->setContentsMargins(46, 10, 10, 10);
     hide();
+}
+
+void NotDoneView::paintEvent(QPaintEvent* e)
+{
+    Panel::paintEvent(e);
+    QPainter p{this};
+    p.setRenderHint(QPainter::Antialiasing);
+    p.setPen(QPen{look_.dyes().madder, 1});
+    p.setBrush(look_.dyes().madder_wash);
+    p.drawRoundedRect(QRectF{rect()}.adjusted(1, 1, -1, -1), 4, 4);
+    draw_triangle(p, look_, {23, 28}, 10);
 }
 
 void NotDoneView::refresh()

@@ -13,6 +13,9 @@ public:
     NotDoneView(Look&, Room&, QWidget* parent = nullptr);
     void refresh();
 
+protected:
+    void paintEvent(QPaintEvent*) override;
+
 signals:
     void opened(AdjustmentKind);  // to change its amount or its way
 
