@@ -191,7 +191,11 @@ double plain_ms(const std::vector<Piece>& pieces)
 double start_ms(const QString& program, const QStringList& arguments)
 {
     return timed_ms([&] {
-        if (QProcess::execute(program, arguments) != 0) qFatal("%s did not run", qPrintable(program));
+        QProcess p;
+        p.setStandardOutputFile(QProcess::nullDevice());
+        p.setStandardErrorFile(QProcess::nullDevice());
+        p.start(program, arguments);
+        if (!p.waitForFinished(60'000) || p.exitCode() != 0) qFatal("%s did not run", qPrintable(program));
     });
 }
 

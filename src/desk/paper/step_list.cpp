@@ -186,8 +186,9 @@ void StepList::refresh()
     check_->setText(check.isEmpty() ? QString{} : tr("Before you go on: %1").arg(check));
     check_->setVisible(!check.isEmpty());
     const auto& d = look_.dyes();
-    check_->setStyleSheet(QString{"background:%1; color:%2; padding:8px 10px; border-radius:3px;"}.arg(
-        d.lichen_wash.name(), d.lichen_ink.name()));
+    const QString dress = QString{"background:%1; color:%2; padding:8px 10px; border-radius:3px;"}.arg(
+        d.lichen_wash.name(), d.lichen_ink.name());
+    if (check_->styleSheet() != dress) check_->setStyleSheet(dress);
     done_->setEnabled(here + 1 < static_cast<int>(steps.size()));
     back_->setEnabled(here > 0);
     const auto& picture = steps[std::size_t(here)].picture;

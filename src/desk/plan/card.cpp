@@ -178,9 +178,15 @@ void Card::refresh()
     }
     looked_->setVisible(open_ && l->look_again);
     resizeEvent(nullptr);
-    setAccessibleDescription(words::amount(l->amount, look_.unit(), true) + ", " + words::why(*l, look_.unit()) +
-                             ", " + state_text(*l));
-    update();
+    const QString now =
+        words::amounts(*l, look_.unit()) + ", " + words::why(*l, look_.unit()) + ", " + state_text(*l);
+    // A closed card shows no more than it says, and the word that something above it came later.
+    const auto after = l->look_again ? std::optional{*l->look_again} : std::nullopt;
+    const bool same = now == accessibleDescription() && after == shown_after_ && !open_ && !was_open_;
+    was_open_ = open_;
+    shown_after_ = after;
+    setAccessibleDescription(now);
+    if (!same) update();
 }
 
 QString Card::state_text(const PlanLine& l) const

@@ -52,6 +52,8 @@ private:
     Room& room_;
     AdjustmentKind kind_;
     bool open_ = false;
+    bool was_open_ = false;
+    std::optional<AdjustmentKind> shown_after_;  // what came after it, as it was painted last
     std::optional<Drag> drag_;
     Toggle* toggle_;
     LengthField* amount_;

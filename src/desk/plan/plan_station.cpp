@@ -7,6 +7,7 @@
 #include <QTimer>
 #include <QVBoxLayout>
 #include <algorithm>
+#include <utility>
 
 #include "desk/plan/card.h"
 #include "desk/plan/finished_view.h"
@@ -40,8 +41,9 @@ public:
             return room_.computed() && room_.computed()->line(c->kind());
         });
         setVisible(any);
-        number_ = number;
-        update();
+        // Painting a zone paints every card in it: only when the zone itself looks otherwise.
+        const bool sewn = any_accepted();
+        if (number != std::exchange(number_, number) || sewn != std::exchange(sewn_, sewn)) update();
         return any;
     }
     void add(Card* card)
@@ -63,11 +65,7 @@ protected:
         p.setPen(d.faded);
         p.setFont(look_.lato(12.5));
         p.drawText(QRectF{14, 36, 92, 90}, Qt::TextWordWrap, why_);
-        bool sewn = false;
-        for (const auto* c : cards_) {
-            const auto* line = room_.computed() ? room_.computed()->line(c->kind()) : nullptr;
-            sewn = sewn || (line && line->state == LineState::Accepted);
-        }
+        const bool sewn = any_accepted();
         const double x = 124;
         draw_thread(p, look_, {x, 0}, {x, double(height())}, sewn);
         const QRectF swatch{x - 11, 16, 22, 22};
@@ -80,10 +78,18 @@ protected:
     }
 
 private:
+    [[nodiscard]] bool any_accepted() const
+    {
+        return std::any_of(cards_.begin(), cards_.end(), [&](const Card* c) {
+            const auto* line = room_.computed() ? room_.computed()->line(c->kind()) : nullptr;
+            return line && line->state == LineState::Accepted;
+        });
+    }
     Room& room_;
     QString name_;
     QString why_;
     int number_;
+    bool sewn_ = false;
     QVBoxLayout* column_;
     std::vector<Card*> cards_;
 };

@@ -5,6 +5,7 @@
 #include <QLocale>
 #include <QPainterPath>
 #include <algorithm>
+#include <utility>
 
 #include "words/words.h"
 
@@ -22,6 +23,7 @@ public:
     }
     void show(const QString& first, const QString& second)
     {
+        if (first == first_ && second == second_ && !look_changed()) return;
         first_ = first;
         second_ = second;
         setAccessibleName(name_ + ": " + first);
@@ -63,10 +65,12 @@ protected:
     }
 
 private:
+    [[nodiscard]] bool look_changed() { return look_.scale() != std::exchange(scale_, look_.scale()); }
     Look& look_;
     QString name_;
     QString first_;
     QString second_;
+    double scale_ = 0;
 };
 
 // A bent arrow, back or forth.
@@ -147,7 +151,27 @@ void Docket::show(Station current, const std::vector<bool>& finished)
 {
     current_ = current;
     finished_ = finished;
-    update();
+    update_if_new();
+}
+
+QString Docket::painted() const
+{
+    QString out = progress() + (room_.sizes_chosen() ? "+" : "-") + QString::number(static_cast<int>(current_)) +
+                  (look_.night() ? "n" : "d") + QString::number(look_.scale()) + wearer_->accessibleName() +
+                  pattern_->accessibleName();
+    for (const auto& size : {room_.plan().waist_size, room_.plan().hip_size, room_.plan().bust_size})
+        out += "|" + QString::fromStdString(size);
+    for (const bool f : finished_) out += f ? "1" : "0";
+    if (room_.advice()) {
+        for (const auto m : room_.advice()->levels) out += QString::number(static_cast<int>(m)) + ",";
+    }
+    return out;
+}
+
+void Docket::update_if_new()
+{
+    const QString now = painted();
+    if (now != std::exchange(painted_, now)) update();
 }
 
 void Docket::refresh()
@@ -178,7 +202,36 @@ void Docket::refresh()
     undo_->setToolTip(undo_->accessibleName());
     redo_->setToolTip(redo_->accessibleName());
     unit_->choose(look_.unit() == Unit::Inch ? 1 : 0);
-    update();
+    update_if_new();
+}
+
+QString Docket::progress() const
+{
+    const bool chosen = room_.sizes_chosen();
+    QString say;
+    switch (current_) {
+        case Station::Tape: {
+            int kept = 0;
+            const auto round = room_.measures();
+            for (const auto m : round) kept += room_.body().taken(m).has_value();
+            say = tr("%1 of %2 measures kept").arg(kept).arg(round.size());
+            break;
+        }
+        case Station::Chart: say = chosen ? tr("size chosen") : tr("size to choose"); break;
+        case Station::Plan: {
+            int n = 0;
+            if (room_.computed())
+                for (const auto& l : room_.computed()->lines) n += l.state == LineState::Accepted;
+            say = tr("%1 accepted").arg(n);
+            break;
+        }
+        case Station::Paper:
+            say = room_.computed() ? tr("step %1 of %2").arg(room_.step() + 1).arg(room_.computed()->steps.size())
+                                   : QString{};
+            break;
+        case Station::Print: say = tr("pages to keep"); break;
+    }
+    return say;
 }
 
 void Docket::paintEvent(QPaintEvent*)
@@ -247,32 +300,9 @@ void Docket::paintEvent(QPaintEvent*)
                   : finished_[std::size_t(i)] ? Knot::Done
                                               : Knot::Later);
     }
-    QString say;
-    switch (current_) {
-        case Station::Tape: {
-            int kept = 0;
-            const auto round = room_.measures();
-            for (const auto m : round) kept += room_.body().taken(m).has_value();
-            say = tr("%1 of %2 measures kept").arg(kept).arg(round.size());
-            break;
-        }
-        case Station::Chart: say = chosen ? tr("size chosen") : tr("size to choose"); break;
-        case Station::Plan: {
-            int n = 0;
-            if (room_.computed())
-                for (const auto& l : room_.computed()->lines) n += l.state == LineState::Accepted;
-            say = tr("%1 accepted").arg(n);
-            break;
-        }
-        case Station::Paper:
-            say = room_.computed() ? tr("step %1 of %2").arg(room_.step() + 1).arg(room_.computed()->steps.size())
-                                   : QString{};
-            break;
-        case Station::Print: say = tr("pages to keep"); break;
-    }
     p.setPen(d.faded);
     p.setFont(look_.lato(12.5));
-    p.drawText(QRectF{left - 40, 34, 250, 18}, Qt::AlignHCenter, say);
+    p.drawText(QRectF{left - 40, 34, 250, 18}, Qt::AlignHCenter, progress());
 }
 
 }  // namespace sartorum::desk

@@ -25,6 +25,10 @@ protected:
 
 private:
     void refresh();
+    // What is written at the right, and all that this paints: it is painted anew when that is another.
+    [[nodiscard]] QString progress() const;
+    [[nodiscard]] QString painted() const;
+    void update_if_new();
     Look& look_;
     Room& room_;
     DocketItem* wearer_;
@@ -32,6 +36,7 @@ private:
     QAbstractButton* undo_;
     QAbstractButton* redo_;
     Choices* unit_;
+    QString painted_;
     Station current_ = Station::Tape;
     std::vector<bool> finished_ = std::vector<bool>(station_count, false);
 };

@@ -135,7 +135,9 @@ Rail::Rail(Look& look, QWidget* parent) : QWidget{parent}, look_{look}
 void Rail::show(Station current, const std::vector<bool>& finished)
 {
     for (std::size_t i = 0; i < buttons_.size(); ++i) {
-        buttons_[i]->active = i == static_cast<std::size_t>(current);
+        const bool active = i == static_cast<std::size_t>(current);
+        if (active == buttons_[i]->active && finished[i] == buttons_[i]->finished) continue;
+        buttons_[i]->active = active;
         buttons_[i]->finished = finished[i];
         buttons_[i]->setAccessibleDescription(buttons_[i]->active ? tr("here")
                                               : finished[i]       ? tr("finished")
