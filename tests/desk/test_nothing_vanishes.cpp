@@ -5,6 +5,7 @@
 #include <QSqlDatabase>
 #include <QSqlQuery>
 #include <random>
+#include <stdexcept>
 
 #include "desk/chart/place_among.h"
 #include "desk/plan/not_done_view.h"
@@ -304,6 +305,22 @@ private slots:
         Window large{look};
         large.fit({0, 0, 3840, 2100});
         QCOMPARE(large.size(), QSize(1280, 800));
+    }
+    void what_a_library_throws_ends_in_a_sentence()
+    {
+        struct Throws : QObject {
+            bool event(QEvent*) override { throw std::out_of_range{"a library's own words"}; }
+        } throws;
+        auto* app = qobject_cast<desk::Application*>(QCoreApplication::instance());
+        QVERIFY(app);
+        Desk d{at(), true};
+        connect(app, &desk::Application::failed, d.window.get(), &Window::tell);
+        QCoreApplication::postEvent(&throws, new QEvent{QEvent::User});
+        QCoreApplication::sendPostedEvents();
+        QVERIFY(d.find("foot")->accessibleName().contains("could not be worked out"));
+        QVERIFY(!d.find("foot")->accessibleName().contains("own words"));
+        d.window->go_to(Station::Chart);
+        QVERIFY(d.window->report().text().contains("could not be worked out"));
     }
     void the_report_holds_versions_and_refusals_and_nothing_of_a_body()
     {

@@ -416,7 +416,10 @@ private slots:
         std::mt19937 rng{17};
         const auto one_of = [&](int n) { return static_cast<int>(rng() % static_cast<unsigned>(n)); };
         auto book = std::move(*Notebook::open(at("undone.sartorum")));
-        const SizeChart chart{"Chart", "Maker", {{"8", {{Measure::Waist, Length::mm(640)}}, 0}, {"10", {{Measure::Waist, Length::mm(680)}}, 0}}};
+        const SizeChart chart{
+            "Chart",
+            "Maker",
+            {{"8", {{Measure::Waist, Length::mm(640)}}, 0}, {"10", {{Measure::Waist, Length::mm(680)}}, 0}}};
         const Id wearer = *book->add_wearer("Ottilie", {2026, 11, 3});
         const Id pattern = *book->add_pattern("Lockside", "Towpath", "<svg/>", *book->add_chart(chart));
         QStringList states{all(*book)};
