@@ -253,7 +253,10 @@ void Card::paintEvent(QPaintEvent*)
         : l->look_again ? tr("look again: %1 came after").arg(words::adjustment_name(*l->look_again).toLower())
                         : state_text(*l);
     p.setFont(look_.lato(12.5, QFont::DemiBold));
-    const double w = p.fontMetrics().horizontalAdvance(state) + 16;
+    // In a narrow window the amount goes before the words about it.
+    const QString chip_text =
+        p.fontMetrics().elidedText(state, Qt::ElideRight, static_cast<int>(width() - x - 90 * k - 32));
+    const double w = p.fontMetrics().horizontalAdvance(chip_text) + 16;
     const QRectF chip{width() - w - 16, (closed_height - 38.0) * k, w, 22 * k};
     p.setPen(d.ink);
     p.setFont(look_.cabin(16));
@@ -301,7 +304,7 @@ void Card::paintEvent(QPaintEvent*)
                                               : d.walnut_wash);
     p.drawRoundedRect(chip, 3, 3);
     p.setPen(l->state == LineState::Refused ? d.madder_ink : good ? d.lichen_ink : asks ? d.weld_ink : d.walnut);
-    p.drawText(chip, Qt::AlignCenter, state);
+    p.drawText(chip, Qt::AlignCenter, chip_text);
     if (!open_) return;
     draw_chain(p, *l);
     p.setPen(d.ink);
