@@ -471,8 +471,10 @@ private slots:
     void every_statement_of_the_format_is_quoted_by_a_test()
     {
         const auto doc = QString::fromUtf8(bytes_of(QString{SARTORUM_SOURCE_DIR} + "/docs/notebook-format.md"));
-        const auto tests =
-            QString::fromUtf8(bytes_of(QString{SARTORUM_SOURCE_DIR} + "/tests/notebook/test_notebook.cpp"));
+        QString tests;
+        for (const char* file : {"test_notebook.cpp", "test_strange_notebooks.cpp"})
+            tests += QString::fromUtf8(
+                bytes_of(QString{SARTORUM_SOURCE_DIR} + "/tests/notebook/" + QLatin1String{file}));
         auto it = QRegularExpression{"\\*\\*(N-[0-9]+)\\*\\*"}.globalMatch(doc);
         int statements = 0;
         while (it.hasNext()) {
@@ -480,7 +482,7 @@ private slots:
             QVERIFY2(tests.contains(n), qPrintable(n));
             ++statements;
         }
-        QCOMPARE(statements, 10);
+        QCOMPARE(statements, 17);
     }
 };
 SARTORUM_TEST(TestNotebook)
