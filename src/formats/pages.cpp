@@ -251,6 +251,11 @@ Layout lay_out_within(const PrintJob& job, double widest)
 
 }  // namespace
 
+QSizeF page_mm(PaperSize paper)
+{
+    return page_size(paper).size(QPageSize::Millimeter);
+}
+
 Layout lay_out(const PrintJob& job)
 {
     // Rows of pieces as wide as two to seven pages: the one that needs the fewest.

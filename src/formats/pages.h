@@ -61,6 +61,7 @@ struct Layout {
 inline constexpr double page_margin_mm = 10;
 inline constexpr double tile_overlap_mm = 10;
 
+[[nodiscard]] QSizeF page_mm(PaperSize);
 [[nodiscard]] Layout lay_out(const PrintJob&);
 // Paints the whole laid-out sheet in millimetres; the pages and the preview on screen are the same drawing.
 void paint_sheet(QPainter&, const PrintJob&, const Layout&);

@@ -184,9 +184,11 @@ Result<bool> Notebook::prepare_to_write(bool fresh)
     return bring_up(connection_, version);
 }
 
-Result<std::unique_ptr<Notebook>> Notebook::open(const QString& path)
+Result<std::unique_ptr<Notebook>> Notebook::open(const QString& given)
 {
-    const QFileInfo info{path};
+    const QFileInfo info{given};
+    // By whatever name or link it is called: one file has one lock, and its copies lie beside it.
+    const QString path = info.exists() ? info.canonicalFilePath() : given;
     const bool missing = !info.exists() || info.size() == 0;
     if (!missing) {
         if (auto ok = looks_like_a_notebook(info); !ok) return tl::make_unexpected(ok.error());

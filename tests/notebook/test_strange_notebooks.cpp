@@ -440,6 +440,9 @@ private slots:
         (void)*first->add_wearer("Bram", {2026, 1, 1});
         QVERIFY(second->changed_elsewhere() && !second->changed_elsewhere());
         QCOMPARE(second->wearers().size(), std::size_t{2});
+        QVERIFY(QFile::link(path, at("another-name.sartorum")));
+        const auto third = Notebook::open(at("another-name.sartorum"));
+        QVERIFY(third.has_value() && (*third)->looks_only());  // one file, by whatever name
         first.reset();
         QVERIFY(*second->try_to_write());
         QVERIFY(second->add_wearer("Cornelis", {2026, 1, 1}).has_value());

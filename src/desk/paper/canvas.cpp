@@ -192,6 +192,21 @@ void Canvas::zoom_to_step()
     update();
 }
 
+// Drawn once for as long as the sheet lies still: a hand that drags an amount does not move it.
+const QPixmap& Canvas::squared_sheet(const QTransform& t)
+{
+    const double ratio = devicePixelRatioF();
+    const SheetShown now{size() * ratio, t, look_.night()};
+    if (now == sheet_shown_ && !squared_.isNull()) return squared_;
+    sheet_shown_ = now;
+    squared_ = QPixmap{now.pixels};
+    squared_.setDevicePixelRatio(ratio);
+    squared_.fill(look_.dyes().sheet);
+    QPainter p{&squared_};
+    draw_squares(p, t);
+    return squared_;
+}
+
 void Canvas::draw_squares(QPainter& p, const QTransform& t)
 {
     const QRectF seen = t.inverted().mapRect(QRectF{rect()});
@@ -213,10 +228,9 @@ void Canvas::paintEvent(QPaintEvent*)
 {
     QPainter p{this};
     p.setRenderHint(QPainter::Antialiasing);
-    p.fillRect(rect(), look_.dyes().sheet);
-    if (!room_.computed()) return;
+    if (!room_.computed()) return p.fillRect(rect(), look_.dyes().sheet);
     const QTransform t = sheet_to_screen();
-    draw_squares(p, t);
+    p.drawPixmap(0, 0, squared_sheet(t));
     for (const auto& [id, placed] : places())
         draw_piece(p, *find_piece(room_.computed()->bought.pieces, id), placed);
     const auto& step = room_.computed()->steps[std::size_t(room_.step())];

@@ -2,6 +2,7 @@
 // squared paper; the current step drawn on its piece. Zoom with the wheel or + −, pan by dragging or with Shift
 // and arrows; P plays the step.
 #pragma once
+#include <QPixmap>
 #include <QVariantAnimation>
 
 #include "desk/room.h"
@@ -46,6 +47,15 @@ private:
     void draw_measures(QPainter&, const Piece&, const QTransform&);
     void draw_name(QPainter&, const Piece&, const QTransform&);
     void draw_squares(QPainter&, const QTransform&);
+    const QPixmap& squared_sheet(const QTransform&);
+    struct SheetShown {
+        QSize pixels;
+        QTransform at;
+        bool night = false;
+        friend bool operator==(const SheetShown&, const SheetShown&) = default;
+    };
+    SheetShown sheet_shown_;
+    QPixmap squared_;
     Look& look_;
     Room& room_;
     PaperView view_ = PaperView::Step;

@@ -247,7 +247,15 @@ void PrintStation::refresh()
     map_->computed = room_.computed() ? &*room_.computed() : nullptr;
     if (!room_.computed()) return;
     ++generation_;
+    if (kind_->chosen() == WorkCard) {  // one page after the other: there is nothing to lay out
+        formats::Layout page;
+        page.page = formats::page_mm(job().paper);
+        map_->show(job(), page, true);
+        return tell_pages();
+    }
     count_->setText(tr("Laying the pages out…"));
+    save_->setText(tr("Save the sheets as PDF"));
+    save_->setAccessibleName(save_->text());
     lay_out();
 }
 
@@ -268,7 +276,7 @@ void PrintStation::laid_out(formats::PrintJob job, formats::Layout layout, int g
     layer_->wait();
     layer_->deleteLater();
     layer_ = nullptr;
-    if (!room_.computed()) return;
+    if (!room_.computed() || kind_->chosen() == WorkCard) return;
     if (generation != generation_) return lay_out();
     map_->show(std::move(job), std::move(layout), kind_->chosen() == WorkCard);
     tell_pages();

@@ -17,6 +17,7 @@ void Foot::show_keys(const Keys& keys)
 
 void Foot::show_kept(const QString& text)
 {
+    if (text == kept_ && trouble_.isEmpty()) return;
     kept_ = text;
     trouble_.clear();
     setAccessibleName(text);
