@@ -467,7 +467,7 @@ json not_done_json(const Computed& computed, Unit unit)
     json out = json::array();
     for (const auto& n : computed.not_done)
         out.push_back(
-            {{"adjustment", adjustment(n.kind).key}, {"why", words::not_done_why(n, unit).toStdString()}});
+            {{"adjustment", adjustment(n.kind).key}, {"why", words::refusal(n.why, unit).toStdString()}});
     return out;
 }
 

@@ -223,6 +223,7 @@ QString refusal(const Refusal& r, Unit u)
             return t("These numbers cannot be drawn: the darts take %1 on the half skirt, and hip less waist "
                      "allows %2 to %3.")
                 .arg(given, amount(std::max(r.low, Length{}), u), high);
+        case Why::AmountMissing: return t("No amount is known for it. Type one, or take it out of the plan.");
         case Why::AmountZero: return t("Nothing would change. Type an amount other than zero.");
         case Why::BlockWaistImpossible:
             return t("A waist of %1 cannot be drawn with these darts and this bust: %2 to %3 can. Change the "
@@ -307,17 +308,9 @@ QString refusal(const Refusal& r, Unit u)
     return {};
 }
 
-QString not_done_why(const NotDone& n, Unit u)
-{
-    // Asked for without an amount, and nothing to go by: to be typed.
-    if (n.why.why == Why::AmountZero && n.why.given == Length{} && n.why.low != n.why.high)
-        return t("No amount is known for it. Type one, or take it out of the plan.");
-    return refusal(n.why, u);
-}
-
 QString not_done(const NotDone& n, Unit u)
 {
-    return t("NOT DONE: %1. %2").arg(adjustment_name(n.kind), not_done_why(n, u));
+    return t("NOT DONE: %1. %2").arg(adjustment_name(n.kind), refusal(n.why, u));
 }
 
 QString unwalked(const Checks& checks)

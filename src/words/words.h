@@ -39,9 +39,8 @@ namespace sartorum::words {
 [[nodiscard]] QString shoulder_text(const SewnShoulder&, Unit);  // "20.5° sewn, seam 3 mm before the fold"
 
 [[nodiscard]] QString refusal(const Refusal&, Unit);
-// "NOT DONE: Bust. …", and the reason with its way out alone.
+// "NOT DONE: Bust. …", with its reason and the way out.
 [[nodiscard]] QString not_done(const NotDone&, Unit);
-[[nodiscard]] QString not_done_why(const NotDone&, Unit);
 // Edges that no seam names; empty when all are walked.
 [[nodiscard]] QString unwalked(const Checks&);
 // What a chart is called where its maker gave it no name.

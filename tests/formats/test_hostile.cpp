@@ -260,6 +260,12 @@ private slots:
         QCOMPARE(refused.not_done.size(), std::size_t{1});
         QVERIFY(refused.not_done[0].why.why == Why::AmountTooLarge);
         QVERIFY(words::not_done(refused.not_done[0], Unit::Centimetre).startsWith("NOT DONE: Bust. "));
+        // Accepted without an amount, and nothing to propose one from.
+        Plan bare{"16", "16", {}};
+        bare.decide({AdjustmentKind::NeckForward, Answer::Accepted, {}});
+        const auto unsaid = *compute(top, trial_chart(top), trial_body(), bare);
+        QCOMPARE(unsaid.not_done.size(), std::size_t{1});
+        QVERIFY(words::not_done(unsaid.not_done[0], Unit::Centimetre).contains("No amount is known"));
         const auto strange = on(skirt);
         QCOMPARE(strange.not_done.size(), std::size_t{1});
         QCOMPARE(strange.not_done[0].why.why, Why::NotOnThisGarment);

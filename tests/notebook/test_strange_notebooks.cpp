@@ -81,7 +81,7 @@ QStringList whole(const QString& path)
 // A small disk of its own: as root a real one, else none.
 class SmallDisk {
 public:
-    explicit SmallDisk(const char* size) : size_{size}
+    explicit SmallDisk(const char* size)
     {
         const QByteArray options = QByteArray{"size="} + size;
         mounted_ =
@@ -104,7 +104,6 @@ public:
 
 private:
     QTemporaryDir dir_;
-    const char* size_;
     bool mounted_ = false;
 };
 

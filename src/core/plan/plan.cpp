@@ -133,7 +133,7 @@ std::optional<Refusal> left_undone(const Adjustment& entry, const PlanLine& line
     if (line.state == LineState::Refused) return line.refusal;
     if (line.state != LineState::NothingKnown || line.proposal) return std::nullopt;
     if (entry.propose == propose_nothing)
-        return Refusal{Why::AmountZero, std::string{entry.key}, {}, entry.least, entry.most, 0};
+        return Refusal{Why::AmountMissing, std::string{entry.key}, {}, {}, {}, 0};
     if (entry.from && !body.taken(*entry.from))
         return Refusal{Why::BodyIncomplete, std::string{facts(*entry.from).key}, {}, {}, {}, 0};
     return std::nullopt;

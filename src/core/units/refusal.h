@@ -75,6 +75,7 @@ enum class Why {
     BlockCapImpossible,  // the cap cannot be drawn as long as the armhole asks
     // amounts
     AmountZero,
+    AmountMissing,  // accepted without one, and nothing was measured to propose it from
     AmountTooLarge,
     FoldWouldBend,  // this way needs a centre seam; the centre is on the fold
     NeedsFold,      // this way straightens a fold; the centre is a seam
