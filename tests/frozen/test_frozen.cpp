@@ -1,0 +1,98 @@
+// What must not change unless it is meant to: every demo garment and a thousand random plans, against what is
+// frozen in this folder. `./run freeze` shows what became different and freezes it anew.
+#include <QFile>
+#include <QTest>
+
+#include "frozen/record.h"
+#include "tests.h"
+
+using namespace sartorum;
+using namespace sartorum::test;
+
+namespace {
+
+constexpr std::size_t random_plans = 1000;
+// A program that checks every step of its own takes each fourth.
+#ifdef __SANITIZE_ADDRESS__
+constexpr std::size_t stride = 4;
+#else
+constexpr std::size_t stride = 1;
+#endif
+
+QString frozen_file(const char* name)
+{
+    return QString{SARTORUM_SOURCE_DIR} + "/tests/frozen/" + name;
+}
+
+std::string read(const QString& path)
+{
+    QFile f{path};
+    return f.open(QIODevice::ReadOnly) ? f.readAll().toStdString() : std::string{};
+}
+
+void hold(const char* name, const std::string& fresh, const std::string& frozen)
+{
+    const auto found = differences(frozen, fresh, 40);
+    for (const auto& line : found) qWarning("%s", line.c_str());
+    if (qEnvironmentVariableIsSet("SARTORUM_FREEZE")) {
+        QFile f{frozen_file(name)};
+        QVERIFY(f.open(QIODevice::WriteOnly));
+        QCOMPARE(f.write(fresh.data(), qint64(fresh.size())), qint64(fresh.size()));
+        return;
+    }
+    QVERIFY2(!frozen.empty(), "nothing is frozen");
+    QVERIFY2(found.empty(), "the plans come out differently; if that is meant: ./run freeze");
+}
+
+}  // namespace
+
+class TestFrozen : public QObject {
+    Q_OBJECT
+private slots:
+    void a_difference_is_told_by_garment_edge_and_how_far()
+    {
+        const std::string was = "== 3 tee\nfront side: 10.0000000 4.0000000\nstep 1: “Cut it”\nstep 2: “Tape”\n";
+        QVERIFY(differences(was, was).empty());
+        QVERIFY(differences(was, "== 3 tee\nfront side: 10.0000009 4.0000000\nstep 1: “Cut it”\nstep 2: “Tape”\n")
+                    .empty());
+        const auto moved =
+            differences(was, "== 3 tee\nfront side: 10.0000000 4.0300000\nstep 1: “Cut it”\nstep 2: “Tape”\n");
+        QVERIFY(moved == std::vector<std::string>{"3 tee · front side: by 0.0300000 mm"});
+        const auto said = differences(was, "== 3 tee\nfront side: 10.0000000 4.0000000\nstep 1: “Cut here”\n");
+        QCOMPARE(said.size(), std::size_t{2});
+        QVERIFY(said[0].find("was “Cut it”") != std::string::npos && said[1].find("is gone") != std::string::npos);
+        QCOMPARE(differences(was, was + "== 4 tee\n").size(), std::size_t{1});
+    }
+    void every_demo_garment()
+    {
+        std::string fresh;
+        for (const auto& t : demo_trials()) fresh += record(t, Detail::Full);
+        hold("demo.txt", fresh, read(frozen_file("demo.txt")));
+    }
+    void a_thousand_random_plans()
+    {
+        std::string fresh;
+        for (std::size_t i = 0; i < random_plans; i += stride) fresh += record(random_trial(i), Detail::Short);
+        std::string frozen = read(frozen_file("random.txt"));
+        if (stride > 1) frozen = every(frozen, stride);
+        hold("random.txt", fresh, frozen);
+    }
+
+private:
+    // The records whose number is a multiple of `n`.
+    static std::string every(const std::string& all, std::size_t n)
+    {
+        std::string out;
+        bool taken = false;
+        std::size_t at = 0;
+        while (at < all.size()) {
+            const auto end = std::min(all.find('\n', at), all.size() - 1) + 1;
+            if (all.compare(at, 3, "== ") == 0) taken = std::stoul(all.substr(at + 3)) % n == 0;
+            if (taken) out.append(all, at, end - at);
+            at = end;
+        }
+        return out;
+    }
+};
+SARTORUM_TEST(TestFrozen)
+#include "test_frozen.moc"
