@@ -4,7 +4,7 @@
 #include <cmath>
 #include <random>
 
-#include "core/alter/garment.h"
+#include "core/alter/applied.h"
 #include "core/pattern/bodice_block.h"
 #include "skirts.h"
 
@@ -98,20 +98,6 @@ inline Garment bodice(const BodiceFlat& f)
 {
     const auto pattern = *bodice_pattern(f);
     return {pattern.sizes.front().pieces, pattern.seams};
-}
-
-inline const Piece& front_of(const Garment& g)
-{
-    return *find_piece(g.pieces, PieceRole::Front);
-}
-inline const Piece& back_of(const Garment& g)
-{
-    return *find_piece(g.pieces, PieceRole::Back);
-}
-
-inline const Piece& sleeve_of(const Garment& g)
-{
-    return *find_piece(g.pieces, PieceRole::Sleeve);
 }
 
 inline bool close(double a, double b, double within = 1e-6)

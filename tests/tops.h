@@ -1,7 +1,7 @@
 // tops.h: a small graded top with its chart, a body, and the plan computed, to test whole plans with.
 #pragma once
 #include "bodices.h"
-#include "core/plan/plan.h"
+#include "core/plan/compute.h"
 
 namespace sartorum::test {
 

@@ -8,6 +8,7 @@
 #include <exception>
 #include <new>
 
+#include "core/plan/first_plan.h"
 #include "formats/chart_csv.h"
 #include "formats/json.h"
 #include "formats/pages.h"
@@ -100,12 +101,7 @@ Inputs load(const Options& o, bool with_pattern)
         in.plan.choosing = o.wish;
         in.plan.cloth.knit = o.wish.knit;
     } else {
-        const auto advice = need(advise(in.chart, in.body.set, o.wish), o.body);
-        in.plan.choosing = o.wish;
-        in.plan.cloth.knit = o.wish.knit;
-        in.plan.bust_size = in.chart.sizes[advice.choice.bust_size].name;
-        in.plan.waist_size = in.chart.sizes[advice.choice.waist_size].name;
-        in.plan.hip_size = in.chart.sizes[advice.choice.hip_size].name;
+        in.plan = need(first_plan(in.chart, in.body.set, o.wish), o.body);
     }
     return in;
 }
@@ -172,36 +168,28 @@ Said plan(const Options& o)
 }
 
 // Without a plan file, every proposal outside the noise is taken, in fitting order.
-Computed applied(const Inputs& in, const Options& o, Plan& plan)
+Computed applied(const Inputs& in, const Options& o)
 {
-    auto c = need(compute(in.pattern, in.chart, in.body.set, plan), o.pattern);
-    if (!o.plan.isEmpty()) return c;
-    for (std::size_t i = 0; i < c.lines.size(); ++i) {
-        if (c.lines[i].state != LineState::Proposed) continue;
-        plan.decide({c.lines[i].kind, Answer::Accepted, {}});
-        c = need(compute(in.pattern, in.chart, in.body.set, plan), o.pattern);
-    }
-    return c;
+    Work work = work_of(in.pattern, in.chart, in.body.set, in.plan);
+    return need(o.plan.isEmpty() ? with_all_proposed(std::move(work)) : compute(std::move(work)), o.pattern);
 }
 
 formats::PrintLabel label_of(const Inputs& in, const Plan& plan)
 {
-    const QString waist = QString::fromStdString(plan.waist_size);
-    const QString hip = QString::fromStdString(plan.hip_size);
     return {QString::fromStdString(in.body.name), QString::fromStdString(in.pattern.name),
-            waist == hip ? QString{"size %1"}.arg(hip) : QString{"size %1 to %2"}.arg(waist, hip),
+            words::sizes_text(plan, &in.pattern, in.chart.prints(Measure::Hip)),
             QString::fromStdString("measured " + in.body.set.date), QDate::currentDate().toString(Qt::ISODate)};
 }
 
 Said apply(const Options& o)
 {
     const auto in = load(o, true);
-    Plan plan = in.plan;
-    const auto c = applied(in, o, plan);
+    const auto c = applied(in, o);
     Said answer;
     tell_not_done(answer, c, o);
     if (!stops_here(answer, o) && !o.out.isEmpty())
-        (void)need(formats::write_file(o.out, formats::altered_svg(c, label_of(in, plan)), o.if_there()), o.out);
+        (void)need(formats::write_file(o.out, formats::altered_svg(c, label_of(in, c.work.plan)), o.if_there()),
+                   o.out);
     if (!o.json) {
         int n = 0;
         for (const auto& s : c.steps)
@@ -216,13 +204,13 @@ Said apply(const Options& o)
                          {"how", words::step_detail(s, o.unit).toStdString()},
                          {"amount_mm", s.amount.in_mm()}});
     }
-    answer.out = text_of({{"plan", formats::plan_json(plan)},
+    answer.out = text_of({{"plan", formats::plan_json(c.work.plan)},
                           {"not_done", formats::not_done_json(c, o.unit)},
                           {"lines", formats::lines_json(c)},
                           {"pieces", formats::pieces_json(c.altered.pieces)},
                           {"steps", steps},
                           {"knock_ons", formats::knock_ons_json(c)},
-                          {"finished", formats::finished_json(finished_table(c, in.chart, in.body.set, plan))},
+                          {"finished", formats::finished_json(finished_table(c))},
                           {"checks", formats::checks_json(c.checks)}});
     return answer;
 }
@@ -230,8 +218,7 @@ Said apply(const Options& o)
 Said check_seams(const Options& o)
 {
     const auto in = load(o, true);
-    Plan plan = in.plan;
-    const auto c = applied(in, o, plan);
+    const auto c = applied(in, o);
     Said answer;
     tell_not_done(answer, c, o);
     if (o.json) {
@@ -253,13 +240,12 @@ Said print(const Options& o)
     const auto in = load(o, true);
     (void)given(o.out, "out FILE");
     (void)need(formats::may_write(o.out, o.if_there()), o.out);
-    Plan plan = in.plan;
-    const auto c = applied(in, o, plan);
+    const auto c = applied(in, o);
     Said answer;
     tell_not_done(answer, c, o);
     if (stops_here(answer, o)) return answer;
     const auto paper = o.paper == "letter" ? formats::PaperSize::Letter : formats::PaperSize::A4;
-    const auto label = label_of(in, plan);
+    const auto label = label_of(in, c.work.plan);
     int pages = 0;
     if (o.kind == "card") {
         pages = need(formats::write_work_card(o.out, c, label, paper, o.unit, o.if_there()), o.out);

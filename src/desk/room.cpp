@@ -5,6 +5,7 @@
 #include <algorithm>
 #include <utility>
 
+#include "core/plan/first_plan.h"
 #include "core/plan/trial.h"
 #include "formats/pattern_svg.h"
 #include "words/words.h"
@@ -46,18 +47,6 @@ QString trouble_text(const notebook::Failure& f)
     return {};
 }
 
-namespace {
-
-// What a drawing is, whatever the plan said before: a bodice is a top's or a dress's.
-GarmentKind kind_drawn(const Pattern& pattern, GarmentKind said)
-{
-    const bool bodice = is_bodice(Garment{pattern.sizes.front().pieces, {}});
-    if (!bodice) return GarmentKind::Skirt;
-    return said == GarmentKind::Dress ? said : GarmentKind::Top;
-}
-
-}  // namespace
-
 Room::Room(std::unique_ptr<notebook::Notebook> book, std::function<QDate()> today, QObject* parent)
     : QObject{parent}, book_{std::move(book)}, today_{std::move(today)}
 {
@@ -94,7 +83,7 @@ void Room::read_pattern()
             const auto svg = book_->pattern_svg(*table_.pattern);
             auto read = formats::read_pattern_svg(svg.value_or(QByteArray{}).toStdString());
             pattern_trouble_ = read ? std::nullopt : std::optional{read.error()};
-            if (read) pattern_ = std::move(*read);
+            if (read) pattern_ = std::make_shared<const Pattern>(std::move(*read));
         }
     }
 }
@@ -119,7 +108,8 @@ void Room::reload()
     const auto hand = pooled_repeatability(history_);
     for (auto& set : history_) set.hand = hand;
     body_ = here ? history_[*here] : BodySet{};
-    printed_chart_ = table_.chart ? book_->chart(*table_.chart) : std::nullopt;
+    auto chart = table_.chart ? book_->chart(*table_.chart) : std::nullopt;
+    printed_chart_ = chart ? std::make_shared<const SizeChart>(std::move(*chart)) : nullptr;
     read_pattern();
     plan_ = {};
     step_ = 0;
@@ -138,7 +128,7 @@ void Room::reload()
 
 void Room::settle_kind()
 {
-    if (pattern_) plan_.choosing.kind = kind_drawn(*pattern_, plan_.choosing.kind);
+    if (pattern_) plan_.choosing.kind = garment_drawn(*pattern_, plan_.choosing.kind);
 }
 
 std::optional<notebook::PlanFor> Room::plan_for() const
@@ -196,17 +186,10 @@ void Room::recompute()
     if (pattern_trouble_) trouble_ = pattern_trouble_;
     chosen_ = chart_ && chart_->index_of(plan_.waist_size) && chart_->index_of(plan_.hip_size);
     if (!chosen_ && advice_) {
-        const auto& c = advice_->choice;
-        plan_.waist_size = chart_->sizes[c.waist_size].name;
-        plan_.hip_size = chart_->sizes[c.hip_size].name;
-        plan_.bust_size = chart_->sizes[c.bust_size].name;
-        // A pattern cut in one size only is taken as it is.
-        if (pattern_ && pattern_->sizes.size() == 1) {
-            plan_.waist_size = plan_.hip_size = plan_.bust_size = pattern_->sizes[0].size;
-        }
+        if (auto first = with_first_sizes(plan_, *chart_, body_, pattern_.get())) plan_ = std::move(*first);
     }
     if (!chart_ || !pattern_ || (!chosen_ && !advice_)) return;
-    auto c = compute(*pattern_, *printed_chart_, body_, plan_);
+    auto c = compute({pattern_, printed_chart_, body_, plan_});
     if (c) {
         computed_ = std::move(*c);
         step_ = std::min(step_, static_cast<int>(computed_->steps.size()) - 1);
@@ -215,32 +198,11 @@ void Room::recompute()
     }
 }
 
-namespace {
-
-QString sizes_text(const Plan& plan, const std::optional<Pattern>& pattern, bool hip_printed)
-{
-    const auto word = [](const std::string& s) { return QString::fromStdString(s); };
-    const bool bodice = pattern && is_bodice(Garment{pattern->sizes.front().pieces, {}});
-    if (bodice) {
-        const QString frame = word(plan.bust_size.empty() ? plan.hip_size : plan.bust_size);
-        const bool waist =
-            bottom_role(*find_piece(pattern->sizes.front().pieces, PieceRole::Front)) == EdgeRole::Waist;
-        const QString lower = word(waist || !hip_printed ? plan.waist_size : plan.hip_size);
-        if (frame == lower) return Room::tr("size %1").arg(frame);
-        return waist ? Room::tr("size %1, to %2 at the waist").arg(frame, lower)
-                     : Room::tr("size %1, to %2 at the hem").arg(frame, lower);
-    }
-    if (plan.waist_size == plan.hip_size) return Room::tr("size %1").arg(word(plan.hip_size));
-    return Room::tr("size %1 waist, %2 hip").arg(word(plan.waist_size), word(plan.hip_size));
-}
-
-}  // namespace
-
 formats::PrintLabel Room::print_label() const
 {
     const QDate day = QDate::fromString(QString::fromStdString(body_.date), Qt::ISODate);
     return {wearer_name_, pattern_ ? QString::fromStdString(pattern_->name) : QString{},
-            sizes_text(plan_, pattern_, chart_ && chart_->prints(Measure::Hip)),
+            words::sizes_text(plan_, pattern_.get(), chart_ && chart_->prints(Measure::Hip)),
             tr("measured %1").arg(QLocale{QLocale::English}.toString(day, "d MMMM yyyy")),
             today_().toString(Qt::ISODate)};
 }
@@ -453,11 +415,7 @@ void Room::accept_all()
 {
     if (!computed_ || !chart_) return;
     Plan next = before_trial_.value_or(plan_);
-    for (const auto& entry : catalogue()) {
-        const auto now = compute(*pattern_, *printed_chart_, body_, next);
-        const PlanLine* line = now ? now->line(entry.kind) : nullptr;
-        if (line && line->state == LineState::Proposed) next.decide({entry.kind, Answer::Accepted, {}});
-    }
+    if (auto all = with_all_proposed({pattern_, printed_chart_, body_, next})) next = all->work.plan;
     if (save_plan(next, tr("all that is proposed"))) take_plan(next);
 }
 

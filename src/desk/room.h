@@ -35,8 +35,8 @@ public:
     [[nodiscard]] std::vector<Measure> measures() const;
     // The sizes of the chosen body type; printed_chart() has them all.
     [[nodiscard]] const std::optional<SizeChart>& chart() const { return chart_; }
-    [[nodiscard]] const std::optional<SizeChart>& printed_chart() const { return printed_chart_; }
-    [[nodiscard]] const std::optional<Pattern>& pattern() const { return pattern_; }
+    [[nodiscard]] const std::shared_ptr<const SizeChart>& printed_chart() const { return printed_chart_; }
+    [[nodiscard]] const std::shared_ptr<const Pattern>& pattern() const { return pattern_; }
     // Its name and maker, known before it is read.
     [[nodiscard]] std::optional<notebook::Named> pattern_on_table() const;
     [[nodiscard]] const std::optional<Advice>& advice() const { return advice_; }
@@ -113,8 +113,8 @@ private:
     BodySet body_;
     std::vector<BodySet> history_;
     std::optional<SizeChart> chart_;
-    std::optional<SizeChart> printed_chart_;
-    std::optional<Pattern> pattern_;
+    std::shared_ptr<const SizeChart> printed_chart_;
+    std::shared_ptr<const Pattern> pattern_;
     std::optional<notebook::Id> parsed_pattern_;
     std::optional<Advice> advice_;
     bool chosen_ = false;

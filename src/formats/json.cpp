@@ -426,9 +426,6 @@ json compare_json(const SizeChart& chart, const Advice& advice, const BodySet& b
 
 namespace {
 
-constexpr std::array<std::string_view, quantity_count> quantity_keys{
-    "neck",        "shoulder", "armhole", "bust", "waist",     "hip",        "side",  "centre_front",
-    "centre_back", "hem",      "band",    "cap",  "upper_arm", "sleeve_hem", "sleeve"};
 constexpr std::array<std::string_view, 8> join_keys{"neck_point", "shoulder_tip", "underarm",        "waist",
                                                     "hem",        "cap_top",      "sleeve_underarm", "sleeve_hem"};
 
@@ -454,8 +451,9 @@ json lines_json(const Computed& computed)
         }
         if (line.state == LineState::Accepted) {
             json& changed = entry["changed"] = json::object();
-            for (std::size_t q = 0; q < quantity_count; ++q)
-                changed[std::string{quantity_keys[q]} + "_mm"] = line.changed.by[q].in_mm();
+            for (const auto& row : all_garment_measures()) {
+                if (row.tells_change) changed[std::string{row.key} + "_mm"] = line.changed.of(row.measure).in_mm();
+            }
         }
         out.push_back(std::move(entry));
     }
@@ -488,9 +486,7 @@ json knock_ons_json(const Computed& computed)
     for (const auto& k : knock_ons(computed)) {
         json causes = json::array();
         for (const auto cause : k.causes) causes.push_back(adjustment(cause).key);
-        json entry{{"causes", causes},
-                   {"changed", quantity_keys[static_cast<std::size_t>(k.through)]},
-                   {"by_mm", k.by.in_mm()}};
+        json entry{{"causes", causes}, {"changed", facts(k.through).key}, {"by_mm", k.by.in_mm()}};
         if (k.effect) {
             entry["effect"] = adjustment(*k.effect).key;
             entry["state"] = key_of(k.state);
@@ -503,12 +499,9 @@ json knock_ons_json(const Computed& computed)
 
 json finished_json(const std::vector<FinishedRow>& table)
 {
-    constexpr std::array<std::string_view, 14> keys{
-        "bust",     "waist", "hip",    "upper_arm", "sleeve_hem", "front_length", "centre_back",
-        "shoulder", "side",  "sleeve", "armhole",   "cap",        "neck",         "hem"};
     json out = json::array();
     for (const auto& row : table) {
-        json entry{{"measure", keys[static_cast<std::size_t>(row.what)]},
+        json entry{{"measure", facts(row.what).key},
                    {"traced_mm", row.bought.in_mm()},
                    {"after_mm", row.after.in_mm()},
                    {"holds", row.holds}};

@@ -10,7 +10,7 @@
 #include <functional>
 #include <vector>
 
-#include "core/plan/plan.h"
+#include "core/plan/compute.h"
 #include "core/units/length_text.h"
 #include "formats/text_file.h"
 

@@ -231,45 +231,50 @@ QString limit_advice(AdjustmentKind kind)
     }
 }
 
-QString quantity_name(Quantity q)
+QString change_name(GarmentMeasure m)
 {
-    switch (q) {
-        case Quantity::Neck: return t("half neckline");
-        case Quantity::Shoulder: return t("shoulder");
-        case Quantity::Armhole: return t("armhole");
-        case Quantity::Bust: return t("bust");
-        case Quantity::Waist: return t("waist");
-        case Quantity::Hip: return t("hip");
-        case Quantity::Side: return t("side seam");
-        case Quantity::CentreFront: return t("centre front");
-        case Quantity::CentreBack: return t("centre back");
-        case Quantity::Hem: return t("hem sweep");
-        case Quantity::Band: return t("waistband");
-        case Quantity::Cap: return t("cap");
-        case Quantity::UpperArm: return t("bicep width");
-        case Quantity::SleeveHem: return t("sleeve hem");
-        case Quantity::Sleeve: return t("sleeve length");
+    switch (m) {
+        case GarmentMeasure::Neck: return t("half neckline");
+        case GarmentMeasure::Shoulder: return t("shoulder");
+        case GarmentMeasure::Armhole: return t("armhole");
+        case GarmentMeasure::Bust: return t("bust");
+        case GarmentMeasure::Waist: return t("waist");
+        case GarmentMeasure::Hip: return t("hip");
+        case GarmentMeasure::Side: return t("side seam");
+        case GarmentMeasure::CentreFront: return t("centre front");
+        case GarmentMeasure::CentreBack: return t("centre back");
+        case GarmentMeasure::Hem: return t("hem sweep");
+        case GarmentMeasure::Band: return t("waistband");
+        case GarmentMeasure::Cap: return t("cap");
+        case GarmentMeasure::UpperArm: return t("bicep width");
+        case GarmentMeasure::SleeveHem: return t("sleeve hem");
+        case GarmentMeasure::Sleeve: return t("sleeve length");
+        case GarmentMeasure::FrontLength: return t("front length");
+        case GarmentMeasure::WaistToHip: return t("waist to hip");
     }
     return {};
 }
 
-QString finished_name(FinishedMeasure m)
+QString finished_name(GarmentMeasure m)
 {
     switch (m) {
-        case FinishedMeasure::Bust: return t("bust");
-        case FinishedMeasure::Waist: return t("waist");
-        case FinishedMeasure::Hip: return t("hip");
-        case FinishedMeasure::UpperArm: return t("upper arm");
-        case FinishedMeasure::SleeveHem: return t("sleeve hem");
-        case FinishedMeasure::FrontLength: return t("front length");
-        case FinishedMeasure::CentreBack: return t("centre back");
-        case FinishedMeasure::Shoulder: return t("shoulder");
-        case FinishedMeasure::Side: return t("side seam");
-        case FinishedMeasure::Sleeve: return t("sleeve");
-        case FinishedMeasure::Armhole: return t("armhole");
-        case FinishedMeasure::Cap: return t("sleeve cap");
-        case FinishedMeasure::Neck: return t("half neckline");
-        case FinishedMeasure::Hem: return t("hem");
+        case GarmentMeasure::Bust: return t("bust");
+        case GarmentMeasure::Waist: return t("waist");
+        case GarmentMeasure::Hip: return t("hip");
+        case GarmentMeasure::UpperArm: return t("upper arm");
+        case GarmentMeasure::SleeveHem: return t("sleeve hem");
+        case GarmentMeasure::FrontLength: return t("front length");
+        case GarmentMeasure::CentreBack: return t("centre back");
+        case GarmentMeasure::Shoulder: return t("shoulder");
+        case GarmentMeasure::Side: return t("side seam");
+        case GarmentMeasure::Sleeve: return t("sleeve");
+        case GarmentMeasure::Armhole: return t("armhole");
+        case GarmentMeasure::Cap: return t("sleeve cap");
+        case GarmentMeasure::Neck: return t("half neckline");
+        case GarmentMeasure::Hem: return t("hem");
+        case GarmentMeasure::CentreFront: return t("centre front");
+        case GarmentMeasure::Band: return t("waistband");
+        case GarmentMeasure::WaistToHip: return t("waist to hip");
     }
     return {};
 }
@@ -286,11 +291,11 @@ QStringList chain(const KnockOn& k, Unit unit)
     } else if (k.effect == AdjustmentKind::TopNotch) {
         out << t("armhole %1, front and back not alike").arg(by);
     } else {
-        out << quantity_name(k.through) + " " + by;
+        out << change_name(k.through) + " " + by;
     }
     if (!k.effect) {
-        out << (k.through == Quantity::Neck ? t("facing, collar or band: the same to the new length")
-                                            : t("skirt or band sewn to the waist: the same"));
+        out << (k.through == GarmentMeasure::Neck ? t("facing, collar or band: the same to the new length")
+                                                  : t("skirt or band sewn to the waist: the same"));
         return out;
     }
     const QString name = adjustment_name(*k.effect);

@@ -1,5 +1,6 @@
 #include "words/words.h"
 
+#include "core/pattern/part_rules.h"
 #include "words/say.h"
 
 namespace sartorum::words {
@@ -68,6 +69,21 @@ QString seam_sides(const std::string& id, bool second)
     if (id == "underarm") return second ? t("back edge") : t("front edge");
     if (id == "princess") return second ? t("side panel") : t("centre panel");
     return second ? t("second") : t("first");
+}
+
+QString sizes_text(const Plan& plan, const Pattern* pattern, bool hip_printed)
+{
+    const Piece* front = pattern ? find_piece(pattern->sizes.front().pieces, PieceRole::Front) : nullptr;
+    if (front && has_level(*front, Level::Bust)) {
+        const QString frame = text(plan.bust_size.empty() ? plan.hip_size : plan.bust_size);
+        const bool waist = bottom_role(*front) == EdgeRole::Waist;
+        const QString lower = text(waist || !hip_printed ? plan.waist_size : plan.hip_size);
+        if (frame == lower) return t("size %1").arg(frame);
+        return waist ? t("size %1, to %2 at the waist").arg(frame, lower)
+                     : t("size %1, to %2 at the hem").arg(frame, lower);
+    }
+    if (plan.waist_size == plan.hip_size) return t("size %1").arg(text(plan.hip_size));
+    return t("size %1 waist, %2 hip").arg(text(plan.waist_size), text(plan.hip_size));
 }
 
 QString refusal(const Refusal& r, Unit u)
@@ -194,6 +210,11 @@ QString refusal(const Refusal& r, Unit u)
             return t("Size %1 has a front and a back of different kinds: one has a shoulder and one has none. Put "
                      "them "
                      "into patterns of their own.")
+                .arg(field);
+        case Why::PartTwice:
+            return t("%1: there are two fronts or two backs of one kind. Give the second one another data-part, "
+                     "or "
+                     "the role “other” when it is traced as it is.")
                 .arg(field);
         case Why::PanelsNotOfAFront:
             return t("%1 is marked as two panels, and only a front can be. Take data-princess out.").arg(field);

@@ -6,8 +6,8 @@
 
 #include "core/chart/size_choice.h"
 #include "core/plan/chain.h"
+#include "core/plan/compute.h"
 #include "core/plan/finished.h"
-#include "core/plan/plan.h"
 #include "core/units/length_text.h"
 #include "words/measures.h"
 
@@ -31,8 +31,8 @@ namespace sartorum::words {
 [[nodiscard]] QString method_name(AdjustmentKind, std::size_t method);
 [[nodiscard]] QString method_cost(AdjustmentKind, std::size_t method);
 [[nodiscard]] QString limit_advice(AdjustmentKind);  // what to do instead of more
-[[nodiscard]] QString quantity_name(Quantity);
-[[nodiscard]] QString finished_name(FinishedMeasure);
+[[nodiscard]] QString change_name(GarmentMeasure);
+[[nodiscard]] QString finished_name(GarmentMeasure);
 // A knock-on told link by link: cause, what it changed, what follows and whether it is answered.
 [[nodiscard]] QStringList chain(const KnockOn&, Unit);
 [[nodiscard]] QString join_name(JoinPlace);
@@ -56,6 +56,8 @@ namespace sartorum::words {
 [[nodiscard]] QString ease_below(const EaseRow&, Unit);
 [[nodiscard]] QString advice_reason(const SizeChart&, const Advice&, const BodySet&, Unit);
 [[nodiscard]] QString cost_text(const SizeChart&, const SizeCost&, Unit);
+// "size 12, to 14 at the waist"; the pattern may not be there yet.
+[[nodiscard]] QString sizes_text(const Plan&, const Pattern*, bool hip_printed);
 // "+6 mm", or "−6 mm and −4 mm" where front and back differ.
 [[nodiscard]] QString amounts(const PlanLine&, Unit);
 [[nodiscard]] QString why(const PlanLine&, Unit);

@@ -375,7 +375,7 @@ private slots:
         const auto g = bodice(with_sleeve(plain_bodice()));
         int films = 0;
         for (const auto& entry : catalogue()) {
-            if (!entry.serves(g)) continue;
+            if (!serves(entry, g)) continue;
             for (std::size_t m = 0; m < std::max<std::size_t>(1, entry.methods.size()); ++m) {
                 const auto done = entry.apply(g, {Length::mm(8), m});
                 if (!done) continue;

@@ -1,6 +1,6 @@
 #include <QTest>
 
-#include "core/plan/plan.h"
+#include "core/plan/compute.h"
 #include "skirts.h"
 #include "tests.h"
 
@@ -65,10 +65,11 @@ private slots:
         QCOMPARE(line(c, AdjustmentKind::HemGivenBack).state, LineState::Proposed);
         plan.decide({AdjustmentKind::HemGivenBack, Answer::Accepted, {}});
         c = *compute(p, chart_of(p), body(720, 960, 228.6, 600), plan);
-        QVERIFY(is_near(c.altered_flat.side, c.traced_flat.side, Length::mm(0.01)));
+        QVERIFY(is_near(c.altered_flat.of(GarmentMeasure::Side), c.traced_flat.of(GarmentMeasure::Side),
+                        Length::mm(0.01)));
         plan.decide({AdjustmentKind::FinishedLength, Answer::Accepted, {}});
         c = *compute(p, chart_of(p), body(720, 960, 228.6, 655), plan);
-        QVERIFY(is_near(c.altered_flat.side, Length::mm(655), Length::mm(0.02)));
+        QVERIFY(is_near(c.altered_flat.of(GarmentMeasure::Side), Length::mm(655), Length::mm(0.02)));
     }
     void her_own_amount_wins_and_a_declined_one_is_left_out()
     {
@@ -77,7 +78,7 @@ private slots:
         plan.decide({AdjustmentKind::WidthAtHip, Answer::Accepted, Length::mm(30)});
         plan.decide({AdjustmentKind::WaistToHip, Answer::Declined, {}});
         const auto c = *compute(p, chart_of(p), body(720, 960, 228.6, 600), plan);
-        QVERIFY(is_near(line(c, AdjustmentKind::WidthAtHip).changed.of(Quantity::Hip), Length::mm(30),
+        QVERIFY(is_near(line(c, AdjustmentKind::WidthAtHip).changed.of(GarmentMeasure::Hip), Length::mm(30),
                         Length::mm(0.01)));
         QCOMPARE(line(c, AdjustmentKind::WaistToHip).state, LineState::Declined);
         QCOMPARE(line(c, AdjustmentKind::WaistToHip).steps, std::size_t{0});

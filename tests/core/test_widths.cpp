@@ -135,7 +135,8 @@ private slots:
             QVERIFY(close(end[Geom::X], hand.waist.x, 0.5) && close(end[Geom::Y], hand.waist.y, 0.5));
             const auto flat_before = measure_flat(g.pieces);
             const auto flat_after = measure_flat(done->garment.pieces);
-            QVERIFY(close((flat_after.bust - flat_before.bust).in_mm(), 2 * a, 0.05));
+            QVERIFY(close((flat_after.of(GarmentMeasure::Bust) - flat_before.of(GarmentMeasure::Bust)).in_mm(),
+                          2 * a, 0.05));
         }
         QVERIFY2(seen > 35, qPrintable(QString::number(seen)));
     }
@@ -162,21 +163,21 @@ private slots:
         const auto after = altered(g, AdjustmentKind::Bust, 25.4, way(BustMethod::Side));
         const auto was = measure_flat(g.pieces);
         const auto is = measure_flat(after.pieces);
-        QVERIFY(close((is.bust - was.bust).in_inches(), 2.0, 1e-3));
-        QVERIFY(close((is.waist - was.waist).in_mm(), 0, 1.0));
-        QVERIFY(is.centre_front > was.centre_front + Length::mm(5));
-        QVERIFY(close((is.centre_back - was.centre_back).in_mm(), 0, 1e-9));
+        QVERIFY(close((is.of(GarmentMeasure::Bust) - was.of(GarmentMeasure::Bust)).in_inches(), 2.0, 1e-3));
+        QVERIFY(close((is.of(GarmentMeasure::Waist) - was.of(GarmentMeasure::Waist)).in_mm(), 0, 1.0));
+        QVERIFY(is.of(GarmentMeasure::CentreFront) > was.of(GarmentMeasure::CentreFront) + Length::mm(5));
+        QVERIFY(close((is.of(GarmentMeasure::CentreBack) - was.of(GarmentMeasure::CentreBack)).in_mm(), 0, 1e-9));
     }
     void the_surplus_at_the_waist_goes_where_it_is_wanted()
     {
         const auto g = bodice(plain_bodice());
-        const auto was = measure_flat(g.pieces).waist;
+        const auto was = measure_flat(g.pieces).of(GarmentMeasure::Waist);
         const auto side = altered(g, AdjustmentKind::Bust, 15, way(BustMethod::Side));
         const auto dart = altered(g, AdjustmentKind::Bust, 15, way(BustMethod::WaistDart));
         const auto kept = altered(g, AdjustmentKind::Bust, 15, way(BustMethod::Kept));
-        QVERIFY(close((measure_flat(side.pieces).waist - was).in_mm(), 0, 1.0));
-        QVERIFY(close((measure_flat(dart.pieces).waist - was).in_mm(), 0, 0.2));
-        QVERIFY(close((measure_flat(kept.pieces).waist - was).in_mm(), 30, 0.4));
+        QVERIFY(close((measure_flat(side.pieces).of(GarmentMeasure::Waist) - was).in_mm(), 0, 1.0));
+        QVERIFY(close((measure_flat(dart.pieces).of(GarmentMeasure::Waist) - was).in_mm(), 0, 0.2));
+        QVERIFY(close((measure_flat(kept.pieces).of(GarmentMeasure::Waist) - was).in_mm(), 30, 0.4));
         const auto mouth = [](const Garment& x) {
             const Piece& f = front_of(x);
             return mouth_width(f.darts[dart_at(f, *mouth_in(f, EdgeRole::Waist))]).in_mm();
@@ -224,7 +225,10 @@ private slots:
         QCOMPARE(std::count_if(two.steps.begin(), two.steps.end(),
                                [](const Step& s) { return s.kind == StepKind::SwingBust; }),
                  2);
-        QVERIFY(close((measure_flat(two.garment.pieces).bust - measure_flat(g.pieces).bust).in_mm(), 76, 0.1));
+        QVERIFY(close((measure_flat(two.garment.pieces).of(GarmentMeasure::Bust) -
+                       measure_flat(g.pieces).of(GarmentMeasure::Bust))
+                          .in_mm(),
+                      76, 0.1));
         QVERIFY(check(two.garment, {}, {}).seams_hold());
     }
     void the_knit_dart_gives_back_what_it_uses()
@@ -330,27 +334,49 @@ private slots:
         const auto g = bodice(plain_bodice());
         const auto in = altered(g, AdjustmentKind::UnderarmWidth, -50.8, way(WidthShare::Quarters));
         QVERIFY(close(underarm(front_of(g))[Geom::X] - underarm(front_of(in))[Geom::X], 12.7, 0.05));
-        QVERIFY(close((measure_flat(g.pieces).bust - measure_flat(in.pieces).bust).in_inches(), 2.0, 0.01));
-        QVERIFY(close((measure_flat(g.pieces).waist - measure_flat(in.pieces).waist).in_mm(), 0, 1.0));
+        QVERIFY(close(
+            (measure_flat(g.pieces).of(GarmentMeasure::Bust) - measure_flat(in.pieces).of(GarmentMeasure::Bust))
+                .in_inches(),
+            2.0, 0.01));
+        QVERIFY(close(
+            (measure_flat(g.pieces).of(GarmentMeasure::Waist) - measure_flat(in.pieces).of(GarmentMeasure::Waist))
+                .in_mm(),
+            0, 1.0));
         const auto back = altered(g, AdjustmentKind::UnderarmWidth, 40, way(WidthShare::BackOnly));
         QVERIFY(close(underarm(back_of(back))[Geom::X] - underarm(back_of(g))[Geom::X], 20, 0.05));
-        QVERIFY(close((measure_flat(back.pieces).bust - measure_flat(g.pieces).bust).in_mm(), 40, 0.1));
+        QVERIFY(close(
+            (measure_flat(back.pieces).of(GarmentMeasure::Bust) - measure_flat(g.pieces).of(GarmentMeasure::Bust))
+                .in_mm(),
+            40, 0.1));
         for (const auto& x : {in, back}) QVERIFY(check(x, {}, {}).seams_hold());
     }
     void widths_at_waist_and_hip_change_their_level_alone()
     {
         const auto g = bodice(plain_bodice());
         const auto waist = altered(g, AdjustmentKind::WidthAtWaist, 40);
-        QVERIFY(close((measure_flat(waist.pieces).waist - measure_flat(g.pieces).waist).in_mm(), 40, 0.6));
-        QVERIFY(close((measure_flat(waist.pieces).bust - measure_flat(g.pieces).bust).in_mm(), 0, 1e-6));
+        QVERIFY(close((measure_flat(waist.pieces).of(GarmentMeasure::Waist) -
+                       measure_flat(g.pieces).of(GarmentMeasure::Waist))
+                          .in_mm(),
+                      40, 0.6));
+        QVERIFY(close(
+            (measure_flat(waist.pieces).of(GarmentMeasure::Bust) - measure_flat(g.pieces).of(GarmentMeasure::Bust))
+                .in_mm(),
+            0, 1e-6));
         const auto tee = bodice(plain_tee());
         const auto tee_waist = altered(tee, AdjustmentKind::WidthAtWaist, 40);
         const auto tee_hip = altered(tee, AdjustmentKind::WidthAtHip, 40, way(WidthShare::BackOnly));
         const auto was = measure_flat(tee.pieces);
-        QVERIFY(close((measure_flat(tee_waist.pieces).waist - was.waist).in_mm(), 40, 0.6));
-        QVERIFY(close((measure_flat(tee_waist.pieces).hem - was.hem).in_mm(), 0, 1.0));
-        QVERIFY(close((measure_flat(tee_hip.pieces).hem - was.hem).in_mm(), 40, 1.0));
-        QVERIFY(close((measure_flat(tee_hip.pieces).waist - was.waist).in_mm(), 0, 0.5));
+        QVERIFY(close(
+            (measure_flat(tee_waist.pieces).of(GarmentMeasure::Waist) - was.of(GarmentMeasure::Waist)).in_mm(), 40,
+            0.6));
+        QVERIFY(
+            close((measure_flat(tee_waist.pieces).of(GarmentMeasure::Hem) - was.of(GarmentMeasure::Hem)).in_mm(),
+                  0, 1.0));
+        QVERIFY(close((measure_flat(tee_hip.pieces).of(GarmentMeasure::Hem) - was.of(GarmentMeasure::Hem)).in_mm(),
+                      40, 1.0));
+        QVERIFY(
+            close((measure_flat(tee_hip.pieces).of(GarmentMeasure::Waist) - was.of(GarmentMeasure::Waist)).in_mm(),
+                  0, 0.5));
         for (const auto& x : {waist, tee_waist, tee_hip}) QVERIFY(check(x, {}, {}).seams_hold());
     }
     void the_scoop_leaves_tip_and_notch()

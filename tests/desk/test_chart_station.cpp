@@ -175,7 +175,8 @@ private slots:
         d.room->choose(d.room->advice()->choice);
         d.room->decide(AdjustmentKind::WidthAtWaist, Answer::Accepted, {});
         QVERIFY(d.line(AdjustmentKind::WidthAtWaist).proposal->against == Against::EaseWish);
-        QVERIFY(is_near(d.room->computed()->altered_flat.waist, Length::mm(846.5 + 5), Length::mm(0.6)));
+        QVERIFY(is_near(d.room->computed()->altered_flat.of(GarmentMeasure::Waist), Length::mm(846.5 + 5),
+                        Length::mm(0.6)));
         bool warned = false;
         for (auto* l : d.window->findChildren<QLabel*>())
             warned = warned || (l->isVisible() && l->text().contains("one moves in"));

@@ -47,7 +47,8 @@ private slots:
         QVERIFY(first < Length::mm(-5));
         // Proposed, not done: the sleeve is as traced.
         const auto& c = *d.room->computed();
-        QVERIFY(is_near(c.altered_flat.cap, c.traced_flat.cap, Length::mm(1e-9)));
+        QVERIFY(is_near(c.altered_flat.of(GarmentMeasure::Cap), c.traced_flat.of(GarmentMeasure::Cap),
+                        Length::mm(1e-9)));
         d.click("follow_cap_height");
         d.settle();
         QCOMPARE(d.line(CapHeight).state, LineState::Accepted);
@@ -98,13 +99,15 @@ private slots:
         beside(d, 2);
         auto* finished = d.window->findChild<FinishedView*>();
         QVERIFY(finished->isVisible());
-        const auto after = words::number(d.room->computed()->altered_flat.bust, Unit::Centimetre);
+        const auto after =
+            words::number(d.room->computed()->altered_flat.of(GarmentMeasure::Bust), Unit::Centimetre);
         QVERIFY2(finished->accessibleDescription().contains(after), qPrintable(finished->accessibleDescription()));
         QVERIFY(finished->accessibleDescription().contains("upper arm"));
         beside(d, 3);
         auto* room = d.window->findChild<Profile*>();
         QVERIFY(room->isVisible());
-        const auto ease = d.room->computed()->altered_flat.bust - d.room->body().taken(Measure::Bust)->value;
+        const auto ease =
+            d.room->computed()->altered_flat.of(GarmentMeasure::Bust) - d.room->body().taken(Measure::Bust)->value;
         QVERIFY(room->accessibleDescription().contains(words::number(ease, Unit::Centimetre)));
         d.look.set_unit(Unit::Inch);
         d.settle();

@@ -88,13 +88,13 @@ private slots:
         d.room->decide(AdjustmentKind::ShoulderSlope, Answer::Accepted, Length::mm(-6));
         auto* card = card_of(d, AdjustmentKind::ShoulderSlope);
         const int acts = acts_of(path);
-        const auto traced = d.room->computed()->altered_flat.armhole;
+        const auto traced = d.room->computed()->altered_flat.of(GarmentMeasure::Armhole);
         const QPoint hold{120, 48};
         QTest::mousePress(card, Qt::LeftButton, {}, hold);
         for (int i = 1; i <= 6; ++i) QTest::mouseMove(card, hold + QPoint{6 * i, 0});
         QVERIFY(d.room->trying());
         QVERIFY(is_near(d.line(AdjustmentKind::ShoulderSlope).amount, Length{}, Length::mm(1.01)));
-        QVERIFY(d.room->computed()->altered_flat.armhole != traced);
+        QVERIFY(d.room->computed()->altered_flat.of(GarmentMeasure::Armhole) != traced);
         QCOMPARE(acts_of(path), acts);  // nothing is written while the hand drags
         QTest::mouseRelease(card, Qt::LeftButton, {}, hold + QPoint{24, 0});
         QVERIFY(!d.room->trying());

@@ -79,7 +79,8 @@ private slots:
         QVERIFY(is_near(r->computed()->lines[0].amount, Length::mm(20), Length::mm(1e-9)));
         r->keep_readings(Measure::WaistToHip, {Length::mm(218), Length::mm(220)});
         QVERIFY(is_near(r->computed()->lines[0].amount, Length::mm(11), Length::mm(1e-9)));
-        QVERIFY(is_near(r->computed()->altered_flat.waist_to_hip - r->computed()->traced_flat.waist_to_hip,
+        QVERIFY(is_near(r->computed()->altered_flat.of(GarmentMeasure::WaistToHip) -
+                            r->computed()->traced_flat.of(GarmentMeasure::WaistToHip),
                         Length::mm(11), Length::mm(0.05)));
     }
     void forgetting_a_decision_brings_the_proposal_back()

@@ -77,7 +77,7 @@ private slots:
         });
         d.window->draw_bodice();
         d.settle();
-        QVERIFY(d.room->pattern().has_value());
+        QVERIFY(d.room->pattern() != nullptr);
         QVERIFY2(d.room->computed().has_value(), "chart, body and drawing make the paper");
         QVERIFY(!on_fold(*find_piece(d.room->computed()->bought.pieces, PieceRole::Back)));
 

@@ -111,7 +111,7 @@ private slots:
         auto* profile = picture_of(d, "Room all the way down");
         QVERIFY(profile);
         const auto flat = d.room->computed()->altered_flat;
-        const Length ease = flat.waist - d.room->body().taken(Measure::Waist)->value;
+        const Length ease = flat.of(GarmentMeasure::Waist) - d.room->body().taken(Measure::Waist)->value;
         QVERIFY2(profile->accessibleDescription().contains(words::number(ease, Unit::Centimetre)),
                  qPrintable(profile->accessibleDescription()));
     }

@@ -61,6 +61,7 @@ private slots:
         Piece facing = p.sizes[0].pieces[1];
         facing.id = "facing";
         facing.role = PieceRole::Other;
+        facing.part.reset();
         p.sizes[0].pieces.push_back(facing);
         const auto again = read_pattern_svg(write_pattern_svg(p).toStdString());
         QVERIFY(again.has_value());

@@ -204,14 +204,14 @@ void add_checks(Writer& w, const Computed& c)
     for (const auto& e : c.checks.ease) w.line("ease", w.said(words::ease_warning(e, Unit::Centimetre)));
 }
 
-void add_whole(Writer& w, const Trial& t, const Computed& c)
+void add_whole(Writer& w, const Computed& c)
 {
-    for (const auto& row : formats::finished_json(finished_table(c, t.chart, t.body, t.plan)))
+    for (const auto& row : formats::finished_json(finished_table(c)))
         w.line("finished " + row["measure"].get<std::string>(), w.flat(row));
     QString told;
     for (const auto& k : knock_ons(c)) told += words::chain(k, Unit::Centimetre).join(" → ") + " | ";
     w.line("follows", w.said(told) + " " + w.flat(formats::knock_ons_json(c)));
-    const auto profile = ease_profile(c, t.body);
+    const auto profile = ease_profile(c);
     Digest d;
     for (const auto* girths : {&profile.before, &profile.after}) {
         for (const auto& g : *girths) {
@@ -323,7 +323,7 @@ std::string record(const Trial& t, Detail detail)
     }
     for (const auto& p : c->altered.pieces) add_piece(w, "altered", p);
     add_checks(w, *c);
-    add_whole(w, t, *c);
+    add_whole(w, *c);
     return "== " + t.name + "\n" + w.take();
 }
 

@@ -5,7 +5,7 @@
 #pragma once
 #include <vector>
 
-#include "core/plan/plan.h"
+#include "core/plan/compute.h"
 
 namespace sartorum::test {
 

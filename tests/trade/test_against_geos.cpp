@@ -132,7 +132,7 @@ private slots:
             if (!pattern) continue;
             Garment g{pattern->sizes[0].pieces, pattern->seams};
             for (const auto& entry : catalogue()) {
-                if (!entry.serves(g) || rng() % 2) continue;
+                if (!serves(entry, g) || rng() % 2) continue;
                 const Length amount =
                     Length::mm(between(rng, entry.least.in_mm() * 0.7, entry.most.in_mm() * 0.7));
                 const std::size_t method = entry.methods.empty() ? 0 : rng() % entry.methods.size();
@@ -158,7 +158,7 @@ private slots:
             if (!pattern) continue;
             Garment g{pattern->sizes[0].pieces, pattern->seams};
             for (const auto& entry : catalogue()) {
-                if (!entry.serves(g) || rng() % 2) continue;
+                if (!serves(entry, g) || rng() % 2) continue;
                 const Length amount =
                     Length::mm(between(rng, entry.least.in_mm() * 0.5, entry.most.in_mm() * 0.5));
                 if (const auto done = entry.apply(g, {amount, usual_method(entry, g)})) g = done->garment;

@@ -1,6 +1,6 @@
 // across_cut.h: a bodice piece cut across and spread, or folded, with the steps by hand; not yet trued.
 #pragma once
-#include "core/alter/garment.h"
+#include "core/alter/applied.h"
 
 namespace sartorum {
 

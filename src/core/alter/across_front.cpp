@@ -53,4 +53,47 @@ Outcome<Applied> alter_across_front(const Garment& garment, const Dose& dose)
     return out;
 }
 
+namespace {
+
+constexpr Length across_front_ease = Length::inches(1);  // in all, woven and fitted
+
+// Half: across front and its ease, an inch in all for woven cloth; only where the pattern is narrower.
+std::optional<Proposal> propose_across_front(const FittingState& s)
+{
+    const auto taken = s.body.taken(Measure::AcrossFront);
+    const Piece& front = *find_piece(s.now.pieces, PieceRole::Front);
+    const auto across = guide(front, GuideKind::Across);
+    if (!taken || !across) return std::nullopt;
+    const auto printed = s.chart.body(s.sizes.frame, Measure::AcrossFront);
+    if (printed)
+        return Proposal{(taken->value - *printed) / 2.0, taken->spread / 2.0, taken->value, *printed,
+                        Against::Chart};
+    const auto wish = s.ease.find(Measure::AcrossFront);
+    const Length ease = wish != s.ease.end() ? wish->second : s.cloth.knit ? Length{} : across_front_ease;
+    const Length wanted = (taken->value + ease) / 2.0;
+    const Length given = Length::mm(across->b[Geom::X] - across->a[Geom::X]);
+    // Wider than needed is a style; tighter than needed pulls.
+    if (given > wanted && !printed && wish == s.ease.end()) return std::nullopt;
+    return Proposal{wanted - given, taken->spread / 2.0, wanted, given, Against::Pattern};
+}
+
+}  // namespace
+
+Adjustment across_front_row()
+{
+    return {
+        .kind = AdjustmentKind::AcrossFront,
+        .key = "across_front",
+        .zone = Zone::Widths,
+        .rank = 60,
+        .acts_on = ActsOn::Front,
+        .least = across_front_least,
+        .most = across_front_most,
+        .needs = {Level::Underarm},
+        .apply = alter_across_front,
+        .propose = propose_across_front,
+        .from = Measure::AcrossFront,
+    };
+}
+
 }  // namespace sartorum

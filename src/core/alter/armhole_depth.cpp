@@ -29,4 +29,19 @@ Outcome<Applied> alter_armhole_depth(const Garment& garment, const Dose& dose)
     return alter_front_and_back(garment, dose, "armhole_depth", armhole_depth_limit, lower_armhole);
 }
 
+Adjustment armhole_depth_row()
+{
+    return {
+        .kind = AdjustmentKind::ArmholeDepth,
+        .key = "armhole_depth",
+        .zone = Zone::Lengths,
+        .rank = 10,
+        .acts_on = ActsOn::Both,
+        .least = -armhole_depth_limit,
+        .most = armhole_depth_limit,
+        .needs = {Level::Shoulder},
+        .apply = alter_armhole_depth,
+    };
+}
+
 }  // namespace sartorum

@@ -6,12 +6,13 @@
 // Limits   40 mm; a fold must leave 15 mm of armhole below the line
 // Then     bust depth, lengths and the sleeve's cap looked at again
 #pragma once
-#include "core/alter/garment.h"
+#include "core/alter/adjustment.h"
 
 namespace sartorum {
 
 inline constexpr Length armhole_depth_limit = Length::mm(40);
 
 [[nodiscard]] Outcome<Applied> alter_armhole_depth(const Garment&, const Dose&);
+[[nodiscard]] Adjustment armhole_depth_row();
 
 }  // namespace sartorum

@@ -82,4 +82,19 @@ Outcome<Applied> alter_back_armhole(const Garment& garment, const Dose& dose)
     return out;
 }
 
+Adjustment back_armhole_row()
+{
+    return {
+        .kind = AdjustmentKind::BackArmhole,
+        .key = "back_armhole",
+        .zone = Zone::Widths,
+        .rank = 70,
+        .acts_on = ActsOn::Back,
+        .least = Length{},
+        .most = back_armhole_limit,
+        .needs = {Level::Underarm},
+        .apply = alter_back_armhole,
+    };
+}
+
 }  // namespace sartorum

@@ -10,12 +10,13 @@
 //          it up by easing
 // Then     the cap comes down
 #pragma once
-#include "core/alter/garment.h"
+#include "core/alter/adjustment.h"
 
 namespace sartorum {
 
 inline constexpr Length back_armhole_limit = Length::mm(10);
 
 [[nodiscard]] Outcome<Applied> alter_back_armhole(const Garment&, const Dose& overlap);
+[[nodiscard]] Adjustment back_armhole_row();
 
 }  // namespace sartorum

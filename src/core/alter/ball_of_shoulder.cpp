@@ -1,7 +1,10 @@
 #include "core/alter/ball_of_shoulder.h"
 
+#include <array>
+
 #include <cmath>
 
+#include "core/alter/match.h"
 #include "core/alter/shared.h"
 #include "core/alter/shoulder_ends.h"
 #include "core/paper/bodice_redraw.h"
@@ -62,6 +65,34 @@ Outcome<Applied> alter_ball_of_shoulder(const Garment& garment, const Dose& dose
     }
     match_shoulders(out, shoulder_ease(garment));
     return out;
+}
+
+namespace {
+
+constexpr std::array<std::string_view, 2> ball_methods{"redrawn", "slashed"};
+
+bool ball_noted(const Posture& p)
+{
+    return p.ball == Stance::Forward || p.ball == Stance::Back;
+}
+
+}  // namespace
+
+Adjustment ball_of_shoulder_row()
+{
+    return {
+        .kind = AdjustmentKind::BallOfShoulder,
+        .key = "ball_of_shoulder",
+        .zone = Zone::Frame,
+        .rank = 30,
+        .acts_on = ActsOn::Both,
+        .least = -shoulder_forward_limit,
+        .most = shoulder_forward_limit,
+        .needs = {Level::Shoulder},
+        .apply = alter_ball_of_shoulder,
+        .methods = ball_methods,
+        .noted = ball_noted,
+    };
 }
 
 }  // namespace sartorum

@@ -10,7 +10,7 @@
 // Limits   13 mm: more would show from the front (common practice)
 // Then     the sleeve's cap moves forward by as much
 #pragma once
-#include "core/alter/garment.h"
+#include "core/alter/adjustment.h"
 
 namespace sartorum {
 
@@ -19,5 +19,6 @@ inline constexpr Length shoulder_forward_limit = Length::mm(13);
 enum class BallMethod { Redrawn, Slashed };
 
 [[nodiscard]] Outcome<Applied> alter_ball_of_shoulder(const Garment&, const Dose&);
+[[nodiscard]] Adjustment ball_of_shoulder_row();
 
 }  // namespace sartorum

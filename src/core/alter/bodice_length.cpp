@@ -1,8 +1,11 @@
 #include "core/alter/bodice_length.h"
 
 #include "core/alter/across_cut.h"
+#include "core/alter/match.h"
+#include "core/alter/propose.h"
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
+#include "core/pattern/part_rules.h"
 
 namespace sartorum {
 namespace {
@@ -58,6 +61,44 @@ Outcome<Applied> alter_bodice_length(const Garment& garment, const Dose& dose)
     }
     if (const auto ok = match_sides(out); !ok) return tl::make_unexpected(ok.error());
     return out;
+}
+
+namespace {
+
+// Neck point over the bust point to the waist, as the tape goes.
+Length front_waist_length(const Piece& p)
+{
+    const Point neck = neck_point(p);
+    const auto waist = guide(p, GuideKind::Waist);
+    const double level = waist ? waist->a[Geom::Y] : edge(p, EdgeRole::Centre).curve.initialPoint()[Geom::Y];
+    if (!p.bust_point) return Length::mm(neck[Geom::Y] - level);
+    return Length::mm(Geom::distance(neck, *p.bust_point) + (*p.bust_point)[Geom::Y] - level);
+}
+
+// Front waist length: what front and back have in common.
+std::optional<Proposal> propose_bodice_length(const FittingState& s)
+{
+    return lacking_length(s, Measure::FrontWaistLength, s.sizes.frame, front_waist_length(front_of(s.traced)),
+                          front_waist_length(front_of(s.now)));
+}
+
+}  // namespace
+
+Adjustment bodice_length_row()
+{
+    return {
+        .kind = AdjustmentKind::BodiceLength,
+        .key = "bodice_length",
+        .zone = Zone::Lengths,
+        .rank = 30,
+        .acts_on = ActsOn::Apart,
+        .least = -bodice_length_limit,
+        .most = bodice_length_limit,
+        .needs = {Level::Shoulder},
+        .apply = alter_bodice_length,
+        .propose = propose_bodice_length,
+        .from = Measure::FrontWaistLength,
+    };
 }
 
 }  // namespace sartorum

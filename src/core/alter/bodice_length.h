@@ -6,7 +6,7 @@
 // Method   cut across at the printed line, spread, or fold half as deep; true side seam and darts. Common
 // practice. Limits   60 mm; a fold must stay above the lower edge; front and back unlike by 30 mm at most
 #pragma once
-#include "core/alter/garment.h"
+#include "core/alter/adjustment.h"
 
 namespace sartorum {
 
@@ -14,5 +14,6 @@ inline constexpr Length bodice_length_limit = Length::mm(60);
 inline constexpr Length bodice_unlike_limit = Length::mm(30);
 
 [[nodiscard]] Outcome<Applied> alter_bodice_length(const Garment&, const Dose&);
+[[nodiscard]] Adjustment bodice_length_row();
 
 }  // namespace sartorum

@@ -3,6 +3,9 @@
 #include <algorithm>
 #include <array>
 
+#include "core/alter/match.h"
+#include "core/alter/propose.h"
+#include "core/alter/serves.h"
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
 #include "core/paper/bust_spread.h"
@@ -10,6 +13,7 @@
 #include "core/paper/panels.h"
 #include "core/paper/princess_redraw.h"
 #include "core/pattern/dart.h"
+#include "core/pattern/part_rules.h"
 #include "core/pattern/princess.h"
 
 namespace sartorum {
@@ -217,6 +221,62 @@ Outcome<Applied> alter_bust(const Garment& garment, const Dose& dose)
     }
     if (const auto even = match_sides(out); !even) return tl::make_unexpected(even.error());
     return out;
+}
+
+namespace {
+
+constexpr std::array<std::string_view, 6> bust_methods{"side",  "waist_dart",  "kept",
+                                                       "eased", "two_slashes", "princess"};
+
+bool bust_way_open(const Garment& g, std::size_t method)
+{
+    const auto way = static_cast<BustMethod>(method);
+    if (front_of(g).princess) return way == BustMethod::Princess || way == BustMethod::TwoSlashes;
+    switch (way) {
+        case BustMethod::Princess: return false;
+        case BustMethod::WaistDart: return bottom_role(front_of(g)) == EdgeRole::Waist;
+        case BustMethod::Eased: return without_bust_dart(g);
+        default: return true;
+    }
+}
+
+std::size_t usual_bust(const Garment& g)
+{
+    if (front_of(g).princess) return static_cast<std::size_t>(BustMethod::Princess);
+    const bool darted = mouth_in(front_of(g), EdgeRole::Waist).has_value();
+    return static_cast<std::size_t>(darted ? BustMethod::WaistDart : BustMethod::Side);
+}
+
+// Half of what the girth lacks, for each half front; what the side seams gave already is not given again.
+std::optional<Proposal> propose_bust(const FittingState& s)
+{
+    auto p = lacking_girth(s, Measure::Bust, s.sizes.frame, GarmentMeasure::Bust);
+    if (!p) return std::nullopt;
+    p->amount = p->amount / 2.0;
+    p->spread = p->spread / 2.0;
+    return p;
+}
+
+}  // namespace
+
+Adjustment bust_row()
+{
+    return {
+        .kind = AdjustmentKind::Bust,
+        .key = "bust",
+        .zone = Zone::Widths,
+        .rank = 20,
+        .acts_on = ActsOn::Front,
+        .least = -bust_two_slashes_limit,
+        .most = bust_two_slashes_limit,
+        .needs = {Level::Bust},
+        .apply = alter_bust,
+        .propose = propose_bust,
+        .from = Measure::Bust,
+        .methods = bust_methods,
+        .usual_method = usual_bust,
+        .method_serves = bust_way_open,
+    };
 }
 
 }  // namespace sartorum

@@ -14,7 +14,7 @@
 //          less: no more than the dart there is closes. Common practice.
 // Then     cap and armhole are walked; the dart may be moved
 #pragma once
-#include "core/alter/garment.h"
+#include "core/alter/adjustment.h"
 
 namespace sartorum {
 
@@ -25,5 +25,6 @@ inline constexpr Length bust_eased_limit = Length::mm(13);  // of the mouth
 enum class BustMethod { Side, WaistDart, Kept, Eased, TwoSlashes, Princess };
 
 [[nodiscard]] Outcome<Applied> alter_bust(const Garment&, const Dose&);
+[[nodiscard]] Adjustment bust_row();
 
 }  // namespace sartorum

@@ -1,15 +1,20 @@
 #include "core/alter/bust_depth.h"
 
+#include <array>
+
 #include <algorithm>
 #include <cmath>
 #include <utility>
 
+#include "core/alter/match.h"
+#include "core/alter/serves.h"
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
 #include "core/paper/dart_redraw.h"
 #include "core/paper/panels.h"
 #include "core/paper/princess_redraw.h"
 #include "core/pattern/dart.h"
+#include "core/pattern/part_rules.h"
 #include "core/pattern/princess.h"
 
 namespace sartorum {
@@ -183,6 +188,65 @@ Outcome<Applied> alter_bust_depth(const Garment& garment, const Dose& dose)
     if (!ok) return tl::make_unexpected(ok.error());
     if (const auto even = match_sides(out); !even) return tl::make_unexpected(even.error());
     return out;
+}
+
+namespace {
+
+constexpr std::array<std::string_view, 2> bust_depth_methods{"move_box", "re_aim"};
+
+bool with_bust_depth(const Garment& g)
+{
+    return has_side_dart(g) || front_of(g).princess;
+}
+
+bool bust_depth_way_open(const Garment& g, std::size_t method)
+{
+    return !front_of(g).princess || static_cast<BustDepthMethod>(method) == BustDepthMethod::ReAim;
+}
+
+std::size_t usual_bust_depth(const Garment& g)
+{
+    return static_cast<std::size_t>(front_of(g).princess ? BustDepthMethod::ReAim : BustDepthMethod::MoveBox);
+}
+
+// Neck point to bust point, on the body and on the pattern.
+std::optional<Proposal> propose_bust_depth(const FittingState& s)
+{
+    const Piece& front = front_of(s.now);
+    const auto taken = s.body.taken(Measure::BustDepth);
+    if (!taken || !front.bust_point) return std::nullopt;
+    const Point neck = neck_point(front);
+    const Length given = Length::mm(Geom::distance(neck, *front.bust_point));
+    // Down along the centre: the bust points' distance from it stays.
+    const double across = (*front.bust_point)[Geom::X] - neck[Geom::X];
+    const double want = taken->value.in_mm();
+    if (want <= std::abs(across)) return std::nullopt;
+    const double down = std::sqrt(want * want - across * across);
+    return Proposal{Length::mm(down - (neck[Geom::Y] - (*front.bust_point)[Geom::Y])), taken->spread, taken->value,
+                    given, Against::Pattern};
+}
+
+}  // namespace
+
+Adjustment bust_depth_row()
+{
+    return {
+        .kind = AdjustmentKind::BustDepth,
+        .key = "bust_depth",
+        .zone = Zone::Lengths,
+        .rank = 20,
+        .acts_on = ActsOn::Front,
+        .least = -bust_depth_limit,
+        .most = bust_depth_limit,
+        .needs = {Level::Bust},
+        .apply = alter_bust_depth,
+        .propose = propose_bust_depth,
+        .serves = with_bust_depth,
+        .from = Measure::BustDepth,
+        .methods = bust_depth_methods,
+        .usual_method = usual_bust_depth,
+        .method_serves = bust_depth_way_open,
+    };
 }
 
 }  // namespace sartorum

@@ -8,7 +8,7 @@
 // Limits   50 mm for the box, and the dart stays 15 mm inside the side seam; 25 mm for the tip
 // Then     the bust itself, which opens round the bust point
 #pragma once
-#include "core/alter/garment.h"
+#include "core/alter/adjustment.h"
 
 namespace sartorum {
 
@@ -18,5 +18,6 @@ inline constexpr Length re_aim_limit = Length::mm(25);
 enum class BustDepthMethod { MoveBox, ReAim };
 
 [[nodiscard]] Outcome<Applied> alter_bust_depth(const Garment&, const Dose&);
+[[nodiscard]] Adjustment bust_depth_row();
 
 }  // namespace sartorum

@@ -2,6 +2,7 @@
 
 #include <algorithm>
 
+#include "core/alter/serves.h"
 #include "core/alter/shared.h"
 #include "core/paper/panels.h"
 #include "core/paper/sleeve_redraw.h"
@@ -41,6 +42,35 @@ Outcome<Applied> alter_cap_forward(const Garment& garment, const Dose& dose)
     out.steps = {draw, cut, move, redrawn_step(slid->whole, after, StepKind::TrueCap), mark};
     sleeve = after;
     return out;
+}
+
+namespace {
+
+// As far as the ball of the shoulder moved the seam.
+std::optional<Proposal> propose_cap_forward(const FittingState& s)
+{
+    const Length ball = s.of(AdjustmentKind::BallOfShoulder);
+    if (ball == Length{}) return std::nullopt;
+    return Proposal{ball, {}, ball, {}, Against::SeamMoved};
+}
+
+}  // namespace
+
+Adjustment cap_forward_row()
+{
+    return {
+        .kind = AdjustmentKind::CapForward,
+        .key = "cap_forward",
+        .zone = Zone::Sleeve,
+        .rank = 30,
+        .acts_on = ActsOn::Sleeve,
+        .least = -cap_forward_limit,
+        .most = cap_forward_limit,
+        .needs = {Level::Shoulder},
+        .apply = alter_cap_forward,
+        .propose = propose_cap_forward,
+        .serves = sleeved,
+    };
 }
 
 }  // namespace sartorum

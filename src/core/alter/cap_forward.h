@@ -6,12 +6,13 @@
 //          millimetre or so, is made up in the fullness of the back curve
 // Limits   15 mm. Common practice: 6 to 13 mm.
 #pragma once
-#include "core/alter/garment.h"
+#include "core/alter/adjustment.h"
 
 namespace sartorum {
 
 inline constexpr Length cap_forward_limit = Length::mm(15);
 
 [[nodiscard]] Outcome<Applied> alter_cap_forward(const Garment&, const Dose&);
+[[nodiscard]] Adjustment cap_forward_row();
 
 }  // namespace sartorum

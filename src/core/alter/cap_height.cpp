@@ -2,6 +2,7 @@
 
 #include <algorithm>
 
+#include "core/alter/serves.h"
 #include "core/alter/shared.h"
 #include "core/paper/panels.h"
 #include "core/paper/sleeve_redraw.h"
@@ -83,6 +84,40 @@ Outcome<Applied> alter_cap_height(const Garment& garment, const Dose& dose)
     out.steps = {draw, cut, move, redrawn_step(lifted->whole, after, StepKind::TrueCap)};
     sleeve = after;
     return out;
+}
+
+namespace {
+
+constexpr Length worth_a_change = Length::mm(1);  // less is truing
+
+// What gives the cap the ease it is to have over the armhole as it is now.
+std::optional<Proposal> propose_cap_height(const FittingState& s)
+{
+    const Length ease = meant_ease(s.now, "armhole-front", s.cloth) + meant_ease(s.now, "armhole-back", s.cloth);
+    const Length wanted = s.now_flat.of(GarmentMeasure::Armhole) + ease;
+    if (abs(s.now_flat.of(GarmentMeasure::Cap) - wanted) < worth_a_change) return std::nullopt;
+    const auto amount = cap_height_for(sleeve_of(s.now), wanted);
+    if (!amount) return std::nullopt;
+    return Proposal{*amount, {}, wanted, s.now_flat.of(GarmentMeasure::Cap), Against::Armhole};
+}
+
+}  // namespace
+
+Adjustment cap_height_row()
+{
+    return {
+        .kind = AdjustmentKind::CapHeight,
+        .key = "cap_height",
+        .zone = Zone::Sleeve,
+        .rank = 20,
+        .acts_on = ActsOn::Sleeve,
+        .least = -cap_height_limit,
+        .most = cap_height_limit,
+        .needs = {Level::Shoulder},
+        .apply = alter_cap_height,
+        .propose = propose_cap_height,
+        .serves = sleeved,
+    };
 }
 
 }  // namespace sartorum

@@ -8,7 +8,7 @@
 // Limits   50 mm
 // Then     the top notch
 #pragma once
-#include "core/alter/garment.h"
+#include "core/alter/adjustment.h"
 
 namespace sartorum {
 
@@ -17,5 +17,6 @@ inline constexpr Length cap_height_limit = Length::mm(50);
 [[nodiscard]] Outcome<Applied> alter_cap_height(const Garment&, const Dose&);
 // The amount that makes the cap `wanted` long; none within the limits.
 [[nodiscard]] std::optional<Length> cap_height_for(const Piece& sleeve, Length wanted);
+[[nodiscard]] Adjustment cap_height_row();
 
 }  // namespace sartorum

@@ -3,10 +3,13 @@
 #include <algorithm>
 #include <array>
 
+#include "core/alter/match.h"
+#include "core/alter/serves.h"
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
 #include "core/paper/dart_redraw.h"
 #include "core/pattern/dart.h"
+#include "core/pattern/part_rules.h"
 
 namespace sartorum {
 namespace {
@@ -78,6 +81,49 @@ Outcome<Applied> alter_dart_moved(const Garment& garment, const Dose& dose)
     front = after;
     if (const auto even = match_sides(out); !even) return tl::make_unexpected(even.error());
     return out;
+}
+
+namespace {
+
+constexpr std::array<std::string_view, 5> dart_places{"side", "armhole", "shoulder", "waist", "neck"};
+
+bool dart_place_open(const Garment& g, std::size_t method)
+{
+    const bool waist = static_cast<DartPlace>(method) == DartPlace::Waist;
+    return !waist || bottom_role(front_of(g)) == EdgeRole::Waist;
+}
+
+std::size_t usual_dart_place(const Garment& g)
+{
+    const bool side = mouth_in(front_of(g), EdgeRole::Side).has_value();
+    return static_cast<std::size_t>(side ? DartPlace::Armhole : DartPlace::Side);
+}
+
+bool always_works(std::size_t)
+{
+    return true;
+}
+
+}  // namespace
+
+Adjustment dart_moved_row()
+{
+    return {
+        .kind = AdjustmentKind::DartMoved,
+        .key = "dart_moved",
+        .zone = Zone::Widths,
+        .rank = 100,
+        .acts_on = ActsOn::Front,
+        .least = Length{},
+        .most = dart_moved_limit,
+        .needs = {Level::Bust},
+        .apply = alter_dart_moved,
+        .serves = has_movable_dart,
+        .methods = dart_places,
+        .usual_method = usual_dart_place,
+        .zero_works = always_works,
+        .method_serves = dart_place_open,
+    };
 }
 
 }  // namespace sartorum

@@ -6,7 +6,7 @@
 // Keeps    the garment's shape: every seam's sewn length but for a hair of truing
 // Methods  to the side seam, the armhole, the shoulder, the waist, the neck
 #pragma once
-#include "core/alter/garment.h"
+#include "core/alter/adjustment.h"
 
 namespace sartorum {
 
@@ -15,5 +15,6 @@ inline constexpr Length dart_moved_limit = Length::mm(150);
 enum class DartPlace { Side, Armhole, Shoulder, Waist, Neck };
 
 [[nodiscard]] Outcome<Applied> alter_dart_moved(const Garment&, const Dose& of_mouth);
+[[nodiscard]] Adjustment dart_moved_row();
 
 }  // namespace sartorum

@@ -2,10 +2,13 @@
 
 #include <cmath>
 
+#include "core/alter/match.h"
+#include "core/alter/serves.h"
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
 #include "core/paper/dart_redraw.h"
 #include "core/pattern/dart.h"
+#include "core/pattern/part_rules.h"
 
 namespace sartorum {
 namespace {
@@ -64,6 +67,38 @@ Outcome<Applied> alter_neck_gape(const Garment& g, const Dose& pinch)
 Outcome<Applied> alter_armhole_gape(const Garment& g, const Dose& pinch)
 {
     return alter_gape(g, pinch, EdgeRole::Armhole, "armhole_gape");
+}
+
+Adjustment neck_gape_row()
+{
+    return {
+        .kind = AdjustmentKind::NeckGape,
+        .key = "neck_gape",
+        .zone = Zone::Widths,
+        .rank = 40,
+        .acts_on = ActsOn::Front,
+        .least = Length{},
+        .most = gape_limit,
+        .needs = {Level::Bust},
+        .apply = alter_neck_gape,
+        .serves = has_dart,
+    };
+}
+
+Adjustment armhole_gape_row()
+{
+    return {
+        .kind = AdjustmentKind::ArmholeGape,
+        .key = "armhole_gape",
+        .zone = Zone::Widths,
+        .rank = 50,
+        .acts_on = ActsOn::Front,
+        .least = Length{},
+        .most = gape_limit,
+        .needs = {Level::Bust},
+        .apply = alter_armhole_gape,
+        .serves = has_movable_dart,
+    };
 }
 
 }  // namespace sartorum

@@ -7,7 +7,7 @@
 // Limits   20 mm pinched (our choice): beyond, a toile first
 // Then     armhole: the cap comes down; neckline: facing, collar or band
 #pragma once
-#include "core/alter/garment.h"
+#include "core/alter/adjustment.h"
 
 namespace sartorum {
 
@@ -15,5 +15,7 @@ inline constexpr Length gape_limit = Length::mm(20);
 
 [[nodiscard]] Outcome<Applied> alter_neck_gape(const Garment&, const Dose& pinch);
 [[nodiscard]] Outcome<Applied> alter_armhole_gape(const Garment&, const Dose& pinch);
+[[nodiscard]] Adjustment neck_gape_row();
+[[nodiscard]] Adjustment armhole_gape_row();
 
 }  // namespace sartorum

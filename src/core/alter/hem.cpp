@@ -1,5 +1,6 @@
 #include "core/alter/hem.h"
 
+#include "core/alter/part_alter.h"
 #include "core/alter/shared.h"
 #include "core/paper/redraw.h"
 
@@ -48,6 +49,66 @@ Outcome<Applied> alter_hem(const Garment& garment, const Dose& dose)
         piece = std::move(*after);
     }
     return out;
+}
+
+namespace {
+
+Length finished_length(const Garment& g, const FlatMeasures& flat)
+{
+    return flat.of(part_alter(g).length);
+}
+
+std::optional<Proposal> propose_given_back(const FittingState& s)
+{
+    const Length was = finished_length(s.traced, s.traced_flat);
+    const Length is = finished_length(s.now, s.now_flat);
+    if (abs(is - was) < Length::mm(0.5)) return std::nullopt;
+    return Proposal{was - is, {}, was, is, Against::EarlierChange};
+}
+
+std::optional<Proposal> propose_length(const FittingState& s)
+{
+    const auto from = part_alter(s.traced).length_wish;
+    const auto wish = from ? s.body.taken(*from) : std::nullopt;
+    if (!wish) return std::nullopt;
+    const Length was = finished_length(s.traced, s.traced_flat);
+    return Proposal{wish->value - was, Length::mm(3), wish->value, was, Against::Pattern};
+}
+
+}  // namespace
+
+Adjustment hem_given_back_row()
+{
+    return {
+        .kind = AdjustmentKind::HemGivenBack,
+        .key = "hem_given_back",
+        .zone = Zone::Hem,
+        .rank = 10,
+        .acts_on = ActsOn::Both,
+        .least = -hem_limit,
+        .most = hem_limit,
+        .needs = {Level::Hem},
+        .apply = alter_hem,
+        .propose = propose_given_back,
+        .joins = AdjustmentKind::FinishedLength,
+    };
+}
+
+Adjustment finished_length_row()
+{
+    return {
+        .kind = AdjustmentKind::FinishedLength,
+        .key = "finished_length",
+        .zone = Zone::Hem,
+        .rank = 20,
+        .acts_on = ActsOn::Both,
+        .least = -hem_limit,
+        .most = hem_limit,
+        .needs = {Level::Hem},
+        .apply = alter_hem,
+        .propose = propose_length,
+        .from = Measure::SkirtLength,
+    };
 }
 
 }  // namespace sartorum

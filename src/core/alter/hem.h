@@ -9,12 +9,14 @@
 // Two adjustments share it: hem_given_back (undo what other adjustments did to the finished length) and
 // finished_length (what the wearer wishes).
 #pragma once
-#include "core/alter/garment.h"
+#include "core/alter/adjustment.h"
 
 namespace sartorum {
 
 inline constexpr Length hem_limit = Length::mm(300);
 
 [[nodiscard]] Outcome<Applied> alter_hem(const Garment&, const Dose&);
+[[nodiscard]] Adjustment hem_given_back_row();
+[[nodiscard]] Adjustment finished_length_row();
 
 }  // namespace sartorum

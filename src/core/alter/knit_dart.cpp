@@ -1,6 +1,9 @@
 #include "core/alter/knit_dart.h"
 
+#include <array>
+
 #include "core/alter/across_cut.h"
+#include "core/alter/serves.h"
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
 #include "core/paper/dart_redraw.h"
@@ -70,6 +73,29 @@ Outcome<Applied> alter_knit_dart(const Garment& garment, const Dose& dose)
     out.steps.push_back(step);
     front = after;
     return out;
+}
+
+namespace {
+
+constexpr std::array<std::string_view, 2> knit_dart_methods{"with_length", "dart_only"};
+
+}  // namespace
+
+Adjustment knit_dart_row()
+{
+    return {
+        .kind = AdjustmentKind::KnitDart,
+        .key = "knit_dart",
+        .zone = Zone::Widths,
+        .rank = 30,
+        .acts_on = ActsOn::Front,
+        .least = Length{},
+        .most = knit_pinch_limit,
+        .needs = {Level::Bust},
+        .apply = alter_knit_dart,
+        .serves = without_bust_dart,
+        .methods = knit_dart_methods,
+    };
 }
 
 }  // namespace sartorum

@@ -8,7 +8,7 @@
 // Limits   a pinch of 6.5 mm a fold layer: a dart 13 mm wide. Common practice.
 // Then     dart only: the cap comes down
 #pragma once
-#include "core/alter/garment.h"
+#include "core/alter/adjustment.h"
 
 namespace sartorum {
 
@@ -17,5 +17,6 @@ inline constexpr Length knit_pinch_limit = Length::mm(6.5);
 enum class KnitDartMethod { WithLength, DartOnly };
 
 [[nodiscard]] Outcome<Applied> alter_knit_dart(const Garment&, const Dose& pinch);
+[[nodiscard]] Adjustment knit_dart_row();
 
 }  // namespace sartorum

@@ -1,5 +1,6 @@
 #include "core/alter/neck_forward.h"
 
+#include "core/alter/match.h"
 #include "core/alter/shared.h"
 #include "core/alter/shoulder_ends.h"
 
@@ -16,6 +17,31 @@ Outcome<Applied> alter_neck_forward(const Garment& garment, const Dose& dose)
     back = neck_end_moved(out, back, dose.front);
     match_shoulders(out, shoulder_ease(garment));
     return out;
+}
+
+namespace {
+
+bool neck_noted(const Posture& p)
+{
+    return p.neck == Stance::Forward || p.neck == Stance::Back;
+}
+
+}  // namespace
+
+Adjustment neck_forward_row()
+{
+    return {
+        .kind = AdjustmentKind::NeckForward,
+        .key = "neck_forward",
+        .zone = Zone::Frame,
+        .rank = 40,
+        .acts_on = ActsOn::Both,
+        .least = -neck_forward_limit,
+        .most = neck_forward_limit,
+        .needs = {Level::Shoulder},
+        .apply = alter_neck_forward,
+        .noted = neck_noted,
+    };
 }
 
 }  // namespace sartorum

@@ -5,12 +5,13 @@
 // Limits   13 mm, as for the shoulder (our choice)
 // Then     collar and facing follow the neckline
 #pragma once
-#include "core/alter/garment.h"
+#include "core/alter/adjustment.h"
 
 namespace sartorum {
 
 inline constexpr Length neck_forward_limit = Length::mm(13);
 
 [[nodiscard]] Outcome<Applied> alter_neck_forward(const Garment&, const Dose&);
+[[nodiscard]] Adjustment neck_forward_row();
 
 }  // namespace sartorum

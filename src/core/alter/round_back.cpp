@@ -1,8 +1,11 @@
 #include "core/alter/round_back.h"
 
+#include <array>
+
 #include <algorithm>
 #include <cmath>
 
+#include "core/alter/serves.h"
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
 #include "core/paper/panels.h"
@@ -104,6 +107,35 @@ Outcome<Applied> alter_round_back(const Garment& garment, const Dose& dose)
         out.steps.push_back(step_on(back, StepKind::EaseNeck, straight.at_neck));
     }
     return out;
+}
+
+namespace {
+
+constexpr std::array<std::string_view, 3> round_back_methods{"centre_seam", "fold_eased", "fold_darted"};
+
+bool round_back_noted(const Posture& p)
+{
+    return p.round_back == RoundBack::Slight || p.round_back == RoundBack::Marked;
+}
+
+}  // namespace
+
+Adjustment round_back_row()
+{
+    return {
+        .kind = AdjustmentKind::RoundBack,
+        .key = "round_back",
+        .zone = Zone::Frame,
+        .rank = 50,
+        .acts_on = ActsOn::Back,
+        .least = -round_back_limit,
+        .most = round_back_limit,
+        .needs = {Level::Shoulder},
+        .apply = alter_round_back,
+        .methods = round_back_methods,
+        .usual_method = way_by_centre_back,
+        .noted = round_back_noted,
+    };
 }
 
 }  // namespace sartorum

@@ -10,7 +10,7 @@
 // Limits   30 mm (our choice): beyond, a toile first
 // Then     look at the neckline, the shoulder slope; facing or collar
 #pragma once
-#include "core/alter/garment.h"
+#include "core/alter/adjustment.h"
 
 namespace sartorum {
 
@@ -19,5 +19,6 @@ inline constexpr Length round_back_limit = Length::mm(30);
 enum class RoundBackMethod { CentreSeam, FoldEased, FoldDarted };
 
 [[nodiscard]] Outcome<Applied> alter_round_back(const Garment&, const Dose&);
+[[nodiscard]] Adjustment round_back_row();
 
 }  // namespace sartorum

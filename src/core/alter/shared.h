@@ -1,12 +1,10 @@
 // shared.h: what several adjustments do the same way.
 #pragma once
-#include "core/alter/garment.h"
+#include "core/alter/applied.h"
 #include "core/chart/ease.h"
 
 namespace sartorum {
 
-// Front and back side seams equally long again; leaves a step where the side waist moved by more than 0.5 mm.
-[[nodiscard]] Outcome<bool> match_sides(Applied&);
 // How much longer the far side of a seam is meant to be; and changing that, where paper is eased in.
 [[nodiscard]] Length seam_ease(const Garment&, std::string_view seam);
 void add_seam_ease(Garment&, std::string_view seam, Length more);
@@ -20,16 +18,9 @@ void add_seam_ease(Garment&, std::string_view seam, Length more);
 [[nodiscard]] Outcome<Applied> alter_front_and_back(const Garment&, const Dose&, const std::string& adjustment,
                                                     Length limit,
                                                     Outcome<bool> (*alter_piece)(Applied&, Piece&, Length));
-// A bodice's lower edge moved down (+) or up at the centre, to nothing at the side; or the other way about, where
+// The lower edge moved down (+) or up at the centre, to nothing at the side; or the other way about, where
 // the side seam becomes longer by the amount.
 [[nodiscard]] Piece bottom_moved_at_centre(Applied&, const Piece&, Length amount);
 [[nodiscard]] Piece bottom_moved_at_side(Applied&, const Piece&, Length amount);
-// The tips moved along their seams, half each, until the back shoulder is longer than the front by `ease` again;
-// leaves a step where a tip moved by more than 0.5 mm.
-[[nodiscard]] Length shoulder_ease(const Garment&);
-void match_shoulders(Applied&, Length ease);
-// The waistband cut at its side notch and spread or overlapped so that it is longer by `change`.
-[[nodiscard]] Outcome<bool> fit_band(Applied&, Length change);
-[[nodiscard]] Length sewn_waist(const Garment&);  // half: front and back piece
 
 }  // namespace sartorum

@@ -1,6 +1,6 @@
 // shoulder_ends.h: one end of a shoulder seam moved square to it, with the steps by hand.
 #pragma once
-#include "core/alter/garment.h"
+#include "core/alter/applied.h"
 
 namespace sartorum {
 

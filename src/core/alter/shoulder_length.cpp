@@ -1,5 +1,6 @@
 #include "core/alter/shoulder_length.h"
 
+#include "core/alter/match.h"
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
 #include "core/paper/panels.h"
@@ -51,6 +52,42 @@ Outcome<Applied> alter_shoulder_length(const Garment& garment, const Dose& dose)
     auto out = alter_front_and_back(garment, dose, "shoulder_length", shoulder_length_limit, move_corner);
     if (out) match_shoulders(*out, shoulder_ease(garment));
     return out;
+}
+
+namespace {
+
+constexpr Length across_shoulder_ease = Length::inches(1);  // in all, half of it on each side
+
+// Pattern centre front to the armhole, square across at the tip, against half the cross-shoulder and half the
+// wanted ease: an inch in all, none for a knit. Common practice.
+std::optional<Proposal> propose_shoulder_length(const FittingState& s)
+{
+    const auto cross = s.body.taken(Measure::CrossShoulder);
+    if (!cross) return std::nullopt;
+    const auto wish = s.ease.find(Measure::CrossShoulder);
+    const Length ease = wish != s.ease.end() ? wish->second : s.cloth.knit ? Length{} : across_shoulder_ease;
+    const Length wanted = (cross->value + ease) / 2.0;
+    const Length given = Length::mm(shoulder_tip(front_of(s.now))[Geom::X]);
+    return Proposal{wanted - given, cross->spread / 2.0, wanted, given, Against::Pattern};
+}
+
+}  // namespace
+
+Adjustment shoulder_length_row()
+{
+    return {
+        .kind = AdjustmentKind::ShoulderLength,
+        .key = "shoulder_length",
+        .zone = Zone::Frame,
+        .rank = 10,
+        .acts_on = ActsOn::Both,
+        .least = -shoulder_length_limit,
+        .most = shoulder_length_limit,
+        .needs = {Level::Shoulder},
+        .apply = alter_shoulder_length,
+        .propose = propose_shoulder_length,
+        .from = Measure::CrossShoulder,
+    };
 }
 
 }  // namespace sartorum

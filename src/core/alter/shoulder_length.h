@@ -8,12 +8,13 @@
 // Limits   40 mm: beyond, another size
 // Then     slope looked at again; armhole and so the sleeve's cap
 #pragma once
-#include "core/alter/garment.h"
+#include "core/alter/adjustment.h"
 
 namespace sartorum {
 
 inline constexpr Length shoulder_length_limit = Length::mm(40);
 
 [[nodiscard]] Outcome<Applied> alter_shoulder_length(const Garment&, const Dose&);
+[[nodiscard]] Adjustment shoulder_length_row();
 
 }  // namespace sartorum

@@ -1,8 +1,16 @@
 #include "core/alter/shoulder_slope.h"
 
+#include <cmath>
+
+#include <array>
+
+#include <numbers>
+
+#include "core/alter/match.h"
 #include "core/alter/shared.h"
 #include "core/alter/shoulder_ends.h"
 #include "core/paper/bodice_redraw.h"
+#include "core/pattern/shoulder.h"
 
 namespace sartorum {
 namespace {
@@ -55,6 +63,68 @@ Outcome<Applied> alter_shoulder_slope(const Garment& garment, const Dose& dose)
         return out;
     }
     return at_ends(garment, dose, method == SlopeMethod::NeckEnds);
+}
+
+namespace {
+
+constexpr std::array<std::string_view, 3> slope_methods{"tips", "neck_ends", "allow_and_pin"};
+
+bool slope_noted(const Posture& p)
+{
+    return p.slope == SlopeSeen::Square || p.slope == SlopeSeen::Sloping;
+}
+
+bool allow_and_pin(std::size_t method)
+{
+    return static_cast<SlopeMethod>(method) == SlopeMethod::AllowAndPin;
+}
+
+// The body's slope, the mean of both sides where both were measured; degrees.
+std::optional<double> body_slope(const BodySet& body)
+{
+    const auto right = shoulder_slope_degrees(body, Side::Right);
+    const auto left = shoulder_slope_degrees(body, Side::Left);
+    if (right && left) return (*right + *left) / 2;
+    return right ? right : left;
+}
+
+// The slope from the heights of neck point and tip against the sewn slope of the pattern, at the tips.
+std::optional<Proposal> propose_shoulder_slope(const FittingState& s)
+{
+    const auto body = body_slope(s.body);
+    const auto neck = s.body.taken(Measure::NeckPointHeight);
+    const auto tip = s.body.taken(Measure::ShoulderTipHeight);
+    if (!body || !neck || !tip) return std::nullopt;
+    const auto sewn = sewn_shoulder(front_of(s.now), back_of(s.now));
+    const double radians = (sewn.slope_degrees() - *body) * std::numbers::pi / 180.0;
+    // Squarer is paper added at the tips, or taken off at the neck ends.
+    const bool at_neck = static_cast<SlopeMethod>(s.method) == SlopeMethod::NeckEnds;
+    const Length amount = sewn.front * (std::tan(radians) * (at_neck ? -1 : 1));
+    const Length spread = Length::mm(std::hypot(neck->spread.in_mm(), tip->spread.in_mm()));
+    return Proposal{amount, spread, neck->value - tip->value,
+                    sewn.front * std::sin(sewn.slope_degrees() * std::numbers::pi / 180.0), Against::Pattern};
+}
+
+}  // namespace
+
+Adjustment shoulder_slope_row()
+{
+    return {
+        .kind = AdjustmentKind::ShoulderSlope,
+        .key = "shoulder_slope",
+        .zone = Zone::Frame,
+        .rank = 20,
+        .acts_on = ActsOn::Apart,
+        .least = -shoulder_slope_limit,
+        .most = shoulder_slope_limit,
+        .needs = {Level::Shoulder},
+        .apply = alter_shoulder_slope,
+        .propose = propose_shoulder_slope,
+        .from = Measure::ShoulderTipHeight,
+        .methods = slope_methods,
+        .zero_works = allow_and_pin,
+        .noted = slope_noted,
+    };
 }
 
 }  // namespace sartorum

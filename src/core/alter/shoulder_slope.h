@@ -9,7 +9,7 @@
 // Limits   25 mm (about the extra allowance): beyond, a toile first
 // Then     armhole shorter by about the amounts' mean each: the sleeve's cap follows
 #pragma once
-#include "core/alter/garment.h"
+#include "core/alter/adjustment.h"
 
 namespace sartorum {
 
@@ -19,5 +19,6 @@ inline constexpr Length toile_extra = Length::inches(1);
 enum class SlopeMethod { Tips, NeckEnds, AllowAndPin };
 
 [[nodiscard]] Outcome<Applied> alter_shoulder_slope(const Garment&, const Dose&);
+[[nodiscard]] Adjustment shoulder_slope_row();
 
 }  // namespace sartorum

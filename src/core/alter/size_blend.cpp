@@ -1,21 +1,24 @@
 #include "core/alter/size_blend.h"
 
+#include <algorithm>
+
+#include "core/alter/match.h"
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
 #include "core/pattern/blend.h"
+#include "core/pattern/part_rules.h"
 
 namespace sartorum {
-namespace {
 
 Step trace_step(const Piece& piece, const std::string& size)
 {
     return {StepKind::TraceSize, piece.id, {}, {}, size, size, {{piece}, {}, {}, {}, {}}};
 }
 
-}  // namespace
-
-Outcome<Applied> trace_sizes(const Pattern& pattern, const std::string& waist_size, const std::string& hip_size)
+Outcome<Applied> trace_skirt(const Pattern& pattern, const SizeNames& sizes)
 {
+    const auto& waist_size = sizes.waist;
+    const auto& hip_size = sizes.hip;
     const auto* waist = pattern.find(waist_size);
     const auto* hip = pattern.find(hip_size);
     if (!waist) return refuse(Why::SizeUnknown, waist_size);
@@ -28,15 +31,12 @@ Outcome<Applied> trace_sizes(const Pattern& pattern, const std::string& waist_si
     for (std::size_t i = 0; i < hip->pieces.size(); ++i) {
         auto blend = blended(waist->pieces[i], hip->pieces[i]);
         if (!blend) return tl::make_unexpected(blend.error());
-        const bool band = !guide(hip->pieces[i], GuideKind::Hip);
-        out.steps.push_back(trace_step(band ? *blend : hip->pieces[i], band ? waist_size : hip_size));
-        if (!band) {
-            Step step{StepKind::DrawBlend, blend->id, {}, {}, waist_size, hip_size, {{*blend}, {}, {}, {}, {}}};
-            const Point onto = edge(*blend, EdgeRole::Centre).curve.finalPoint() -
-                               edge(hip->pieces[i], EdgeRole::Centre).curve.finalPoint();
-            step.picture.redrawn_from = {moved(hip->pieces[i], Geom::Translate(onto))};
-            out.steps.push_back(std::move(step));
-        }
+        out.steps.push_back(trace_step(hip->pieces[i], hip_size));
+        Step step{StepKind::DrawBlend, blend->id, {}, {}, waist_size, hip_size, {{*blend}, {}, {}, {}, {}}};
+        const Point onto = edge(*blend, EdgeRole::Centre).curve.finalPoint() -
+                           edge(hip->pieces[i], EdgeRole::Centre).curve.finalPoint();
+        step.picture.redrawn_from = {moved(hip->pieces[i], Geom::Translate(onto))};
+        out.steps.push_back(std::move(step));
         out.garment.pieces[i] = std::move(*blend);
     }
     if (auto ok = match_sides(out); !ok) return tl::make_unexpected(ok.error());
@@ -45,8 +45,15 @@ Outcome<Applied> trace_sizes(const Pattern& pattern, const std::string& waist_si
 
 namespace {
 
+// The lower edge is at the waist, or at the hip.
+const std::string& lower_size_of(const Pattern& pattern, const SizeNames& sizes)
+{
+    const Piece& front = *find_piece(pattern.sizes.front().pieces, PieceRole::Front);
+    return bottom_role(front) == EdgeRole::Waist ? sizes.waist : sizes.hip;
+}
+
 // From one size's frame to the other's lower edge; then both side seams as long as their mean, at the lower end.
-std::vector<Piece> blended_bodice(const SizedPieces& frame, const SizedPieces& lower)
+std::vector<Piece> blended_upper(const SizedPieces& frame, const SizedPieces& lower)
 {
     std::vector<Piece> out = frame.pieces;
     const auto width = [](const Piece& p) {
@@ -54,7 +61,7 @@ std::vector<Piece> blended_bodice(const SizedPieces& frame, const SizedPieces& l
                edge(p, EdgeRole::Centre).curve.initialPoint()[Geom::X];
     };
     for (std::size_t i = 0; i < out.size(); ++i) {
-        if (is_bodice(out[i]))
+        if (goes_round(out[i]))
             out[i] = bottom_redrawn(out[i], {width(lower.pieces[i]) - width(out[i]), 0}, {0, 0});
     }
     Piece& front = *find_piece(out, PieceRole::Front);
@@ -67,22 +74,74 @@ std::vector<Piece> blended_bodice(const SizedPieces& frame, const SizedPieces& l
 
 }  // namespace
 
-Outcome<Applied> trace_bodice(const Pattern& pattern, const std::string& frame_size, const std::string& lower_size)
+Outcome<Applied> trace_upper(const Pattern& pattern, const SizeNames& sizes)
 {
+    const auto& frame_size = sizes.frame;
+    const auto& lower_size = lower_size_of(pattern, sizes);
     const auto* frame = pattern.find(frame_size);
     const auto* lower = pattern.find(lower_size);
     if (!frame) return refuse(Why::SizeUnknown, frame_size);
     if (!lower) return refuse(Why::SizeUnknown, lower_size);
-    const auto pieces = frame == lower ? frame->pieces : blended_bodice(*frame, *lower);
+    const auto pieces = frame == lower ? frame->pieces : blended_upper(*frame, *lower);
     Applied out{{pieces, pattern.seams}, {}};
     for (std::size_t i = 0; i < pieces.size(); ++i) {
         out.steps.push_back(trace_step(frame->pieces[i], frame_size));
-        if (frame == lower || !is_bodice(pieces[i])) continue;
+        if (frame == lower || !goes_round(pieces[i])) continue;
         Step step = redrawn_step(frame->pieces[i], pieces[i], StepKind::DrawBlend);
         step.from_size = frame_size;
         step.to_size = lower_size;
         out.steps.push_back(std::move(step));
     }
+    return out;
+}
+
+namespace {
+
+// One part of the pattern, in the sizes that are asked for.
+Pattern part_pattern(const Pattern& pattern, PartKind kind, const SizeNames& sizes)
+{
+    Pattern out{pattern.name, pattern.maker, {}, {}};
+    for (const auto& sized : pattern.sizes) {
+        if (sized.size != sizes.frame && sized.size != sizes.waist && sized.size != sizes.hip) continue;
+        Garment view = part_view({sized.pieces, pattern.seams}, kind);
+        out.sizes.push_back({sized.size, std::move(view.pieces)});
+        out.seams = std::move(view.seams);
+    }
+    return out;
+}
+
+// What is done to one piece comes before what is done to the next; what matches two pieces comes last.
+void in_order_of(std::vector<Step>& steps, const std::vector<Piece>& pieces)
+{
+    const auto place = [&](const Step& s) {
+        if (s.kind == StepKind::MatchSides) return pieces.size();
+        const auto it =
+            std::find_if(pieces.begin(), pieces.end(), [&](const Piece& p) { return p.id == s.piece; });
+        return static_cast<std::size_t>(it - pieces.begin());
+    };
+    std::stable_sort(steps.begin(), steps.end(),
+                     [&](const Step& a, const Step& b) { return place(a) < place(b); });
+}
+
+}  // namespace
+
+Outcome<Applied> trace_pattern(const Pattern& pattern, const SizeNames& sizes)
+{
+    const auto parts = parts_of(pattern.sizes.front().pieces);
+    const std::string& highest = sizes.at(rules(parts.front()).levels.front());
+    const auto* sized = pattern.find(highest);
+    if (!sized) return refuse(Why::SizeUnknown, highest);
+    Applied out{{sized->pieces, pattern.seams}, {}};
+    for (const auto kind : parts) {
+        auto part = part_alter(kind).trace(part_pattern(pattern, kind, sizes), sizes);
+        if (!part) return part;
+        for (auto& p : part->garment.pieces) put_back(out.garment.pieces, std::move(p));
+        std::move(part->steps.begin(), part->steps.end(), std::back_inserter(out.steps));
+    }
+    for (const auto& p : out.garment.pieces) {
+        if (!p.part) out.steps.push_back(trace_step(p, highest));
+    }
+    in_order_of(out.steps, out.garment.pieces);
     return out;
 }
 

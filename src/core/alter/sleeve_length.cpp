@@ -3,6 +3,8 @@
 #include <algorithm>
 
 #include "core/alter/across_cut.h"
+#include "core/alter/propose.h"
+#include "core/alter/serves.h"
 #include "core/alter/shared.h"
 #include "core/paper/sleeve_redraw.h"
 
@@ -50,6 +52,56 @@ Outcome<Applied> alter_sleeve_above(const Garment& g, const Dose& dose)
 Outcome<Applied> alter_sleeve_below(const Garment& g, const Dose& dose)
 {
     return alter_length(g, dose, false, "sleeve_below");
+}
+
+namespace {
+
+bool with_elbow(const Garment& g)
+{
+    return sleeved(g) && guide(*find_piece(g.pieces, PieceRole::Sleeve), GuideKind::Elbow);
+}
+
+// Arm length against the chart's, or the sleeve's own, less what the cap took.
+std::optional<Proposal> propose_below(const FittingState& s)
+{
+    return lacking_length(s, Measure::ArmLength, s.sizes.frame, s.traced_flat.of(GarmentMeasure::Sleeve),
+                          s.now_flat.of(GarmentMeasure::Sleeve));
+}
+
+}  // namespace
+
+Adjustment sleeve_above_row()
+{
+    return {
+        .kind = AdjustmentKind::SleeveAbove,
+        .key = "sleeve_above",
+        .zone = Zone::Sleeve,
+        .rank = 50,
+        .acts_on = ActsOn::Sleeve,
+        .least = -sleeve_length_limit,
+        .most = sleeve_length_limit,
+        .needs = {Level::Shoulder},
+        .apply = alter_sleeve_above,
+        .serves = sleeved,
+    };
+}
+
+Adjustment sleeve_below_row()
+{
+    return {
+        .kind = AdjustmentKind::SleeveBelow,
+        .key = "sleeve_below",
+        .zone = Zone::Sleeve,
+        .rank = 60,
+        .acts_on = ActsOn::Sleeve,
+        .least = -sleeve_length_limit,
+        .most = sleeve_length_limit,
+        .needs = {Level::Shoulder},
+        .apply = alter_sleeve_below,
+        .propose = propose_below,
+        .serves = with_elbow,
+        .from = Measure::ArmLength,
+    };
 }
 
 }  // namespace sartorum

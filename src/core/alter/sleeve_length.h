@@ -5,7 +5,7 @@
 // Keeps    cap, bicep width, the hem's width
 // Limits   120 mm; a fold must leave the sleeve below the line
 #pragma once
-#include "core/alter/garment.h"
+#include "core/alter/adjustment.h"
 
 namespace sartorum {
 
@@ -13,5 +13,7 @@ inline constexpr Length sleeve_length_limit = Length::mm(120);
 
 [[nodiscard]] Outcome<Applied> alter_sleeve_above(const Garment&, const Dose&);
 [[nodiscard]] Outcome<Applied> alter_sleeve_below(const Garment&, const Dose&);
+[[nodiscard]] Adjustment sleeve_above_row();
+[[nodiscard]] Adjustment sleeve_below_row();
 
 }  // namespace sartorum

@@ -2,6 +2,7 @@
 
 #include <algorithm>
 
+#include "core/alter/serves.h"
 #include "core/alter/shared.h"
 #include "core/paper/sleeve_redraw.h"
 
@@ -51,6 +52,53 @@ Outcome<Applied> alter_forearm(const Garment& g, const Dose& dose)
 Outcome<Applied> alter_sleeve_hem(const Garment& g, const Dose& dose)
 {
     return widened(g, dose, "sleeve_hem", true);
+}
+
+namespace {
+
+std::optional<Proposal> propose_hem(const FittingState& s)
+{
+    const auto taken = s.body.taken(Measure::Wrist);
+    const auto printed = s.chart.body(s.sizes.frame, Measure::Wrist);
+    if (!taken || !printed) return std::nullopt;
+    const Length done = s.now_flat.of(GarmentMeasure::SleeveHem) - s.traced_flat.of(GarmentMeasure::SleeveHem);
+    return Proposal{taken->value - *printed - done, taken->spread, taken->value, *printed, Against::Chart, done};
+}
+
+}  // namespace
+
+Adjustment forearm_row()
+{
+    return {
+        .kind = AdjustmentKind::Forearm,
+        .key = "forearm",
+        .zone = Zone::Sleeve,
+        .rank = 70,
+        .acts_on = ActsOn::Sleeve,
+        .least = -sleeve_width_limit,
+        .most = sleeve_width_limit,
+        .needs = {Level::Shoulder},
+        .apply = alter_forearm,
+        .serves = sleeved,
+    };
+}
+
+Adjustment sleeve_hem_row()
+{
+    return {
+        .kind = AdjustmentKind::SleeveHem,
+        .key = "sleeve_hem",
+        .zone = Zone::Sleeve,
+        .rank = 80,
+        .acts_on = ActsOn::Sleeve,
+        .least = -sleeve_width_limit,
+        .most = sleeve_width_limit,
+        .needs = {Level::Shoulder},
+        .apply = alter_sleeve_hem,
+        .propose = propose_hem,
+        .serves = sleeved,
+        .from = Measure::Wrist,
+    };
 }
 
 }  // namespace sartorum

@@ -5,7 +5,7 @@
 // Keeps    cap, bicep width, the underarm seams' equality
 // Limits   80 mm
 #pragma once
-#include "core/alter/garment.h"
+#include "core/alter/adjustment.h"
 
 namespace sartorum {
 
@@ -13,5 +13,7 @@ inline constexpr Length sleeve_width_limit = Length::mm(80);
 
 [[nodiscard]] Outcome<Applied> alter_forearm(const Garment&, const Dose&);
 [[nodiscard]] Outcome<Applied> alter_sleeve_hem(const Garment&, const Dose&);
+[[nodiscard]] Adjustment forearm_row();
+[[nodiscard]] Adjustment sleeve_hem_row();
 
 }  // namespace sartorum

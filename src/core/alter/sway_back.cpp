@@ -1,13 +1,19 @@
 #include "core/alter/sway_back.h"
 
+#include <array>
+
 #include <algorithm>
 #include <cmath>
 
 #include "core/alter/across_cut.h"
+#include "core/alter/match.h"
+#include "core/alter/propose.h"
+#include "core/alter/serves.h"
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
 #include "core/paper/panels.h"
 #include "core/paper/turned_redraw.h"
+#include "core/pattern/part_rules.h"
 
 namespace sartorum {
 namespace {
@@ -136,6 +142,48 @@ Outcome<Applied> alter_sway_back(const Garment& garment, const Dose& dose)
     if (!ok) return tl::make_unexpected(ok.error());
     if (const auto even = match_sides(out); !even) return tl::make_unexpected(even.error());
     return out;
+}
+
+namespace {
+
+constexpr std::array<std::string_view, 4> sway_back_methods{"centre_seam", "fold_trimmed", "fold_tuck",
+                                                            "waist_seam"};
+
+Length back_waist_length(const Piece& p)
+{
+    const auto waist = guide(p, GuideKind::Waist);
+    const Point neck = edge(p, EdgeRole::Centre).curve.finalPoint();
+    const Length whole = sewn_length(p, EdgeRole::Centre);
+    return waist ? Length::mm(neck[Geom::Y] - waist->a[Geom::Y]) : whole;
+}
+
+// Back waist length: what is left of it after the common part; only where the back is shorter.
+std::optional<Proposal> propose_sway_back(const FittingState& s)
+{
+    const auto p = lacking_length(s, Measure::BackWaistLength, s.sizes.frame, back_waist_length(back_of(s.traced)),
+                                  back_waist_length(back_of(s.now)));
+    return p && p->amount < Length{} ? p : std::nullopt;
+}
+
+}  // namespace
+
+Adjustment sway_back_row()
+{
+    return {
+        .kind = AdjustmentKind::SwayBack,
+        .key = "sway_back",
+        .zone = Zone::Lengths,
+        .rank = 40,
+        .acts_on = ActsOn::Back,
+        .least = -sway_back_limit,
+        .most = Length{},
+        .needs = {Level::Shoulder},
+        .apply = alter_sway_back,
+        .propose = propose_sway_back,
+        .from = Measure::BackWaistLength,
+        .methods = sway_back_methods,
+        .usual_method = way_by_centre_back,
+    };
 }
 
 }  // namespace sartorum

@@ -11,7 +11,7 @@
 // So       the lower part turns by 2·atan(a / 2B), B from the wedge's middle at centre back to the side seam
 // Limits   40 mm, a bust dart's notion of a wedge (our choice): beyond, look whether hips need width first
 #pragma once
-#include "core/alter/garment.h"
+#include "core/alter/adjustment.h"
 
 namespace sartorum {
 
@@ -20,5 +20,6 @@ inline constexpr Length sway_back_limit = Length::mm(40);
 enum class SwayBackMethod { CentreSeam, FoldTrimmed, FoldTuck, WaistSeam };
 
 [[nodiscard]] Outcome<Applied> alter_sway_back(const Garment&, const Dose&);
+[[nodiscard]] Adjustment sway_back_row();
 
 }  // namespace sartorum

@@ -1,5 +1,6 @@
 #include "core/alter/top_notch.h"
 
+#include "core/alter/serves.h"
 #include "core/alter/shared.h"
 #include "core/paper/sleeve_redraw.h"
 
@@ -20,6 +21,54 @@ Outcome<Applied> alter_top_notch(const Garment& garment, const Dose& dose)
     out.steps = {mark};
     sleeve = after;
     return out;
+}
+
+namespace {
+
+constexpr Length worth_a_change = Length::mm(1);  // less is truing
+
+// One half of the cap against its half of the armhole: longer (+) than the ease it is to have.
+Length half_over(const FittingState& s, PieceRole bodice, EdgeRole cap, std::string_view seam)
+{
+    const Length armhole = sewn_length(*find_piece(s.now.pieces, bodice), EdgeRole::Armhole);
+    return sewn_length(sleeve_of(s.now), cap) - armhole - meant_ease(s.now, seam, s.cloth);
+}
+
+Length front_over(const FittingState& s)
+{
+    return half_over(s, PieceRole::Front, EdgeRole::CapFront, "armhole-front");
+}
+Length back_over(const FittingState& s)
+{
+    return half_over(s, PieceRole::Back, EdgeRole::CapBack, "armhole-back");
+}
+
+// Half of what one half of the cap is long and the other short.
+std::optional<Proposal> propose_top_notch(const FittingState& s)
+{
+    const Length amount = (front_over(s) - back_over(s)) / 2.0;
+    if (abs(amount) < worth_a_change) return std::nullopt;
+    const Length half = sewn_length(sleeve_of(s.now), EdgeRole::CapFront);
+    return Proposal{amount, {}, half - amount, half, Against::Armhole};
+}
+
+}  // namespace
+
+Adjustment top_notch_row()
+{
+    return {
+        .kind = AdjustmentKind::TopNotch,
+        .key = "top_notch",
+        .zone = Zone::Sleeve,
+        .rank = 40,
+        .acts_on = ActsOn::Sleeve,
+        .least = -top_notch_limit,
+        .most = top_notch_limit,
+        .needs = {Level::Shoulder},
+        .apply = alter_top_notch,
+        .propose = propose_top_notch,
+        .serves = sleeved,
+    };
 }
 
 }  // namespace sartorum

@@ -5,12 +5,13 @@
 // Keeps    the cap's line
 // Limits   40 mm
 #pragma once
-#include "core/alter/garment.h"
+#include "core/alter/adjustment.h"
 
 namespace sartorum {
 
 inline constexpr Length top_notch_limit = Length::mm(40);
 
 [[nodiscard]] Outcome<Applied> alter_top_notch(const Garment&, const Dose&);
+[[nodiscard]] Adjustment top_notch_row();
 
 }  // namespace sartorum

@@ -1,6 +1,9 @@
 #include "core/alter/underarm_width.h"
 
+#include "core/alter/match.h"
 #include "core/alter/shared.h"
+#include "core/chart/cup.h"
+#include "core/chart/ease.h"
 #include "core/paper/bodice_redraw.h"
 
 namespace sartorum {
@@ -26,6 +29,41 @@ Outcome<Applied> alter_underarm_width(const Garment& garment, const Dose& dose)
     }
     if (const auto even = match_sides(out); !even) return tl::make_unexpected(even.error());
     return out;
+}
+
+namespace {
+
+// What the frame is off: high bust against what the size is drafted for. Ease as designed takes up a little.
+std::optional<Proposal> propose_underarm_width(const FittingState& s)
+{
+    const auto taken = s.body.taken(Measure::HighBust);
+    const auto drafted = implied_high_bust(s.chart, s.sizes.frame);
+    if (!taken || !drafted) return std::nullopt;
+    const Length off = taken->value - *drafted;
+    const auto row = ease_at(s.chart, s.sizes.frame, Measure::Bust, s.body, s.ease, s.cloth,
+                             s.traced_flat.of(GarmentMeasure::Bust));
+    if (row && ease_holds(*row, off)) return std::nullopt;
+    return Proposal{off, taken->spread, taken->value, *drafted, Against::Chart};
+}
+
+}  // namespace
+
+Adjustment underarm_width_row()
+{
+    return {
+        .kind = AdjustmentKind::UnderarmWidth,
+        .key = "underarm_width",
+        .zone = Zone::Widths,
+        .rank = 10,
+        .acts_on = ActsOn::Both,
+        .least = -underarm_limit,
+        .most = underarm_limit,
+        .needs = {Level::Underarm},
+        .apply = alter_underarm_width,
+        .propose = propose_underarm_width,
+        .from = Measure::HighBust,
+        .methods = share_methods,
+    };
 }
 
 }  // namespace sartorum

@@ -6,7 +6,7 @@
 // Limits   80 mm of girth: beyond, take another size. ½ in at each of four is 2 in of girth. Common practice.
 // Then     the armhole is longer or shorter: the cap
 #pragma once
-#include "core/alter/garment.h"
+#include "core/alter/adjustment.h"
 
 namespace sartorum {
 
@@ -14,7 +14,9 @@ inline constexpr Length underarm_limit = Length::mm(80);
 
 // Where a change of girth goes: all four side seam halves, or the back's alone.
 enum class WidthShare { Quarters, BackOnly };
+inline constexpr std::array<std::string_view, 2> share_methods{"quarters", "back_only"};
 
 [[nodiscard]] Outcome<Applied> alter_underarm_width(const Garment&, const Dose& girth);
+[[nodiscard]] Adjustment underarm_width_row();
 
 }  // namespace sartorum

@@ -1,6 +1,10 @@
 #include "core/alter/upper_arm.h"
 
+#include <array>
+
+#include "core/alter/serves.h"
 #include "core/alter/shared.h"
+#include "core/chart/ease.h"
 #include "core/paper/panels.h"
 #include "core/paper/sleeve_redraw.h"
 
@@ -91,6 +95,51 @@ Outcome<Applied> alter_upper_arm(const Garment& garment, const Dose& dose)
     }
     if (const auto ok = spread_through(out, sleeve, dose.front); !ok) return tl::make_unexpected(ok.error());
     return out;
+}
+
+namespace {
+
+constexpr std::array<std::string_view, 2> upper_arm_methods{"cap_kept", "split_through"};
+
+// Girth and the ease as designed; where the chart says nothing, only what is needed to move.
+std::optional<Proposal> propose_upper_arm(const FittingState& s)
+{
+    const auto taken = s.body.taken(Measure::UpperArm);
+    if (!taken) return std::nullopt;
+    const Length traced = s.traced_flat.of(GarmentMeasure::UpperArm);
+    const Length now = s.now_flat.of(GarmentMeasure::UpperArm);
+    if (const auto row = ease_at(s.chart, s.sizes.frame, Measure::UpperArm, s.body, s.ease, s.cloth, traced)) {
+        const bool wished = row->wished;
+        const Length wanted = row->finished_wanted();
+        const Length chart = *s.chart.body(s.sizes.frame, Measure::UpperArm);
+        if (wished) return Proposal{wanted - now, taken->spread, wanted, traced, Against::EaseWish, now - traced};
+        return Proposal{wanted - now, taken->spread, taken->value, chart, Against::Chart, now - traced};
+    }
+    // The chart says nothing: only what is needed to move in.
+    const Length needed = taken->value + least_ease(Measure::UpperArm, s.cloth, taken->value);
+    if (now >= needed) return std::nullopt;
+    return Proposal{needed - now, taken->spread, needed, traced, Against::Needed, now - traced};
+}
+
+}  // namespace
+
+Adjustment upper_arm_row()
+{
+    return {
+        .kind = AdjustmentKind::UpperArm,
+        .key = "upper_arm",
+        .zone = Zone::Sleeve,
+        .rank = 10,
+        .acts_on = ActsOn::Sleeve,
+        .least = -upper_arm_limit,
+        .most = upper_arm_limit,
+        .needs = {Level::Shoulder},
+        .apply = alter_upper_arm,
+        .propose = propose_upper_arm,
+        .serves = sleeved,
+        .from = Measure::UpperArm,
+        .methods = upper_arm_methods,
+    };
 }
 
 }  // namespace sartorum

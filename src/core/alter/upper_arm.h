@@ -8,7 +8,7 @@
 // Then     cap height, walked to the armhole; split through: the cap's extra is eased, gathered, or the armhole
 //          lowered
 #pragma once
-#include "core/alter/garment.h"
+#include "core/alter/adjustment.h"
 
 namespace sartorum {
 
@@ -17,5 +17,6 @@ inline constexpr Length upper_arm_limit = Length::mm(60);
 enum class UpperArmMethod { CapKept, SplitThrough };
 
 [[nodiscard]] Outcome<Applied> alter_upper_arm(const Garment&, const Dose&);
+[[nodiscard]] Adjustment upper_arm_row();
 
 }  // namespace sartorum

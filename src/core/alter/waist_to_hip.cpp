@@ -2,6 +2,8 @@
 
 #include <functional>
 
+#include "core/alter/match.h"
+#include "core/alter/propose.h"
 #include "core/alter/shared.h"
 #include "core/paper/panels.h"
 #include "core/paper/redraw.h"
@@ -85,6 +87,36 @@ Outcome<Applied> alter_waist_to_hip(const Garment& garment, const Dose& dose)
     }
     if (auto ok = match_sides(out); !ok) return tl::make_unexpected(ok.error());
     return out;
+}
+
+namespace {
+
+std::optional<Proposal> propose_waist_to_hip(const FittingState& s)
+{
+    if (const auto p = against_chart(s, Measure::WaistToHip, s.sizes.hip)) return p;
+    const auto taken = s.body.taken(Measure::WaistToHip);
+    if (!taken) return std::nullopt;
+    const Length drafted = s.traced_flat.of(GarmentMeasure::WaistToHip);
+    return Proposal{taken->value - drafted, taken->spread, taken->value, drafted, Against::Pattern};
+}
+
+}  // namespace
+
+Adjustment waist_to_hip_row()
+{
+    return {
+        .kind = AdjustmentKind::WaistToHip,
+        .key = "waist_to_hip",
+        .zone = Zone::Lengths,
+        .rank = 50,
+        .acts_on = ActsOn::Both,
+        .least = -waist_to_hip_limit,
+        .most = waist_to_hip_limit,
+        .needs = {Level::Waist, Level::Hip},
+        .apply = alter_waist_to_hip,
+        .propose = propose_waist_to_hip,
+        .from = Measure::WaistToHip,
+    };
 }
 
 }  // namespace sartorum

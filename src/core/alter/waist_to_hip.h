@@ -7,12 +7,13 @@
 // Limits   50 mm: beyond, make a toile first (common practice); a fold must leave 5 mm above the hip line
 // Then     hem, if the finished length is to stay (hem_given_back.h)
 #pragma once
-#include "core/alter/garment.h"
+#include "core/alter/adjustment.h"
 
 namespace sartorum {
 
 inline constexpr Length waist_to_hip_limit = Length::mm(50);
 
 [[nodiscard]] Outcome<Applied> alter_waist_to_hip(const Garment&, const Dose&);
+[[nodiscard]] Adjustment waist_to_hip_row();
 
 }  // namespace sartorum

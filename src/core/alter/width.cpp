@@ -1,16 +1,18 @@
 #include "core/alter/width.h"
 
+#include "core/alter/match.h"
+#include "core/alter/part_alter.h"
+#include "core/alter/propose.h"
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
 #include "core/paper/redraw.h"
+#include "core/pattern/part_rules.h"
 
 namespace sartorum {
 namespace {
 
-enum class Level { Waist, Hip };
-
-// Where the side seam stands at the level: the place the sewist marks from.
-Point side_at(const Piece& piece, Level level)
+// Where a skirt's side seam stands at the level: the place the sewist marks from.
+Point marked_side_at(const Piece& piece, Level level)
 {
     const Curve& side = edge(piece, EdgeRole::Side).curve;
     if (level == Level::Waist) return side.initialPoint();
@@ -18,8 +20,16 @@ Point side_at(const Piece& piece, Level level)
     return {hip.a[Geom::X] + width_at(piece, hip.a[Geom::Y]).value_or(Length{}).in_mm(), hip.a[Geom::Y]};
 }
 
+Outcome<Applied> alter_width(const Garment& garment, const Dose& dose, Level level, const std::string& field)
+{
+    if (const auto ok = within(dose.front, field, width_limit); !ok) return tl::make_unexpected(ok.error());
+    return part_alter(garment).widen(garment, dose, level);
+}
+
+}  // namespace
+
 // A bodice's: out at its waist, with a hem at the waist level or at the hem.
-Outcome<Applied> alter_bodice_width(const Garment& garment, const Dose& dose, Level level)
+Outcome<Applied> widen_upper(const Garment& garment, const Dose& dose, Level level)
 {
     Applied out{garment, {}};
     const bool back_only = static_cast<WidthShare>(dose.method) == WidthShare::BackOnly;
@@ -46,22 +56,15 @@ Outcome<Applied> alter_bodice_width(const Garment& garment, const Dose& dose, Le
     return out;
 }
 
-Outcome<Applied> alter_width(const Garment& garment, const Dose& dose, Level level)
+Outcome<Applied> widen_skirt(const Garment& garment, const Dose& dose, Level level)
 {
-    const Length girth = dose.front;
-    const std::string field = level == Level::Waist ? "width_at_waist" : "width_at_hip";
-    if (girth == Length{}) return refuse(Why::AmountZero, field);
-    if (abs(girth) > width_limit)
-        return refuse_amount(Why::AmountTooLarge, field, girth, -width_limit, width_limit);
-    if (is_bodice(garment)) return alter_bodice_width(garment, dose, level);
-    const Length quarter = girth / 4.0;
+    const Length quarter = dose.front / 4.0;
     Applied out{garment, {}};
-    const Length waist_before = sewn_waist(garment);
     for (const auto role : {PieceRole::Front, PieceRole::Back}) {
         Piece& piece = *find_piece(out.garment.pieces, role);
         auto after = level == Level::Waist ? side_moved(piece, quarter, {}) : side_moved(piece, {}, quarter);
         if (!after) return tl::make_unexpected(after.error());
-        const Point from = side_at(piece, level);
+        const Point from = marked_side_at(piece, level);
         const Point to = from + Point{quarter.in_mm(), 0};
         Step mark{
             level == Level::Waist ? StepKind::MarkWaist : StepKind::MarkHip, piece.id, quarter, {}, {}, {}, {}};
@@ -80,20 +83,75 @@ Outcome<Applied> alter_width(const Garment& garment, const Dose& dose, Level lev
         piece = std::move(*after);
     }
     if (auto ok = match_sides(out); !ok) return tl::make_unexpected(ok.error());
-    if (auto ok = fit_band(out, sewn_waist(out.garment) - waist_before); !ok)
-        return tl::make_unexpected(ok.error());
     return out;
+}
+
+Outcome<Applied> alter_width_at_waist(const Garment& g, const Dose& girth)
+{
+    return alter_width(g, girth, Level::Waist, "width_at_waist");
+}
+Outcome<Applied> alter_width_at_hip(const Garment& g, const Dose& girth)
+{
+    return alter_width(g, girth, Level::Hip, "width_at_hip");
+}
+
+namespace {
+
+bool share_open(const Garment& g, std::size_t method)
+{
+    return method == 0 || part_alter(g).widens_back_alone;
+}
+
+// Body − chart, less what the adjustments above gave; or her own ease less what the garment has.
+std::optional<Proposal> propose_at_waist(const FittingState& s)
+{
+    return lacking_girth(s, Measure::Waist, s.sizes.waist, GarmentMeasure::Waist);
+}
+
+std::optional<Proposal> propose_at_hip(const FittingState& s)
+{
+    // A top's hem is its hip only where the chart means it so.
+    return lacking_girth(s, Measure::Hip, s.sizes.hip, part_alter(s.now).hip);
 }
 
 }  // namespace
 
-Outcome<Applied> alter_width_at_waist(const Garment& g, const Dose& girth)
+Adjustment width_at_waist_row()
 {
-    return alter_width(g, girth, Level::Waist);
+    return {
+        .kind = AdjustmentKind::WidthAtWaist,
+        .key = "width_at_waist",
+        .zone = Zone::Widths,
+        .rank = 80,
+        .acts_on = ActsOn::Both,
+        .least = -width_limit,
+        .most = width_limit,
+        .needs = {Level::Waist},
+        .apply = alter_width_at_waist,
+        .propose = propose_at_waist,
+        .from = Measure::Waist,
+        .methods = share_methods,
+        .method_serves = share_open,
+    };
 }
-Outcome<Applied> alter_width_at_hip(const Garment& g, const Dose& girth)
+
+Adjustment width_at_hip_row()
 {
-    return alter_width(g, girth, Level::Hip);
+    return {
+        .kind = AdjustmentKind::WidthAtHip,
+        .key = "width_at_hip",
+        .zone = Zone::Widths,
+        .rank = 90,
+        .acts_on = ActsOn::Both,
+        .least = -width_limit,
+        .most = width_limit,
+        .needs = {Level::Hem},
+        .apply = alter_width_at_hip,
+        .propose = propose_at_hip,
+        .from = Measure::Hip,
+        .methods = share_methods,
+        .method_serves = share_open,
+    };
 }
 
 }  // namespace sartorum

@@ -16,5 +16,11 @@ inline constexpr Length width_limit = Length::mm(120);
 
 [[nodiscard]] Outcome<Applied> alter_width_at_waist(const Garment&, const Dose& girth);
 [[nodiscard]] Outcome<Applied> alter_width_at_hip(const Garment&, const Dose& girth);
+// What either comes to on each kind of part: an upper part's lower edge is its waist, or it is widened at the
+// waist level or the hem; a skirt's at the waist or from the hip line down.
+[[nodiscard]] Outcome<Applied> widen_upper(const Garment&, const Dose& girth, Level);
+[[nodiscard]] Outcome<Applied> widen_skirt(const Garment&, const Dose& girth, Level);
+[[nodiscard]] Adjustment width_at_waist_row();
+[[nodiscard]] Adjustment width_at_hip_row();
 
 }  // namespace sartorum

@@ -36,7 +36,7 @@ std::size_t& part_of(SizeChoice& c, Measure m)
     }
 }
 
-struct Level {
+struct SizedLevel {
     Measure measure{};
     Taken taken;
     std::size_t nearest = 0;
@@ -59,7 +59,7 @@ std::optional<std::size_t> other_side(const SizeChart& chart, Measure m, const T
     return abs(taken.value - middle) <= taken.spread ? std::optional{next} : std::nullopt;
 }
 
-bool beyond(const SizeChart& chart, const Level& level)
+bool beyond(const SizeChart& chart, const SizedLevel& level)
 {
     const std::size_t last = chart.sizes.size() - 1;
     const auto value = [&](std::size_t i) { return at(chart, i, level.measure); };
@@ -67,16 +67,16 @@ bool beyond(const SizeChart& chart, const Level& level)
            level.taken.value < value(0) - (value(1) - value(0)) / 2.0;
 }
 
-std::optional<Level> level_at(const SizeChart& chart, const BodySet& set, Measure m)
+std::optional<SizedLevel> level_at(const SizeChart& chart, const BodySet& set, Measure m)
 {
     const auto taken = set.taken(m);
     if (!taken || !drafted(chart, 0, m)) return std::nullopt;
     const std::size_t nearest = nearest_size(chart, m, taken->value);
-    return Level{m, *taken, nearest, other_side(chart, m, *taken, nearest)};
+    return SizedLevel{m, *taken, nearest, other_side(chart, m, *taken, nearest)};
 }
 
 // The one of a level's candidates that lies towards `size`.
-std::size_t towards(const Level& level, std::size_t size)
+std::size_t towards(const SizedLevel& level, std::size_t size)
 {
     if (!level.other) return level.nearest;
     return std::clamp(size, std::min(level.nearest, *level.other), std::max(level.nearest, *level.other));
@@ -88,9 +88,10 @@ bool wears_bust(GarmentKind kind)
 }
 
 // Bust (by the school's measure), waist and hip, as far as garment, chart and body have them.
-std::vector<Level> levels_of(const SizeChart& chart, const BodySet& set, const ChoiceWish& wish, School school)
+std::vector<SizedLevel> levels_of(const SizeChart& chart, const BodySet& set, const ChoiceWish& wish,
+                                  School school)
 {
-    std::vector<Level> out;
+    std::vector<SizedLevel> out;
     const auto add = [&](Measure m) {
         if (auto level = level_at(chart, set, m)) out.push_back(*level);
     };
@@ -104,11 +105,11 @@ std::vector<Level> levels_of(const SizeChart& chart, const BodySet& set, const C
     return out;
 }
 
-std::size_t anchor_size(const Level& anchor, const std::vector<Level>& levels, const ChoiceWish& wish)
+std::size_t anchor_size(const SizedLevel& anchor, const std::vector<SizedLevel>& levels, const ChoiceWish& wish)
 {
     if (!anchor.other) return anchor.nearest;
-    const auto next =
-        std::find_if(levels.begin(), levels.end(), [&](const Level& l) { return l.measure != anchor.measure; });
+    const auto next = std::find_if(levels.begin(), levels.end(),
+                                   [&](const SizedLevel& l) { return l.measure != anchor.measure; });
     if (next != levels.end()) return towards(anchor, next->nearest);
     const auto [lower, upper] = std::minmax(anchor.nearest, *anchor.other);
     return wish.knit || wish.full ? lower : upper;
@@ -269,8 +270,8 @@ Outcome<Advice> advise(const SizeChart& chart, const BodySet& body, const Choice
     }
     const auto levels = levels_of(chart, set, wish, advice.school.school);
     const Measure anchor_measure = anchor_of(advice.school.school);
-    const auto anchor =
-        *std::find_if(levels.begin(), levels.end(), [&](const Level& l) { return l.measure == anchor_measure; });
+    const auto anchor = *std::find_if(levels.begin(), levels.end(),
+                                      [&](const SizedLevel& l) { return l.measure == anchor_measure; });
     const std::size_t by_anchor = anchor_size(anchor, levels, wish);
     advice.choice = {by_anchor, by_anchor, by_anchor};
     bool differ = false;

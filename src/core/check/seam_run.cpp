@@ -29,8 +29,8 @@ Geom::Affine onto(Point from, Point from_direction, Point to, Point to_direction
 
 Garment with_panels(Garment g)
 {
-    const Piece* front = find_piece(g.pieces, PieceRole::Front);
-    if (!front || !front->princess) return g;
+    const auto front = std::find_if(g.pieces.begin(), g.pieces.end(), [](const Piece& p) { return p.princess; });
+    if (front == g.pieces.end()) return g;
     auto [centre, side] = princess_panels(*front);
     g.seams.push_back({"princess", {{centre.id, EdgeRole::Princess}}, {{side.id, EdgeRole::Princess}}, {}});
     g.pieces.push_back(std::move(centre));

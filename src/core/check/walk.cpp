@@ -2,11 +2,12 @@
 
 #include <algorithm>
 #include <cmath>
-#include <cstdlib>
 #include <numbers>
 
 #include "core/alter/shared.h"
+#include "core/check/part_check.h"
 #include "core/check/seam_run.h"
+#include "core/pattern/part_rules.h"
 
 namespace sartorum {
 namespace {
@@ -41,25 +42,6 @@ double corner_between(const Piece& p, std::size_t before, std::size_t after)
     return corner_degrees(-end_direction(p.edges[before].curve), start_direction(p.edges[after].curve));
 }
 
-double corner_at(const Piece& p, JoinPlace place)
-{
-    const auto last = [&](EdgeRole r) { return *edge_index(p, r, true); };
-    const auto first = [&](EdgeRole r) { return *edge_index(p, r); };
-    switch (place) {
-        case JoinPlace::NeckPoint: return corner_between(p, last(EdgeRole::Neck), first(EdgeRole::Shoulder));
-        case JoinPlace::ShoulderTip: return corner_between(p, last(EdgeRole::Shoulder), first(EdgeRole::Armhole));
-        case JoinPlace::Underarm: return corner_between(p, last(EdgeRole::Armhole), first(EdgeRole::Side));
-        case JoinPlace::Waist:
-            return is_bodice(p) ? corner_between(p, last(EdgeRole::Side), first(EdgeRole::Waist))
-                                : corner_between(p, last(EdgeRole::Waist), first(EdgeRole::Side));
-        case JoinPlace::Hem: return corner_between(p, last(EdgeRole::Side), first(EdgeRole::Hem));
-        case JoinPlace::CapTop:
-        case JoinPlace::SleeveUnderarm:
-        case JoinPlace::SleeveHem: break;
-    }
-    std::abort();
-}
-
 Join joined_at(JoinPlace place, double degrees)
 {
     return {place, degrees, std::abs(degrees - 180.0) <= join_tolerance_degrees};
@@ -82,24 +64,25 @@ void add_sleeve_joins(Checks& out, const Piece& p)
 void add_cap(Checks& out, const Garment& g, const FlatMeasures& flat, const Cloth& cloth)
 {
     const Length wanted = meant_ease(g, "armhole-front", cloth) + meant_ease(g, "armhole-back", cloth);
-    const Length ease = flat.cap - flat.armhole;
-    out.cap = CapCheck{flat.cap, flat.armhole, ease, wanted, abs(ease - wanted) <= walk_tolerance};
+    const Length cap = flat.of(GarmentMeasure::Cap);
+    const Length armhole = flat.of(GarmentMeasure::Armhole);
+    out.cap = CapCheck{cap, armhole, cap - armhole, wanted, abs(cap - armhole - wanted) <= walk_tolerance};
 }
 
-Join join_at(const Garment& g, JoinPlace place)
+// Front and back meet in a seam: both corners together are one straight angle.
+void add_joins(Checks& out, const Garment& part, const PartCheck& rules)
 {
-    double sum = 0;
-    for (const auto role : {PieceRole::Front, PieceRole::Back})
-        sum += corner_at(*find_piece(g.pieces, role), place);
-    return joined_at(place, sum);
-}
-
-std::vector<JoinPlace> join_places(const Garment& g)
-{
-    if (!is_bodice(g)) return {JoinPlace::Waist, JoinPlace::Hem};
-    const bool waist = bottom_role(*find_piece(g.pieces, PieceRole::Front)) == EdgeRole::Waist;
-    return {JoinPlace::NeckPoint, JoinPlace::ShoulderTip, JoinPlace::Underarm,
-            waist ? JoinPlace::Waist : JoinPlace::Hem};
+    for (const auto& corner : rules.corners) {
+        double sum = 0;
+        bool there = true;
+        for (const auto* p : {&front_of(part), &back_of(part)}) {
+            const auto before = edge_index(*p, corner.before, true);
+            const auto after = edge_index(*p, corner.after);
+            there = there && before && after;
+            if (before && after) sum += corner_between(*p, *before, *after);
+        }
+        if (there) out.joins.push_back(joined_at(corner.place, sum));
+    }
 }
 
 void add_folds_and_darts(Checks& out, const Piece& piece)
@@ -118,14 +101,16 @@ void add_folds_and_darts(Checks& out, const Piece& piece)
     }
 }
 
-// Of front, back and sleeve, what is always sewn to another edge; an armhole only where there is a sleeve.
+// Of front, back and sleeve, what is always sewn to another edge; an armhole only where there is a sleeve. And a
+// waistband's seam: one that is sewn to nothing follows nothing.
 std::vector<SeamSide> unwalked(const Garment& g)
 {
-    const bool sleeved = find_piece(g.pieces, PieceRole::Sleeve) != nullptr;
-    const auto sewn = [&](EdgeRole r) {
+    const bool armhole_sewn = find_piece(g.pieces, PieceRole::Sleeve) != nullptr;
+    const auto sewn = [&](const Piece& p, EdgeRole r) {
         using enum EdgeRole;
+        if (p.role == PieceRole::Waistband) return r == Waist;
         return r == Shoulder || r == Side || r == CapFront || r == CapBack || r == UnderarmFront ||
-               r == UnderarmBack || (r == Armhole && sleeved);
+               r == UnderarmBack || (r == Armhole && armhole_sewn);
     };
     const auto named = [&](const SeamSide& wanted) {
         const auto there = [&](const SeamSide& s) { return s.piece == wanted.piece && s.role == wanted.role; };
@@ -136,13 +121,13 @@ std::vector<SeamSide> unwalked(const Garment& g)
     };
     std::vector<SeamSide> out;
     for (const auto& p : g.pieces) {
-        if (p.role != PieceRole::Front && p.role != PieceRole::Back && p.role != PieceRole::Sleeve) continue;
+        if (p.role == PieceRole::Other) continue;
         for (const auto& e : p.edges) {
             const SeamSide side{p.id, e.role};
             const bool again = std::any_of(out.begin(), out.end(), [&](const SeamSide& s) {
                 return s.piece == side.piece && s.role == side.role;
             });
-            if (sewn(e.role) && !again && !named(side)) out.push_back(side);
+            if (sewn(p, e.role) && !again && !named(side)) out.push_back(side);
         }
     }
     return out;
@@ -155,6 +140,28 @@ void add_ease(Checks& out, const BodySet& body, Measure m, Length finished, cons
     const Length least = least_ease(m, cloth, taken->value);
     const Length ease = finished - taken->value;
     out.ease.push_back({m, finished, taken->value, ease, least, ease >= least - taken->spread});
+}
+
+void add_part(Checks& out, const Garment& part, PartKind kind, const BodySet& body, const Cloth& cloth)
+{
+    const auto& rules = part_check(kind);
+    const auto flat = measure_flat(part.pieces);
+    const Piece& front = front_of(part);
+    const Piece& back = back_of(part);
+    add_joins(out, part, rules);
+    for (const auto m : rules.worn_over) {
+        const auto beside = body_beside(m, kind);
+        if (beside && flat.has(m)) add_ease(out, body, *beside, flat.of(m), cloth);
+    }
+    if (has_level(front, Level::Shoulder)) out.shoulder = sewn_shoulder(front, back);
+    if (const Piece* sleeve = find_piece(part.pieces, PieceRole::Sleeve)) {
+        add_sleeve_joins(out, *sleeve);
+        add_cap(out, part, flat, cloth);
+    }
+    if (has_level(front, Level::Hem)) {
+        out.front_hem = sewn_length(front, EdgeRole::Hem);
+        out.back_hem = sewn_length(back, EdgeRole::Hem);
+    }
 }
 
 }  // namespace
@@ -176,7 +183,8 @@ Checks check(const Garment& g, const BodySet& body, const Cloth& cloth)
     Checks out;
     // A copy only where there is something to add: this runs at every drag of an amount.
     std::optional<Garment> panels;
-    if (find_piece(g.pieces, PieceRole::Front)->princess) panels = with_panels(g);
+    const auto& all = g.pieces;
+    if (std::any_of(all.begin(), all.end(), [](const Piece& p) { return p.princess; })) panels = with_panels(g);
     const Garment& sewn = panels ? *panels : g;
     for (const auto& seam : sewn.seams) {
         const auto a = walk_side(sewn, seam.a);
@@ -185,27 +193,8 @@ Checks check(const Garment& g, const BodySet& body, const Cloth& cloth)
         out.walks.push_back(
             {seam.id, a.length, b.length, apart, abs(apart) <= walk_tolerance, a.notches, b.notches});
     }
-    for (const auto place : join_places(g)) out.joins.push_back(join_at(g, place));
+    for (const auto kind : parts_of(g.pieces)) add_part(out, part_view(g, kind), kind, body, cloth);
     for (const auto& piece : g.pieces) add_folds_and_darts(out, piece);
-    const Piece& front = *find_piece(g.pieces, PieceRole::Front);
-    const Piece& back = *find_piece(g.pieces, PieceRole::Back);
-    const auto flat = measure_flat(g.pieces);
-    add_ease(out, body, Measure::Waist, flat.waist, cloth);
-    if (is_bodice(g)) {
-        add_ease(out, body, Measure::Bust, flat.bust, cloth);
-        out.shoulder = sewn_shoulder(front, back);
-        if (const Piece* sleeve = find_piece(g.pieces, PieceRole::Sleeve)) {
-            add_ease(out, body, Measure::UpperArm, flat.upper_arm, cloth);
-            add_sleeve_joins(out, *sleeve);
-            add_cap(out, g, flat, cloth);
-        }
-    } else {
-        add_ease(out, body, Measure::Hip, flat.hip, cloth);
-    }
-    if (edge_index(front, EdgeRole::Hem)) {
-        out.front_hem = sewn_length(front, EdgeRole::Hem);
-        out.back_hem = sewn_length(back, EdgeRole::Hem);
-    }
     out.unwalked = unwalked(g);
     return out;
 }

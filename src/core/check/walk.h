@@ -4,7 +4,7 @@
 // angles that meet at a seam add up to 180° within 5°, so that the edge runs on without a corner. Common practice.
 // Least wearing ease: core/chart/ease.h.
 #pragma once
-#include "core/alter/garment.h"
+#include "core/alter/applied.h"
 #include "core/body/body_set.h"
 #include "core/chart/ease.h"
 #include "core/pattern/shoulder.h"

@@ -5,6 +5,7 @@
 
 #include "core/paper/dart_redraw.h"
 #include "core/pattern/dart.h"
+#include "core/pattern/part_rules.h"
 
 namespace sartorum {
 namespace {

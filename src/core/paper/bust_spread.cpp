@@ -6,6 +6,7 @@
 #include "core/paper/bodice_redraw.h"
 #include "core/paper/dart_redraw.h"
 #include "core/pattern/dart.h"
+#include "core/pattern/part_rules.h"
 
 namespace sartorum {
 namespace {

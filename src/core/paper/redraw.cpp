@@ -3,6 +3,7 @@
 #include <cmath>
 
 #include "core/pattern/blend.h"
+#include "core/pattern/part_rules.h"
 
 namespace sartorum {
 namespace {
@@ -33,10 +34,10 @@ Guide guide_carried(Guide g, double level, Point by)
     return g;
 }
 
-// How much of the side seam lies below what is fitted: the hip line of a skirt, the waist of a bodice.
+// How much of the side seam lies below what is fitted: the hip line, or the waist of what hangs from the shoulder.
 Outcome<Length> below_fitted(const Piece& piece)
 {
-    if (!is_bodice(piece)) {
+    if (rules(*piece.part).fitted_to == GuideKind::Hip) {
         const auto parts = side_parts(piece);
         if (!parts) return tl::make_unexpected(parts.error());
         return length(parts->below);
@@ -48,7 +49,7 @@ Outcome<Length> below_fitted(const Piece& piece)
 }
 
 // The hip guide reaches from the centre to the side seam, and the printed line with it.
-void settle_guides(Piece& piece)
+void settle_hip_guides(Piece& piece)
 {
     for (auto& g : piece.guides) {
         if (g.kind == GuideKind::Grain) continue;
@@ -80,7 +81,7 @@ Outcome<Piece> side_moved(const Piece& piece, Length at_waist, Length at_hip)
         if (n.on == EdgeRole::Side) n.at += hip;
     }
     settle_notches(out);
-    settle_guides(out);
+    settle_hip_guides(out);
     return out;
 }
 
@@ -103,7 +104,7 @@ Outcome<Piece> side_trued(const Piece& before, const Piece& after, Point by)
         }
     }
     settle_notches(out);
-    settle_guides(out);
+    settle_hip_guides(out);
     return out;
 }
 

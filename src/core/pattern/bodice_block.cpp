@@ -276,6 +276,7 @@ Piece panel(const BodiceFlat& f, const Half& h, const SideSeam& side)
 {
     Piece p;
     p.role = h.front ? PieceRole::Front : PieceRole::Back;
+    p.part = PartKind::Upper;
     p.id = std::string{key(p.role)};
     p.name = h.front ? "Bodice front" : "Bodice back";
     if (f.below_waist > Length{}) p.name = h.front ? "Tee front" : "Tee back";

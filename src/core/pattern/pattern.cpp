@@ -3,7 +3,7 @@
 #include <algorithm>
 #include <set>
 
-#include "core/pattern/dart.h"
+#include "core/pattern/garment.h"
 
 namespace sartorum {
 namespace {
@@ -17,7 +17,7 @@ bool same_skeleton(const Piece& a, const Piece& b)
     const auto same_edge = [](const Edge& x, const Edge& y) {
         return x.role == y.role && x.curve.size_default() == y.curve.size_default() && x.on_fold == y.on_fold;
     };
-    return a.id == b.id && a.role == b.role && a.princess == b.princess &&
+    return a.id == b.id && a.role == b.role && a.part == b.part && a.princess == b.princess &&
            a.bust_point.has_value() == b.bust_point.has_value() && same(a.darts, b.darts, &Dart::kind) &&
            same(a.notches, b.notches, &Notch::on) && same(a.guides, b.guides, &Guide::kind) &&
            std::equal(a.edges.begin(), a.edges.end(), b.edges.begin(), b.edges.end(), same_edge);
@@ -32,88 +32,49 @@ std::optional<std::string> id_twice(const std::vector<Piece>& pieces)
     return std::nullopt;
 }
 
-FlatMeasures measure_skirt(const Piece& front, const Piece& back)
+// At most one part of a kind, each with a front and a back.
+Outcome<bool> parts_whole(const SizedPieces& sized)
 {
-    FlatMeasures out;
-    for (const auto* piece : {&front, &back}) {
-        out.waist += sewn_length(*piece, EdgeRole::Waist) * 2.0;
-        out.hem += sewn_length(*piece, EdgeRole::Hem) * 2.0;
-        const double level = guide(*piece, GuideKind::Hip)->a[Geom::Y];
-        out.hip += width_at(*piece, level).value_or(Length{}) * 2.0;
+    const auto missing = [&](PieceRole role) {
+        return refuse(Why::PieceMissing, sized.size + ", " + std::string{key(role)});
+    };
+    for (const auto role : {PieceRole::Front, PieceRole::Back}) {
+        if (!find_piece(sized.pieces, role)) return missing(role);
     }
-    out.side = sewn_length(front, EdgeRole::Side);
-    const double hip = guide(front, GuideKind::Hip)->a[Geom::Y];
-    out.waist_to_hip = Length::mm(edge(front, EdgeRole::Side).curve.initialPoint()[Geom::Y] - hip);
-    return out;
+    for (const auto kind : parts_of(sized.pieces)) {
+        const auto count = [&](PieceRole role) {
+            return std::count_if(sized.pieces.begin(), sized.pieces.end(),
+                                 [&](const Piece& p) { return p.part == kind && p.role == role; });
+        };
+        if (count(PieceRole::Front) > 1 || count(PieceRole::Back) > 1)
+            return refuse(Why::PartTwice, sized.size + ", " + std::string{key(kind)});
+        if (count(PieceRole::Front) != count(PieceRole::Back)) return refuse(Why::KindsDiffer, sized.size);
+    }
+    return true;
 }
 
-// What darts, tucks and pleats take of a bodice's width at a level.
-Length taken_of(const Piece& piece, double level)
+// A sleeve without the part it hangs from is traced as it is.
+void without_its_part(std::vector<Piece>& pieces)
 {
-    Length sum;
-    for (std::size_t i = 1; i < piece.edges.size(); ++i) {
-        // A dart in the side seam takes length, not width.
-        if (piece.edges[i].role == EdgeRole::DartMouth && piece.edges[i - 1].role != EdgeRole::Side)
-            sum += taken_at(piece.darts[dart_at(piece, i)], level);
+    const auto parts = parts_of(pieces);
+    for (auto& p : pieces) {
+        if (p.part && std::find(parts.begin(), parts.end(), *p.part) == parts.end()) p.part.reset();
     }
-    return sum;
-}
-
-// From the centre to the side. Where the bust line is marked it is measured along it, bent at the bust point: what
-// a dart at the bust point takes lies off that line, wherever the dart is. Else at the underarm, darts closed.
-Length bust_width(const Piece& piece)
-{
-    const auto line = guide(piece, GuideKind::Bust);
-    if (line && piece.bust_point) {
-        const Point bp = *piece.bust_point;
-        return Length::mm(bp[Geom::X] - line->a[Geom::X] + Geom::distance(bp, line->b));
-    }
-    const Point under = piece.edges[*edge_index(piece, EdgeRole::Armhole, true)].curve.finalPoint();
-    const double centre = edge(piece, EdgeRole::Centre).curve.initialPoint()[Geom::X];
-    return Length::mm(under[Geom::X] - centre) - taken_of(piece, under[Geom::Y]);
-}
-
-FlatMeasures measure_bodice(const Piece& front, const Piece& back)
-{
-    FlatMeasures out;
-    for (const auto* piece : {&front, &back}) {
-        out.bust += bust_width(*piece) * 2.0;
-        out.hem += edge_index(*piece, EdgeRole::Hem) ? sewn_length(*piece, EdgeRole::Hem) * 2.0 : Length{};
-        out.neck += sewn_length(*piece, EdgeRole::Neck);
-        out.armhole += sewn_length(*piece, EdgeRole::Armhole);
-        if (const auto waist = guide(*piece, GuideKind::Waist)) {
-            out.waist += Length::mm(Geom::distance(waist->a, waist->b)) * 2.0;
-        } else {
-            out.waist += sewn_length(*piece, EdgeRole::Waist) * 2.0;
-        }
-    }
-    out.side = sewn_length(front, EdgeRole::Side);
-    out.shoulder = sewn_length(front, EdgeRole::Shoulder);
-    out.centre_front = sewn_length(front, EdgeRole::Centre);
-    out.centre_back = sewn_length(back, EdgeRole::Centre);
-    const Point neck = edge(front, EdgeRole::Shoulder).curve.initialPoint();
-    out.front_length = Length::mm(neck[Geom::Y] - edge(front, EdgeRole::Centre).curve.initialPoint()[Geom::Y]);
-    return out;
-}
-
-void measure_sleeve(FlatMeasures& out, const Piece& sleeve)
-{
-    const Curve& front = edge(sleeve, EdgeRole::UnderarmFront).curve;
-    const Curve& back = edge(sleeve, EdgeRole::UnderarmBack).curve;
-    const Point top = edge(sleeve, EdgeRole::CapBack).curve.finalPoint();
-    const Curve& hem = edge(sleeve, EdgeRole::Hem).curve;
-    out.cap = sewn_length(sleeve, EdgeRole::CapFront) + sewn_length(sleeve, EdgeRole::CapBack);
-    out.upper_arm = Length::mm(Geom::distance(front.initialPoint(), back.finalPoint()));
-    out.wrist = sewn_length(sleeve, EdgeRole::Hem);
-    double low = hem.pointAt(0.5)[Geom::Y];
-    for (std::size_t i = 0; i < hem.size_default(); ++i) {
-        const auto under = hem[i].roots(top[Geom::X], Geom::X);
-        if (!under.empty()) low = hem[i].valueAt(under.front(), Geom::Y);
-    }
-    out.sleeve = Length::mm(top[Geom::Y] - low);
 }
 
 }  // namespace
+
+std::string_view key(Follow f)
+{
+    return f == Follow::No ? "no" : "length";
+}
+std::optional<Follow> follow_of(std::string_view text)
+{
+    for (const auto f : {Follow::No, Follow::Length}) {
+        if (key(f) == text) return f;
+    }
+    return std::nullopt;
+}
 
 const SizedPieces* Pattern::find(const std::string& size) const
 {
@@ -150,14 +111,8 @@ Outcome<Pattern> check_pattern(Pattern pattern)
             }
             piece = std::move(*checked);
         }
-        for (const auto role : {PieceRole::Front, PieceRole::Back}) {
-            if (!find_piece(sized.pieces, role)) {
-                return refuse(Why::PieceMissing, sized.size + ", " + std::string{key(role)});
-            }
-        }
-        const bool bodice = is_bodice(*find_piece(sized.pieces, PieceRole::Front));
-        if (bodice != is_bodice(*find_piece(sized.pieces, PieceRole::Back)))
-            return refuse(Why::KindsDiffer, sized.size);
+        without_its_part(sized.pieces);
+        if (const auto ok = parts_whole(sized); !ok) return tl::make_unexpected(ok.error());
         if (const auto twice = id_twice(sized.pieces)) return refuse(Why::KeyTwice, sized.size + ", " + *twice);
         const auto& first = pattern.sizes.front().pieces;
         if (!std::equal(first.begin(), first.end(), sized.pieces.begin(), sized.pieces.end(), same_skeleton)) {
@@ -183,15 +138,6 @@ Outcome<Pattern> check_pattern(Pattern pattern)
         }
     }
     return pattern;
-}
-
-FlatMeasures measure_flat(const std::vector<Piece>& pieces)
-{
-    const Piece& front = *find_piece(pieces, PieceRole::Front);
-    const Piece& back = *find_piece(pieces, PieceRole::Back);
-    FlatMeasures out = is_bodice(front) ? measure_bodice(front, back) : measure_skirt(front, back);
-    if (const Piece* sleeve = find_piece(pieces, PieceRole::Sleeve)) measure_sleeve(out, *sleeve);
-    return out;
 }
 
 }  // namespace sartorum

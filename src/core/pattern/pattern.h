@@ -20,11 +20,17 @@ struct SeamSide {
     EdgeRole role = EdgeRole::Side;
 };
 
+// How side b, a piece of no part, goes with the edge it is sewn to: a straight band is made longer or shorter.
+enum class Follow { No, Length };
+[[nodiscard]] std::string_view key(Follow);
+[[nodiscard]] std::optional<Follow> follow_of(std::string_view);
+
 struct Seam {
     std::string id;  // "side", "waist"
     std::vector<SeamSide> a;
     std::vector<SeamSide> b;
     Length ease;  // how much longer b is meant to be
+    Follow follow = Follow::No;
 };
 
 struct Pattern {
@@ -42,30 +48,8 @@ struct Pattern {
 
 inline constexpr Length seam_ease_most = Length::mm(500);
 
-// A front and a back of one kind, marks in place, each piece with an id of its own, sizes on one skeleton, seams
-// naming pieces that exist.
+// A front and a back in each part, at most one part of a kind, marks in place, each piece with an id of its own,
+// sizes on one skeleton, seams naming pieces that exist.
 [[nodiscard]] Outcome<Pattern> check_pattern(Pattern);
-
-// Girths all round and lengths of one side, on the stitching lines, darts closed. What a kind of garment has not
-// is zero.
-struct FlatMeasures {
-    Length waist;
-    Length hip;
-    Length hem;           // sweep
-    Length waist_to_hip;  // side waist point down to the hip line
-    Length side;          // along the side seam
-    Length bust{};        // along the bust line, or at the underarm
-    Length neck{};        // half: front and back
-    Length shoulder{};    // the front's seam
-    Length armhole{};     // one: front and back
-    Length centre_front{};
-    Length centre_back{};
-    Length cap{};           // of a sleeve: front and back half
-    Length upper_arm{};     // its width at the bicep line
-    Length wrist{};         // its hem
-    Length sleeve{};        // top notch straight down to the hem
-    Length front_length{};  // neck point straight down to the lower edge at the centre
-};
-[[nodiscard]] FlatMeasures measure_flat(const std::vector<Piece>&);
 
 }  // namespace sartorum

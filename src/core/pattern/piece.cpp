@@ -9,6 +9,7 @@
 #include <utility>
 
 #include "core/pattern/dart.h"
+#include "core/pattern/part_rules.h"
 #include "core/pattern/princess.h"
 
 namespace sartorum {
@@ -73,40 +74,39 @@ double swept_area(const std::vector<Point>& p)
            20.0;
 }
 
-// The runs a piece has in travel; darts may part every one but the last.
-std::vector<std::vector<EdgeRole>> runs_of(const Piece& piece)
+constexpr std::array sleeve_runs{EdgeRun{EdgeRole::CapBack}, EdgeRun{EdgeRole::CapFront},
+                                 EdgeRun{EdgeRole::UnderarmFront}, EdgeRun{EdgeRole::Hem},
+                                 EdgeRun{EdgeRole::UnderarmBack}};
+constexpr std::array band_runs{EdgeRun{EdgeRole::Waist}};
+constexpr std::array sleeve_guides{GuideKind::Bicep};
+
+// What a piece must have: its runs in travel, darts may part every one but the last; and its lines.
+struct Skeleton {
+    std::span<const EdgeRun> runs;
+    std::span<const GuideKind> guides;
+};
+
+Skeleton skeleton_of(const Piece& piece)
 {
-    if (piece.role == PieceRole::Sleeve) {
-        return {{EdgeRole::CapBack},
-                {EdgeRole::CapFront},
-                {EdgeRole::UnderarmFront},
-                {EdgeRole::Hem},
-                {EdgeRole::UnderarmBack}};
-    }
-    if (is_bodice(piece)) {
-        return {{EdgeRole::Neck},
-                {EdgeRole::Shoulder},
-                {EdgeRole::Armhole},
-                {EdgeRole::Side},
-                {EdgeRole::Waist, EdgeRole::Hem},
-                {EdgeRole::Centre}};
-    }
-    return {{EdgeRole::Waist}, {EdgeRole::Side}, {EdgeRole::Hem}, {EdgeRole::Centre}};
+    if (piece.role == PieceRole::Sleeve) return {sleeve_runs, sleeve_guides};
+    if (piece.role == PieceRole::Waistband) return {band_runs, {}};
+    return {rules(*piece.part).runs, rules(*piece.part).guides};
 }
 
 // Turned to start after the last run; then each run in its place, dart mouths only inside a run.
 bool in_order(Piece& piece)
 {
-    const auto runs = runs_of(piece);
+    const auto runs = skeleton_of(piece).runs;
     const auto last = std::find_if(piece.edges.begin(), piece.edges.end(),
-                                   [&](const Edge& e) { return e.role == runs.back().front(); });
+                                   [&](const Edge& e) { return e.role == runs.back().role; });
     if (last == piece.edges.end()) return false;
     std::rotate(piece.edges.begin(), last + 1, piece.edges.end());
     std::size_t i = 0;
     const std::size_t n = piece.edges.size();
     for (const auto& run : runs) {
-        if (i >= n || std::find(run.begin(), run.end(), piece.edges[i].role) == run.end()) return false;
+        if (i >= n) return false;
         const EdgeRole role = piece.edges[i].role;
+        if (role != run.role && role != run.or_else) return false;
         ++i;
         while (i + 1 < n && piece.edges[i].role == EdgeRole::DartMouth && piece.edges[i + 1].role == role) i += 2;
     }
@@ -244,22 +244,12 @@ Outcome<bool> marks_in_place(const Piece& piece)
 // What every piece of this kind must have: edges and guides.
 Outcome<bool> complete(const Piece& piece)
 {
-    const bool bodice = is_bodice(piece);
-    const bool band = piece.role == PieceRole::Waistband;
-    const bool sleeve = piece.role == PieceRole::Sleeve;
-    using enum EdgeRole;
-    const std::vector<EdgeRole> needed = sleeve ? std::vector{CapBack, CapFront, UnderarmFront, Hem, UnderarmBack}
-                                         : bodice ? std::vector{Neck, Shoulder, Armhole, Side, Centre}
-                                         : band   ? std::vector{Waist}
-                                                  : std::vector{Waist, Side, Hem, Centre};
-    for (const auto role : needed) {
-        if (!edge_index(piece, role)) return refuse(Why::EdgeMissing, piece.id + ": " + std::string{key(role)});
+    const auto skeleton = skeleton_of(piece);
+    for (const auto& run : skeleton.runs) {
+        if (!edge_index(piece, run.role) && !run.or_else)
+            return refuse(Why::EdgeMissing, piece.id + ": " + std::string{key(run.role)});
     }
-    if (band) return true;
-    if (sleeve && !guide(piece, GuideKind::Bicep))
-        return refuse(Why::MarkMissing, piece.id + ": " + std::string{key(GuideKind::Bicep)});
-    if (sleeve) return true;
-    for (const auto kind : {GuideKind::LengthenShorten, bodice ? GuideKind::Across : GuideKind::Hip}) {
+    for (const auto kind : skeleton.guides) {
         if (!guide(piece, kind)) return refuse(Why::MarkMissing, piece.id + ": " + std::string{key(kind)});
     }
     return true;
@@ -369,17 +359,6 @@ Geom::Rect bounds(const Piece& piece)
     return *box;
 }
 
-bool is_bodice(const Piece& piece)
-{
-    return (piece.role == PieceRole::Front || piece.role == PieceRole::Back) &&
-           edge_index(piece, EdgeRole::Shoulder).has_value();
-}
-
-EdgeRole bottom_role(const Piece& piece)
-{
-    return is_bodice(piece) && edge_index(piece, EdgeRole::Waist) ? EdgeRole::Waist : EdgeRole::Hem;
-}
-
 std::optional<Length> width_at(const Piece& piece, double level)
 {
     double least = std::numeric_limits<double>::max();
@@ -395,6 +374,24 @@ std::optional<Length> width_at(const Piece& piece, double level)
         }
     }
     return most > least ? std::optional{Length::mm(most - least)} : std::nullopt;
+}
+
+bool same_paper(const Piece& a, const Piece& b)
+{
+    const auto alike = [](const auto& x, const auto& y, auto same) {
+        return std::equal(x.begin(), x.end(), y.begin(), y.end(), same);
+    };
+    return a.bust_point == b.bust_point &&
+           alike(a.edges, b.edges,
+                 [](const Edge& x, const Edge& y) { return x.role == y.role && x.curve == y.curve; }) &&
+           alike(a.darts, b.darts,
+                 [](const Dart& x, const Dart& y) {
+                     return x.leg_a == y.leg_a && x.leg_b == y.leg_b && x.tip == y.tip && x.kind == y.kind;
+                 }) &&
+           alike(a.notches, b.notches,
+                 [](const Notch& x, const Notch& y) { return x.at == y.at && x.on == y.on; }) &&
+           alike(a.guides, b.guides,
+                 [](const Guide& x, const Guide& y) { return x.kind == y.kind && x.a == y.a && x.b == y.b; });
 }
 
 Piece moved(const Piece& piece, const Geom::Affine& by)
@@ -461,10 +458,11 @@ Outcome<Piece> check_piece(Piece piece)
     if (const auto ok = of_a_size(piece); !ok) return tl::make_unexpected(ok.error());
     if (area_mm2(piece) < 1.0) return refuse(Why::OutlineEmpty, piece.id);
     if (piece.princess && piece.role != PieceRole::Front) return refuse(Why::PanelsNotOfAFront, piece.id);
+    if (!piece.part) piece.part = part_told(piece);
     piece = into_frame(std::move(piece));
     if (piece.role != PieceRole::Other) {
         if (const auto ok = complete(piece); !ok) return tl::make_unexpected(ok.error());
-        if (!in_order(piece) && piece.role != PieceRole::Waistband)
+        if (piece.role != PieceRole::Waistband && !in_order(piece))
             return refuse(Why::EdgeMissing, piece.id + ": order");
     }
     if (const auto ok = marks_in_place(piece); !ok) return tl::make_unexpected(ok.error());

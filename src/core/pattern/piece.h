@@ -11,6 +11,7 @@
 #include <vector>
 
 #include "core/pattern/curve.h"
+#include "core/pattern/part.h"
 #include "core/units/refusal.h"
 
 namespace sartorum {
@@ -99,6 +100,8 @@ struct Piece {
     std::vector<Notch> notches;
     std::vector<Guide> guides;
     std::optional<Point> bust_point{};  // the fullest point, not the dart's drawn-back tip
+    // Of a front, a back or a sleeve; none: what follows another edge, or is traced as it is.
+    std::optional<PartKind> part{};
     // A front of two panels, laid together at the bust point with their grain lines parallel (princess.h).
     bool princess = false;
 };
@@ -116,12 +119,11 @@ struct Piece {
 // Enclosed area in mm², exact for the cubics.
 [[nodiscard]] double area_mm2(const Piece&);
 [[nodiscard]] Geom::Rect bounds(const Piece&);
-// Has a shoulder: hangs from it.
-[[nodiscard]] bool is_bodice(const Piece&);
-// A bodice's lower edge is its waist or its hem; a skirt's is its hem.
-[[nodiscard]] EdgeRole bottom_role(const Piece&);
 // Width from the centre line to the side seam at a level, on the stitching line; none if the level misses.
 [[nodiscard]] std::optional<Length> width_at(const Piece&, double level_mm);
+
+// The same lines and marks, exactly.
+[[nodiscard]] bool same_paper(const Piece&, const Piece&);
 
 // Moves everything, as a rigid body.
 [[nodiscard]] Piece moved(const Piece&, const Geom::Affine&);
@@ -131,10 +133,10 @@ void settle_notches(Piece&);
 void settle_darts(Piece&);
 
 // Closed, complete, edges in order, marks on their edges and on the piece, not larger than piece_most; brought
-// into the frame: clockwise, centre line left of the side seam, its upper end (the centre waist, or the centre
-// neck of a bodice) at the origin; a sleeve's top notch there, its front towards +x. Edges run: a skirt's waist,
-// side, hem, centre; a bodice's neck, shoulder, armhole, side, waist or hem, centre; a sleeve's cap back, cap
-// front, underarm front, hem, underarm back. Dart mouths stand between two edges of one role.
+// into the frame: clockwise, centre line left of the side seam, its upper end at the origin; a sleeve's top notch
+// there, its front towards +x. Front and back run as their kind of part says (part_rules.h); a sleeve's edges: cap
+// back, cap front, underarm front, hem, underarm back. Dart mouths stand between two edges of one role. A piece
+// without a part gets the one its edges tell.
 [[nodiscard]] Outcome<Piece> check_piece(Piece);
 
 }  // namespace sartorum

@@ -107,6 +107,7 @@ Piece panel(const SkirtFlat& f, PieceRole role, double waist_width, Length mouth
     Piece p;
     p.id = std::string{key(role)};
     p.role = role;
+    p.part = PartKind::Skirt;
     p.name = role == PieceRole::Front ? "Skirt front" : "Skirt back";
     p.cut = fold ? 1 : 2;
     add_waist(p, c, f, mouth, dart_length);
@@ -172,7 +173,8 @@ std::vector<Seam> skirt_seams(bool with_band)
         out.push_back({"waist",
                        {{"front", EdgeRole::Waist}, {"back", EdgeRole::Waist}},
                        {{"waistband", EdgeRole::Waist}},
-                       {}});
+                       {},
+                       Follow::Length});
     }
     return out;
 }

@@ -124,6 +124,7 @@ Outcome<Piece> draw_sleeve(const SleeveFlat& f, const Piece& front, const Piece&
 
     Piece p;
     p.role = PieceRole::Sleeve;
+    p.part = PartKind::Upper;
     p.id = std::string{key(p.role)};
     p.name = "Sleeve";
     p.cut = 2;

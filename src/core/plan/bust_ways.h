@@ -1,6 +1,6 @@
 // bust_ways.h: more bust than one slash carries: two slashes, or another size for the frame, side by side.
 #pragma once
-#include "core/plan/plan.h"
+#include "core/plan/compute.h"
 
 namespace sartorum {
 
@@ -14,7 +14,6 @@ struct BustWay {
 };
 
 // Two slashes in this size, and the nearest larger size that one slash carries; empty where one slash is enough.
-[[nodiscard]] std::vector<BustWay> bust_ways(const Computed& now, const Pattern&, const SizeChart&, const BodySet&,
-                                             const Plan&);
+[[nodiscard]] std::vector<BustWay> bust_ways(const Computed& now);
 
 }  // namespace sartorum

@@ -2,11 +2,13 @@
 
 #include <array>
 
+#include "core/pattern/part_rules.h"
+
 namespace sartorum {
 namespace {
 
 struct Rule {
-    Quantity through;
+    GarmentMeasure through;
     std::optional<AdjustmentKind> effect;
     std::optional<AdjustmentKind> only{};  // the one cause that counts
 };
@@ -19,13 +21,13 @@ constexpr Length worth_saying = Length::mm(0.5);
 // waist to skirt, lengths to hem and sleeve.
 const std::array<Rule, 7>& rules()
 {
-    static const std::array<Rule, 7> all{{{Quantity::Neck, std::nullopt},
-                                          {Quantity::Waist, std::nullopt},
-                                          {Quantity::Armhole, CapHeight},
-                                          {Quantity::Armhole, CapForward, BallOfShoulder},
-                                          {Quantity::Armhole, TopNotch},
-                                          {Quantity::Sleeve, SleeveBelow},
-                                          {Quantity::CentreFront, HemGivenBack}}};
+    static const std::array<Rule, 7> all{{{GarmentMeasure::Neck, std::nullopt},
+                                          {GarmentMeasure::Waist, std::nullopt},
+                                          {GarmentMeasure::Armhole, CapHeight},
+                                          {GarmentMeasure::Armhole, CapForward, BallOfShoulder},
+                                          {GarmentMeasure::Armhole, TopNotch},
+                                          {GarmentMeasure::Sleeve, SleeveBelow},
+                                          {GarmentMeasure::CentreFront, HemGivenBack}}};
     return all;
 }
 
@@ -33,7 +35,8 @@ bool upstream(const PlanLine& line, const Rule& rule)
 {
     if (line.state != LineState::Accepted) return false;
     if (rule.only) return line.kind == *rule.only;
-    return (!rule.effect || line.kind < *rule.effect) && abs(line.changed.of(rule.through)) > worth_saying;
+    return (!rule.effect || comes_before(line.kind, *rule.effect)) &&
+           abs(line.changed.of(rule.through)) > worth_saying;
 }
 
 KnockOn followed(const Computed& c, const Rule& rule)
@@ -51,14 +54,14 @@ KnockOn followed(const Computed& c, const Rule& rule)
     return out;
 }
 
-// A waist seam's partner is another garment part; a tee's waist is sewn to nothing.
+// What a knock-on passes to is among these pieces; or was left to another pattern: a waist that ends the garment
+// below is sewn to something, and a neckline is faced.
 bool meant(const Computed& c, const Rule& rule)
 {
     if (rule.effect) return c.line(*rule.effect) != nullptr;
-    const bool top = c.checks.shoulder.has_value();
-    return rule.through == Quantity::Waist
-               ? top && bottom_role(*find_piece(c.altered.pieces, PieceRole::Front)) == EdgeRole::Waist
-               : top;
+    const Garment lowest = part_view(c.altered, parts_of(c.altered.pieces).back());
+    const bool shouldered = c.checks.shoulder.has_value();
+    return shouldered && (rule.through != GarmentMeasure::Waist || !has_level(front_of(lowest), Level::Hem));
 }
 
 }  // namespace

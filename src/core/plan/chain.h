@@ -4,13 +4,13 @@
 // follows its cause and goes with it. Where nothing can be altered on these pieces (a neckline's facing) the link
 // says what changed and by how much.
 #pragma once
-#include "core/plan/plan.h"
+#include "core/plan/compute.h"
 
 namespace sartorum {
 
 struct KnockOn {
     std::vector<AdjustmentKind> causes;  // accepted, in fitting order
-    Quantity through{};                  // what they changed
+    GarmentMeasure through{};            // what they changed
     Length by;
     std::optional<AdjustmentKind> effect{};  // none: something that is not among these pieces
     LineState state = LineState::NothingKnown;

@@ -5,6 +5,7 @@
 
 #include "core/check/seam_run.h"
 #include "core/pattern/dart.h"
+#include "core/pattern/part_rules.h"
 
 namespace sartorum {
 namespace {
@@ -12,36 +13,26 @@ namespace {
 constexpr int profile_steps = 40;
 constexpr Length usual_hip = Length::mm(-205);  // where the level was not measured
 
+// A measure that a part of this garment has.
 struct Source {
-    FinishedMeasure what;
-    Length FlatMeasures::*flat;
+    GarmentMeasure what;
     std::optional<Measure> body;
 };
 
-std::vector<Source> sources(const Garment& g)
+std::vector<Source> sources(const Computed& c)
 {
-    using enum FinishedMeasure;
-    if (!is_bodice(g)) {
-        return {{Waist, &FlatMeasures::waist, Measure::Waist},
-                {Hip, &FlatMeasures::hip, Measure::Hip},
-                {Hem, &FlatMeasures::hem, {}},
-                {Side, &FlatMeasures::side, {}}};
+    std::vector<Source> out;
+    for (const auto part : parts_of(c.altered.pieces)) {
+        const auto flat = measure_flat(part_view(c.altered, part).pieces);
+        for (const auto& row : all_garment_measures()) {
+            const bool there =
+                std::any_of(out.begin(), out.end(), [&](const Source& s) { return s.what == row.measure; });
+            if (row.place > 0 && flat.has(row.measure) && !there)
+                out.push_back({row.measure, body_beside(row.measure, part)});
+        }
     }
-    const bool hem = bottom_role(*find_piece(g.pieces, PieceRole::Front)) == EdgeRole::Hem;
-    std::vector<Source> out{{Bust, &FlatMeasures::bust, Measure::Bust},
-                            {Waist, &FlatMeasures::waist, Measure::Waist}};
-    if (hem) out.push_back({Hem, &FlatMeasures::hem, Measure::Hip});
-    out.insert(out.end(), {{Shoulder, &FlatMeasures::shoulder, {}},
-                           {Neck, &FlatMeasures::neck, {}},
-                           {FrontLength, &FlatMeasures::front_length, {}},
-                           {CentreBack, &FlatMeasures::centre_back, {}},
-                           {Side, &FlatMeasures::side, {}},
-                           {Armhole, &FlatMeasures::armhole, {}}});
-    if (!find_piece(g.pieces, PieceRole::Sleeve)) return out;
-    out.insert(out.end(), {{Cap, &FlatMeasures::cap, {}},
-                           {UpperArm, &FlatMeasures::upper_arm, Measure::UpperArm},
-                           {SleeveHem, &FlatMeasures::wrist, {}},
-                           {Sleeve, &FlatMeasures::sleeve, {}}});
+    std::sort(out.begin(), out.end(),
+              [](const Source& a, const Source& b) { return facts(a.what).place < facts(b.what).place; });
     return out;
 }
 
@@ -85,36 +76,46 @@ SideAt side_at(const Piece& p, Length along)
     return {};
 }
 
+// A part that begins at the waist has it at the upper end of its side seam.
 double waist_level(const Piece& p)
 {
     const auto waist = guide(p, GuideKind::Waist);
     if (waist) return waist->b[Geom::Y];
-    const std::size_t side = *edge_index(p, EdgeRole::Side, is_bodice(p));
-    return is_bodice(p) ? p.edges[side].curve.finalPoint()[Geom::Y] : p.edges[side].curve.initialPoint()[Geom::Y];
+    const bool above = begins_at(p, Level::Waist);
+    const Curve& side = p.edges[*edge_index(p, EdgeRole::Side, !above)].curve;
+    return (above ? side.initialPoint() : side.finalPoint())[Geom::Y];
 }
 
+// Down every part's side seam.
 std::vector<GirthAt> girths(const Garment& g)
 {
-    const Piece& front = *find_piece(g.pieces, PieceRole::Front);
-    const Piece& back = *find_piece(g.pieces, PieceRole::Back);
-    const Length whole = std::min(sewn_length(front, EdgeRole::Side), sewn_length(back, EdgeRole::Side));
-    const double waist = waist_level(back);
     std::vector<GirthAt> out;
-    for (int i = 0; i <= profile_steps; ++i) {
-        const Length along = whole * (double(i) / profile_steps);
-        const SideAt f = side_at(front, along);
-        const SideAt b = side_at(back, along);
-        out.push_back({Length::mm(b.level - waist), (f.width + b.width) * 2.0});
+    for (const auto part : parts_of(g.pieces)) {
+        const Garment view = part_view(g, part);
+        const Piece& front = front_of(view);
+        const Piece& back = back_of(view);
+        const Length whole = std::min(sewn_length(front, EdgeRole::Side), sewn_length(back, EdgeRole::Side));
+        const double waist = waist_level(back);
+        for (int i = 0; i <= profile_steps; ++i) {
+            const Length along = whole * (double(i) / profile_steps);
+            const SideAt f = side_at(front, along);
+            const SideAt b = side_at(back, along);
+            out.push_back({Length::mm(b.level - waist), (f.width + b.width) * 2.0});
+        }
     }
     return out;
 }
 
-// What the garment measures where the tape lay: its own measure where it has one, else read off its girths.
-Length garment_at(const std::vector<GirthAt>& girths, const FlatMeasures& flat, const BodyGirthAt& body, bool top)
+// What the garment measures where the tape lay: its own measure at that level where it has one, else read off its
+// girths.
+Length garment_at(const std::vector<GirthAt>& girths, const FlatMeasures& flat, const BodyGirthAt& body)
 {
-    if (body.measure == Measure::Waist) return flat.waist;
-    if (body.measure == Measure::Hip && !top) return flat.hip;
-    if (body.measure == Measure::Bust) return flat.bust;
+    for (const auto& row : all_garment_measures()) {
+        const bool beside =
+            std::any_of(row.lies.begin(), row.lies.end(), [&](const LiesOn& l) { return l.body == body.measure; });
+        // A hem's level is its own, wherever the hip is.
+        if (beside && row.level != Level::Hem && flat.has(row.measure)) return flat.of(row.measure);
+    }
     const auto nearest = std::min_element(girths.begin(), girths.end(), [&](const GirthAt& a, const GirthAt& b) {
         return abs(a.height - body.at.height) < abs(b.height - body.at.height);
     });
@@ -130,8 +131,9 @@ void add_body(EaseProfile& out, const BodySet& body, Measure m, Length height, b
 EaseProfile body_levels(const Computed& c, const BodySet& body)
 {
     EaseProfile out{girths(c.traced), girths(c.altered), {}};
-    const Piece& front = *find_piece(c.altered.pieces, PieceRole::Front);
-    if (is_bodice(front)) {
+    const Garment uppermost = part_view(c.altered, parts_of(c.altered.pieces).front());
+    const Piece& front = front_of(uppermost);
+    if (has_level(front, Level::Bust)) {
         const Length under = out.after.front().height;
         add_body(out, body, Measure::HighBust, under, false);
         const auto waist_length = body.taken(Measure::FrontWaistLength);
@@ -154,14 +156,14 @@ EaseProfile body_levels(const Computed& c, const BodySet& body)
 
 }  // namespace
 
-std::vector<FinishedRow> finished_table(const Computed& c, const SizeChart& printed, const BodySet& standing,
-                                        const Plan& plan)
+std::vector<FinishedRow> finished_table(const Computed& c)
 {
-    const SizeChart chart = printed.of_group(plan.chart_group);
-    const BodySet body = as_worn(standing, plan.choosing.seated);
+    const Plan& plan = c.work.plan;
+    const SizeChart chart = c.work.sizes();
+    const BodySet body = c.work.worn_by();
     std::vector<FinishedRow> out;
-    for (const auto& s : sources(c.altered)) {
-        FinishedRow row{s.what, c.traced_flat.*s.flat, {}, {}, c.altered_flat.*s.flat, {}, true};
+    for (const auto& s : sources(c)) {
+        FinishedRow row{s.what, c.traced_flat.of(s.what), {}, {}, c.altered_flat.of(s.what), {}, true};
         const auto taken = s.body ? body.taken(*s.body) : std::nullopt;
         if (taken) {
             row.body = taken->value;
@@ -176,7 +178,7 @@ std::vector<FinishedRow> finished_table(const Computed& c, const SizeChart& prin
                 row.needed = taken->value + (row.bought - *drafted);
             }
         }
-        if (s.what == FinishedMeasure::Cap && c.checks.cap) {
+        if (s.what == GarmentMeasure::Cap && c.checks.cap) {
             row.needed = c.checks.cap->armhole + c.checks.cap->wanted;
             row.holds = c.checks.cap->holds;
         }
@@ -185,13 +187,12 @@ std::vector<FinishedRow> finished_table(const Computed& c, const SizeChart& prin
     return out;
 }
 
-EaseProfile ease_profile(const Computed& c, const BodySet& body)
+EaseProfile ease_profile(const Computed& c)
 {
-    EaseProfile out = body_levels(c, body);
-    const bool top = c.checks.shoulder.has_value();
+    EaseProfile out = body_levels(c, c.work.body);
     for (auto& b : out.body) {
-        b.ease_before = garment_at(out.before, c.traced_flat, b, top) - b.at.girth;
-        b.ease_after = garment_at(out.after, c.altered_flat, b, top) - b.at.girth;
+        b.ease_before = garment_at(out.before, c.traced_flat, b) - b.at.girth;
+        b.ease_after = garment_at(out.after, c.altered_flat, b) - b.at.girth;
     }
     return out;
 }

@@ -4,29 +4,12 @@
 // Needed = body + the ease planned: the designer's (traced − chart body of the size traced there), or her own
 // wish. All girths all round with darts closed, lengths of one side.
 #pragma once
-#include "core/plan/plan.h"
+#include "core/plan/compute.h"
 
 namespace sartorum {
 
-enum class FinishedMeasure {
-    Bust,
-    Waist,
-    Hip,
-    UpperArm,
-    SleeveHem,
-    FrontLength,  // neck point straight down to the lower edge
-    CentreBack,
-    Shoulder,
-    Side,
-    Sleeve,
-    Armhole,
-    Cap,
-    Neck,  // half
-    Hem,
-};
-
 struct FinishedRow {
-    FinishedMeasure what{};
+    GarmentMeasure what{};
     Length bought;
     std::optional<Length> body{};
     std::optional<Length> needed{};
@@ -35,8 +18,8 @@ struct FinishedRow {
     bool holds = true;  // not below the least, by more than the body's spread
 };
 
-[[nodiscard]] std::vector<FinishedRow> finished_table(const Computed&, const SizeChart&, const BodySet&,
-                                                      const Plan&);
+// In the order of the rows' places (garment_measure.h).
+[[nodiscard]] std::vector<FinishedRow> finished_table(const Computed&);
 
 struct GirthAt {
     Length height;  // above the waist (+), along the upright
@@ -58,6 +41,6 @@ struct EaseProfile {
     std::vector<GirthAt> after;
     std::vector<BodyGirthAt> body;  // from the top down
 };
-[[nodiscard]] EaseProfile ease_profile(const Computed&, const BodySet&);
+[[nodiscard]] EaseProfile ease_profile(const Computed&);
 
 }  // namespace sartorum

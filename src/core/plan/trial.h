@@ -1,6 +1,6 @@
 // trial.h: can the paper be worked out from this pattern at all. Asked before a pattern is kept.
 #pragma once
-#include "core/plan/plan.h"
+#include "core/plan/compute.h"
 
 namespace sartorum {
 

@@ -68,6 +68,7 @@ enum class Why {
     PieceTooLarge,  // in either direction; high is the most
     PieceTooSmall,
     KindsDiffer,        // a front and a back of different kinds in one part
+    PartTwice,          // two fronts or two backs of one kind
     PanelsNotOfAFront,  // two panels are a front's
     NotComputable,      // the paper cannot be worked out from this drawing
     BlockImpossible,

@@ -25,8 +25,8 @@ std::vector<EaseRow> ease_rows(const Room& room)
         std::optional<Length> altered;
         if (room.computed() && (m == Measure::Waist || m == Measure::Hip)) {
             const auto& c = *room.computed();
-            traced = m == Measure::Waist ? c.traced_flat.waist : c.traced_flat.hip;
-            altered = m == Measure::Waist ? c.altered_flat.waist : c.altered_flat.hip;
+            traced = c.traced_flat.of(m == Measure::Waist ? GarmentMeasure::Waist : GarmentMeasure::Hip);
+            altered = c.altered_flat.of(m == Measure::Waist ? GarmentMeasure::Waist : GarmentMeasure::Hip);
         }
         auto row = ease_at(chart, size_at(choice, m), m, body, plan.ease, plan.cloth, traced);
         if (!row) continue;

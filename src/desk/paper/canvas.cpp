@@ -297,9 +297,10 @@ void Canvas::draw_name(QPainter& p, const Piece& piece, const QTransform& t)
     const auto b = box_of(piece);
     const bool band = piece.role == PieceRole::Waistband;
     // In the clear middle of the piece, beside the grain line; above the band.
-    const double down = is_bodice(piece) ? 0.36 : 0.6;
+    const bool sleeved = edge_index(piece, EdgeRole::Armhole).has_value();
+    const double down = sleeved ? 0.36 : 0.6;
     const QPointF at = t.map(band ? b.topLeft() + QPointF{b.width() * 0.5, -44}
-                                  : formats::widest_across(piece, down).pointAt(is_bodice(piece) ? 0.5 : 0.55));
+                                  : formats::widest_across(piece, down).pointAt(sleeved ? 0.5 : 0.55));
     p.setPen(look_.dyes().ink);
     const QString name = words::piece_name(piece);
     p.setFont(look_.cabin(16));

@@ -340,8 +340,8 @@ void Card::draw_chain(QPainter& p, const PlanLine& l)
     const auto add = [&](const QString& name, Length v) {
         if (abs(v) >= Length::mm(0.5)) boxes.push_back({name, v});
     };
-    for (std::size_t q = 0; q < quantity_count; ++q) {
-        if (boxes.size() < 4) add(words::quantity_name(static_cast<Quantity>(q)), l.changed.by[q]);
+    for (const auto& row : all_garment_measures()) {
+        if (row.tells_change && boxes.size() < 4) add(words::change_name(row.measure), l.changed.of(row.measure));
     }
     const auto draw_box = [&](const QString& name, const std::optional<Length>& v, bool check) {
         p.setPen(Qt::NoPen);

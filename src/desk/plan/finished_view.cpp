@@ -22,7 +22,7 @@ void FinishedView::describe()
     if (!room_.computed() || !room_.printed_chart()) return setAccessibleDescription({});
     const Unit u = look_.unit();
     QStringList out;
-    for (const auto& row : finished_table(*room_.computed(), *room_.printed_chart(), room_.body(), room_.plan())) {
+    for (const auto& row : finished_table(*room_.computed())) {
         QString line =
             tr("%1: as traced %2, after %3")
                 .arg(words::finished_name(row.what), words::number(row.bought, u), words::number(row.after, u));
@@ -42,7 +42,7 @@ void FinishedView::paintEvent(QPaintEvent* e)
     // Three columns of numbers beside their names leave no room for the largest text.
     const double k = std::min(look_.scale(), roomy_text);
     const double small = k / look_.scale();
-    const auto rows = finished_table(*room_.computed(), *room_.printed_chart(), room_.body(), room_.plan());
+    const auto rows = finished_table(*room_.computed());
     QPainter p{this};
     p.setRenderHint(QPainter::Antialiasing);
     p.setPen(d.ink);

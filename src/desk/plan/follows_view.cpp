@@ -80,10 +80,7 @@ void FollowsView::refresh()
     for (auto* w : shown_) w->hide();
     shown_.clear();
     if (!room_.computed()) return;
-    if (const auto ways =
-            bust_ways(*room_.computed(), *room_.pattern(), *room_.printed_chart(), room_.body(), room_.plan());
-        !ways.empty())
-        add(ways);
+    if (const auto ways = bust_ways(*room_.computed()); !ways.empty()) add(ways);
     const auto chains = knock_ons(*room_.computed());
     for (const auto& chain : chains) add(chain);
     if (!shown_.empty()) return;

@@ -1,7 +1,7 @@
 // glyph.h: the small picture of an adjustment: its own telling step, worked on the pieces that are on the table,
 // by an amount large enough to see.
 #pragma once
-#include "core/plan/plan.h"
+#include "core/plan/compute.h"
 #include "desk/shared/look.h"
 
 namespace sartorum::desk {

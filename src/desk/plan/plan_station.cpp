@@ -211,7 +211,7 @@ void PlanStation::accept_all()
 
 void PlanStation::refresh()
 {
-    const bool pattern = room_.pattern().has_value();
+    const bool pattern = room_.pattern() != nullptr;
     const bool ready = room_.computed().has_value();
     no_pattern_->setVisible(!pattern);
     no_sizes_->setVisible(pattern && !ready && !room_.trouble());

@@ -25,7 +25,7 @@ void Profile::describe()
     const auto& c = room_.computed();
     if (!c) return setAccessibleDescription({});
     QStringList out;
-    for (const auto& e : ease_profile(*c, room_.body()).body)
+    for (const auto& e : ease_profile(*c).body)
         out << words::measure_name(e.measure) + " " + words::number(e.ease_after, look_.unit());
     setAccessibleDescription(out.isEmpty() ? QString{} : tr("ease planned: %1").arg(out.join(", ")));
 }
@@ -37,7 +37,7 @@ void Profile::paintEvent(QPaintEvent* e)
     const auto& c = *room_.computed();
     const auto& d = look_.dyes();
     const double k = look_.scale();
-    const auto profile = ease_profile(c, room_.body());
+    const auto profile = ease_profile(c);
     QPainter p{this};
     p.setRenderHint(QPainter::Antialiasing);
     p.setPen(d.ink);

@@ -1,20 +1,10 @@
-// garment.h: the pieces an adjustment works on and what is sewn to what.
+// applied.h: how much an adjustment is to do, and what came of it. An adjustment sees one part of a garment: its
+// pieces and the seams inside it.
 #pragma once
 #include "core/paper/step.h"
-#include "core/pattern/pattern.h"
+#include "core/pattern/garment.h"
 
 namespace sartorum {
-
-struct Garment {
-    std::vector<Piece> pieces;
-    std::vector<Seam> seams;
-};
-
-[[nodiscard]] inline bool is_bodice(const Garment& g)
-{
-    const Piece* front = find_piece(g.pieces, PieceRole::Front);
-    return front && is_bodice(*front);
-}
 
 // How much and in which of the trade's ways (an index into the adjustment's methods).
 struct Dose {

@@ -1,0 +1,129 @@
+// adjustment.h: what an adjustment is: one row, in its own file; core/alter/catalogue.h lists them.
+#pragma once
+#include <array>
+#include <functional>
+#include <optional>
+#include <span>
+#include <string_view>
+#include <vector>
+
+#include "core/alter/applied.h"
+#include "core/body/body_set.h"
+#include "core/chart/ease.h"
+#include "core/chart/size_chart.h"
+#include "core/pattern/garment_measure.h"
+
+namespace sartorum {
+
+// A name and a place in lists; the fitting order stands in the rows.
+enum class AdjustmentKind {
+    ShoulderLength,
+    ShoulderSlope,
+    BallOfShoulder,
+    NeckForward,
+    RoundBack,
+    ArmholeDepth,
+    BustDepth,
+    BodiceLength,
+    SwayBack,
+    WaistToHip,
+    UnderarmWidth,
+    Bust,
+    KnitDart,
+    NeckGape,
+    ArmholeGape,
+    AcrossFront,
+    BackArmhole,
+    WidthAtWaist,
+    WidthAtHip,
+    DartMoved,
+    UpperArm,
+    CapHeight,
+    CapForward,
+    TopNotch,
+    SleeveAbove,
+    SleeveBelow,
+    Forearm,
+    SleeveHem,
+    HemGivenBack,
+    FinishedLength,
+};
+inline constexpr std::size_t adjustment_count = 30;
+
+enum class Zone { Frame, Lengths, Widths, Sleeve, Hem };
+// Which pieces it changes; apart: front and back by amounts of their own.
+enum class ActsOn { Both, Apart, Front, Back, Sleeve };
+
+// The sizes chosen, as places in the chart: of what lies above the waist, at it, and below.
+struct SizesAt {
+    std::size_t frame = 0;
+    std::size_t waist = 0;
+    std::size_t hip = 0;
+};
+
+// What a proposal is made from: one part's pieces as traced, as they are now (after what comes before in fitting
+// order), the body, and what the chosen sizes are drafted for.
+struct FittingState {
+    const Garment& traced;
+    const Garment& now;
+    const BodySet& body;
+    const SizeChart& chart;
+    SizesAt sizes;
+    const EaseWishes& ease;
+    const Cloth& cloth;
+    const FlatMeasures& traced_flat;
+    const FlatMeasures& now_flat;
+    std::size_t method = 0;  // the way it is to be done
+    // What each adjustment above has done so far; zero where it is not taken.
+    std::array<Length, adjustment_count> done{};
+    [[nodiscard]] Length of(AdjustmentKind k) const { return done[static_cast<std::size_t>(k)]; }
+};
+
+// Where the second number of a proposal came from.
+// Needed: what the body needs to move, where the chart says nothing. Armhole: what the cap is sewn into.
+// SeamMoved: how far the shoulder seam went.
+enum class Against { Chart, Pattern, EarlierChange, EaseWish, Needed, Armhole, SeamMoved };
+
+struct Proposal {
+    Length amount;
+    Length spread;
+    Length wanted;  // what the body asks for
+    Length given;   // what the chart or the pattern has
+    Against against = Against::Chart;
+    Length already{};  // what earlier changes have made of `given`
+    [[nodiscard]] bool inside_noise() const { return abs(amount) <= spread; }
+};
+
+using Serves = bool (*)(const Garment& part);
+
+struct Adjustment {
+    AdjustmentKind kind;
+    std::string_view key;  // kept forever: notebooks and JSON use it
+    // Fitting order: by zone, then part by part from the top, then by rank.
+    Zone zone;
+    int rank;
+    ActsOn acts_on;
+    Length least;  // limits of the amount
+    Length most;
+    // Done on each part that lies at these levels, if it serves; neither of these two is asked elsewhere.
+    std::vector<Level> needs;
+    Outcome<Applied> (*apply)(const Garment&, const Dose&);
+    // None when nothing is known to propose from, or there is nothing to do. Without a function it is entered from
+    // what a toile showed.
+    std::optional<Proposal> (*propose)(const FittingState&) = nullptr;
+    Serves serves = nullptr;
+    // The measure it is proposed from, if there is one: when that is stale, so is the adjustment.
+    std::optional<Measure> from{};
+    // The trade's ways to do it, by key; empty where there is one. Keys are kept forever.
+    std::span<const std::string_view> methods{};
+    std::size_t (*usual_method)(const Garment&) = nullptr;
+    // The ways in which an amount of zero does something, and those open to a garment; none: no way, every way.
+    bool (*zero_works)(std::size_t method) = nullptr;
+    bool (*method_serves)(const Garment&, std::size_t method) = nullptr;
+    // The posture that was noted calls for it, though it says no amount.
+    bool (*noted)(const Posture&) = nullptr;
+    // Done in one go with that one when both are accepted: nobody trims a hem to add to it.
+    std::optional<AdjustmentKind> joins{};
+};
+
+}  // namespace sartorum

@@ -1,0 +1,65 @@
+#include "core/alter/follow.h"
+
+#include "core/paper/panels.h"
+
+namespace sartorum {
+
+Outcome<bool> follow_length(std::vector<Step>& steps, Piece& band, EdgeRole role, Length change)
+{
+    if (abs(change) < least_followed) return true;
+    const Edge& seam = edge(band, role);
+    // The first notch inside the waist seam is the side notch; without one the middle of the seam does.
+    const Point end = seam.curve.initialPoint();
+    const Point fold = seam.curve.finalPoint();
+    Point at = (end + fold) / 2;
+    std::size_t side_notch = band.notches.size();
+    for (std::size_t i = 0; i < band.notches.size(); ++i) {
+        const Point n = band.notches[i].at;
+        if (band.notches[i].on == role && Geom::distance(n, end) > 5 && Geom::distance(n, fold) > 5) {
+            at = n;
+            side_notch = i;
+            break;
+        }
+    }
+    const Point along = Geom::unit_vector(end - fold);
+    const auto square = Geom::rot90(along);
+    const Point direction = square[Geom::Y] < 0 ? -square : square;
+    if (-change.in_mm() > Geom::distance(at, end) - 10) {
+        return refuse_amount(Why::AmountTooLarge, band.id, change, -Length::mm(Geom::distance(at, end) - 10),
+                             Length::mm(400));
+    }
+    // Drawn upwards, the line has the fold on its left and the free end on its right.
+    const auto spread = spread_across(band, at, direction, along * change.in_mm());
+    if (!spread) return tl::make_unexpected(spread.error());
+    const Length place = Length::mm(Geom::distance(at, fold));
+    Step cut{StepKind::CutBand,
+             band.id,
+             change,
+             place,
+             {},
+             {},
+             {{spread->cut.first, spread->cut.second}, {}, {}, {}, {}}};
+    cut.picture.lines = {{spread->cut.enters, spread->cut.leaves}};
+    Step move{
+        change > Length{} ? StepKind::SpreadBand : StepKind::OverlapBand, band.id, abs(change), place, {}, {}, {}};
+    Piece whole = spread->whole;
+    for (auto& e : whole.edges) {  // the joints lie in straight edges: draw them as one line again
+        e.curve = straight(e.curve.initialPoint(), e.curve.finalPoint());
+    }
+    if (side_notch < whole.notches.size()) {
+        for (auto& n : whole.notches) {  // re-marked in the middle of the strip
+            if (Geom::distance(n.at, at) < 1e-6 || Geom::distance(n.at, at + along * change.in_mm()) < 1e-6) {
+                n.at = at + along * (change.in_mm() / 2);
+            }
+        }
+    }
+    move.picture.panels = {whole};
+    (change > Length{} ? move.picture.added : move.picture.removed) = {spread->strip};
+    move.picture.dimensions = {{spread->cut.enters, spread->cut.enters + along * change.in_mm(), abs(change)}};
+    steps.push_back(std::move(cut));
+    steps.push_back(std::move(move));
+    band = std::move(whole);
+    return true;
+}
+
+}  // namespace sartorum

@@ -1,0 +1,18 @@
+// follow.h: a piece that goes with the edge it is sewn to: a straight band made longer or shorter.
+//
+// Method   cut at its first notch inside the seam (the side notch), or at the middle of the seam where there is
+// none,
+//          and spread or overlapped by what the edge gained or lost
+// Limits   10 mm must stay beyond the cut
+#pragma once
+#include "core/paper/step.h"
+
+namespace sartorum {
+
+// Less than this is no change.
+inline constexpr Length least_followed = Length::mm(0.05);
+
+// Side b's edge longer (shorter) by `change`; leaves the steps.
+[[nodiscard]] Outcome<bool> follow_length(std::vector<Step>&, Piece& band, EdgeRole, Length change);
+
+}  // namespace sartorum

@@ -1,0 +1,100 @@
+#include "core/alter/match.h"
+
+#include <algorithm>
+
+#include "core/alter/part_alter.h"
+#include "core/alter/shared.h"
+#include "core/paper/bodice_redraw.h"
+#include "core/paper/dart_redraw.h"
+#include "core/paper/redraw.h"
+
+namespace sartorum {
+namespace {
+
+// Front and back as they come out, the front's lower or upper end raised by the amount, the back's lowered.
+void keep_matched(Applied& applied, Piece front_after, Piece back_after, Length raised)
+{
+    Piece& front = *find_piece(applied.garment.pieces, PieceRole::Front);
+    Piece& back = *find_piece(applied.garment.pieces, PieceRole::Back);
+    if (abs(raised) > Length::mm(0.5)) {
+        applied.steps.push_back(redrawn_step(front, front_after, StepKind::MatchSides, raised));
+        applied.steps.push_back(redrawn_step(back, back_after, StepKind::MatchSides, -raised));
+    }
+    front = std::move(front_after);
+    back = std::move(back_after);
+}
+
+// Where a side notch lies along the sewn seam, and the notch at such a place.
+std::optional<Length> along_side(const Piece& p, const Notch& n)
+{
+    Length along;
+    for (const auto& e : p.edges) {
+        if (e.role != EdgeRole::Side) continue;
+        const auto near = nearest(e.curve, n.at);
+        if (near.off < 0.1) return along + length_to(e.curve, near.time);
+        along += length(e.curve);
+    }
+    return std::nullopt;
+}
+
+// The front's side notches marked again from the back's, in their order.
+void match_side_notches(Piece& front, const Piece& back)
+{
+    std::vector<Length> wanted;
+    for (const auto& n : back.notches) {
+        const auto along = n.on == EdgeRole::Side ? along_side(back, n) : std::nullopt;
+        if (along) wanted.push_back(*along);
+    }
+    std::size_t i = 0;
+    for (auto& n : front.notches) {
+        if (n.on != EdgeRole::Side || i >= wanted.size()) continue;
+        n.at = point_at(front, place_along(front, EdgeRole::Side, wanted[i++]));
+    }
+}
+
+}  // namespace
+
+Outcome<bool> match_sides(Applied& applied)
+{
+    return part_alter(applied.garment).match_sides(applied);
+}
+
+Outcome<bool> match_lower_ends(Applied& applied)
+{
+    auto even =
+        sides_evened(front_of(applied.garment), back_of(applied.garment), seam_ease(applied.garment, "side"));
+    keep_matched(applied, std::move(even.front), std::move(even.back), even.raised);
+    match_side_notches(*find_piece(applied.garment.pieces, PieceRole::Front), back_of(applied.garment));
+    return true;
+}
+
+Outcome<bool> match_waist_ends(Applied& applied)
+{
+    auto matched = sides_matched(front_of(applied.garment), back_of(applied.garment));
+    if (!matched) return tl::make_unexpected(matched.error());
+    keep_matched(applied, std::move(matched->front), std::move(matched->back), matched->raised);
+    return true;
+}
+
+Length shoulder_ease(const Garment& g)
+{
+    return sewn_length(*find_piece(g.pieces, PieceRole::Back), EdgeRole::Shoulder) -
+           sewn_length(*find_piece(g.pieces, PieceRole::Front), EdgeRole::Shoulder);
+}
+
+void match_shoulders(Applied& applied, Length ease)
+{
+    const Length half = (shoulder_ease(applied.garment) - ease) / 2.0;
+    if (abs(half) < Length::mm(1e-9)) return;
+    for (const auto& [role, by] : {std::pair{PieceRole::Front, half}, {PieceRole::Back, -half}}) {
+        Piece& piece = *find_piece(applied.garment.pieces, role);
+        const Curve seam = shoulder_run(piece);
+        const Point along = Geom::unit_vector(seam.finalPoint() - seam.initialPoint());
+        const Piece after = shoulder_redrawn(piece, {0, 0}, along * by.in_mm());
+        if (abs(by) > Length::mm(0.5))
+            applied.steps.push_back(redrawn_step(piece, after, StepKind::MatchShoulders, by));
+        piece = after;
+    }
+}
+
+}  // namespace sartorum

@@ -1,0 +1,19 @@
+// match.h: seams that are sewn together made equally long again after one of them changed.
+#pragma once
+#include "core/alter/applied.h"
+
+namespace sartorum {
+
+// Front and back side seams; leaves a step where an end moved by more than 0.5 mm.
+[[nodiscard]] Outcome<bool> match_sides(Applied&);
+// How that is done on a kind of part: at the lower ends, which keeps the underarm; or at the waist, which keeps
+// what hangs below.
+[[nodiscard]] Outcome<bool> match_lower_ends(Applied&);
+[[nodiscard]] Outcome<bool> match_waist_ends(Applied&);
+
+// The tips moved along their seams, half each, until the back shoulder is longer than the front by `ease` again;
+// leaves a step where a tip moved by more than 0.5 mm.
+[[nodiscard]] Length shoulder_ease(const Garment&);
+void match_shoulders(Applied&, Length ease);
+
+}  // namespace sartorum

@@ -1,0 +1,37 @@
+#include "core/alter/part_alter.h"
+
+#include "core/alter/match.h"
+#include "core/alter/size_blend.h"
+#include "core/alter/width.h"
+
+namespace sartorum {
+namespace {
+
+constexpr std::array upper_chosen_by{Measure::Bust};
+constexpr std::array skirt_chosen_by{Measure::Waist, Measure::Hip};
+
+constexpr std::array altered_rows{
+    PartAlter{PartKind::Upper, upper_chosen_by, Level::Bust, trace_upper, match_lower_ends, widen_upper, true,
+              GarmentMeasure::FrontLength, std::nullopt, GarmentMeasure::Hem},
+    PartAlter{PartKind::Skirt, skirt_chosen_by, Level::Hip, trace_skirt, match_waist_ends, widen_skirt, false,
+              GarmentMeasure::Side, Measure::SkirtLength, GarmentMeasure::Hip}};
+static_assert(altered_rows.size() == part_kinds);
+
+}  // namespace
+
+const std::string& SizeNames::at(Level level) const
+{
+    return level < Level::Waist ? frame : level == Level::Waist ? waist : hip;
+}
+
+const PartAlter& part_alter(PartKind kind)
+{
+    return altered_rows[static_cast<std::size_t>(kind)];
+}
+
+const PartAlter& part_alter(const Garment& part)
+{
+    return part_alter(*front_of(part).part);
+}
+
+}  // namespace sartorum

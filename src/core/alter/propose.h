@@ -1,0 +1,20 @@
+// propose.h: how several adjustments find what to propose.
+#pragma once
+#include "core/alter/adjustment.h"
+
+namespace sartorum {
+
+// Body less chart, where the chart prints the measure.
+[[nodiscard]] std::optional<Proposal> against_chart(const FittingState&, Measure, std::size_t size);
+
+// A girth at one level of the garment: what the body asks for more than the traced pattern gives, less what the
+// adjustments above have given already. With the design ease kept that is body − chart; with her own, what lacks.
+[[nodiscard]] std::optional<Proposal> lacking_girth(const FittingState&, Measure, std::size_t size,
+                                                    GarmentMeasure);
+
+// A length: what the body asks for more than the traced pattern has, less what was done already. Against the chart
+// where it prints the measure, since then the designer's ease is kept; else against the paper itself.
+[[nodiscard]] std::optional<Proposal> lacking_length(const FittingState&, Measure, std::size_t size, Length traced,
+                                                     Length now);
+
+}  // namespace sartorum

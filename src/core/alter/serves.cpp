@@ -1,0 +1,36 @@
+#include "core/alter/serves.h"
+
+namespace sartorum {
+
+bool sleeved(const Garment& part)
+{
+    return find_piece(part.pieces, PieceRole::Sleeve) != nullptr;
+}
+
+bool has_side_dart(const Garment& part)
+{
+    const Piece& front = front_of(part);
+    return edge_index(front, EdgeRole::Side) != edge_index(front, EdgeRole::Side, true);
+}
+
+bool without_bust_dart(const Garment& part)
+{
+    return !has_side_dart(part) && !front_of(part).princess;
+}
+
+bool has_dart(const Garment& part)
+{
+    return !front_of(part).darts.empty();
+}
+
+bool has_movable_dart(const Garment& part)
+{
+    return has_dart(part) && !front_of(part).princess;
+}
+
+std::size_t way_by_centre_back(const Garment& part)
+{
+    return on_fold(back_of(part)) ? 1 : 0;
+}
+
+}  // namespace sartorum

@@ -1,0 +1,25 @@
+// part_check.h: what is looked at on each kind of part: one row a kind.
+#pragma once
+#include <span>
+
+#include "core/check/walk.h"
+#include "core/pattern/garment_measure.h"
+
+namespace sartorum {
+
+// Two edges that meet at the end of a seam, on front and back alike.
+struct Corner {
+    JoinPlace place;
+    EdgeRole before;  // in travel
+    EdgeRole after;
+};
+
+struct PartCheck {
+    PartKind kind;
+    std::span<const Corner> corners;            // those whose edges are there
+    std::span<const GarmentMeasure> worn_over;  // girths that must leave room to move
+};
+
+[[nodiscard]] const PartCheck& part_check(PartKind);
+
+}  // namespace sartorum

@@ -1,0 +1,99 @@
+#include "core/pattern/garment.h"
+
+#include <algorithm>
+#include <set>
+
+#include "core/pattern/part_rules.h"
+
+namespace sartorum {
+namespace {
+
+std::set<std::optional<PartKind>> parts_at(const std::vector<SeamSide>& side, const std::vector<Piece>& pieces)
+{
+    std::set<std::optional<PartKind>> out;
+    for (const auto& s : side) {
+        if (const Piece* p = find_piece(pieces, s.piece)) out.insert(p->part);
+    }
+    return out;
+}
+
+}  // namespace
+
+std::vector<PartKind> parts_of(const std::vector<Piece>& pieces)
+{
+    std::vector<PartKind> out;
+    for (const auto kind : every_part) {
+        if (std::any_of(pieces.begin(), pieces.end(),
+                        [&](const Piece& p) { return p.part == kind && goes_round(p); }))
+            out.push_back(kind);
+    }
+    return out;
+}
+
+Garment part_view(const Garment& g, PartKind kind)
+{
+    Garment out;
+    for (const auto& p : g.pieces) {
+        if (p.part == kind) out.pieces.push_back(p);
+    }
+    const auto inside = [&](const SeamSide& s) { return find_piece(out.pieces, s.piece) != nullptr; };
+    for (const auto& s : g.seams) {
+        if (std::all_of(s.a.begin(), s.a.end(), inside) && std::all_of(s.b.begin(), s.b.end(), inside))
+            out.seams.push_back(s);
+    }
+    return out;
+}
+
+std::vector<Piece> without_part(const std::vector<Piece>& pieces)
+{
+    std::vector<Piece> out;
+    std::copy_if(pieces.begin(), pieces.end(), std::back_inserter(out), [](const Piece& p) { return !p.part; });
+    return out;
+}
+
+void put_back(std::vector<Piece>& pieces, Piece piece)
+{
+    const auto it = std::find_if(pieces.begin(), pieces.end(), [&](const Piece& p) { return p.id == piece.id; });
+    *it = std::move(piece);
+}
+
+bool is_join(const Seam& seam, const std::vector<Piece>& pieces)
+{
+    const auto a = parts_at(seam.a, pieces);
+    const auto b = parts_at(seam.b, pieces);
+    return a.size() == 1 && b.size() == 1 && *a.begin() && *b.begin() && *a.begin() != *b.begin();
+}
+
+std::vector<Seam> followers(const std::vector<Seam>& seams, const std::vector<Piece>& pieces)
+{
+    std::vector<Seam> out;
+    for (const auto& s : seams) {
+        const Piece* b = s.b.size() == 1 ? find_piece(pieces, s.b.front().piece) : nullptr;
+        if (s.follow != Follow::No && b && !b->part) out.push_back(s);
+    }
+    return out;
+}
+
+Length side_length(const std::vector<Piece>& pieces, const std::vector<SeamSide>& side)
+{
+    Length sum;
+    for (const auto& s : side) {
+        if (const Piece* p = find_piece(pieces, s.piece)) sum += sewn_length(*p, s.role);
+    }
+    return sum;
+}
+
+const Piece& front_of(const Garment& g)
+{
+    return *find_piece(g.pieces, PieceRole::Front);
+}
+const Piece& back_of(const Garment& g)
+{
+    return *find_piece(g.pieces, PieceRole::Back);
+}
+const Piece& sleeve_of(const Garment& g)
+{
+    return *find_piece(g.pieces, PieceRole::Sleeve);
+}
+
+}  // namespace sartorum

@@ -1,0 +1,35 @@
+// garment.h: the pieces of a garment and what is sewn to what; one flat list, seen whole or part by part.
+//
+// A join is a seam whose sides lie in two parts. A follower is side b of a seam with `follow`: a piece of no part,
+// which takes its length from the edge it is sewn to. Both are derived, never stored.
+#pragma once
+#include "core/pattern/pattern.h"
+
+namespace sartorum {
+
+struct Garment {
+    std::vector<Piece> pieces;
+    std::vector<Seam> seams;
+};
+
+// The kinds of part among the pieces, from the top down.
+[[nodiscard]] std::vector<PartKind> parts_of(const std::vector<Piece>&);
+// The pieces of one part and the seams that lie in it.
+[[nodiscard]] Garment part_view(const Garment&, PartKind);
+// The pieces that are of no part.
+[[nodiscard]] std::vector<Piece> without_part(const std::vector<Piece>&);
+// A changed piece in the place of the one with its id; the piece must be there.
+void put_back(std::vector<Piece>&, Piece);
+
+[[nodiscard]] bool is_join(const Seam&, const std::vector<Piece>&);
+// Seams with `follow` whose side b is one piece of no part.
+[[nodiscard]] std::vector<Seam> followers(const std::vector<Seam>&, const std::vector<Piece>&);
+// Sum of the lengths of one side's edges that are among these pieces, darts closed.
+[[nodiscard]] Length side_length(const std::vector<Piece>&, const std::vector<SeamSide>&);
+
+// Front and back of a part's view.
+[[nodiscard]] const Piece& front_of(const Garment&);
+[[nodiscard]] const Piece& back_of(const Garment&);
+[[nodiscard]] const Piece& sleeve_of(const Garment&);  // which must be there
+
+}  // namespace sartorum

@@ -1,0 +1,221 @@
+#include "core/pattern/garment_measure.h"
+
+#include "core/pattern/dart.h"
+#include "core/pattern/garment.h"
+#include "core/pattern/part_rules.h"
+
+namespace sartorum {
+namespace {
+
+using Value = std::optional<Length>;
+
+template <EdgeRole role>
+Value along(const Piece& p)
+{
+    return edge_index(p, role) ? Value{sewn_length(p, role)} : std::nullopt;
+}
+
+// What darts, tucks and pleats take of a width at a level.
+Length taken_of(const Piece& piece, double level)
+{
+    Length sum;
+    for (std::size_t i = 1; i < piece.edges.size(); ++i) {
+        // A dart in the side seam takes length, not width.
+        if (piece.edges[i].role == EdgeRole::DartMouth && piece.edges[i - 1].role != EdgeRole::Side)
+            sum += taken_at(piece.darts[dart_at(piece, i)], level);
+    }
+    return sum;
+}
+
+// From the centre to the side. Where the bust line is marked it is measured along it, bent at the bust point: what
+// a dart at the bust point takes lies off that line, wherever the dart is. Else at the underarm, darts closed.
+Value bust_width(const Piece& piece)
+{
+    const auto line = guide(piece, GuideKind::Bust);
+    if (line && piece.bust_point) {
+        const Point bp = *piece.bust_point;
+        return Length::mm(bp[Geom::X] - line->a[Geom::X] + Geom::distance(bp, line->b));
+    }
+    const Point under = piece.edges[*edge_index(piece, EdgeRole::Armhole, true)].curve.finalPoint();
+    const double centre = edge(piece, EdgeRole::Centre).curve.initialPoint()[Geom::X];
+    return Length::mm(under[Geom::X] - centre) - taken_of(piece, under[Geom::Y]);
+}
+
+// Along the waist line where one is drawn across, else the edge.
+Value waist_width(const Piece& piece)
+{
+    const auto line = guide(piece, GuideKind::Waist);
+    return line ? Value{Length::mm(Geom::distance(line->a, line->b))} : along<EdgeRole::Waist>(piece);
+}
+
+Value hip_width(const Piece& piece)
+{
+    return width_at(piece, guide(piece, GuideKind::Hip)->a[Geom::Y]).value_or(Length{});
+}
+
+Value waist_to_hip(const Piece& piece)
+{
+    const double hip = guide(piece, GuideKind::Hip)->a[Geom::Y];
+    return Length::mm(edge(piece, EdgeRole::Side).curve.initialPoint()[Geom::Y] - hip);
+}
+
+Value front_length(const Piece& piece)
+{
+    const Point neck = edge(piece, EdgeRole::Shoulder).curve.initialPoint();
+    return Length::mm(neck[Geom::Y] - edge(piece, EdgeRole::Centre).curve.initialPoint()[Geom::Y]);
+}
+
+Value cap(const Piece& sleeve)
+{
+    return sewn_length(sleeve, EdgeRole::CapFront) + sewn_length(sleeve, EdgeRole::CapBack);
+}
+
+Value bicep_width(const Piece& sleeve)
+{
+    const Point front = edge(sleeve, EdgeRole::UnderarmFront).curve.initialPoint();
+    return Length::mm(Geom::distance(front, edge(sleeve, EdgeRole::UnderarmBack).curve.finalPoint()));
+}
+
+Value sleeve_length(const Piece& sleeve)
+{
+    const Point top = edge(sleeve, EdgeRole::CapBack).curve.finalPoint();
+    const Curve& hem = edge(sleeve, EdgeRole::Hem).curve;
+    double low = hem.pointAt(0.5)[Geom::Y];
+    for (std::size_t i = 0; i < hem.size_default(); ++i) {
+        const auto under = hem[i].roots(top[Geom::X], Geom::X);
+        if (!under.empty()) low = hem[i].valueAt(under.front(), Geom::Y);
+    }
+    return Length::mm(top[Geom::Y] - low);
+}
+
+constexpr auto upper = PartKind::Upper;
+constexpr auto skirt = PartKind::Skirt;
+
+constexpr std::array neck_lies{LiesOn{upper, On::FrontAndBack, 1, along<EdgeRole::Neck>}};
+constexpr std::array shoulder_lies{LiesOn{upper, On::Front, 1, along<EdgeRole::Shoulder>}};
+constexpr std::array armhole_lies{LiesOn{upper, On::FrontAndBack, 1, along<EdgeRole::Armhole>}};
+constexpr std::array bust_lies{LiesOn{upper, On::FrontAndBack, 2, bust_width, Measure::Bust}};
+constexpr std::array waist_lies{LiesOn{upper, On::FrontAndBack, 2, waist_width, Measure::Waist},
+                                LiesOn{skirt, On::FrontAndBack, 2, along<EdgeRole::Waist>, Measure::Waist}};
+constexpr std::array hip_lies{LiesOn{skirt, On::FrontAndBack, 2, hip_width, Measure::Hip}};
+constexpr std::array side_lies{LiesOn{upper, On::Front, 1, along<EdgeRole::Side>},
+                               LiesOn{skirt, On::Front, 1, along<EdgeRole::Side>}};
+constexpr std::array centre_front_lies{LiesOn{upper, On::Front, 1, along<EdgeRole::Centre>}};
+constexpr std::array centre_back_lies{LiesOn{upper, On::Back, 1, along<EdgeRole::Centre>}};
+// A top's hem is at its hip.
+constexpr std::array hem_lies{LiesOn{upper, On::FrontAndBack, 2, along<EdgeRole::Hem>, Measure::Hip},
+                              LiesOn{skirt, On::FrontAndBack, 2, along<EdgeRole::Hem>}};
+constexpr std::array band_lies{LiesOn{std::nullopt, On::Band, 2, along<EdgeRole::Waist>}};
+constexpr std::array cap_lies{LiesOn{upper, On::Sleeve, 1, cap}};
+constexpr std::array upper_arm_lies{LiesOn{upper, On::Sleeve, 1, bicep_width, Measure::UpperArm}};
+constexpr std::array sleeve_hem_lies{LiesOn{upper, On::Sleeve, 1, along<EdgeRole::Hem>}};
+constexpr std::array sleeve_lies{LiesOn{upper, On::Sleeve, 1, sleeve_length}};
+constexpr std::array front_length_lies{LiesOn{upper, On::Front, 1, front_length}};
+constexpr std::array waist_to_hip_lies{LiesOn{skirt, On::Front, 1, waist_to_hip}};
+
+constexpr auto girth = MeasureKind::Girth;
+constexpr auto length_along = MeasureKind::Along;
+
+constexpr std::array<GarmentMeasureFacts, garment_measure_count> measure_rows{{
+    {GarmentMeasure::Neck, "neck", Level::Shoulder, length_along, true, 6, neck_lies},
+    {GarmentMeasure::Shoulder, "shoulder", Level::Shoulder, length_along, true, 5, shoulder_lies},
+    {GarmentMeasure::Armhole, "armhole", Level::Underarm, length_along, true, 10, armhole_lies},
+    {GarmentMeasure::Bust, "bust", Level::Bust, girth, true, 1, bust_lies},
+    {GarmentMeasure::Waist, "waist", Level::Waist, girth, true, 2, waist_lies},
+    {GarmentMeasure::Hip, "hip", Level::Hip, girth, true, 3, hip_lies},
+    {GarmentMeasure::Side, "side", Level::Waist, length_along, true, 9, side_lies},
+    {GarmentMeasure::CentreFront, "centre_front", Level::Waist, length_along, true, 0, centre_front_lies},
+    {GarmentMeasure::CentreBack, "centre_back", Level::Waist, length_along, true, 8, centre_back_lies},
+    {GarmentMeasure::Hem, "hem", Level::Hem, girth, true, 4, hem_lies},
+    {GarmentMeasure::Band, "band", Level::Waist, girth, true, 0, band_lies},
+    {GarmentMeasure::Cap, "cap", Level::Underarm, length_along, true, 11, cap_lies},
+    {GarmentMeasure::UpperArm, "upper_arm", Level::Underarm, girth, true, 12, upper_arm_lies},
+    {GarmentMeasure::SleeveHem, "sleeve_hem", Level::Underarm, girth, true, 13, sleeve_hem_lies},
+    {GarmentMeasure::Sleeve, "sleeve", Level::Shoulder, length_along, true, 14, sleeve_lies},
+    {GarmentMeasure::FrontLength, "front_length", Level::Waist, length_along, false, 7, front_length_lies},
+    {GarmentMeasure::WaistToHip, "waist_to_hip", Level::Hip, length_along, false, 0, waist_to_hip_lies},
+}};
+
+bool lies_here(const LiesOn& l, const Piece& p)
+{
+    if (l.part != p.part) return false;
+    switch (l.on) {
+        case On::FrontAndBack: return goes_round(p);
+        case On::Front: return p.role == PieceRole::Front;
+        case On::Back: return p.role == PieceRole::Back;
+        case On::Sleeve: return p.role == PieceRole::Sleeve;
+        case On::Band: return p.role == PieceRole::Waistband;
+    }
+    return false;
+}
+
+}  // namespace
+
+std::span<const GarmentMeasureFacts, garment_measure_count> all_garment_measures()
+{
+    return measure_rows;
+}
+
+const GarmentMeasureFacts& facts(GarmentMeasure m)
+{
+    return measure_rows[static_cast<std::size_t>(m)];
+}
+
+std::optional<Measure> body_beside(GarmentMeasure m, PartKind part)
+{
+    for (const auto& l : facts(m).lies) {
+        if (l.part == part) return l.body;
+    }
+    return std::nullopt;
+}
+
+void FlatMeasures::add(GarmentMeasure m, Length by)
+{
+    auto& value = values_[static_cast<std::size_t>(m)];
+    value = value.value_or(Length{}) + by;
+}
+
+void FlatMeasures::add(const FlatMeasures& other)
+{
+    for (const auto& row : measure_rows) {
+        if (other.has(row.measure)) add(row.measure, other.of(row.measure));
+    }
+}
+
+void FlatMeasures::overlay(const FlatMeasures& other)
+{
+    for (std::size_t i = 0; i < values_.size(); ++i) {
+        if (other.values_[i]) values_[i] = other.values_[i];
+    }
+}
+
+FlatMeasures measure_piece(const Piece& piece)
+{
+    FlatMeasures out;
+    for (const auto& row : measure_rows) {
+        for (const auto& l : row.lies) {
+            if (!lies_here(l, piece)) continue;
+            if (const auto value = l.of(piece)) out.add(row.measure, *value * l.times);
+        }
+    }
+    return out;
+}
+
+FlatMeasures measure_flat(const std::vector<Piece>& pieces)
+{
+    FlatMeasures out;
+    const auto parts = parts_of(pieces);
+    for (auto part = parts.rbegin(); part != parts.rend(); ++part) {
+        FlatMeasures of_part;
+        for (const auto& p : pieces) {
+            if (p.part == *part) of_part.add(measure_piece(p));
+        }
+        out.overlay(of_part);
+    }
+    for (const auto& p : pieces) {
+        if (!p.part) out.add(measure_piece(p));
+    }
+    return out;
+}
+
+}  // namespace sartorum

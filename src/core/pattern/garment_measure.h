@@ -1,0 +1,85 @@
+// garment_measure.h: what is measured on a garment's paper: one row a measure.
+//
+// All on stitching lines, darts closed. Girths are all round (front and back are half pieces: twice their sum),
+// lengths are of one side. A measure lies differently on different kinds of part; where a part has not got it,
+// there is none.
+#pragma once
+#include <array>
+#include <optional>
+#include <span>
+
+#include "core/body/measure.h"
+#include "core/pattern/piece.h"
+
+namespace sartorum {
+
+enum class GarmentMeasure {
+    Neck,  // half: front and back
+    Shoulder,
+    Armhole,  // one: front and back
+    Bust,     // along the bust line, or at the underarm
+    Waist,
+    Hip,
+    Side,
+    CentreFront,
+    CentreBack,
+    Hem,   // sweep
+    Band,  // a waistband's seam, all round
+    Cap,   // of a sleeve: front and back half
+    UpperArm,
+    SleeveHem,
+    Sleeve,       // top notch straight down to the hem
+    FrontLength,  // neck point straight down to the lower edge at the centre
+    WaistToHip,   // side waist point down to the hip line
+};
+inline constexpr std::size_t garment_measure_count = 17;
+
+enum class On { FrontAndBack, Front, Back, Sleeve, Band };
+
+// How it lies on the paper of one kind of part.
+struct LiesOn {
+    std::optional<PartKind> part;  // none: on a piece of no part
+    On on;
+    double times;                               // girths of half pieces count twice
+    std::optional<Length> (*of)(const Piece&);  // none where the piece has no such edge or line
+    std::optional<Measure> body{};              // what it goes round or along
+};
+
+struct GarmentMeasureFacts {
+    GarmentMeasure measure;
+    std::string_view key;  // in JSON
+    Level level;
+    MeasureKind kind;
+    bool tells_change;  // named among what an adjustment changed
+    int place;          // in the table of finished measures, from 1; 0: not in it
+    std::span<const LiesOn> lies;
+};
+
+[[nodiscard]] std::span<const GarmentMeasureFacts, garment_measure_count> all_garment_measures();
+[[nodiscard]] const GarmentMeasureFacts& facts(GarmentMeasure);
+// The body's measure beside it, on that kind of part.
+[[nodiscard]] std::optional<Measure> body_beside(GarmentMeasure, PartKind);
+
+class FlatMeasures {
+public:
+    [[nodiscard]] bool has(GarmentMeasure m) const { return at(m).has_value(); }
+    [[nodiscard]] Length of(GarmentMeasure m) const { return at(m).value_or(Length{}); }
+    [[nodiscard]] const std::optional<Length>& at(GarmentMeasure m) const
+    {
+        return values_[static_cast<std::size_t>(m)];
+    }
+    void add(GarmentMeasure, Length);
+    void add(const FlatMeasures&);
+    // What the other has takes the place of what is here.
+    void overlay(const FlatMeasures&);
+
+private:
+    std::array<std::optional<Length>, garment_measure_count> values_{};
+};
+
+// What one piece gives to each measure.
+[[nodiscard]] FlatMeasures measure_piece(const Piece&);
+// Of all pieces; where two parts have the same measure, the upper one's.
+[[nodiscard]] FlatMeasures measure_flat(const std::vector<Piece>&);
+
+}  // namespace sartorum

@@ -1,0 +1,99 @@
+#include "core/pattern/part_rules.h"
+
+#include <algorithm>
+
+namespace sartorum {
+namespace {
+
+constexpr std::array upper_runs{EdgeRun{EdgeRole::Neck},
+                                EdgeRun{EdgeRole::Shoulder},
+                                EdgeRun{EdgeRole::Armhole},
+                                EdgeRun{EdgeRole::Side},
+                                EdgeRun{EdgeRole::Waist, EdgeRole::Hem},
+                                EdgeRun{EdgeRole::Centre}};
+constexpr std::array upper_guides{GuideKind::LengthenShorten, GuideKind::Across};
+constexpr std::array upper_levels{Level::Shoulder, Level::Underarm, Level::Bust, Level::Waist, Level::Hem};
+
+constexpr std::array skirt_runs{EdgeRun{EdgeRole::Waist}, EdgeRun{EdgeRole::Side}, EdgeRun{EdgeRole::Hem},
+                                EdgeRun{EdgeRole::Centre}};
+constexpr std::array skirt_guides{GuideKind::LengthenShorten, GuideKind::Hip};
+constexpr std::array skirt_levels{Level::Waist, Level::HighHip, Level::Hip, Level::Hem};
+
+constexpr std::array part_rows{
+    PartRules{PartKind::Upper, "upper", EdgeRole::Shoulder, upper_runs, upper_guides, upper_levels,
+              GuideKind::Waist},
+    PartRules{PartKind::Skirt, "skirt", std::nullopt, skirt_runs, skirt_guides, skirt_levels, GuideKind::Hip}};
+static_assert(part_rows.size() == part_kinds);
+
+constexpr std::array<std::string_view, 7> level_keys{"shoulder", "underarm", "bust", "waist",
+                                                     "high_hip", "hip",      "hem"};
+static_assert(level_keys.size() == every_level.size());
+
+}  // namespace
+
+std::string_view key(PartKind kind)
+{
+    return rules(kind).key;
+}
+std::string_view key(Level level)
+{
+    return level_keys[static_cast<std::size_t>(level)];
+}
+
+std::optional<PartKind> part_of_key(std::string_view text)
+{
+    const auto it =
+        std::find_if(part_rows.begin(), part_rows.end(), [&](const PartRules& r) { return r.key == text; });
+    return it == part_rows.end() ? std::nullopt : std::optional{it->kind};
+}
+
+std::optional<Level> level_of_key(std::string_view text)
+{
+    const auto it = std::find(level_keys.begin(), level_keys.end(), text);
+    return it == level_keys.end() ? std::nullopt : std::optional{static_cast<Level>(it - level_keys.begin())};
+}
+
+const PartRules& rules(PartKind kind)
+{
+    return part_rows[static_cast<std::size_t>(kind)];
+}
+
+bool goes_round(const Piece& piece)
+{
+    return piece.role == PieceRole::Front || piece.role == PieceRole::Back;
+}
+
+std::optional<PartKind> part_told(const Piece& piece)
+{
+    const bool sleeve = piece.role == PieceRole::Sleeve;
+    if (!sleeve && !goes_round(piece)) return std::nullopt;
+    for (const auto& row : part_rows) {
+        // A sleeve hangs from a shoulder.
+        if (!row.told_by || (sleeve && *row.told_by == EdgeRole::Shoulder) || edge_index(piece, *row.told_by))
+            return row.kind;
+    }
+    return std::nullopt;
+}
+
+EdgeRole bottom_role(const Piece& piece)
+{
+    if (!piece.part) return EdgeRole::Hem;
+    const auto& runs = rules(*piece.part).runs;
+    const EdgeRun& bottom = runs[runs.size() - 2];
+    return bottom.or_else && !edge_index(piece, bottom.role) ? *bottom.or_else : bottom.role;
+}
+
+bool begins_at(const Piece& piece, Level level)
+{
+    return piece.part && rules(*piece.part).levels.front() == level;
+}
+
+bool has_level(const Piece& piece, Level level)
+{
+    if (!piece.part || !goes_round(piece)) return false;
+    if (level == Level::Hem && !edge_index(piece, EdgeRole::Hem)) return false;
+    const auto& levels = rules(*piece.part).levels;
+    return std::find(levels.begin(), levels.end(), level) != levels.end();
+}
+
+}  // namespace sartorum

@@ -1,0 +1,83 @@
+// compute.h: everything that follows from pattern, chart, body and plan: the one place where it is worked out.
+#pragma once
+#include <array>
+#include <memory>
+
+#include "core/check/walk.h"
+#include "core/plan/plan.h"
+
+namespace sartorum {
+
+// All that goes in. Pattern and chart are held, not copied: they stay while a hand drags.
+struct Work {
+    std::shared_ptr<const Pattern> pattern;
+    std::shared_ptr<const SizeChart> chart;  // as printed, with all its groups
+    BodySet body;                            // as measured
+    Plan plan;
+    // The chart's sizes of the plan's group, and the body as the garment is worn.
+    [[nodiscard]] SizeChart sizes() const { return chart->of_group(plan.chart_group); }
+    [[nodiscard]] BodySet worn_by() const { return as_worn(body, plan.choosing.seated); }
+};
+[[nodiscard]] Work work_of(Pattern, SizeChart, BodySet, Plan);
+
+enum class LineState {
+    Proposed,  // waits for an answer
+    LeaveIt,   // inside the measuring noise
+    Accepted,  // applied
+    Declined,
+    NothingKnown,  // no measure to propose from; may be added by hand
+    Refused,       // accepted, but the paper does not carry it
+};
+
+// What an applied adjustment changed.
+struct Consequences {
+    std::array<Length, garment_measure_count> by{};
+    [[nodiscard]] Length of(GarmentMeasure m) const { return by[static_cast<std::size_t>(m)]; }
+};
+
+struct PlanLine {
+    AdjustmentKind kind{};
+    PartKind part{};
+    LineState state = LineState::NothingKnown;
+    std::optional<Proposal> proposal;
+    Length amount;  // her own, else the proposed; the front's where front and back differ
+    Length back;
+    bool own_amount = false;
+    std::size_t method = 0;
+    // Decided before something above it was: to be looked at again.
+    std::optional<AdjustmentKind> look_again{};
+    bool noted = false;  // the posture noted calls for it
+    std::optional<Refusal> refusal;
+    Consequences changed;
+    std::size_t first_step = 0;
+    std::size_t steps = 0;
+};
+
+// Accepted, and yet not on the paper: why, and with that the way out. Amounts stay in the plan as they were given.
+struct NotDone {
+    AdjustmentKind kind{};
+    Refusal why;
+};
+
+struct Computed {
+    Work work;
+    Garment bought;  // one size as printed
+    Garment traced;  // after blending
+    Garment altered;
+    FlatMeasures traced_flat;
+    FlatMeasures altered_flat;
+    std::vector<PlanLine> lines;
+    std::vector<Step> steps;  // tracing first
+    std::size_t trace_steps = 0;
+    Checks checks;
+    std::vector<NotDone> not_done{};  // in fitting order
+    // One for each adjustment that serves a part of this garment, in fitting order; the uppermost part's.
+    [[nodiscard]] const PlanLine* line(AdjustmentKind) const;
+};
+
+// The sizes must exist in chart and pattern alike. The chart prints what each part is chosen by. Nothing is
+// thrown: a drawing the paper cannot be worked out from is refused.
+[[nodiscard]] Outcome<Computed> compute(Work);
+[[nodiscard]] Outcome<Computed> compute(const Pattern&, const SizeChart&, const BodySet&, const Plan&);
+
+}  // namespace sartorum

@@ -1,0 +1,67 @@
+#include "core/plan/first_plan.h"
+
+#include <algorithm>
+
+#include "core/pattern/garment.h"
+
+namespace sartorum {
+namespace {
+
+// Which parts a garment of a kind is drawn as. A bodice alone may become a dress.
+struct Drawn {
+    GarmentKind kind;
+    std::array<bool, part_kinds> parts;
+};
+constexpr std::array drawn_rows{Drawn{GarmentKind::Top, {true, false}}, Drawn{GarmentKind::Dress, {true, false}},
+                                Drawn{GarmentKind::Dress, {true, true}}, Drawn{GarmentKind::Skirt, {false, true}}};
+
+}  // namespace
+
+GarmentKind garment_drawn(const Pattern& pattern, GarmentKind said)
+{
+    std::array<bool, part_kinds> parts{};
+    for (const auto part : parts_of(pattern.sizes.front().pieces)) parts[static_cast<std::size_t>(part)] = true;
+    std::optional<GarmentKind> first;
+    for (const auto& row : drawn_rows) {
+        if (row.parts != parts) continue;
+        if (row.kind == said) return said;
+        if (!first) first = row.kind;
+    }
+    return first.value_or(said);
+}
+
+Outcome<Plan> with_first_sizes(Plan plan, const SizeChart& chart, const BodySet& body, const Pattern* pattern)
+{
+    const auto advice = advise(chart, body, plan.choosing);
+    if (!advice) return tl::make_unexpected(advice.error());
+    plan.waist_size = chart.sizes[advice->choice.waist_size].name;
+    plan.hip_size = chart.sizes[advice->choice.hip_size].name;
+    plan.bust_size = chart.sizes[advice->choice.bust_size].name;
+    // A pattern cut in one size only is taken as it is.
+    if (pattern && pattern->sizes.size() == 1)
+        plan.waist_size = plan.hip_size = plan.bust_size = pattern->sizes.front().size;
+    return plan;
+}
+
+Outcome<Plan> first_plan(const SizeChart& chart, const BodySet& body, const ChoiceWish& wish,
+                         const Pattern* pattern)
+{
+    Plan plan;
+    plan.choosing = wish;
+    plan.cloth.knit = wish.knit;
+    return with_first_sizes(std::move(plan), chart, body, pattern);
+}
+
+Outcome<Computed> with_all_proposed(Work work)
+{
+    auto c = compute(std::move(work));
+    for (std::size_t i = 0; c && i < c->lines.size(); ++i) {
+        if (c->lines[i].state != LineState::Proposed) continue;
+        Work next = std::move(c->work);
+        next.plan.decide({c->lines[i].kind, Answer::Accepted, {}});
+        c = compute(std::move(next));
+    }
+    return c;
+}
+
+}  // namespace sartorum

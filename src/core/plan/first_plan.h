@@ -1,0 +1,21 @@
+// first_plan.h: the plan one begins with: the advised sizes, nothing decided; and everything proposed taken.
+#pragma once
+#include "core/plan/compute.h"
+
+namespace sartorum {
+
+// What a drawing is, whatever was said before; of two kinds cut alike, the one that was said.
+[[nodiscard]] GarmentKind garment_drawn(const Pattern&, GarmentKind said);
+
+// The sizes advised for this wish, or the one size a pattern is cut in. Keeps what else the plan holds. Refused
+// where nothing is known to choose a size by.
+[[nodiscard]] Outcome<Plan> with_first_sizes(Plan, const SizeChart& of_group, const BodySet&,
+                                             const Pattern* = nullptr);
+// A new plan, for a garment worn like this.
+[[nodiscard]] Outcome<Plan> first_plan(const SizeChart& of_group, const BodySet&, const ChoiceWish&,
+                                       const Pattern* = nullptr);
+
+// Every proposal outside the noise taken, in fitting order: what an earlier one changes may bring a later one up.
+[[nodiscard]] Outcome<Computed> with_all_proposed(Work);
+
+}  // namespace sartorum
