@@ -107,7 +107,7 @@ void Room::reload()
     }
     const auto hand = pooled_repeatability(history_);
     for (auto& set : history_) set.hand = hand;
-    body_ = here ? history_[*here] : BodySet{};
+    body_ = std::make_shared<const BodySet>(here ? history_[*here] : BodySet{});
     auto chart = table_.chart ? book_->chart(*table_.chart) : std::nullopt;
     printed_chart_ = chart ? std::make_shared<const SizeChart>(std::move(*chart)) : nullptr;
     read_pattern();
@@ -121,7 +121,7 @@ void Room::reload()
     }
     if (table_.wearer && table_.pattern) step_ = book_->step(*table_.wearer, *table_.pattern);
     settle_kind();
-    if (printed_chart_ && plan_.chart_group.empty()) plan_.chart_group = nearest_group(*printed_chart_, body_);
+    if (printed_chart_ && plan_.chart_group.empty()) plan_.chart_group = nearest_group(*printed_chart_, *body_);
     chart_ = printed_chart_ ? std::optional{printed_chart_->of_group(plan_.chart_group)} : std::nullopt;
     recompute();
 }
@@ -141,8 +141,8 @@ std::optional<notebook::PlanFor> Room::plan_for() const
 
 std::vector<Stale> Room::stale() const
 {
-    const BodySet* newest = history_.empty() || history_.back().date == body_.date ? nullptr : &history_.back();
-    return stale_measures(body_, today_().toString(Qt::ISODate).toStdString(), newest);
+    const BodySet* newest = history_.empty() || history_.back().date == body_->date ? nullptr : &history_.back();
+    return stale_measures(*body_, today_().toString(Qt::ISODate).toStdString(), newest);
 }
 
 std::optional<Stale> Room::stale_under(AdjustmentKind kind) const
@@ -178,18 +178,27 @@ std::vector<Measure> Room::measures() const
 void Room::recompute()
 {
     advice_.reset();
-    computed_.reset();
     trouble_.reset();
     if (chart_ && !chart_->sizes.empty()) {
-        if (auto a = advise(*chart_, body_, plan_.choosing)) advice_ = std::move(*a);
+        if (auto a = advise(*chart_, *body_, plan_.choosing)) advice_ = std::move(*a);
     }
     if (pattern_trouble_) trouble_ = pattern_trouble_;
     chosen_ = chart_ && chart_->index_of(plan_.waist_size) && chart_->index_of(plan_.hip_size);
     if (!chosen_ && advice_) {
-        if (auto first = with_first_sizes(plan_, *chart_, body_, pattern_.get())) plan_ = std::move(*first);
+        if (auto first = with_first_sizes(plan_, *chart_, *body_, pattern_.get())) plan_ = std::move(*first);
     }
+    rework();
+}
+
+// What a decision can change; nothing above the first one that changed is worked out again.
+void Room::rework()
+{
+    std::optional<Computed> before = std::move(computed_);
+    computed_.reset();
     if (!chart_ || !pattern_ || (!chosen_ && !advice_)) return;
-    auto c = compute({pattern_, printed_chart_, body_, plan_});
+    Work work{pattern_, printed_chart_, body_, plan_};
+    auto c = before ? recompute(std::move(*before), std::move(work)) : compute(std::move(work));
+    trouble_.reset();
     if (c) {
         computed_ = std::move(*c);
         step_ = std::min(step_, static_cast<int>(computed_->steps.size()) - 1);
@@ -200,7 +209,7 @@ void Room::recompute()
 
 formats::PrintLabel Room::print_label() const
 {
-    const QDate day = QDate::fromString(QString::fromStdString(body_.date), Qt::ISODate);
+    const QDate day = QDate::fromString(QString::fromStdString(body_->date), Qt::ISODate);
     return {wearer_name_, pattern_ ? QString::fromStdString(pattern_->name) : QString{},
             words::sizes_text(plan_, pattern_.get(), chart_ && chart_->prints(Measure::Hip)),
             tr("measured %1").arg(QLocale{QLocale::English}.toString(day, "d MMMM yyyy")),
@@ -400,7 +409,7 @@ void Room::try_out(const Decision& decision)
     trial_ = decision.kind;
     plan_ = *before_trial_;
     plan_.decide(decision);
-    recompute();
+    rework();
     emit changed();
 }
 

@@ -23,7 +23,7 @@ public:
     [[nodiscard]] const notebook::Notebook& book() const { return *book_; }
     [[nodiscard]] const notebook::Table& table() const { return table_; }
     [[nodiscard]] QString wearer_name() const { return wearer_name_; }
-    [[nodiscard]] const BodySet& body() const { return body_; }
+    [[nodiscard]] const BodySet& body() const { return *body_; }
     // Every set of this wearer, oldest first; the one on the table among them.
     [[nodiscard]] const std::vector<BodySet>& history() const { return history_; }
     [[nodiscard]] std::vector<Stale> stale() const;  // of the set on the table
@@ -97,6 +97,7 @@ private:
     void reload();
     void read_pattern();
     void recompute();
+    void rework();
     void settle_kind();
     bool save_plan(const Plan&, const QString& act);
     void take_plan(const Plan&);
@@ -110,7 +111,7 @@ private:
     std::function<QDate()> today_;
     notebook::Table table_;
     QString wearer_name_;
-    BodySet body_;
+    std::shared_ptr<const BodySet> body_ = std::make_shared<const BodySet>();
     std::vector<BodySet> history_;
     std::optional<SizeChart> chart_;
     std::shared_ptr<const SizeChart> printed_chart_;

@@ -310,21 +310,25 @@ void compare(const Record& frozen, const Record& fresh, std::vector<std::string>
 
 std::string record(const Trial& t, Detail detail)
 {
-    Writer w{detail};
     const auto c = compute(t.pattern, t.chart, t.body, t.plan);
-    if (!c) {
-        w.line("refused", words::refusal(c.error(), Unit::Centimetre).toStdString());
-        return "== " + t.name + "\n" + w.take();
-    }
-    add_lines(w, *c);
-    add_steps(w, *c);
-    if (w.full()) {
-        for (const auto& p : c->traced.pieces) add_piece(w, "traced", p);
-    }
-    for (const auto& p : c->altered.pieces) add_piece(w, "altered", p);
-    add_checks(w, *c);
-    add_whole(w, *c);
+    if (c) return record(t.name, *c, detail);
+    Writer w{detail};
+    w.line("refused", words::refusal(c.error(), Unit::Centimetre).toStdString());
     return "== " + t.name + "\n" + w.take();
+}
+
+std::string record(const std::string& name, const Computed& c, Detail detail)
+{
+    Writer w{detail};
+    add_lines(w, c);
+    add_steps(w, c);
+    if (w.full()) {
+        for (const auto& p : c.traced.pieces) add_piece(w, "traced", p);
+    }
+    for (const auto& p : c.altered.pieces) add_piece(w, "altered", p);
+    add_checks(w, c);
+    add_whole(w, c);
+    return "== " + name + "\n" + w.take();
 }
 
 std::vector<std::string> differences(const std::string& frozen, const std::string& fresh, std::size_t most)

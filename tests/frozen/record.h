@@ -13,6 +13,7 @@ namespace sartorum::test {
 
 enum class Detail { Full, Short };
 [[nodiscard]] std::string record(const Trial&, Detail);
+[[nodiscard]] std::string record(const std::string& name, const Computed&, Detail);
 
 // Where two texts of records differ by more than a nanometre, one line each: which record, which label, by how
 // much; or what a line said and says. At most `most` of them, and then how many more.

@@ -3,6 +3,7 @@
 #include <QFile>
 #include <QTest>
 
+#include "frozen/draws.h"
 #include "frozen/record.h"
 #include "tests.h"
 
@@ -76,6 +77,32 @@ private slots:
         std::string frozen = read(frozen_file("random.txt"));
         if (stride > 1) frozen = every(frozen, stride);
         hold("random.txt", fresh, frozen);
+    }
+    void what_is_computed_from_before_is_what_is_computed_anew()
+    {
+        for (std::size_t i = 0; i < 120; i += stride) {
+            const auto t = random_trial(i);
+            const Draws d{i + 5000};
+            Work work = work_of(t.pattern, t.chart, t.body, t.plan);
+            auto c = compute(work);
+            QVERIFY(c.has_value());
+            for (int turn = 0; turn < 4; ++turn) {
+                const std::string n = std::to_string(turn);
+                const auto& a = catalogue()[d.one_of("kind" + n, catalogue().size())];
+                const double share = d.between("amount" + n, 0.05, 0.5);
+                if (turn == 3 && !work.plan.decisions.empty())
+                    work.plan.forget(work.plan.decisions.front().kind);
+                else
+                    work.plan.decide({a.kind, Answer::Accepted, a.least * share + a.most * (1 - share)});
+                c = recompute(std::move(*c), work);
+                const auto anew = compute(work);
+                QVERIFY(c.has_value() && anew.has_value());
+                const auto apart =
+                    differences(record(t.name, *anew, Detail::Short), record(t.name, *c, Detail::Short));
+                for (const auto& line : apart) qWarning("turn %d: %s", turn, line.c_str());
+                QVERIFY(apart.empty());
+            }
+        }
     }
 
 private:

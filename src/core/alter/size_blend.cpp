@@ -110,6 +110,12 @@ Pattern part_pattern(const Pattern& pattern, PartKind kind, const SizeNames& siz
     return out;
 }
 
+Piece* piece_with_id(std::vector<Piece>& pieces, const std::string& id)
+{
+    const auto it = std::find_if(pieces.begin(), pieces.end(), [&](const Piece& p) { return p.id == id; });
+    return it == pieces.end() ? nullptr : &*it;
+}
+
 // What is done to one piece comes before what is done to the next; what matches two pieces comes last.
 void in_order_of(std::vector<Step>& steps, const std::vector<Piece>& pieces)
 {
@@ -127,19 +133,26 @@ void in_order_of(std::vector<Step>& steps, const std::vector<Piece>& pieces)
 
 Outcome<Applied> trace_pattern(const Pattern& pattern, const SizeNames& sizes)
 {
-    const auto parts = parts_of(pattern.sizes.front().pieces);
+    const auto& any_size = pattern.sizes.front().pieces;
+    const auto parts = parts_of(any_size);
     const std::string& highest = sizes.at(rules(parts.front()).levels.front());
     const auto* sized = pattern.find(highest);
     if (!sized) return refuse(Why::SizeUnknown, highest);
-    Applied out{{sized->pieces, pattern.seams}, {}};
+    const bool one_part =
+        std::all_of(any_size.begin(), any_size.end(), [&](const Piece& p) { return p.part == parts.front(); });
+    if (one_part) return part_alter(parts.front()).trace(pattern, sizes);
+    Applied out{{{}, pattern.seams}, {}};
+    std::vector<Piece> traced;
     for (const auto kind : parts) {
         auto part = part_alter(kind).trace(part_pattern(pattern, kind, sizes), sizes);
         if (!part) return part;
-        for (auto& p : part->garment.pieces) put_back(out.garment.pieces, std::move(p));
+        std::move(part->garment.pieces.begin(), part->garment.pieces.end(), std::back_inserter(traced));
         std::move(part->steps.begin(), part->steps.end(), std::back_inserter(out.steps));
     }
-    for (const auto& p : out.garment.pieces) {
+    for (const auto& p : sized->pieces) {
         if (!p.part) out.steps.push_back(trace_step(p, highest));
+        Piece* own = p.part ? piece_with_id(traced, p.id) : nullptr;
+        out.garment.pieces.push_back(own ? std::move(*own) : p);
     }
     in_order_of(out.steps, out.garment.pieces);
     return out;

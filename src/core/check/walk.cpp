@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 #include <numbers>
+#include <set>
 
 #include "core/alter/shared.h"
 #include "core/check/part_check.h"
@@ -28,6 +29,36 @@ Walked walk_side(const Garment& g, const std::vector<SeamSide>& sides)
         out.length += sewn_length(*piece, s.role);
     }
     return out;
+}
+
+void add_walks(Checks& out, const Garment& g, const Cloth& cloth, const std::optional<Stayed>& stayed)
+{
+    const auto princess =
+        std::find_if(g.pieces.begin(), g.pieces.end(), [](const Piece& p) { return p.princess; });
+    const bool in_panels = princess != g.pieces.end();
+    const auto all_stayed = [&](const std::vector<SeamSide>& side) {
+        return std::none_of(side.begin(), side.end(),
+                            [&](const SeamSide& s) { return stayed->changed.contains(s.piece); });
+    };
+    const auto walked = [&](const Garment& sewn, const Seam& seam, bool same) {
+        const std::size_t i = out.walks.size();
+        Walk w;
+        if (same && i < stayed->checks.walks.size() && stayed->checks.walks[i].seam == seam.id) {
+            w = stayed->checks.walks[i];
+        } else {
+            auto a = walk_side(sewn, seam.a);
+            auto b = walk_side(sewn, seam.b);
+            w = {seam.id, a.length, b.length, {}, false, std::move(a.notches), std::move(b.notches)};
+        }
+        w.difference = w.b - w.a - meant_ease(g, seam.id, cloth);
+        w.holds = abs(w.difference) <= walk_tolerance;
+        out.walks.push_back(std::move(w));
+    };
+    for (const auto& seam : g.seams) walked(g, seam, stayed && all_stayed(seam.a) && all_stayed(seam.b));
+    if (!in_panels) return;
+    const bool same = stayed && !stayed->changed.contains(princess->id);
+    const Garment panels = same ? Garment{{}, {Seam{"princess", {}, {}, {}}}} : with_panels(g);
+    walked(panels, panels.seams.back(), same);
 }
 
 double corner_degrees(Point back_along, Point forward)
@@ -142,10 +173,10 @@ void add_ease(Checks& out, const BodySet& body, Measure m, Length finished, cons
     out.ease.push_back({m, finished, taken->value, ease, least, ease >= least - taken->spread});
 }
 
-void add_part(Checks& out, const Garment& part, PartKind kind, const BodySet& body, const Cloth& cloth)
+void add_part(Checks& out, const PartMeasured& of, const BodySet& body, const Cloth& cloth)
 {
+    const auto& [kind, part, flat] = of;
     const auto& rules = part_check(kind);
-    const auto flat = measure_flat(part.pieces);
     const Piece& front = front_of(part);
     const Piece& back = back_of(part);
     add_joins(out, part, rules);
@@ -180,20 +211,22 @@ bool Checks::all_hold() const
 
 Checks check(const Garment& g, const BodySet& body, const Cloth& cloth)
 {
+    const auto kinds = parts_of(g.pieces);
+    std::vector<Garment> views;
+    std::vector<FlatMeasures> flats;
+    for (const auto kind : kinds) views.push_back(part_view(g, kind));
+    for (const auto& view : views) flats.push_back(measure_flat(view.pieces));
+    std::vector<PartMeasured> parts;
+    for (std::size_t i = 0; i < kinds.size(); ++i) parts.push_back({kinds[i], views[i], flats[i]});
+    return check_measured(g, parts, body, cloth, {});
+}
+
+Checks check_measured(const Garment& g, const std::vector<PartMeasured>& parts, const BodySet& body,
+                      const Cloth& cloth, const std::optional<Stayed>& stayed)
+{
     Checks out;
-    // A copy only where there is something to add: this runs at every drag of an amount.
-    std::optional<Garment> panels;
-    const auto& all = g.pieces;
-    if (std::any_of(all.begin(), all.end(), [](const Piece& p) { return p.princess; })) panels = with_panels(g);
-    const Garment& sewn = panels ? *panels : g;
-    for (const auto& seam : sewn.seams) {
-        const auto a = walk_side(sewn, seam.a);
-        const auto b = walk_side(sewn, seam.b);
-        const Length apart = b.length - a.length - meant_ease(g, seam.id, cloth);
-        out.walks.push_back(
-            {seam.id, a.length, b.length, apart, abs(apart) <= walk_tolerance, a.notches, b.notches});
-    }
-    for (const auto kind : parts_of(g.pieces)) add_part(out, part_view(g, kind), kind, body, cloth);
+    add_walks(out, g, cloth, stayed);
+    for (const auto& part : parts) add_part(out, part, body, cloth);
     for (const auto& piece : g.pieces) add_folds_and_darts(out, piece);
     out.unwalked = unwalked(g);
     return out;

@@ -4,9 +4,12 @@
 // angles that meet at a seam add up to 180° within 5°, so that the edge runs on without a corner. Common practice.
 // Least wearing ease: core/chart/ease.h.
 #pragma once
+#include <set>
+
 #include "core/alter/applied.h"
 #include "core/body/body_set.h"
 #include "core/chart/ease.h"
+#include "core/pattern/garment_measure.h"
 #include "core/pattern/shoulder.h"
 
 namespace sartorum {
@@ -82,5 +85,20 @@ struct Checks {
 };
 
 [[nodiscard]] Checks check(const Garment&, const BodySet&, const Cloth& = {});
+
+// A part of the garment and its measures, where they are known already.
+struct PartMeasured {
+    PartKind kind;
+    const Garment& view;
+    const FlatMeasures& flat;
+};
+// What came out when the same garment was checked before, for the same body and cloth, and the pieces that have
+// changed since: seams of the others are not walked again.
+struct Stayed {
+    const std::set<std::string>& changed;
+    const Checks& checks;
+};
+[[nodiscard]] Checks check_measured(const Garment&, const std::vector<PartMeasured>&, const BodySet&, const Cloth&,
+                                    const std::optional<Stayed>&);
 
 }  // namespace sartorum

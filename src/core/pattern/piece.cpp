@@ -376,6 +376,16 @@ std::optional<Length> width_at(const Piece& piece, double level)
     return most > least ? std::optional{Length::mm(most - least)} : std::nullopt;
 }
 
+namespace {
+
+// Copies share their curves until one is changed.
+bool same_line(const Curve& a, const Curve& b)
+{
+    return a.size_default() == b.size_default() && (&a.front() == &b.front() || a == b);
+}
+
+}  // namespace
+
 bool same_paper(const Piece& a, const Piece& b)
 {
     const auto alike = [](const auto& x, const auto& y, auto same) {
@@ -383,7 +393,7 @@ bool same_paper(const Piece& a, const Piece& b)
     };
     return a.bust_point == b.bust_point &&
            alike(a.edges, b.edges,
-                 [](const Edge& x, const Edge& y) { return x.role == y.role && x.curve == y.curve; }) &&
+                 [](const Edge& x, const Edge& y) { return x.role == y.role && same_line(x.curve, y.curve); }) &&
            alike(a.darts, b.darts,
                  [](const Dart& x, const Dart& y) {
                      return x.leg_a == y.leg_a && x.leg_b == y.leg_b && x.tip == y.tip && x.kind == y.kind;
@@ -392,6 +402,20 @@ bool same_paper(const Piece& a, const Piece& b)
                  [](const Notch& x, const Notch& y) { return x.at == y.at && x.on == y.on; }) &&
            alike(a.guides, b.guides,
                  [](const Guide& x, const Guide& y) { return x.kind == y.kind && x.a == y.a && x.b == y.b; });
+}
+
+bool same_edges(const Piece& a, const Piece& b, EdgeRole role)
+{
+    return std::equal(a.edges.begin(), a.edges.end(), b.edges.begin(), b.edges.end(),
+                      [&](const Edge& x, const Edge& y) {
+                          return x.role == y.role && (x.role != role || same_line(x.curve, y.curve));
+                      });
+}
+
+bool same_allowances(const Piece& a, const Piece& b)
+{
+    return std::equal(a.edges.begin(), a.edges.end(), b.edges.begin(), b.edges.end(),
+                      [](const Edge& x, const Edge& y) { return x.allowance == y.allowance; });
 }
 
 Piece moved(const Piece& piece, const Geom::Affine& by)

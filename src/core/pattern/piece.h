@@ -122,8 +122,10 @@ struct Piece {
 // Width from the centre line to the side seam at a level, on the stitching line; none if the level misses.
 [[nodiscard]] std::optional<Length> width_at(const Piece&, double level_mm);
 
-// The same lines and marks, exactly.
+// The same lines and marks, exactly; and the same allowances at them.
 [[nodiscard]] bool same_paper(const Piece&, const Piece&);
+[[nodiscard]] bool same_edges(const Piece&, const Piece&, EdgeRole);
+[[nodiscard]] bool same_allowances(const Piece&, const Piece&);
 
 // Moves everything, as a rigid body.
 [[nodiscard]] Piece moved(const Piece&, const Geom::Affine&);

@@ -3,14 +3,55 @@
 #include <algorithm>
 #include <exception>
 #include <new>
+#include <set>
 #include <utility>
 
 #include "core/alter/follow.h"
 #include "core/alter/size_blend.h"
 #include "core/paper/princess_redraw.h"
-#include "core/pattern/part_rules.h"
+#include "core/plan/measured.h"
 
 namespace sartorum {
+
+// One part on its way through the adjustments. Papers are shared: how a part stood is kept by holding it.
+struct PartState {
+    PartKind kind;
+    std::shared_ptr<const Garment> traced;
+    std::shared_ptr<const Garment> now;
+    Measured measured;
+    FlatMeasures traced_flat;
+    std::array<Length, adjustment_count> done{};
+    // What an adjustment left to be done together with another.
+    std::array<Length, adjustment_count> carried{};
+};
+
+// A garment between two adjustments: its parts, and what belongs to none.
+struct Standing {
+    std::vector<PartState> parts;
+    std::shared_ptr<const std::vector<Piece>> others;
+    Measured others_measured;
+};
+
+// Before each turn: how the garment stood, and how many lines and steps there were.
+class Trail {
+public:
+    struct Stop {
+        std::shared_ptr<const Standing> standing;
+        std::size_t lines = 0;
+        std::size_t steps = 0;
+    };
+    // What no decision changes.
+    struct Ground {
+        std::vector<FittingTurn> order;
+        std::vector<Seam> followers;
+        SizeChart chart;  // of the plan's group
+        BodySet body;     // as the garment is worn
+        SizesAt sizes;
+    };
+    std::shared_ptr<const Ground> ground;
+    std::vector<Stop> before;  // one a turn, and one for the end
+};
+
 namespace {
 
 bool accepted(const Plan& plan, AdjustmentKind kind)
@@ -95,36 +136,6 @@ PlanLine line_of(const FittingTurn& turn, FittingState state, const Plan& plan)
     return line;
 }
 
-// The measures of pieces, each taken again only where its paper changed.
-class Measured {
-public:
-    explicit Measured(const std::vector<Piece>& pieces)
-    {
-        for (const auto& p : pieces) of_.push_back(measure_piece(p));
-        sum_up();
-    }
-    void take_again(const std::vector<Piece>& was, const std::vector<Piece>& is)
-    {
-        bool touched = false;
-        for (std::size_t i = 0; i < is.size(); ++i) {
-            if (same_paper(was[i], is[i])) continue;
-            of_[i] = measure_piece(is[i]);
-            touched = true;
-        }
-        if (touched) sum_up();
-    }
-    [[nodiscard]] const FlatMeasures& flat() const { return sum_; }
-
-private:
-    void sum_up()
-    {
-        sum_ = {};
-        for (const auto& m : of_) sum_.add(m);
-    }
-    std::vector<FlatMeasures> of_;
-    FlatMeasures sum_;
-};
-
 void add_difference(Consequences& out, const FlatMeasures& before, const FlatMeasures& after)
 {
     for (const auto& row : all_garment_measures()) {
@@ -133,138 +144,175 @@ void add_difference(Consequences& out, const FlatMeasures& before, const FlatMea
     }
 }
 
-// One part on its way through the adjustments.
-struct PartState {
-    PartKind kind;
-    Garment traced;
-    Garment now;
-    Measured measured;
-    FlatMeasures traced_flat;
-    std::array<Length, adjustment_count> done{};
-    // What an adjustment left to be done together with another.
-    std::array<Length, adjustment_count> carried{};
-};
-
 PartState started(const Garment& garment, PartKind kind)
 {
-    Garment view = part_view(garment, kind);
-    Measured measured{view.pieces};
+    const auto view = std::make_shared<const Garment>(part_view(garment, kind));
+    Measured measured{view->pieces};
     const FlatMeasures flat = measured.flat();
-    return {kind, view, std::move(view), std::move(measured), flat, {}, {}};
+    return {kind, view, view, std::move(measured), flat, {}, {}};
 }
 
-// A garment on its way through the adjustments: its parts, and what belongs to none.
+Standing standing_traced(const std::vector<PartKind>& kinds, const Garment& traced)
+{
+    const auto others = std::make_shared<const std::vector<Piece>>(without_part(traced.pieces));
+    Standing out{{}, others, Measured{*others}};
+    for (const auto kind : kinds) out.parts.push_back(started(traced, kind));
+    return out;
+}
+
+FlatMeasures flat_of(const Standing& s)
+{
+    FlatMeasures out;
+    for (auto p = s.parts.rbegin(); p != s.parts.rend(); ++p) out.overlay(p->measured.flat());
+    out.add(s.others_measured.flat());
+    return out;
+}
+
+const Piece& piece_in(const Standing& standing, const Piece& traced)
+{
+    const std::vector<Piece>* among = standing.others.get();
+    for (const auto& p : standing.parts) {
+        if (p.kind == traced.part) among = &p.now->pieces;
+    }
+    return *find_piece(*among, traced.id);
+}
+
+// The garment as it stands, from how it was before: only what changed is copied. The ids of those pieces.
+std::set<std::string> bring_up_to(Garment& g, const Standing& standing)
+{
+    std::set<std::string> changed;
+    for (auto& piece : g.pieces) {
+        const Piece& now = piece_in(standing, piece);
+        if (same_paper(piece, now) && same_allowances(piece, now)) continue;
+        changed.insert(now.id);
+        piece = now;
+    }
+    for (const auto& p : standing.parts) {
+        for (const auto& s : p.now->seams) {
+            const auto seam =
+                std::find_if(g.seams.begin(), g.seams.end(), [&](const Seam& x) { return x.id == s.id; });
+            seam->ease = s.ease;
+        }
+    }
+    return changed;
+}
+
+// Some edge of this side of a seam is another line than it was.
+bool moved_there(const std::vector<Piece>& was, const std::vector<Piece>& is, const std::vector<SeamSide>& side)
+{
+    return std::any_of(side.begin(), side.end(), [&](const SeamSide& s) {
+        const Piece* before = find_piece(was, s.piece);
+        const Piece* after = find_piece(is, s.piece);
+        return before && after && !same_edges(*before, *after, s.role);
+    });
+}
+
+// Takes a garment through the adjustments, from one of its turns on.
 class Fitting {
 public:
-    Fitting(Computed& out, const SizeChart& chart, const BodySet& body, const SizesAt& sizes)
-        : out_{out},
-          chart_{chart},
-          body_{body},
-          sizes_{sizes},
-          others_{without_part(out.traced.pieces)},
-          others_measured_{others_},
-          followers_{followers(out.traced.seams, out.traced.pieces)}
-    {
-        const auto kinds = parts_of(out.traced.pieces);
-        for (const auto kind : kinds) parts_.push_back(started(out.traced, kind));
-        for (const auto& turn : fitting_order(kinds)) take(turn, part(turn.part));
-    }
+    Fitting(Computed& out, Trail& trail) : out_{out}, trail_{trail}, ground_{*trail.ground} {}
 
-    [[nodiscard]] Garment altered() const
+    // What the garment comes to; how it stood between is kept only where it will be asked for.
+    std::shared_ptr<const Standing> from(std::size_t turn, bool keep)
     {
-        Garment g = out_.traced;
-        for (const auto& p : parts_) {
-            for (const auto& piece : p.now.pieces) put_back(g.pieces, piece);
-            for (const auto& s : p.now.seams) seam_of(g, s.id)->ease = s.ease;
+        standing_ = trail_.before[turn].standing;
+        for (std::size_t i = turn; i < ground_.order.size(); ++i) {
+            if (keep) trail_.before[i] = {standing_, out_.lines.size(), out_.steps.size()};
+            take(ground_.order[i]);
         }
-        for (const auto& piece : others_) put_back(g.pieces, piece);
-        return g;
+        if (keep) trail_.before.back() = {standing_, out_.lines.size(), out_.steps.size()};
+        return std::move(standing_);
     }
 
 private:
     const Plan& plan() const { return out_.work.plan; }
 
-    PartState& part(PartKind kind)
+    std::size_t part_at(PartKind kind) const
     {
-        return *std::find_if(parts_.begin(), parts_.end(), [&](const PartState& p) { return p.kind == kind; });
+        const auto& parts = standing_->parts;
+        return static_cast<std::size_t>(
+            std::find_if(parts.begin(), parts.end(), [&](const PartState& p) { return p.kind == kind; }) -
+            parts.begin());
     }
 
-    static Seam* seam_of(Garment& g, const std::string& id)
-    {
-        return &*std::find_if(g.seams.begin(), g.seams.end(), [&](const Seam& s) { return s.id == id; });
-    }
-
-    void take(const FittingTurn& turn, PartState& p)
+    void take(const FittingTurn& turn)
     {
         const Adjustment& entry = *turn.adjustment;
-        if (!serves(entry, p.now)) return;
+        const std::size_t at = part_at(turn.part);
+        const PartState& p = standing_->parts[at];
+        if (!serves(entry, *p.now)) return;
         PlanLine line = line_of(turn,
-                                {p.traced, p.now, body_, chart_, sizes_, plan().ease, plan().cloth, p.traced_flat,
-                                 p.measured.flat(), 0, p.done},
+                                {*p.traced, *p.now, ground_.body, ground_.chart, ground_.sizes, plan().ease,
+                                 plan().cloth, p.traced_flat, p.measured.flat(), 0, p.done},
                                 plan());
         line.first_step = out_.steps.size();
         const bool taken = line.state == LineState::Accepted;
         if (taken && entry.joins && accepted(plan(), *entry.joins)) {
-            p.carried[static_cast<std::size_t>(*entry.joins)] = line.amount;
-        } else {
-            const Length with = std::exchange(p.carried[static_cast<std::size_t>(entry.kind)], {});
-            if (taken || with != Length{}) {
-                const Dose dose{(taken ? line.amount : Length{}) + with, (taken ? line.back : Length{}) + with,
-                                line.method};
-                apply(entry, dose, line, p);
-            }
+            auto next = std::make_shared<Standing>(*standing_);
+            next->parts[at].carried[static_cast<std::size_t>(*entry.joins)] = line.amount;
+            standing_ = std::move(next);
+        } else if (const Length with = p.carried[static_cast<std::size_t>(entry.kind)];
+                   taken || with != Length{}) {
+            const Dose dose{(taken ? line.amount : Length{}) + with, (taken ? line.back : Length{}) + with,
+                            line.method};
+            apply(entry, dose, line, at);
         }
         out_.lines.push_back(std::move(line));
     }
 
-    void apply(const Adjustment& entry, const Dose& dose, PlanLine& line, PartState& p)
+    void apply(const Adjustment& entry, const Dose& dose, PlanLine& line, std::size_t at)
     {
         if (dose.front == Length{} && dose.back == Length{} && !zero_works(entry, line.method)) return;
-        auto applied = entry.apply(p.now, dose);
-        std::vector<Piece> others = others_;
+        const Garment& was = *standing_->parts[at].now;
+        auto applied = entry.apply(was, dose);
+        std::shared_ptr<const std::vector<Piece>> others = standing_->others;
         if (applied) {
             settle_princess(applied->garment.pieces);
-            if (const auto ok = follow(*applied, p, others); !ok) applied = tl::make_unexpected(ok.error());
+            if (const auto ok = follow(*applied, was, others); !ok) applied = tl::make_unexpected(ok.error());
         }
         if (!applied) {
             line.state = LineState::Refused;
             line.refusal = applied.error();
             return;
         }
-        const FlatMeasures before = p.measured.flat();
-        const FlatMeasures others_before = others_measured_.flat();
-        p.measured.take_again(p.now.pieces, applied->garment.pieces);
-        others_measured_.take_again(others_, others);
-        add_difference(line.changed, before, p.measured.flat());
-        add_difference(line.changed, others_before, others_measured_.flat());
+        auto next = std::make_shared<Standing>(*standing_);
+        PartState& p = next->parts[at];
+        p.measured.take_again(was.pieces, applied->garment.pieces);
+        add_difference(line.changed, standing_->parts[at].measured.flat(), p.measured.flat());
+        if (others != standing_->others) {
+            next->others_measured.take_again(*standing_->others, *others);
+            add_difference(line.changed, standing_->others_measured.flat(), next->others_measured.flat());
+        }
         line.steps = applied->steps.size();
         p.done[static_cast<std::size_t>(entry.kind)] = dose.front;
-        p.now = std::move(applied->garment);
-        others_ = std::move(others);
+        p.now = std::make_shared<const Garment>(std::move(applied->garment));
+        next->others = std::move(others);
         std::move(applied->steps.begin(), applied->steps.end(), std::back_inserter(out_.steps));
+        standing_ = std::move(next);
     }
 
     // What is sewn to a changed edge goes with it, at once: it is part of the same adjustment.
-    Outcome<bool> follow(Applied& applied, const PartState& p, std::vector<Piece>& others) const
+    Outcome<bool> follow(Applied& applied, const Garment& was,
+                         std::shared_ptr<const std::vector<Piece>>& others) const
     {
-        for (const auto& seam : followers_) {
-            const Length change = side_length(applied.garment.pieces, seam.a) - side_length(p.now.pieces, seam.a);
+        for (const auto& seam : ground_.followers) {
+            if (!moved_there(was.pieces, applied.garment.pieces, seam.a)) continue;
+            const Length change = side_length(applied.garment.pieces, seam.a) - side_length(was.pieces, seam.a);
+            if (abs(change) < least_followed) continue;
+            auto next = std::make_shared<std::vector<Piece>>(*others);
             const auto& b = seam.b.front();
             const auto band =
-                std::find_if(others.begin(), others.end(), [&](const Piece& x) { return x.id == b.piece; });
+                std::find_if(next->begin(), next->end(), [&](const Piece& x) { return x.id == b.piece; });
             if (const auto ok = follow_length(applied.steps, *band, b.role, change); !ok) return ok;
+            others = std::move(next);
         }
         return true;
     }
 
     Computed& out_;
-    const SizeChart& chart_;
-    const BodySet& body_;
-    SizesAt sizes_;
-    std::vector<PartState> parts_;
-    std::vector<Piece> others_;
-    Measured others_measured_;
-    std::vector<Seam> followers_;
+    Trail& trail_;
+    const Trail::Ground& ground_;
+    std::shared_ptr<const Standing> standing_;
 };
 
 // Why an accepted adjustment left the paper as it was, where that is no good reason: there is nothing to do is
@@ -280,12 +328,12 @@ std::optional<Refusal> left_undone(const Adjustment& entry, const PlanLine& line
 }
 
 // Every accepted decision is on the paper, or stands here.
-std::vector<NotDone> not_done(const Computed& computed, const BodySet& body)
+std::vector<NotDone> not_done(const Computed& computed, const std::vector<FittingTurn>& order, const BodySet& body)
 {
     std::vector<NotDone> out;
-    for (const auto& turn : fitting_order({every_part.front()})) {
+    for (const auto& turn : order) {
         const Adjustment& entry = *turn.adjustment;
-        if (!accepted(computed.work.plan, entry.kind)) continue;
+        if (turn.part != order.front().part || !accepted(computed.work.plan, entry.kind)) continue;
         bool there = false;
         for (const auto& line : computed.lines) {
             if (line.kind != entry.kind) continue;
@@ -298,36 +346,119 @@ std::vector<NotDone> not_done(const Computed& computed, const BodySet& body)
     return out;
 }
 
-Outcome<Computed> computed(Work work)
+// What pattern, chart, body and sizes say, before any adjustment.
+Outcome<Computed> begun(Work work, Trail& trail)
 {
-    const SizeChart chart = work.sizes();
-    const BodySet body = work.worn_by();
     const Pattern& pattern = *work.pattern;
     if (pattern.sizes.empty()) return refuse(Why::PieceMissing, "front");
     const auto parts = parts_of(pattern.sizes.front().pieces);
+    SizeChart chart = work.sizes();
     if (const auto ok = prints_what_is_chosen_by(chart, parts); !ok) return tl::make_unexpected(ok.error());
     const auto sizes = sizes_of(work.plan, chart);
     if (!sizes) return tl::make_unexpected(sizes.error());
     const SizeNames names = names_of(*sizes, chart);
     auto paper = trace_pattern(pattern, names);
     if (!paper) return tl::make_unexpected(paper.error());
-
-    Computed out;
     const std::string& bought = names.at(part_alter(parts.front()).bought_at);
     const SizedPieces* sized = pattern.find(bought);
     if (!sized) return refuse(Why::SizeUnknown, bought);
+
+    Computed out;
     out.bought = {sized->pieces, pattern.seams};
-    out.work = std::move(work);
     out.traced = std::move(paper->garment);
     settle_princess(out.traced.pieces);
-    out.traced_flat = measure_flat(out.traced.pieces);
+    out.altered = out.traced;
     out.steps = std::move(paper->steps);
     out.trace_steps = out.steps.size();
-    out.altered = Fitting{out, chart, body, *sizes}.altered();
-    out.altered_flat = measure_flat(out.altered.pieces);
-    out.checks = check(out.altered, body, out.work.plan.cloth);
-    out.not_done = not_done(out, body);
+    trail.ground = std::make_shared<const Trail::Ground>(
+        Trail::Ground{fitting_order(parts), followers(out.traced.seams, out.traced.pieces), std::move(chart),
+                      work.worn_by(), *sizes});
+    trail.before.resize(trail.ground->order.size() + 1);
+    trail.before.front() = {std::make_shared<const Standing>(standing_traced(parts, out.traced)), 0,
+                            out.steps.size()};
+    out.traced_flat = flat_of(*trail.before.front().standing);
+    out.work = std::move(work);
     return out;
+}
+
+// Everything from one turn on; what stands before it is there already.
+void go_on(Computed& out, std::shared_ptr<Trail> trail, std::size_t turn, bool keep, bool checked_before)
+{
+    const auto standing = Fitting{out, *trail}.from(turn, keep);
+    const Standing& end = *standing;
+    const auto changed = bring_up_to(out.altered, end);
+    out.altered_flat = flat_of(end);
+    std::vector<PartMeasured> parts;
+    for (const auto& p : end.parts) parts.push_back({p.kind, *p.now, p.measured.flat()});
+    const Checks before = std::move(out.checks);
+    const auto stayed = checked_before ? std::optional{Stayed{changed, before}} : std::nullopt;
+    out.checks = check_measured(out.altered, parts, trail->ground->body, out.work.plan.cloth, stayed);
+    out.not_done = not_done(out, trail->ground->order, trail->ground->body);
+    if (keep) out.trail = std::move(trail);
+}
+
+Outcome<Computed> computed(Work work, bool keep)
+{
+    auto trail = std::make_shared<Trail>();
+    auto out = begun(std::move(work), *trail);
+    if (out) go_on(*out, std::move(trail), 0, keep, false);
+    return out;
+}
+
+// Nothing but decisions differs.
+bool only_decided_anew(const Work& a, const Work& b)
+{
+    const Plan& p = a.plan;
+    const Plan& q = b.plan;
+    return a.pattern == b.pattern && a.chart == b.chart && a.body == b.body && p.waist_size == q.waist_size &&
+           p.hip_size == q.hip_size && p.bust_size == q.bust_size && p.chart_group == q.chart_group &&
+           p.choosing == q.choosing && p.cloth == q.cloth && p.ease == q.ease;
+}
+
+bool decided_alike(const Plan& a, const Plan& b, AdjustmentKind kind)
+{
+    const Decision* x = a.decision(kind);
+    const Decision* y = b.decision(kind);
+    return x && y ? *x == *y : x == y;
+}
+
+// The first turn that a decision is about that is not as it was; the number of turns where there is none.
+std::size_t first_changed(const std::vector<FittingTurn>& order, const Plan& a, const Plan& b)
+{
+    const auto changed = [&](const FittingTurn& t) {
+        return !decided_alike(a, b, t.adjustment->kind) ||
+               (t.adjustment->joins && !decided_alike(a, b, *t.adjustment->joins));
+    };
+    return static_cast<std::size_t>(std::find_if(order.begin(), order.end(), changed) - order.begin());
+}
+
+Computed recomputed(Computed out, Work work)
+{
+    auto trail = std::make_shared<Trail>(*out.trail);
+    const std::size_t turn = first_changed(trail->ground->order, out.work.plan, work.plan);
+    const auto& stop = trail->before[turn];
+    out.work = std::move(work);
+    out.lines.resize(stop.lines);
+    out.steps.resize(stop.steps);
+    for (auto& line : out.lines) {  // in which order things were decided may have changed
+        line.look_again =
+            accepted(out.work.plan, line.kind) ? changed_above(out.work.plan, line.kind) : std::nullopt;
+    }
+    go_on(out, std::move(trail), turn, true, true);
+    return out;
+}
+
+// The gate of the core: a library that gives up on a wild drawing does so here, and no further.
+template <class Work_out>
+Outcome<Computed> gated(const std::string& name, Work_out work_out)
+{
+    try {
+        return work_out();
+    } catch (const std::bad_alloc&) {
+        throw;  // the machine failing is no fault of the drawing
+    } catch (const std::exception&) {
+        return refuse(Why::NotComputable, name);
+    }
 }
 
 }  // namespace
@@ -335,7 +466,8 @@ Outcome<Computed> computed(Work work)
 Work work_of(Pattern pattern, SizeChart chart, BodySet body, Plan plan)
 {
     return {std::make_shared<const Pattern>(std::move(pattern)),
-            std::make_shared<const SizeChart>(std::move(chart)), std::move(body), std::move(plan)};
+            std::make_shared<const SizeChart>(std::move(chart)), std::make_shared<const BodySet>(std::move(body)),
+            std::move(plan)};
 }
 
 const PlanLine* Computed::line(AdjustmentKind kind) const
@@ -344,17 +476,20 @@ const PlanLine* Computed::line(AdjustmentKind kind) const
     return it == lines.end() ? nullptr : &*it;
 }
 
-// The gate of the core: a library that gives up on a wild drawing does so here, and no further.
 Outcome<Computed> compute(Work work)
 {
     const std::string name = work.pattern->name;
-    try {
-        return computed(std::move(work));
-    } catch (const std::bad_alloc&) {
-        throw;  // the machine failing is no fault of the drawing
-    } catch (const std::exception&) {
-        return refuse(Why::NotComputable, name);
-    }
+    return gated(name, [&] { return computed(std::move(work), false); });
+}
+
+Outcome<Computed> recompute(Computed before, Work work)
+{
+    const std::string name = work.pattern->name;
+    return gated(name, [&]() -> Outcome<Computed> {
+        if (!only_decided_anew(before.work, work)) return computed(std::move(work), false);
+        if (!before.trail) return computed(std::move(work), true);
+        return recomputed(std::move(before), std::move(work));
+    });
 }
 
 Outcome<Computed> compute(const Pattern& pattern, const SizeChart& chart, const BodySet& body, const Plan& plan)

@@ -8,15 +8,15 @@
 
 namespace sartorum {
 
-// All that goes in. Pattern and chart are held, not copied: they stay while a hand drags.
+// All that goes in. What stays while a hand drags is held, not copied.
 struct Work {
     std::shared_ptr<const Pattern> pattern;
     std::shared_ptr<const SizeChart> chart;  // as printed, with all its groups
-    BodySet body;                            // as measured
+    std::shared_ptr<const BodySet> body;     // as measured
     Plan plan;
     // The chart's sizes of the plan's group, and the body as the garment is worn.
     [[nodiscard]] SizeChart sizes() const { return chart->of_group(plan.chart_group); }
-    [[nodiscard]] BodySet worn_by() const { return as_worn(body, plan.choosing.seated); }
+    [[nodiscard]] BodySet worn_by() const { return as_worn(*body, plan.choosing.seated); }
 };
 [[nodiscard]] Work work_of(Pattern, SizeChart, BodySet, Plan);
 
@@ -59,6 +59,8 @@ struct NotDone {
     Refusal why;
 };
 
+class Trail;  // how the garment stood between the adjustments (recompute)
+
 struct Computed {
     Work work;
     Garment bought;  // one size as printed
@@ -71,6 +73,7 @@ struct Computed {
     std::size_t trace_steps = 0;
     Checks checks;
     std::vector<NotDone> not_done{};  // in fitting order
+    std::shared_ptr<const Trail> trail{};
     // One for each adjustment that serves a part of this garment, in fitting order; the uppermost part's.
     [[nodiscard]] const PlanLine* line(AdjustmentKind) const;
 };
@@ -79,5 +82,9 @@ struct Computed {
 // thrown: a drawing the paper cannot be worked out from is refused.
 [[nodiscard]] Outcome<Computed> compute(Work);
 [[nodiscard]] Outcome<Computed> compute(const Pattern&, const SizeChart&, const BodySet&, const Plan&);
+// The same as compute(), from what was computed before: what lies above the first decision that changed, and the
+// seams of pieces that stayed as they were, are not worked out again. The second time on: how the garment stood
+// between the adjustments is kept only once it is asked for.
+[[nodiscard]] Outcome<Computed> recompute(Computed before, Work);
 
 }  // namespace sartorum

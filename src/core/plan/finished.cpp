@@ -189,7 +189,7 @@ std::vector<FinishedRow> finished_table(const Computed& c)
 
 EaseProfile ease_profile(const Computed& c)
 {
-    EaseProfile out = body_levels(c, c.work.body);
+    EaseProfile out = body_levels(c, *c.work.body);
     for (auto& b : out.body) {
         b.ease_before = garment_at(out.before, c.traced_flat, b) - b.at.girth;
         b.ease_after = garment_at(out.after, c.altered_flat, b) - b.at.girth;

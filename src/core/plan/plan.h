@@ -15,6 +15,7 @@ struct Decision {
     std::optional<Length> amount;         // her own; none follows the proposal
     std::optional<Length> back{};         // the back's, where it differs from the front's
     std::optional<std::size_t> method{};  // one of the adjustment's methods; none is the usual one
+    friend bool operator==(const Decision&, const Decision&) = default;
 };
 
 struct Plan {
