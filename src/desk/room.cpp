@@ -197,7 +197,7 @@ void Room::rework()
     computed_.reset();
     if (!chart_ || !pattern_ || (!chosen_ && !advice_)) return;
     Work work{pattern_, printed_chart_, body_, plan_};
-    auto c = before ? recompute(std::move(*before), std::move(work)) : compute(std::move(work));
+    auto c = before ? sartorum::recompute(std::move(*before), std::move(work)) : compute(std::move(work));
     trouble_.reset();
     if (c) {
         computed_ = std::move(*c);
