@@ -99,7 +99,7 @@ void recompute(const QString& demo, Kept& kept)
     const auto chart = *formats::read_chart_csv(*formats::read_file(demo + "/towpath-paper.csv"));
     const auto pattern = *formats::read_pattern_svg(*formats::read_file(demo + "/lockside-skirt.svg"));
     const auto body = *formats::read_body(*formats::read_file(demo + "/ottilie.json"));
-    Plan plan{"18", "16", {}};
+    Plan plan = plan_in_sizes("18", "16");
     for (const auto& a : catalogue()) plan.decide({a.kind, Answer::Accepted, {}});
     std::vector<double> times;
     for (int i = 0; i < 1000; ++i) {
@@ -127,19 +127,19 @@ void drag(const QString& demo, Kept& kept)
         }
     }
     const auto body = *formats::read_body(*formats::read_file(demo + "/ottilie.json"));
-    Plan plan{"16", "16", {}};
-    plan.bust_size = "16";
+    Plan plan = plan_in_sizes("16", "16");
+    plan.sizes[Level::Bust] = "16";
     const auto start = *compute(pattern, chart, body.set, plan);
     for (const auto& l : start.lines) {
         const auto zone = adjustment(l.kind).zone;
         if (zone != Zone::Frame && zone != Zone::Lengths) continue;
         plan.decide({l.kind, Answer::Accepted, Length::mm(adjustment(l.kind).most > Length{} ? 6 : -9)});
     }
-    plan.waist_size = "18";  // the tenth: a blend between sizes
+    plan.sizes[Level::Waist] = "18";  // the tenth: a blend between sizes
     std::vector<double> times;
     std::size_t steps = 0;
     for (int i = 0; i < 1000; ++i) {
-        plan.decisions[1].amount = Length::mm(-6.0 + i % 12);  // the shoulder slope under the hand
+        plan.decisions[1].set_amount(Length::mm(-6.0 + i % 12));  // the shoulder slope under the hand
         times.push_back(timed_ms([&] {
             const auto c = compute(pattern, chart, body.set, plan);
             if (!c) qFatal("not computed");
@@ -157,8 +157,8 @@ void drag_bust(const QString& demo, Kept& kept)
     const auto chart = *formats::read_chart_csv(*formats::read_file(demo + "/windlass-dress.csv"));
     const auto pattern = *formats::read_pattern_svg(*formats::read_file(demo + "/windlass-bodice.svg"));
     const auto body = *formats::read_body(*formats::read_file(demo + "/ottilie.json"));
-    Plan plan{"16", "16", {}};
-    plan.bust_size = "16";
+    Plan plan = plan_in_sizes("16", "16");
+    plan.sizes[Level::Bust] = "16";
     plan.decide({AdjustmentKind::Bust, Answer::Accepted, Length::mm(1)});
     for (const auto kind : {AdjustmentKind::ShoulderSlope, AdjustmentKind::UnderarmWidth})
         plan.decide({kind, Answer::Accepted, Length::mm(-6)});
@@ -168,7 +168,7 @@ void drag_bust(const QString& demo, Kept& kept)
     std::vector<double> times;
     std::size_t steps = 0;
     for (int i = 0; i < 1000; ++i) {
-        plan.decisions[0].amount = Length::mm(1 + i % 24);
+        plan.decisions[0].set_amount(Length::mm(1 + i % 24));
         times.push_back(timed_ms([&] {
             const auto c = compute(pattern, chart, body.set, plan);
             if (!c) qFatal("not computed");

@@ -110,13 +110,13 @@ Pattern at_scale(Pattern pattern, double k)
 Plan random_plan(const Pattern& pattern, std::mt19937& rng)
 {
     const auto size = [&] { return pattern.sizes[rng() % pattern.sizes.size()].size; };
-    Plan plan{size(), size(), {}};
-    plan.bust_size = size();
+    Plan plan = plan_in_sizes(size(), size());
+    plan.sizes[Level::Bust] = size();
     for (const auto& a : catalogue()) {
         if (rng() % 4 != 0) continue;
         std::uniform_real_distribution<double> amount{a.least.in_mm(), a.most.in_mm()};
         Decision d{a.kind, Answer::Accepted, Length::mm(amount(rng))};
-        if (a.acts_on == ActsOn::Apart && rng() % 2) d.back = Length::mm(amount(rng));
+        if (a.acts_on == ActsOn::Apart && rng() % 2) d.set_back(Length::mm(amount(rng)));
         if (!a.methods.empty() && rng() % 2) d.method = rng() % a.methods.size();
         plan.decide(d);
     }

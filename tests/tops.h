@@ -53,8 +53,7 @@ inline BodySet body_of(std::initializer_list<std::pair<Measure, double>> values)
 
 inline Plan plan_at(const std::string& size)
 {
-    Plan p{size, size, {}};
-    p.bust_size = size;
+    Plan p = plan_in_sizes(size, size, size);
     p.choosing.kind = GarmentKind::Top;
     return p;
 }

@@ -97,7 +97,8 @@ Inputs load(const Options& o, bool with_pattern)
     if (!o.plan.isEmpty()) {
         in.plan = need(formats::read_plan(need(read_file(o.plan), o.plan)), o.plan);
     } else if (!o.size.isEmpty()) {
-        in.plan.waist_size = in.plan.hip_size = in.plan.bust_size = o.size.toStdString();
+        const auto one = o.size.toStdString();
+        in.plan.take_sizes(one, one, one);
         in.plan.choosing = o.wish;
         in.plan.cloth.knit = o.wish.knit;
     } else {

@@ -183,7 +183,8 @@ void Room::recompute()
         if (auto a = advise(*chart_, *body_, plan_.choosing)) advice_ = std::move(*a);
     }
     if (pattern_trouble_) trouble_ = pattern_trouble_;
-    chosen_ = chart_ && chart_->index_of(plan_.waist_size) && chart_->index_of(plan_.hip_size);
+    chosen_ =
+        chart_ && chart_->index_of(plan_.size_at(Level::Waist)) && chart_->index_of(plan_.size_at(Level::Hip));
     if (!chosen_ && advice_) {
         if (auto first = with_first_sizes(plan_, *chart_, *body_, pattern_.get())) plan_ = std::move(*first);
     }
@@ -352,16 +353,16 @@ Outcome<bool> Room::change_chart(const SizeChart& chart)
 SizeChoice Room::choice() const
 {
     if (!chart_) return {};
-    const std::size_t hip = chart_->index_of(plan_.hip_size).value_or(0);
-    return {chart_->index_of(plan_.waist_size).value_or(0), hip, chart_->index_of(plan_.bust_size).value_or(hip)};
+    const std::size_t hip = chart_->index_of(plan_.size_at(Level::Hip)).value_or(0);
+    return {chart_->index_of(plan_.size_at(Level::Waist)).value_or(0), hip,
+            chart_->index_of(plan_.size_at(Level::Bust)).value_or(hip)};
 }
 
 void Room::choose(const SizeChoice& c)
 {
     Plan next = before_trial_.value_or(plan_);
-    next.waist_size = chart_->sizes.at(c.waist_size).name;
-    next.hip_size = chart_->sizes.at(c.hip_size).name;
-    next.bust_size = chart_->sizes.at(c.bust_size).name;
+    const auto name = [&](std::size_t i) { return chart_->sizes.at(i).name; };
+    next.take_sizes(name(c.waist_size), name(c.hip_size), name(c.bust_size));
     if (save_plan(next, tr("size"))) take_plan(next);
 }
 
@@ -375,7 +376,7 @@ void Room::choose_group(const std::string& group)
 {
     Plan next = before_trial_.value_or(plan_);
     next.chart_group = group;
-    next.waist_size = next.hip_size = next.bust_size = {};
+    next.sizes.clear();
     if (save_plan(next, tr("body type"))) take_plan(next);
 }
 
@@ -385,7 +386,7 @@ void Room::wear(const ChoiceWish& wish, const Cloth& cloth, const EaseWishes& ea
     ChoiceWish now = wish;
     now.knit = cloth.knit;
     // Another way to choose asks for the size anew.
-    if (!(now == next.choosing)) next.waist_size = next.hip_size = next.bust_size = {};
+    if (!(now == next.choosing)) next.sizes.clear();
     next.choosing = now;
     next.cloth = cloth;
     next.ease = ease;
@@ -451,7 +452,7 @@ void Room::look_round()
 void Room::decide(AdjustmentKind kind, Answer answer, std::optional<Length> amount)
 {
     const Decision* before = plan_.decision(kind);
-    decide(Decision{kind, answer, amount, before && amount ? before->back : std::nullopt,
+    decide(Decision{kind, answer, amount, before && amount ? before->back() : std::nullopt,
                     before ? before->method : std::nullopt});
 }
 

@@ -123,6 +123,11 @@ public:
     Result<bool> save_plan(Id wearer, PlanFor, const Plan&, const QString& act);
     Result<bool> save_step(Id wearer, Id pattern, int step);  // where the sewist is; not a step of undo
 
+    // How the work on a pattern stood, all that went in, as one text (formats/work_json.h); never changed after.
+    Result<Id> keep_version(Id wearer, Id pattern, const QString& name, const QDate&, const QByteArray& work);
+    [[nodiscard]] std::vector<Named> versions(Id wearer, Id pattern) const;  // newest first; second is the day
+    [[nodiscard]] std::optional<QByteArray> version(Id) const;
+
     [[nodiscard]] std::optional<QString> undo_name() const;
     [[nodiscard]] std::optional<QString> redo_name() const;
     Result<bool> undo();  // false: there is nothing to take back
@@ -137,6 +142,8 @@ private:
         Decision decision;
     };
     [[nodiscard]] std::vector<KeptDecision> decisions(Id plan) const;
+    [[nodiscard]] std::optional<std::vector<Amount>> amounts(Id decision, const QString& of) const;
+    static void write_sizes(Change&, Id plan, const Plan& old, const Plan& wanted, bool fresh);
     void write_decisions(Change&, Id plan, const std::vector<Decision>&) const;
     static void write_wishes(Change&, Id plan, const EaseWishes& old, const EaseWishes& wanted);
     static void write_chart(Change&, Id, const SizeChart&);

@@ -180,7 +180,7 @@ Result<bool> Notebook::prepare_to_write(bool fresh)
     }
     if (auto kept = copy_beside(path_, QString{".version-%1"}.arg(version)); !kept)
         return tl::make_unexpected(kept.error());
-    undo_forgotten_ = one_value(connection_, "SELECT count(*) FROM act").toInt() > 0;
+    undo_forgotten_ = version < 4 && one_value(connection_, "SELECT count(*) FROM act").toInt() > 0;
     return bring_up(connection_, version);
 }
 

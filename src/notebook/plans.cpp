@@ -15,17 +15,25 @@ QString column_of(PlanFor what)
     return what.what == PlanFor::What::Pattern ? QString{"pattern_id"} : QString{"chart_id"};
 }
 
-const QStringList plan_columns{"waist_size", "hip_size", "bust_size", "chart_group", "garment",
-                               "roomy",      "knit",     "stretch",   "seated",      "school"};
+const QStringList plan_columns{"chart_group", "garment", "roomy", "knit", "stretch", "seated", "school"};
+
+constexpr std::array<const char*, 3> side_words{"both", "right", "left"};
+
+QString side_word(const Amount& a)
+{
+    return QLatin1String{side_words[a.side ? (*a.side == Side::Left ? 2 : 1) : 0]};
+}
+
+QString level_word(Level level)
+{
+    return text(std::string{key(level)});
+}
 
 // In the order of plan_columns.
 QVariantList values_of(const Plan& plan)
 {
     const auto& wish = plan.choosing;
-    return {text(plan.waist_size),
-            text(plan.hip_size),
-            text(plan.bust_size),
-            text(plan.chart_group),
+    return {text(plan.chart_group),
             word(garment_keys, wish.kind),
             wish.full,
             plan.cloth.knit,
@@ -39,12 +47,6 @@ QString key(AdjustmentKind kind)
     return text(std::string{adjustment(kind).key});
 }
 
-bool same(const Decision& a, const Decision& b)
-{
-    return a.kind == b.kind && a.answer == b.answer && a.amount == b.amount && a.back == b.back &&
-           a.method == b.method;
-}
-
 }  // namespace
 
 std::optional<Id> Notebook::plan_id(Id wearer, PlanFor what) const
@@ -54,38 +56,56 @@ std::optional<Id> Notebook::plan_id(Id wearer, PlanFor what) const
     return q.next() ? std::optional{q.value(0).toLongLong()} : std::nullopt;
 }
 
+// Where one of them cannot be read, none.
+std::optional<std::vector<Amount>> Notebook::amounts(Id decision, const QString& of) const
+{
+    std::vector<Amount> out;
+    auto q =
+        ask(connection_, "SELECT at, face, side, by_mm FROM decision_amount WHERE decision_id = ? ORDER BY id",
+            {decision});
+    while (q.next()) {
+        const auto face = face_of_key(q.value(1).toString().toStdString());
+        const auto side = std::find(side_words.begin(), side_words.end(), q.value(2).toString());
+        const auto by = length_of(q.value(3), amount_most);
+        if (!face || side == side_words.end() || !by) {
+            const int broken = !face ? 1 : !by ? 3 : 2;
+            leave_out(tr_("the amount decided for %1").arg(of), q.value(broken));
+            return std::nullopt;
+        }
+        Amount a{q.value(0).toString().toStdString(), *face, {}, *by};
+        if (side != side_words.begin()) a.side = *side == side_words[2] ? Side::Left : Side::Right;
+        out.push_back(std::move(a));
+    }
+    return out;
+}
+
 std::vector<Notebook::KeptDecision> Notebook::decisions(Id plan) const
 {
     std::vector<KeptDecision> out;
-    auto q = ask(
-        connection_,
-        "SELECT id, adjustment, answer, amount_mm, back_mm, method FROM decision WHERE plan_id = ? ORDER BY id",
-        {plan});
+    auto q =
+        ask(connection_,
+            "SELECT id, adjustment, subject, answer, method FROM decision WHERE plan_id = ? ORDER BY id", {plan});
     while (q.next()) {
         const QString name = q.value(1).toString();
-        const QString answer = q.value(2).toString();
+        const QString subject = q.value(2).toString();
+        const QString answer = q.value(3).toString();
+        const QString way = q.value(4).toString();
         const auto kind = adjustment_of_key(name.toStdString());
-        if (!kind || (answer != "accepted" && answer != "declined")) {
-            leave_out(tr_("a decision of the plan"), kind ? q.value(2) : q.value(1));
+        const bool about = subject.isEmpty() || part_of_key(subject.toStdString());
+        if (!kind || !about || (answer != "accepted" && answer != "declined")) {
+            leave_out(tr_("a decision of the plan"), q.value(!kind ? 1 : !about ? 2 : 3));
             continue;
         }
-        Decision d{*kind, answer == "accepted" ? Answer::Accepted : Answer::Declined, {}};
-        d.amount = length_of(q.value(3), amount_most);
-        d.back = length_of(q.value(4), amount_most);
-        d.method = method_of_key(adjustment(*kind), q.value(5).toString().toStdString());
+        Decision d{*kind, answer == "accepted" ? Answer::Accepted : Answer::Declined};
+        d.subject = subject.toStdString();
+        d.method = method_of_key(adjustment(*kind), way.toStdString());
         // A decision in another amount or another way than was meant is wrong advice: it is left out whole.
-        const std::pair<int, bool> read[] = {{3, d.amount.has_value()}, {4, d.back.has_value()}};
-        bool whole = true;
-        for (const auto& [column, there] : read) {
-            if (there || q.value(column).isNull()) continue;
-            leave_out(tr_("the amount decided for %1").arg(name), q.value(column));
-            whole = false;
-        }
-        if (!d.method && !q.value(5).toString().isEmpty()) {
-            leave_out(tr_("the way decided for %1").arg(name), q.value(5));
-            whole = false;
-        }
-        if (whole) out.push_back({q.value(0).toLongLong(), d});
+        auto own = amounts(q.value(0).toLongLong(), name);
+        const bool way_read = d.method || way.isEmpty();
+        if (!way_read) leave_out(tr_("the way decided for %1").arg(name), q.value(4));
+        if (!own || !way_read) continue;
+        d.amounts = std::move(*own);
+        out.push_back({q.value(0).toLongLong(), d});
     }
     return out;
 }
@@ -97,25 +117,29 @@ Plan Notebook::plan(Id wearer, PlanFor what) const
     if (!id) return out;
     auto head = ask(connection_, "SELECT " + plan_columns.join(", ") + " FROM plan WHERE id = ?", {*id});
     if (!head.next()) return out;
-    for (const auto& [column, into] : {std::pair{0, &out.waist_size}, std::pair{1, &out.hip_size},
-                                       std::pair{2, &out.bust_size}, std::pair{3, &out.chart_group}})
-        *into = head.value(column).toString().toStdString();
-    const auto kind = from_word<GarmentKind>(garment_keys, head.value(4));
+    auto sizes = ask(connection_, "SELECT level, size FROM plan_size WHERE plan_id = ?", {*id});
+    while (sizes.next()) {
+        const auto level = level_of_key(sizes.value(0).toString().toStdString());
+        if (level && !sizes.value(1).toString().isEmpty())
+            out.sizes[*level] = sizes.value(1).toString().toStdString();
+    }
+    out.chart_group = head.value(0).toString().toStdString();
+    const auto kind = from_word<GarmentKind>(garment_keys, head.value(1));
     if (kind) out.choosing.kind = *kind;
-    if (!kind) leave_out(tr_("the kind of garment in a plan"), head.value(4));
-    out.choosing.full = head.value(5).toInt() != 0;
-    out.choosing.knit = out.cloth.knit = head.value(6).toInt() != 0;
-    const auto stretch = number_of(head.value(7));
+    if (!kind) leave_out(tr_("the kind of garment in a plan"), head.value(1));
+    out.choosing.full = head.value(2).toInt() != 0;
+    out.choosing.knit = out.cloth.knit = head.value(3).toInt() != 0;
+    const auto stretch = number_of(head.value(4));
     if (stretch && *stretch >= 0 && *stretch <= stretch_most)
         out.cloth.stretch = *stretch;
     else
-        leave_out(tr_("the stretch of a plan's cloth"), head.value(7));
-    out.choosing.seated = head.value(8).toInt() != 0;
-    if (!head.value(9).toString().isEmpty()) {
-        out.choosing.school = from_word<School>(school_keys, head.value(9));
-        if (!out.choosing.school) leave_out(tr_("how a plan's size is chosen"), head.value(9));
+        leave_out(tr_("the stretch of a plan's cloth"), head.value(4));
+    out.choosing.seated = head.value(5).toInt() != 0;
+    if (!head.value(6).toString().isEmpty()) {
+        out.choosing.school = from_word<School>(school_keys, head.value(6));
+        if (!out.choosing.school) leave_out(tr_("how a plan's size is chosen"), head.value(6));
     }
-    for (const auto& kept : decisions(*id)) out.decide(kept.decision);
+    for (const auto& kept : decisions(*id)) out.put(kept.decision);
     auto wishes = ask(connection_, "SELECT measure, ease_mm FROM ease_wish WHERE plan_id = ?", {*id});
     while (wishes.next()) {
         const auto m = measure_of_key(wishes.value(0).toString().toStdString());
@@ -140,18 +164,37 @@ void Notebook::write_decisions(Change& change, Id plan, const std::vector<Decisi
     const auto old = decisions(plan);
     std::size_t kept = 0;
     for (const auto& row : old) {
-        if (kept < wanted.size() && same(row.decision, wanted[kept]))
+        if (kept < wanted.size() && row.decision == wanted[kept]) {
             ++kept;
-        else
-            change.run("DELETE FROM decision WHERE id = ?", {row.id});
+            continue;
+        }
+        change.run("DELETE FROM decision_amount WHERE decision_id = ?", {row.id});
+        change.run("DELETE FROM decision WHERE id = ?", {row.id});
     }
     for (std::size_t i = kept; i < wanted.size(); ++i) {
         const auto& d = wanted[i];
-        change.run(
-            "INSERT INTO decision (plan_id, adjustment, answer, amount_mm, back_mm, method) VALUES (?, ?, ?, ?, "
-            "?, ?)",
-            {plan, key(d.kind), d.answer == Answer::Accepted ? "accepted" : "declined", or_null(d.amount),
-             or_null(d.back), d.method ? text(std::string{adjustment(d.kind).methods[*d.method]}) : QString{""}});
+        const QString way = d.method ? text(std::string{adjustment(d.kind).methods[*d.method]}) : QString{""};
+        const Id id = change.insert(
+            "INSERT INTO decision (plan_id, adjustment, subject, answer, method) VALUES (?, ?, ?, ?, ?)",
+            {plan, key(d.kind), text(d.subject), d.answer == Answer::Accepted ? "accepted" : "declined", way});
+        for (const auto& a : d.amounts) {
+            change.run("INSERT INTO decision_amount (decision_id, at, face, side, by_mm) VALUES (?, ?, ?, ?, ?)",
+                       {id, text(a.at), text(std::string{sartorum::key(a.face)}), side_word(a), a.by.in_mm()});
+        }
+    }
+}
+
+// A row for each level, also where no size is chosen: so a change of size is a change of a row.
+void Notebook::write_sizes(Change& change, Id plan, const Plan& old, const Plan& wanted, bool fresh)
+{
+    for (const auto level : sized_levels) {
+        const QString size = text(wanted.size_at(level));
+        if (fresh)
+            change.run("INSERT INTO plan_size (plan_id, level, size) VALUES (?, ?, ?)",
+                       {plan, level_word(level), size});
+        else if (wanted.size_at(level) != old.size_at(level))
+            change.run("UPDATE plan_size SET size = ? WHERE plan_id = ? AND level = ?",
+                       {size, plan, level_word(level)});
     }
 }
 
@@ -178,6 +221,7 @@ Result<bool> Notebook::save_plan(Id wearer, PlanFor what, const Plan& plan, cons
     Change change{*this, act};
     const Plan old = this->plan(wearer, what);
     auto id = plan_id(wearer, what);
+    const bool fresh = !id;
     const auto now = values_of(plan);
     if (id) {
         const auto before = values_of(old);
@@ -192,12 +236,39 @@ Result<bool> Notebook::save_plan(Id wearer, PlanFor what, const Plan& plan, cons
             change.run("UPDATE plan SET " + sets.join(", ") + " WHERE id = ?", values + QVariantList{*id});
     } else {
         id = change.insert("INSERT INTO plan (" + plan_columns.join(", ") + ", wearer_id, " + column_of(what) +
-                               ") VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+                               ") VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)",
                            now + QVariantList{wearer, what.id});
     }
+    write_sizes(change, *id, old, plan, fresh);
     write_wishes(change, *id, old.ease, plan.ease);
     write_decisions(change, *id, plan.decisions);
     return change.commit(true);
+}
+
+Result<Id> Notebook::keep_version(Id wearer, Id pattern, const QString& name, const QDate& day,
+                                  const QByteArray& work)
+{
+    Change change{*this, tr_("version %1").arg(name)};
+    const Id id =
+        change.insert("INSERT INTO version (wearer_id, pattern_id, name, kept_on, work) VALUES (?, ?, ?, ?, ?)",
+                      {wearer, pattern, name, day.toString(Qt::ISODate), QString::fromUtf8(work)});
+    return change.commit(id);
+}
+
+std::vector<Named> Notebook::versions(Id wearer, Id pattern) const
+{
+    std::vector<Named> out;
+    auto q = ask(connection_,
+                 "SELECT id, name, kept_on FROM version WHERE wearer_id = ? AND pattern_id = ? ORDER BY id DESC",
+                 {wearer, pattern});
+    while (q.next()) out.push_back({q.value(0).toLongLong(), q.value(1).toString(), q.value(2).toString()});
+    return out;
+}
+
+std::optional<QByteArray> Notebook::version(Id id) const
+{
+    auto q = ask(connection_, "SELECT work FROM version WHERE id = ?", {id});
+    return q.next() ? std::optional{q.value(0).toString().toUtf8()} : std::nullopt;
 }
 
 }  // namespace sartorum::notebook

@@ -17,9 +17,12 @@ const QList<Tracked>& tracked()
         {"chart_view", {"id", "chart_id", "position", "name", "first_size", "last_size"}},
         {"pattern", {"id", "name", "maker", "svg", "chart_id"}},
         {"plan",
-         {"id", "wearer_id", "pattern_id", "chart_id", "waist_size", "hip_size", "bust_size", "chart_group",
-          "garment", "roomy", "knit", "stretch", "seated", "school"}},
-        {"decision", {"id", "plan_id", "adjustment", "answer", "amount_mm", "back_mm", "method"}},
+         {"id", "wearer_id", "pattern_id", "chart_id", "chart_group", "garment", "roomy", "knit", "stretch",
+          "seated", "school"}},
+        {"plan_size", {"id", "plan_id", "level", "size"}},
+        {"decision", {"id", "plan_id", "adjustment", "subject", "answer", "method"}},
+        {"decision_amount", {"id", "decision_id", "at", "face", "side", "by_mm"}},
+        {"version", {"id", "wearer_id", "pattern_id", "name", "kept_on", "work"}},
         {"ease_wish", {"id", "plan_id", "measure", "ease_mm"}},
         {"on_table", {"id", "wearer_id", "set_id", "pattern_id", "chart_id", "round"}}};
     return rows;
@@ -90,95 +93,6 @@ QStringList first_schema()
         "('undo','redo')))",
         "CREATE TABLE current_act (id INTEGER)",
     };
-}
-
-namespace {
-
-// Front and back by amounts of their own, and in which of the trade's ways.
-QStringList from_2()
-{
-    return {"ALTER TABLE decision ADD COLUMN back_mm REAL",
-            "ALTER TABLE decision ADD COLUMN method TEXT NOT NULL DEFAULT ''"};
-}
-
-// Undo kept statements, which a strange file could have written. They are forgotten, unread; from here on it keeps
-// values.
-QStringList from_3()
-{
-    return {
-        "DROP TABLE undo_log",
-        "DELETE FROM act",
-        "DELETE FROM current_act",
-        "CREATE TABLE undo_change (id INTEGER PRIMARY KEY, act INTEGER NOT NULL, tab TEXT NOT NULL, op TEXT NOT "
-        "NULL CHECK (op IN ('insert','update','delete')), row INTEGER NOT NULL)",
-        "CREATE INDEX undo_change_act ON undo_change (act)",
-        "CREATE TABLE undo_value (change INTEGER, col TEXT, value, PRIMARY KEY (change, col)) WITHOUT ROWID"};
-}
-
-}  // namespace
-
-QStringList migration_from(int version)
-{
-    if (version == 3) return from_3();
-    if (version == 2) return from_2();
-    if (version != 1) return {};
-    const auto of_chart = QString{"chart_id INTEGER NOT NULL REFERENCES chart(id) DEFERRABLE INITIALLY DEFERRED"};
-    const auto of_set = QString{"set_id INTEGER NOT NULL REFERENCES body_set(id) DEFERRABLE INITIALLY DEFERRED"};
-    QStringList out;
-    // The list of measures grew and left the table: the program knows them.
-    out << "CREATE TABLE reading_2 (id INTEGER PRIMARY KEY, " + of_set +
-               ", measure TEXT NOT NULL, position INTEGER NOT NULL, value_mm REAL NOT NULL CHECK (value_mm > 0), "
-               "side "
-               "TEXT NOT NULL DEFAULT 'right' CHECK (side IN ('right','left')))"
-        << "INSERT INTO reading_2 (id, set_id, measure, position, value_mm) SELECT id, set_id, measure, position, "
-           "value_mm FROM reading"
-        << "DROP TABLE reading"
-        << "ALTER TABLE reading_2 RENAME TO reading"
-        << "CREATE INDEX reading_of_set ON reading (set_id, measure, position)";
-    for (const char* column :
-         {"worn TEXT NOT NULL DEFAULT ''", "note TEXT NOT NULL DEFAULT ''", "weight_kg REAL CHECK (weight_kg > 0)",
-          "ball TEXT NOT NULL DEFAULT ''", "neck TEXT NOT NULL DEFAULT ''", "round_back TEXT NOT NULL DEFAULT ''",
-          "slope TEXT NOT NULL DEFAULT ''"})
-        out << QString{"ALTER TABLE body_set ADD COLUMN "} + column;
-    out << "CREATE TABLE tape_check (id INTEGER PRIMARY KEY, " + of_set +
-               ", ruler_mm REAL NOT NULL CHECK (ruler_mm > 0), tape_mm REAL NOT NULL CHECK (tape_mm > 0))"
-        << "CREATE INDEX tape_check_of_set ON tape_check (set_id)";
-    for (const char* column :
-         {"cups_by TEXT NOT NULL DEFAULT 'high_bust' CHECK (cups_by IN ('high_bust','underbust'))",
-          "height_from_mm REAL", "height_to_mm REAL", "allowance_mm REAL"})
-        out << QString{"ALTER TABLE chart ADD COLUMN "} + column;
-    out << "ALTER TABLE chart_size ADD COLUMN group_name TEXT NOT NULL DEFAULT ''"
-        << "ALTER TABLE chart_value ADD COLUMN half_range_mm REAL NOT NULL DEFAULT 0"
-        << "ALTER TABLE chart_value ADD COLUMN what TEXT NOT NULL DEFAULT 'body' CHECK (what IN "
-           "('body','finished'))"
-        << "CREATE TABLE chart_cup (id INTEGER PRIMARY KEY, " + of_chart +
-               ", group_name TEXT NOT NULL, letter TEXT NOT NULL)"
-        << "CREATE TABLE cup_row (id INTEGER PRIMARY KEY, " + of_chart +
-               ", position INTEGER NOT NULL, letter TEXT NOT NULL, difference_mm REAL NOT NULL)"
-        << "CREATE TABLE chart_view (id INTEGER PRIMARY KEY, " + of_chart +
-               ", position INTEGER NOT NULL, name TEXT NOT NULL, first_size TEXT NOT NULL, last_size TEXT NOT "
-               "NULL)";
-    // A plan may belong to a chart alone, while there is no drawing of the pattern.
-    out << "CREATE TABLE plan_2 (id INTEGER PRIMARY KEY, wearer_id INTEGER NOT NULL REFERENCES wearer(id) "
-           "DEFERRABLE "
-           "INITIALLY DEFERRED, pattern_id INTEGER REFERENCES pattern(id) DEFERRABLE INITIALLY DEFERRED, chart_id "
-           "INTEGER REFERENCES chart(id) DEFERRABLE INITIALLY DEFERRED, waist_size TEXT NOT NULL, hip_size TEXT "
-           "NOT "
-           "NULL, bust_size TEXT NOT NULL DEFAULT '', chart_group TEXT NOT NULL DEFAULT '', garment TEXT NOT NULL "
-           "DEFAULT 'skirt', roomy INTEGER NOT NULL DEFAULT 0, knit INTEGER NOT NULL DEFAULT 0, stretch REAL NOT "
-           "NULL "
-           "DEFAULT 0, seated INTEGER NOT NULL DEFAULT 0, school TEXT NOT NULL DEFAULT '', UNIQUE (wearer_id, "
-           "pattern_id), UNIQUE (wearer_id, chart_id), CHECK ((pattern_id IS NULL) <> (chart_id IS NULL)))"
-        << "INSERT INTO plan_2 (id, wearer_id, pattern_id, waist_size, hip_size) SELECT id, wearer_id, "
-           "pattern_id, "
-           "waist_size, hip_size FROM plan"
-        << "DROP TABLE plan"
-        << "ALTER TABLE plan_2 RENAME TO plan";
-    out << "CREATE TABLE ease_wish (id INTEGER PRIMARY KEY, plan_id INTEGER NOT NULL REFERENCES plan(id) "
-           "DEFERRABLE "
-           "INITIALLY DEFERRED, measure TEXT NOT NULL, ease_mm REAL NOT NULL)"
-        << "ALTER TABLE on_table ADD COLUMN round TEXT NOT NULL DEFAULT ''";
-    return out;
 }
 
 namespace {

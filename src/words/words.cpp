@@ -75,15 +75,17 @@ QString sizes_text(const Plan& plan, const Pattern* pattern, bool hip_printed)
 {
     const Piece* front = pattern ? find_piece(pattern->sizes.front().pieces, PieceRole::Front) : nullptr;
     if (front && has_level(*front, Level::Bust)) {
-        const QString frame = text(plan.bust_size.empty() ? plan.hip_size : plan.bust_size);
+        const QString frame =
+            text(plan.size_at(Level::Bust).empty() ? plan.size_at(Level::Hip) : plan.size_at(Level::Bust));
         const bool waist = bottom_role(*front) == EdgeRole::Waist;
-        const QString lower = text(waist || !hip_printed ? plan.waist_size : plan.hip_size);
+        const QString lower = text(waist || !hip_printed ? plan.size_at(Level::Waist) : plan.size_at(Level::Hip));
         if (frame == lower) return t("size %1").arg(frame);
         return waist ? t("size %1, to %2 at the waist").arg(frame, lower)
                      : t("size %1, to %2 at the hem").arg(frame, lower);
     }
-    if (plan.waist_size == plan.hip_size) return t("size %1").arg(text(plan.hip_size));
-    return t("size %1 waist, %2 hip").arg(text(plan.waist_size), text(plan.hip_size));
+    if (plan.size_at(Level::Waist) == plan.size_at(Level::Hip))
+        return t("size %1").arg(text(plan.size_at(Level::Hip)));
+    return t("size %1 waist, %2 hip").arg(text(plan.size_at(Level::Waist)), text(plan.size_at(Level::Hip)));
 }
 
 QString refusal(const Refusal& r, Unit u)
@@ -210,6 +212,14 @@ QString refusal(const Refusal& r, Unit u)
             return t("Size %1 has a front and a back of different kinds: one has a shoulder and one has none. Put "
                      "them "
                      "into patterns of their own.")
+                .arg(field);
+        case Why::PlaceUnknown:
+            return t("%1 has an amount at a place it does not know. Take that amount out of the plan.").arg(field);
+        case Why::SidesAlike:
+            return t("%1 has an amount for one side; it is done on both sides alike. Give one amount for both.")
+                .arg(field);
+        case Why::FacesAlike:
+            return t("%1 has an amount of the back's own; front and back go together here. Give one amount.")
                 .arg(field);
         case Why::PartTwice:
             return t("%1: there are two fronts or two backs of one kind. Give the second one another data-part, "

@@ -177,7 +177,7 @@ private slots:
         for (const bool tee : {false, true}) {
             const auto b = bench(tee ? plain_tee() : plain_bodice());
             Plan plan = plan_at("12");
-            (tee ? plan.hip_size : plan.waist_size) = "16";
+            plan.sizes[tee ? Level::Hip : Level::Waist] = "16";
             const auto c = b(plan);
             const auto small = measure_flat(b.pattern.sizes[0].pieces);
             const auto large = measure_flat(b.pattern.sizes[2].pieces);
@@ -200,7 +200,7 @@ private slots:
         const auto r = compute(b.pattern, b.chart, {}, plan_at("12"));
         QVERIFY(!r && r.error().why == Why::ChartNoMeasure);
         Plan plan = plan_at("12");
-        plan.bust_size = "99";
+        plan.sizes[Level::Bust] = "99";
         QVERIFY(compute(b.pattern, chart_for(b.pattern), {}, plan).error().why == Why::SizeUnknown);
     }
     void any_plan_within_its_limits_holds_together()
@@ -227,7 +227,7 @@ private slots:
                 const Length amount =
                     Length::mm(between(rng, entry.least.in_mm() * part, entry.most.in_mm() * part));
                 Decision d{entry.kind, Answer::Accepted, amount};
-                if (entry.acts_on == ActsOn::Apart && rng() % 2) d.back = amount * between(rng, 0.5, 1.0);
+                if (entry.acts_on == ActsOn::Apart && rng() % 2) d.set_back(amount * between(rng, 0.5, 1.0));
                 if (!entry.methods.empty()) d.method = rng() % entry.methods.size();
                 plan.decide(d);
             }

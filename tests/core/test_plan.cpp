@@ -47,7 +47,7 @@ private slots:
     void differences_outside_the_noise_are_proposed_and_those_inside_are_left()
     {
         const auto p = graded_skirt();
-        const auto c = *compute(p, chart_of(p), body(732, 961, 228.6, 600), {"12", "12", {}});
+        const auto c = *compute(p, chart_of(p), body(732, 961, 228.6, 600), plan_in_sizes("12", "12"));
         QCOMPARE(line(c, AdjustmentKind::WaistToHip).state, LineState::Proposed);
         QVERIFY(is_near(line(c, AdjustmentKind::WaistToHip).amount, Length::inches(1), Length::mm(1e-9)));
         QCOMPARE(line(c, AdjustmentKind::WidthAtWaist).state, LineState::Proposed);
@@ -59,7 +59,7 @@ private slots:
     void the_hem_gives_back_what_the_depth_took_so_the_length_stays()
     {
         const auto p = graded_skirt();
-        Plan plan{"12", "12", {}};
+        Plan plan = plan_in_sizes("12", "12");
         plan.decide({AdjustmentKind::WaistToHip, Answer::Accepted, {}});
         auto c = *compute(p, chart_of(p), body(720, 960, 228.6, 600), plan);
         QCOMPARE(line(c, AdjustmentKind::HemGivenBack).state, LineState::Proposed);
@@ -74,7 +74,7 @@ private slots:
     void her_own_amount_wins_and_a_declined_one_is_left_out()
     {
         const auto p = graded_skirt();
-        Plan plan{"12", "12", {}};
+        Plan plan = plan_in_sizes("12", "12");
         plan.decide({AdjustmentKind::WidthAtHip, Answer::Accepted, Length::mm(30)});
         plan.decide({AdjustmentKind::WaistToHip, Answer::Declined, {}});
         const auto c = *compute(p, chart_of(p), body(720, 960, 228.6, 600), plan);
@@ -86,7 +86,7 @@ private slots:
     void an_amount_the_paper_cannot_carry_leaves_the_rest_of_the_plan_standing()
     {
         const auto p = graded_skirt();
-        Plan plan{"12", "14", {}};
+        Plan plan = plan_in_sizes("12", "14");
         plan.decide({AdjustmentKind::WaistToHip, Answer::Accepted, Length::mm(80)});
         plan.decide({AdjustmentKind::WidthAtHip, Answer::Accepted, Length::mm(12)});
         const auto c = *compute(p, chart_of(p), body(720, 960, 228.6, 600), plan);
@@ -102,7 +102,7 @@ private slots:
         for (int i = 0; i < 300; ++i) {
             const auto w = std::uniform_int_distribution<std::size_t>{0, 7}(rng);
             const auto h = std::min<std::size_t>(7, w + std::uniform_int_distribution<std::size_t>{0, 2}(rng));
-            Plan plan{p.sizes[w].size, p.sizes[h].size, {}};
+            Plan plan = plan_in_sizes(p.sizes[w].size, p.sizes[h].size);
             const auto amount = [&](double most) {
                 return Length::mm(std::round(between(rng, -most, most)) + 0.5);
             };

@@ -375,7 +375,7 @@ private slots:
         QVERIFY(close(gained.in_mm(), 2 * bust->amount.in_mm(), 0.6));
         QVERIFY(c.checks.seams_hold());
         // Sizes blended at the waist keep the seam over the bust point.
-        plan.waist_size = "14";
+        plan.sizes[Level::Waist] = "14";
         QVERIFY(runs_to_the_bust_point(front_of(b(plan, body).traced)));
     }
     void the_seam_between_the_panels_is_walked_with_the_others()

@@ -111,14 +111,14 @@ private slots:
         Desk d{at(), true};
         lay_dress(d);
         QCOMPARE(d.room->advice()->school.school, School::HighBust);
-        QCOMPARE(d.room->plan().bust_size, std::string{"16"});
-        QCOMPARE(d.room->plan().waist_size, std::string{"18"});
-        QCOMPARE(d.room->plan().hip_size, std::string{"16"});
+        QCOMPARE(d.room->plan().size_at(Level::Bust), std::string{"16"});
+        QCOMPARE(d.room->plan().size_at(Level::Waist), std::string{"18"});
+        QCOMPARE(d.room->plan().size_at(Level::Hip), std::string{"16"});
         QTest::keyClick(d.find("school"), Qt::Key_Right);
         QTRY_COMPARE(d.room->advice()->school.school, School::FullBust);
-        QCOMPARE(d.room->plan().bust_size, std::string{"18"});
+        QCOMPARE(d.room->plan().size_at(Level::Bust), std::string{"18"});
         d.room->undo();
-        QCOMPARE(d.room->plan().bust_size, std::string{"16"});
+        QCOMPARE(d.room->plan().size_at(Level::Bust), std::string{"16"});
     }
     void sizes_are_moved_by_keys_level_by_level()
     {
@@ -128,16 +128,16 @@ private slots:
         strips->setFocus();
         for (int i = 0; i < 12; ++i) d.key(Qt::Key_Up);
         d.key(Qt::Key_Right);  // the frame
-        QCOMPARE(d.room->plan().bust_size, std::string{"18"});
+        QCOMPARE(d.room->plan().size_at(Level::Bust), std::string{"18"});
         QVERIFY(d.room->sizes_chosen());
         d.key(Qt::Key_Down);
         d.key(Qt::Key_Down);  // bust, then waist
         d.key(Qt::Key_Left);
-        QCOMPARE(d.room->plan().waist_size, std::string{"16"});
+        QCOMPARE(d.room->plan().size_at(Level::Waist), std::string{"16"});
         d.key(Qt::Key_B);  // one size by the anchor
-        QCOMPARE(d.room->plan().hip_size, d.room->plan().bust_size);
+        QCOMPARE(d.room->plan().size_at(Level::Hip), d.room->plan().size_at(Level::Bust));
         d.click("advised_size");
-        QCOMPARE(d.room->plan().waist_size, std::string{"18"});
+        QCOMPARE(d.room->plan().size_at(Level::Waist), std::string{"18"});
     }
     void her_own_ease_and_cloth_change_what_is_planned()
     {
@@ -260,7 +260,7 @@ private slots:
         Desk again{path, false};
         QVERIFY(!again.room->pattern());
         QVERIFY(again.room->sizes_chosen());
-        QCOMPARE(again.room->plan().waist_size, std::string{"18"});
+        QCOMPARE(again.room->plan().size_at(Level::Waist), std::string{"18"});
         QCOMPARE(again.room->plan().choosing.kind, GarmentKind::Dress);
     }
     void four_and_twenty_sizes_stand_at_every_text_size()

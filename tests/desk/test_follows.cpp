@@ -85,10 +85,10 @@ private slots:
         QCOMPARE(d.line(AdjustmentKind::Bust).method, std::size_t{4});
         d.room->undo();
         d.settle();
-        const auto before = d.room->plan().bust_size;
+        const auto before = d.room->plan().size_at(Level::Bust);
         d.click("bust_other_size");
         d.settle();
-        QVERIFY(d.room->plan().bust_size != before);
+        QVERIFY(d.room->plan().size_at(Level::Bust) != before);
         QVERIFY(d.line(AdjustmentKind::Bust).amount <= Length::mm(26));
     }
     void the_finished_table_and_the_room_speak_what_they_draw()

@@ -101,12 +101,12 @@ private slots:
             d.key(Qt::Key_2, Qt::ControlModifier);
             QCOMPARE(d.window->current(), Station::Chart);
             d.key(Qt::Key_Right);  // waist one size up
-            QCOMPARE(d.room->plan().waist_size, std::string{"20"});
+            QCOMPARE(d.room->plan().size_at(Level::Waist), std::string{"20"});
             d.key(Qt::Key_Left);
             d.key(Qt::Key_B);  // one size throughout
-            QCOMPARE(d.room->plan().waist_size, std::string{"16"});
+            QCOMPARE(d.room->plan().size_at(Level::Waist), std::string{"16"});
             d.key(Qt::Key_B);
-            QCOMPARE(d.room->plan().waist_size, std::string{"18"});
+            QCOMPARE(d.room->plan().size_at(Level::Waist), std::string{"18"});
             d.key(Qt::Key_Return);
             QCOMPARE(d.window->current(), Station::Plan);
             d.key(Qt::Key_Space);
@@ -195,7 +195,7 @@ private slots:
         d.window->type_chart();
         d.settle();
         QVERIFY(d.room->chart().has_value());
-        QCOMPARE(d.room->plan().hip_size, std::string{"40"});
+        QCOMPARE(d.room->plan().size_at(Level::Hip), std::string{"40"});
 
         in_dialog([](QWidget* w) {
             QTest::keyClicks(w->findChild<QLineEdit*>("skirt_name"), "Weir skirt");

@@ -266,10 +266,10 @@ private slots:
         const auto t = d.room->table();
         d.room->put_pattern_away();
         d.room->choose_sizes(2, 3);
-        const auto size = d.room->plan().hip_size;
+        const auto size = d.room->plan().size_at(Level::Hip);
         d.room->choose_pattern(*t.pattern);
         QVERIFY(d.room->sizes_chosen());
-        QCOMPARE(d.room->plan().hip_size, size);
+        QCOMPARE(d.room->plan().size_at(Level::Hip), size);
     }
     void a_bar_never_points_the_other_way_than_its_number()
     {

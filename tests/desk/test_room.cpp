@@ -50,7 +50,7 @@ private slots:
     {
         const auto r = room(true);
         QVERIFY(!r->sizes_chosen());
-        QCOMPARE(r->plan().hip_size, std::string{"16"});
+        QCOMPARE(r->plan().size_at(Level::Hip), std::string{"16"});
         QVERIFY(r->computed().has_value());
         r->choose_sizes(r->advice()->choice.waist_size, r->advice()->choice.hip_size);
         QVERIFY(r->sizes_chosen());

@@ -137,7 +137,7 @@ private slots:
     {
         const auto read = read_pattern_svg(hostile("no-seams.svg"));
         QVERIFY2(read.has_value(), why(read).c_str());
-        Plan plan{"16", "16", {}};
+        Plan plan = plan_in_sizes("16", "16");
         const auto c = compute(*read, trial_chart(*read), trial_body(), plan);
         QVERIFY(c.has_value());
         QCOMPARE(c->checks.unwalked.size(), std::size_t{2});
@@ -146,7 +146,7 @@ private slots:
              {"lockside-skirt.svg", "windlass-bodice.svg", "heron-tee.svg", "sluice-waistcoat.svg"}) {
             const auto pattern = *read_pattern_svg(demo(whole));
             const auto& size = pattern.sizes[0].size;
-            Plan one{size, size, {}};
+            Plan one = plan_in_sizes(size, size);
             const auto computed = compute(pattern, trial_chart(pattern), trial_body(), one);
             QVERIFY(computed.has_value());
             QVERIFY2(computed->checks.unwalked.empty(), qPrintable(words::unwalked(computed->checks)));
@@ -261,7 +261,7 @@ private slots:
         QVERIFY(refused.not_done[0].why.why == Why::AmountTooLarge);
         QVERIFY(words::not_done(refused.not_done[0], Unit::Centimetre).startsWith("NOT DONE: Bust. "));
         // Accepted without an amount, and nothing to propose one from.
-        Plan bare{"16", "16", {}};
+        Plan bare = plan_in_sizes("16", "16");
         bare.decide({AdjustmentKind::NeckForward, Answer::Accepted, {}});
         const auto unsaid = *compute(top, trial_chart(top), trial_body(), bare);
         QCOMPARE(unsaid.not_done.size(), std::size_t{1});

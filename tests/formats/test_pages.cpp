@@ -146,7 +146,7 @@ private slots:
         const auto pattern = *bodice_pattern(plain_bodice());
         SizeChart chart{"c", "m", {}};
         chart.sizes.push_back({"12", {{Measure::Bust, Length::mm(880)}}, 0});
-        Plan plan{"12", "12", {}};
+        Plan plan = plan_in_sizes("12", "12");
         for (const auto& a : catalogue()) plan.decide({a.kind, Answer::Accepted, Length::mm(-9)});
         const auto c = *compute(pattern, chart, {}, plan);
         QVERIFY(c.steps.size() > 25);
@@ -174,7 +174,7 @@ private slots:
         const auto pattern = *bodice_pattern(plain_bodice());
         SizeChart chart{"c", "m", {}};
         chart.sizes.push_back({"12", {{Measure::Bust, Length::mm(880)}}, 0});
-        Plan plan{"12", "12", {}};
+        Plan plan = plan_in_sizes("12", "12");
         plan.decide({AdjustmentKind::BodiceLength, Answer::Accepted, Length::mm(20)});
         const auto c = *compute(pattern, chart, {}, plan);
         const auto pieces = practice_pieces(c);
@@ -196,7 +196,7 @@ private slots:
                                     {Measure::Hip, Length::mm(880 + 40.0 * double(i))}},
                                    0});
         }
-        Plan plan{"12", "14", {}};
+        Plan plan = plan_in_sizes("12", "14");
         for (const auto& a : catalogue()) {
             if (serves(a, Garment{p.sizes[0].pieces, {}})) plan.decide({a.kind, Answer::Accepted, Length::mm(14)});
         }
@@ -223,7 +223,7 @@ private slots:
                  {{Measure::Waist, Length::mm(640 + 40 * i)}, {Measure::Hip, Length::mm(880 + 40 * i)}},
                  0});
         }
-        Plan plan{"12", "14", {}};
+        Plan plan = plan_in_sizes("12", "14");
         plan.decide({AdjustmentKind::Bust, Answer::Accepted, Length::mm(20)});
         plan.decide({AdjustmentKind::WaistToHip, Answer::Accepted, Length::mm(9000)});
         const auto c = *compute(p, chart, {}, plan);

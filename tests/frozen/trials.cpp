@@ -241,9 +241,8 @@ Plan plain_plan(const Subject& of, const SizeChart& chart, const BodySet& body)
     const SizeChoice choice = advice ? advice->choice : SizeChoice{middle, middle, middle};
     Plan plan;
     plan.choosing = wish;
-    plan.bust_size = top ? chart.sizes[choice.bust_size].name : "";
-    plan.waist_size = chart.sizes[choice.waist_size].name;
-    plan.hip_size = chart.sizes[choice.hip_size].name;
+    const auto name = [&](std::size_t i) { return chart.sizes[i].name; };
+    plan.take_sizes(name(choice.waist_size), name(choice.hip_size), top ? name(choice.bust_size) : "");
     return plan;
 }
 

@@ -17,8 +17,8 @@ namespace sartorum::fuzz {
 inline bool try_pattern_briefly(const Pattern& pattern)
 {
     const auto& size = pattern.sizes.front().size;
-    Plan plan{size, size, {}};
-    plan.bust_size = size;
+    Plan plan = plan_in_sizes(size, size);
+    plan.sizes[Level::Bust] = size;
     return compute(pattern, trial_chart(pattern), trial_body(), plan).has_value();
 }
 

@@ -34,7 +34,7 @@ struct Desk {
             chart.sizes.push_back({std::to_string(8 + 2 * i), {{Measure::Hip, Length::mm(900 + 40 * i)}}, 0});
         const Id made = *book->add_chart(chart);
         pattern = *book->add_pattern("Lockside", "Towpath", "<svg/>", made);
-        Plan plan{"8", "10", {}};
+        Plan plan = plan_in_sizes("8", "10");
         plan.decide({AdjustmentKind::WaistToHip, Answer::Accepted, Length::mm(25.4)});
         plan.ease[Measure::Hip] = Length::mm(30);
         (void)book->save_plan(wearer, PlanFor::pattern(pattern), plan, "plan");

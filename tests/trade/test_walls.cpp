@@ -3,6 +3,7 @@
 #include <QFile>
 #include <QRegularExpression>
 #include <QTest>
+#include <algorithm>
 
 #include "tests.h"
 
@@ -45,6 +46,33 @@ private slots:
                 offenders(room, QRegularExpression{"#include\\s*[\"<](desk/|QWidget|QMainWindow|QApplication)"});
             QVERIFY2(bad.isEmpty(), qPrintable(bad.join("\n")));
         }
+    }
+    void no_condition_names_a_kind_of_part_outside_the_rows()
+    {
+        // What differs from kind to kind stands in these; the blocks say what they draw.
+        const QStringList rows{"core/pattern/part.h", "core/pattern/part_rules.cpp",
+                               "core/pattern/garment_measure.cpp", "core/alter/part_alter.cpp",
+                               "core/check/part_check.cpp"};
+        static const QRegularExpression named{"PartKind::[A-Z]"};
+        static const QRegularExpression drawn{"\\.part = PartKind::[A-Z]\\w*;"};
+        static const QRegularExpression asked{"\\bis_(bodice|upper|skirt|trousers|dress|top)\\b"};
+        QStringList bad;
+        int seen = 0;
+        QDirIterator it{
+            QString{SARTORUM_SOURCE_DIR} + "/src", {"*.h", "*.cpp"}, QDir::Files, QDirIterator::Subdirectories};
+        while (it.hasNext()) {
+            QFile f{it.next()};
+            QVERIFY(f.open(QIODevice::ReadOnly));
+            const bool row =
+                std::any_of(rows.begin(), rows.end(), [&](const QString& r) { return f.fileName().endsWith(r); });
+            seen += row;
+            for (const auto& line : QString::fromUtf8(f.readAll()).split('\n')) {
+                const bool kind = named.match(line).hasMatch() && !row && !drawn.match(line).hasMatch();
+                if (kind || asked.match(line).hasMatch()) bad << f.fileName() + ": " + line.trimmed();
+            }
+        }
+        QCOMPARE(seen, int(rows.size()));
+        QVERIFY2(bad.isEmpty(), qPrintable(bad.join("\n")));
     }
     void lower_rooms_of_the_core_do_not_reach_up()
     {

@@ -21,7 +21,7 @@ Computed everything_done(double amount_mm)
                                {{Measure::Waist, Length::mm(640 + step)}, {Measure::Hip, Length::mm(880 + step)}},
                                0});
     }
-    Plan plan{"12", "14", {}};
+    Plan plan = plan_in_sizes("12", "14");
     for (const auto& a : catalogue()) plan.decide({a.kind, Answer::Accepted, Length::mm(amount_mm)});
     return *compute(p, chart, {}, plan);
 }

@@ -54,9 +54,9 @@ public:
 
 namespace {
 
-bool accepted(const Plan& plan, AdjustmentKind kind)
+bool accepted(const Plan& plan, AdjustmentKind kind, PartKind part)
 {
-    const Decision* d = plan.decision(kind);
+    const Decision* d = plan.decision(kind, part);
     return d && d->answer == Answer::Accepted;
 }
 
@@ -70,13 +70,14 @@ LineState state_of(const PlanLine& line, const Decision* decision)
 // The sizes a plan names, found in the chart.
 Outcome<SizesAt> sizes_of(const Plan& plan, const SizeChart& chart)
 {
-    const auto waist = chart.index_of(plan.waist_size);
-    const auto hip = chart.index_of(plan.hip_size);
-    if (!waist) return refuse(Why::SizeUnknown, plan.waist_size);
-    if (!hip) return refuse(Why::SizeUnknown, plan.hip_size);
-    if (plan.bust_size.empty()) return SizesAt{*hip, *waist, *hip};
-    const auto frame = chart.index_of(plan.bust_size);
-    if (!frame) return refuse(Why::SizeUnknown, plan.bust_size);
+    const std::string& bust_size = plan.size_at(Level::Bust);
+    const auto waist = chart.index_of(plan.size_at(Level::Waist));
+    const auto hip = chart.index_of(plan.size_at(Level::Hip));
+    if (!waist) return refuse(Why::SizeUnknown, plan.size_at(Level::Waist));
+    if (!hip) return refuse(Why::SizeUnknown, plan.size_at(Level::Hip));
+    if (bust_size.empty()) return SizesAt{*hip, *waist, *hip};
+    const auto frame = chart.index_of(bust_size);
+    if (!frame) return refuse(Why::SizeUnknown, bust_size);
     return SizesAt{*frame, *waist, *hip};
 }
 
@@ -97,6 +98,19 @@ Outcome<bool> prints_what_is_chosen_by(const SizeChart& chart, const std::vector
     return true;
 }
 
+// What is asked for and cannot be done in this way; nothing of it may vanish.
+std::optional<Refusal> beyond(const Adjustment& entry, const Decision& decision)
+{
+    const auto refused = [&](Why why) { return Refusal{why, std::string{entry.key}, {}, {}, {}, 0}; };
+    for (const auto& a : decision.amounts) {
+        if (!a.at.empty()) return refused(Why::PlaceUnknown);
+        if (a.side) return refused(Why::SidesAlike);
+        if (a.face != Face::Both && entry.acts_on != ActsOn::Apart && decision.amount() != a.by)
+            return refused(Why::FacesAlike);
+    }
+    return std::nullopt;
+}
+
 // Which decision of something above came after this one.
 std::optional<AdjustmentKind> changed_above(const Plan& plan, AdjustmentKind kind)
 {
@@ -115,22 +129,26 @@ PlanLine line_of(const FittingTurn& turn, FittingState state, const Plan& plan)
     PlanLine line;
     line.kind = entry.kind;
     line.part = turn.part;
-    const Decision* decision = plan.decision(entry.kind);
+    const Decision* decision = plan.decision(entry.kind, turn.part);
     line.method = decision && decision->method ? *decision->method : usual_method(entry, state.now);
     state.method = line.method;
     if (entry.propose) line.proposal = entry.propose(state);
     line.noted = entry.noted && entry.noted(state.body.posture);
     line.state = state_of(line, decision);
-    line.own_amount = decision && decision->amount;
     const bool works_at_zero = zero_works(entry, line.method);
-    line.amount = line.own_amount                   ? *decision->amount
-                  : line.proposal && !works_at_zero ? line.proposal->amount
-                                                    : Length{};
-    line.back = decision && decision->back ? *decision->back : line.amount;
+    const Length proposed = line.proposal && !works_at_zero ? line.proposal->amount : Length{};
+    const auto own = [&](Face face) {
+        const auto of_face = decision ? decision->of(face) : std::nullopt;
+        return of_face || !decision ? of_face : decision->amount();
+    };
+    line.own_amount = own(Face::Front).has_value();
+    line.amount = own(Face::Front).value_or(proposed);
+    line.back = own(Face::Back).value_or(line.own_amount && !decision->amount() ? proposed : line.amount);
     // Accepted with nothing left to do (the measure was corrected since) changes no paper.
     const bool nothing = line.amount == Length{} && line.back == Length{} && !line.own_amount && !works_at_zero;
     if (line.state == LineState::Accepted) {
         if (nothing) line.state = LineState::NothingKnown;
+        if ((line.refusal = beyond(entry, *decision))) line.state = LineState::Refused;
         line.look_again = changed_above(plan, entry.kind);
     }
     return line;
@@ -247,7 +265,7 @@ private:
                                 plan());
         line.first_step = out_.steps.size();
         const bool taken = line.state == LineState::Accepted;
-        if (taken && entry.joins && accepted(plan(), *entry.joins)) {
+        if (taken && entry.joins && accepted(plan(), *entry.joins, turn.part)) {
             auto next = std::make_shared<Standing>(*standing_);
             next->parts[at].carried[static_cast<std::size_t>(*entry.joins)] = line.amount;
             standing_ = std::move(next);
@@ -333,11 +351,16 @@ std::vector<NotDone> not_done(const Computed& computed, const std::vector<Fittin
     std::vector<NotDone> out;
     for (const auto& turn : order) {
         const Adjustment& entry = *turn.adjustment;
-        if (turn.part != order.front().part || !accepted(computed.work.plan, entry.kind)) continue;
+        const auto& decisions = computed.work.plan.decisions;
+        const bool asked = std::any_of(decisions.begin(), decisions.end(), [&](const Decision& d) {
+            return d.kind == entry.kind && d.answer == Answer::Accepted;
+        });
+        if (turn.part != order.front().part || !asked) continue;
         bool there = false;
         for (const auto& line : computed.lines) {
             if (line.kind != entry.kind) continue;
             there = true;
+            if (!accepted(computed.work.plan, line.kind, line.part)) continue;
             if (const auto why = left_undone(entry, line, body)) out.push_back({entry.kind, *why});
         }
         if (!there)
@@ -410,15 +433,14 @@ bool only_decided_anew(const Work& a, const Work& b)
 {
     const Plan& p = a.plan;
     const Plan& q = b.plan;
-    return a.pattern == b.pattern && a.chart == b.chart && a.body == b.body && p.waist_size == q.waist_size &&
-           p.hip_size == q.hip_size && p.bust_size == q.bust_size && p.chart_group == q.chart_group &&
-           p.choosing == q.choosing && p.cloth == q.cloth && p.ease == q.ease;
+    return a.pattern == b.pattern && a.chart == b.chart && a.body == b.body && p.sizes == q.sizes &&
+           p.chart_group == q.chart_group && p.choosing == q.choosing && p.cloth == q.cloth && p.ease == q.ease;
 }
 
-bool decided_alike(const Plan& a, const Plan& b, AdjustmentKind kind)
+bool decided_alike(const Plan& a, const Plan& b, AdjustmentKind kind, PartKind part)
 {
-    const Decision* x = a.decision(kind);
-    const Decision* y = b.decision(kind);
+    const Decision* x = a.decision(kind, part);
+    const Decision* y = b.decision(kind, part);
     return x && y ? *x == *y : x == y;
 }
 
@@ -426,8 +448,8 @@ bool decided_alike(const Plan& a, const Plan& b, AdjustmentKind kind)
 std::size_t first_changed(const std::vector<FittingTurn>& order, const Plan& a, const Plan& b)
 {
     const auto changed = [&](const FittingTurn& t) {
-        return !decided_alike(a, b, t.adjustment->kind) ||
-               (t.adjustment->joins && !decided_alike(a, b, *t.adjustment->joins));
+        return !decided_alike(a, b, t.adjustment->kind, t.part) ||
+               (t.adjustment->joins && !decided_alike(a, b, *t.adjustment->joins, t.part));
     };
     return static_cast<std::size_t>(std::find_if(order.begin(), order.end(), changed) - order.begin());
 }
@@ -442,7 +464,7 @@ Computed recomputed(Computed out, Work work)
     out.steps.resize(stop.steps);
     for (auto& line : out.lines) {  // in which order things were decided may have changed
         line.look_again =
-            accepted(out.work.plan, line.kind) ? changed_above(out.work.plan, line.kind) : std::nullopt;
+            accepted(out.work.plan, line.kind, line.part) ? changed_above(out.work.plan, line.kind) : std::nullopt;
     }
     go_on(out, std::move(trail), turn, true, true);
     return out;

@@ -39,9 +39,10 @@ std::vector<Source> sources(const Computed& c)
 // The size traced at the level of a measure.
 std::optional<std::size_t> size_of(Measure m, const SizeChart& chart, const Plan& plan)
 {
-    if (m == Measure::Waist) return chart.index_of(plan.waist_size);
-    if (m == Measure::Hip) return chart.index_of(plan.hip_size);
-    return chart.index_of(plan.bust_size.empty() ? plan.hip_size : plan.bust_size);
+    if (m == Measure::Waist) return chart.index_of(plan.size_at(Level::Waist));
+    if (m == Measure::Hip) return chart.index_of(plan.size_at(Level::Hip));
+    return chart.index_of(plan.size_at(Level::Bust).empty() ? plan.size_at(Level::Hip)
+                                                            : plan.size_at(Level::Bust));
 }
 
 // One piece's width from its centre to the side seam, `along` the sewn side from its upper end, less darts.

@@ -34,12 +34,14 @@ Outcome<Plan> with_first_sizes(Plan plan, const SizeChart& chart, const BodySet&
 {
     const auto advice = advise(chart, body, plan.choosing);
     if (!advice) return tl::make_unexpected(advice.error());
-    plan.waist_size = chart.sizes[advice->choice.waist_size].name;
-    plan.hip_size = chart.sizes[advice->choice.hip_size].name;
-    plan.bust_size = chart.sizes[advice->choice.bust_size].name;
+    const auto name = [&](std::size_t i) { return chart.sizes[i].name; };
+    plan.take_sizes(name(advice->choice.waist_size), name(advice->choice.hip_size),
+                    name(advice->choice.bust_size));
     // A pattern cut in one size only is taken as it is.
-    if (pattern && pattern->sizes.size() == 1)
-        plan.waist_size = plan.hip_size = plan.bust_size = pattern->sizes.front().size;
+    if (pattern && pattern->sizes.size() == 1) {
+        const std::string& one = pattern->sizes.front().size;
+        plan.take_sizes(one, one, one);
+    }
     return plan;
 }
 

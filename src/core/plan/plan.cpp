@@ -3,23 +3,118 @@
 #include <algorithm>
 
 namespace sartorum {
+namespace {
 
-const Decision* Plan::decision(AdjustmentKind kind) const
+constexpr std::array<std::string_view, 3> face_keys{"both", "front", "back"};
+
+// An amount as it is shown today: at the one place, both sides alike.
+bool plain(const Amount& a)
+{
+    return a.at.empty() && !a.side;
+}
+
+}  // namespace
+
+std::string_view key(Face f)
+{
+    return face_keys[static_cast<std::size_t>(f)];
+}
+
+std::optional<Face> face_of_key(std::string_view text)
+{
+    const auto it = std::find(face_keys.begin(), face_keys.end(), text);
+    return it == face_keys.end() ? std::nullopt : std::optional{static_cast<Face>(it - face_keys.begin())};
+}
+
+Decision::Decision(AdjustmentKind what, Answer said, std::optional<Length> amount, std::optional<Length> back,
+                   std::optional<std::size_t> way)
+    : kind{what}, answer{said}, method{way}
+{
+    set_amount(amount);
+    set_back(back);
+}
+
+std::optional<Length> Decision::amount() const
+{
+    return of(Face::Both);
+}
+
+std::optional<Length> Decision::of(Face face) const
 {
     const auto it =
-        std::find_if(decisions.begin(), decisions.end(), [&](const Decision& d) { return d.kind == kind; });
+        std::find_if(amounts.begin(), amounts.end(), [&](const Amount& a) { return plain(a) && a.face == face; });
+    return it == amounts.end() ? std::nullopt : std::optional{it->by};
+}
+
+void Decision::set_amount(std::optional<Length> by)
+{
+    std::erase_if(amounts, [](const Amount& a) { return plain(a) && a.face != Face::Back; });
+    if (by) amounts.insert(amounts.begin(), Amount{{}, Face::Both, {}, *by});
+}
+
+void Decision::set_back(std::optional<Length> by)
+{
+    std::erase_if(amounts, [](const Amount& a) { return plain(a) && a.face == Face::Back; });
+    if (by) amounts.push_back({{}, Face::Back, {}, *by});
+}
+
+const std::string& Plan::size_at(Level level) const
+{
+    static const std::string none;
+    const auto it = sizes.find(level);
+    return it == sizes.end() ? none : it->second;
+}
+
+void Plan::take_sizes(const std::string& waist, const std::string& hip, const std::string& bust)
+{
+    sizes.clear();
+    for (const auto& [level, size] :
+         {std::pair{Level::Waist, &waist}, std::pair{Level::Hip, &hip}, std::pair{Level::Bust, &bust}}) {
+        if (!size->empty()) sizes[level] = *size;
+    }
+}
+
+const Decision* Plan::decision(AdjustmentKind kind, const std::string& subject) const
+{
+    const auto it = std::find_if(decisions.begin(), decisions.end(),
+                                 [&](const Decision& d) { return d.kind == kind && d.subject == subject; });
     return it == decisions.end() ? nullptr : &*it;
+}
+
+const Decision* Plan::decision(AdjustmentKind kind, PartKind part) const
+{
+    const Decision* every = nullptr;
+    for (const auto& d : decisions) {
+        if (d.kind != kind) continue;
+        if (d.subject == key(part)) return &d;
+        if (d.subject.empty()) every = &d;
+    }
+    return every;
+}
+
+void Plan::put(Decision decision)
+{
+    std::erase_if(decisions,
+                  [&](const Decision& d) { return d.kind == decision.kind && d.subject == decision.subject; });
+    decisions.push_back(std::move(decision));
 }
 
 void Plan::decide(Decision decision)
 {
-    forget(decision.kind);
-    decisions.push_back(decision);
+    if (decision.subject.empty()) forget(decision.kind);
+    put(std::move(decision));
 }
 
 void Plan::forget(AdjustmentKind kind)
 {
     std::erase_if(decisions, [&](const Decision& d) { return d.kind == kind; });
+}
+
+Plan plan_in_sizes(const std::string& waist, const std::string& hip, const std::string& bust)
+{
+    Plan out;
+    out.take_sizes(waist, hip, bust);
+    return out;
 }
 
 }  // namespace sartorum

@@ -1,6 +1,8 @@
 // plan.h: what the sewist decided: which sizes, which adjustments, by how much. Everything else is computed from
 // it (compute.h), and never stored.
 #pragma once
+#include <map>
+
 #include "core/alter/catalogue.h"
 #include "core/chart/ease.h"
 #include "core/chart/size_choice.h"
@@ -9,28 +11,60 @@ namespace sartorum {
 
 enum class Answer { Accepted, Declined };
 
+// Which face of the garment an amount is of. Of both: of the front, and of the back where it has none of its own.
+enum class Face { Both, Front, Back };
+
+struct Amount {
+    std::string at{};  // a place of the adjustment's own; "" is its one amount
+    Face face = Face::Both;
+    std::optional<Side> side{};  // none: both sides alike
+    Length by;
+    friend bool operator==(const Amount&, const Amount&) = default;
+};
+
 struct Decision {
     AdjustmentKind kind{};
+    std::string subject{};  // the part it is about (its key); "" every part it serves
     Answer answer = Answer::Accepted;
-    std::optional<Length> amount;         // her own; none follows the proposal
-    std::optional<Length> back{};         // the back's, where it differs from the front's
+    std::vector<Amount> amounts{};        // her own; none follows the proposal
     std::optional<std::size_t> method{};  // one of the adjustment's methods; none is the usual one
+
+    Decision() = default;
+    Decision(AdjustmentKind, Answer, std::optional<Length> amount = {}, std::optional<Length> back = {},
+             std::optional<std::size_t> way = {});
+    // Of both sides, at its one place: of both faces, or of one's own.
+    [[nodiscard]] std::optional<Length> amount() const;
+    [[nodiscard]] std::optional<Length> of(Face) const;
+    [[nodiscard]] std::optional<Length> back() const { return of(Face::Back); }
+    void set_amount(std::optional<Length>);  // in place of what the front had of its own
+    void set_back(std::optional<Length>);
     friend bool operator==(const Decision&, const Decision&) = default;
 };
 
 struct Plan {
-    std::string waist_size;
-    std::string hip_size;
-    std::vector<Decision> decisions;  // at most one a kind, in the order they were made
-    std::string bust_size{};          // where the chart prints one
-    std::string chart_group{};        // body type or cup range, where the chart has several
+    std::map<Level, std::string> sizes{};  // at the bust (where the chart prints one), the waist, the hip
+    std::vector<Decision> decisions{};     // at most one a kind and subject, in the order they were made
+    std::string chart_group{};             // body type or cup range, where the chart has several
     ChoiceWish choosing{};
     Cloth cloth{};
     EaseWishes ease{};  // her own ease; the rest keeps the designer's
 
-    [[nodiscard]] const Decision* decision(AdjustmentKind) const;
-    void decide(Decision);  // replaces an earlier one of its kind
-    void forget(AdjustmentKind);
+    [[nodiscard]] const std::string& size_at(Level) const;  // "" where none is chosen
+    void take_sizes(const std::string& waist, const std::string& hip, const std::string& bust);
+    // What is decided for a part: of its own, else for every part.
+    [[nodiscard]] const Decision* decision(AdjustmentKind, PartKind) const;
+    [[nodiscard]] const Decision* decision(AdjustmentKind, const std::string& subject = {}) const;
+    void put(Decision);  // in place of an earlier one of its kind and subject
+    // The same; said of every part it also takes the place of what a part had of its own.
+    void decide(Decision);
+    void forget(AdjustmentKind);  // whatever it is about
 };
+[[nodiscard]] Plan plan_in_sizes(const std::string& waist, const std::string& hip, const std::string& bust = {});
+
+// The levels a size is chosen at.
+inline constexpr std::array sized_levels{Level::Bust, Level::Waist, Level::Hip};
+
+[[nodiscard]] std::string_view key(Face);
+[[nodiscard]] std::optional<Face> face_of_key(std::string_view);
 
 }  // namespace sartorum

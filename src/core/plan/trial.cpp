@@ -27,9 +27,7 @@ Outcome<bool> tried(const Pattern& pattern, const SizeChart& chart, const Plan& 
 
 Plan plan_of(const std::string& upper, const std::string& lower)
 {
-    Plan plan{lower, lower, {}};
-    plan.bust_size = upper;
-    return plan;
+    return plan_in_sizes(lower, lower, upper);
 }
 
 }  // namespace

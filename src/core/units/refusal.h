@@ -91,6 +91,9 @@ enum class Why {
     NeedsPanels,    // this way is for a front of two panels
     NeedsElbow,     // the sleeve ends above the elbow line, or has none
     NotOnThisGarment,
+    PlaceUnknown,  // an amount at a place the adjustment has not got
+    SidesAlike,    // an amount for one side of what is done on both alike
+    FacesAlike,    // an amount of the back's own where front and back go together
     // bodies
     BodyIncomplete,
     TapeCheckTooMany,

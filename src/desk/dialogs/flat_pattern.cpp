@@ -50,7 +50,7 @@ void FlatPatternDialog::lay_out(const QString& title, const QString& how, const 
     size_->setPlaceholderText(tr("size"));
     if (room_.chart()) {
         maker_->setText(QString::fromStdString(room_.chart()->maker));
-        size_->setText(QString::fromStdString(room_.plan().hip_size));
+        size_->setText(QString::fromStdString(room_.plan().size_at(Level::Hip)));
     }
     top->addWidget(name_, 2);
     top->addWidget(maker_, 2);

@@ -75,7 +75,7 @@ Card::Card(Look& look, Room& room, AdjustmentKind kind, QWidget* parent)
     connect(toggle_, &Toggle::clicked, this, &Card::flip);
     connect(amount_, &LengthField::entered, this, [this](Length l) {
         const Decision* was = room_.plan().decision(kind_);
-        decide(l, was ? was->back : std::nullopt);
+        decide(l, was ? was->back() : std::nullopt);
     });
     connect(follow_, &Button::clicked, this, [this] { decide({}, {}); });
     set_open(false);

@@ -98,7 +98,7 @@ void FollowsView::add(const std::vector<BustWay>& ways)
     auto* row = new QHBoxLayout;
     const Unit u = look_.unit();
     for (const auto& way : ways) {
-        const bool other = way.size != room_.plan().bust_size;
+        const bool other = way.size != room_.plan().size_at(Level::Bust);
         auto* side = new QVBoxLayout;
         const QString size = QString::fromStdString(way.size);
         QStringList said{other ? tr("Size %1").arg(size) : tr("Two slashes"),
@@ -127,7 +127,7 @@ void FollowsView::take_way(const BustWay& way, bool other_size)
 {
     if (!other_size) {
         const Decision* was = room_.plan().decision(AdjustmentKind::Bust);
-        room_.decide({AdjustmentKind::Bust, Answer::Accepted, was ? was->amount : std::nullopt, {}, way.method});
+        room_.decide({AdjustmentKind::Bust, Answer::Accepted, was ? was->amount() : std::nullopt, {}, way.method});
         return;
     }
     SizeChoice choice = room_.choice();

@@ -159,7 +159,8 @@ QString Docket::painted() const
     QString out = progress() + (room_.sizes_chosen() ? "+" : "-") + QString::number(static_cast<int>(current_)) +
                   (look_.night() ? "n" : "d") + QString::number(look_.scale()) + wearer_->accessibleName() +
                   pattern_->accessibleName();
-    for (const auto& size : {room_.plan().waist_size, room_.plan().hip_size, room_.plan().bust_size})
+    for (const auto& size :
+         {room_.plan().size_at(Level::Waist), room_.plan().size_at(Level::Hip), room_.plan().size_at(Level::Bust)})
         out += "|" + QString::fromStdString(size);
     for (const bool f : finished_) out += f ? "1" : "0";
     if (room_.advice()) {
@@ -251,17 +252,19 @@ void Docket::paintEvent(QPaintEvent*)
     double x = pattern_->geometry().right() + 24;
     const bool chosen = room_.sizes_chosen();
     const auto& plan = room_.plan();
-    std::vector<std::pair<QString, std::string>> sizes{{tr("waist"), plan.waist_size}, {tr("hip"), plan.hip_size}};
+    std::vector<std::pair<QString, std::string>> sizes{{tr("waist"), plan.size_at(Level::Waist)},
+                                                       {tr("hip"), plan.size_at(Level::Hip)}};
     if (room_.advice()) {
         sizes.clear();
         for (const auto m : room_.advice()->levels) {
             if (m == Measure::Waist)
-                sizes.emplace_back(tr("waist"), plan.waist_size);
+                sizes.emplace_back(tr("waist"), plan.size_at(Level::Waist));
             else if (m == Measure::Hip)
-                sizes.emplace_back(tr("hip"), plan.hip_size);
+                sizes.emplace_back(tr("hip"), plan.size_at(Level::Hip));
             else
-                sizes.emplace_back(m == Measure::Underbust ? tr("band") : tr("bust"),
-                                   m == Measure::Underbust ? plan.waist_size : plan.bust_size);
+                sizes.emplace_back(
+                    m == Measure::Underbust ? tr("band") : tr("bust"),
+                    m == Measure::Underbust ? plan.size_at(Level::Waist) : plan.size_at(Level::Bust));
         }
     }
     p.setPen(QPen{d.rule, 1});
