@@ -5,6 +5,7 @@
 #include <set>
 
 #include "formats/json.h"
+#include "formats/work_json.h"
 #include "princess_fronts.h"
 #include "tests.h"
 #include "tops.h"
@@ -222,6 +223,66 @@ private slots:
             QVERIFY(close(table[i]["after_mm"].get<double>(), rows[i].after.in_mm(), 1e-3));
             QCOMPARE(table[i].contains("needed_mm"), rows[i].needed.has_value());
         }
+    }
+    void amounts_by_place_face_and_side_and_part_by_part_come_back()
+    {
+        Plan plan = plan_at("12");
+        Decision slope{AdjustmentKind::ShoulderSlope, Answer::Accepted, Length::mm(-6), Length::mm(-4), 1};
+        slope.amounts.push_back({"tip", Face::Front, Side::Left, Length::mm(2)});
+        slope.amounts.push_back({"", Face::Both, Side::Right, Length::mm(-8.5)});
+        plan.decide(slope);
+        Decision waist{AdjustmentKind::WidthAtWaist, Answer::Accepted, Length::mm(20)};
+        plan.put(waist);
+        waist.subject = "skirt";
+        waist.answer = Answer::Declined;
+        plan.put(waist);
+        const auto text = plan_json(plan).dump();
+        const auto read = read_plan(text);
+        QVERIFY2(read.has_value(), text.c_str());
+        QVERIFY(read->decisions == plan.decisions && read->sizes == plan.sizes);
+        const auto refused = [](const std::string& entry) {
+            const auto r =
+                read_plan(R"({"waist_size": "12", "hip_size": "12", "adjustments": {"bust": )" + entry + "}}");
+            return r ? std::string{} : r.error().field;
+        };
+        QCOMPARE(refused(R"({"answer": "accepted", "amounts": [{"face": "top", "mm": 3}]})"),
+                 std::string{"bust: amounts: face"});
+        QCOMPARE(refused(R"({"answer": "accepted", "amounts": [{"side": "left"}]})"),
+                 std::string{"bust: amounts: mm"});
+        QCOMPARE(refused(R"({"answer": "accepted", "amounts": [{"mm": 3, "where": "tip"}]})"),
+                 std::string{"bust: amounts: where"});
+        QCOMPARE(refused(R"({"answer": "accepted", "amounts": 3})"), std::string{"bust: amounts"});
+        QCOMPARE(refused(R"({"answer": "accepted", "subject": "roof"})"), std::string{"bust: subject"});
+        QCOMPARE(refused(R"([{"answer": "accepted"}, {"answer": "declined"}])"), std::string{"bust: subject"});
+        QCOMPARE(refused("[]"), std::string{"bust"});
+    }
+    void work_comes_back_whole_and_computes_to_the_same()
+    {
+        const auto b = bench(with_sleeve(plain_bodice()));
+        std::mt19937 rng{91};
+        for (int i = 0; i < tries(6); ++i) {
+            const Plan plan = random_plan(rng);
+            const auto body = random_body(rng);
+            const Work work = work_of(b.pattern, b.chart, body.set, plan);
+            const auto read = read_work(work_json(work, body.name));
+            QVERIFY2(read.has_value(), read ? "" : read.error().field.c_str());
+            QCOMPARE(read->wearer, body.name);
+            const auto was = need(compute(work));
+            const auto is = need(compute(read->work));
+            QCOMPARE(is.steps.size(), was.steps.size());
+            for (std::size_t p = 0; p < was.altered.pieces.size(); ++p)
+                QVERIFY(largest_gap(is.altered.pieces[p], was.altered.pieces[p]) < 1e-3);
+        }
+        const auto refused = [](const char* text) { return read_work(text).error(); };
+        QCOMPARE(refused("[]").why, Why::FileBroken);
+        QCOMPARE(refused(R"({"sartorum": "work 1"})").field, std::string{"pattern"});
+        QCOMPARE(refused(R"({"sartorum": "work 9", "pattern": "", "chart": "", "body": {}, "plan": {}})").field,
+                 std::string{"sartorum"});
+        QCOMPARE(
+            refused(R"({"sartorum": "work 1", "pattern": "", "chart": "", "body": {}, "plan": {}, "x": 1})").field,
+            std::string{"x"});
+        QCOMPARE(refused(R"({"sartorum": "work 1", "pattern": "", "chart": "", "body": [], "plan": {}})").field,
+                 std::string{"body"});
     }
 };
 

@@ -4,6 +4,7 @@
 #include <QTemporaryDir>
 #include <QTest>
 
+#include "core/pattern/garment.h"
 #include "formats/pattern_svg.h"
 #include "formats/text_file.h"
 #include "princess_fronts.h"
@@ -51,6 +52,39 @@ private slots:
                     QCOMPARE(b.edges[e].allowance.in_mm(), a.edges[e].allowance.in_mm());
             }
         }
+    }
+    void parts_and_followers_come_back_and_old_files_have_them_told()
+    {
+        SkirtFlat f = plain_skirt();
+        auto p = *skirt_pattern(f);
+        const auto text = write_pattern_svg(p).toStdString();
+        QVERIFY(text.find("data-part=\"skirt\"") != std::string::npos);
+        QVERIFY(text.find("data-follow=\"length\"") != std::string::npos);
+        const auto without = [&](std::string what) {
+            std::string out = text;
+            for (auto at = out.find(what); at != std::string::npos; at = out.find(what))
+                out.erase(at, what.size());
+            return out;
+        };
+        // As files were written before: the edges tell the part, a waistband follows its waist.
+        for (const auto& written : {text, without(" data-part=\"skirt\""), without(" data-follow=\"length\"")}) {
+            const auto read = read_pattern_svg(written);
+            QVERIFY(read.has_value());
+            const auto& pieces = read->sizes[0].pieces;
+            QCOMPARE(*find_piece(pieces, PieceRole::Front)->part, PartKind::Skirt);
+            QVERIFY(!find_piece(pieces, PieceRole::Waistband)->part);
+            QCOMPARE(followers(read->seams, pieces).size(), std::size_t{1});
+        }
+        const auto with = [&](const std::string& what, const std::string& by) {
+            std::string out = text;
+            out.replace(out.find(what), what.size(), by);
+            return read_pattern_svg(out);
+        };
+        QVERIFY(followers(with("data-follow=\"length\"", "data-follow=\"no\"")->seams, p.sizes[0].pieces).empty());
+        QCOMPARE(with("data-follow=\"length\"", "data-follow=\"far\"").error().field, std::string{"data-follow"});
+        QCOMPARE(with("data-part=\"skirt\"", "data-part=\"roof\"").error().field, std::string{"data-part"});
+        // A front that says it is another kind has not that kind's edges.
+        QCOMPARE(with("data-part=\"skirt\"", "data-part=\"upper\"").error().why, Why::EdgeMissing);
     }
     void a_bodice_comes_back_with_darts_bust_point_and_guides()
     {
