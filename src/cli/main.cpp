@@ -15,6 +15,7 @@
 #include "formats/pattern_svg.h"
 #include "formats/text_file.h"
 #include "formats/work_card.h"
+#include "words/lines.h"
 #include "words/words.h"
 
 using namespace sartorum;
@@ -159,12 +160,7 @@ Said plan(const Options& o)
                               {"lines", formats::lines_json(c)}});
         return answer;
     }
-    for (const auto& line : c.lines) {
-        answer.out +=
-            words::adjustment_name(line.kind) + ": " + words::amount(line.amount, o.unit, true) + ", " +
-            words::why(line, o.unit) +
-            (line.state == LineState::LeaveIt ? QString{", inside measuring noise: leave it"} : QString{}) + "\n";
-    }
+    for (const auto& line : c.lines) answer.out += words::plan_sentence(line, c, o.unit) + "\n";
     return answer;
 }
 
@@ -192,10 +188,8 @@ Said apply(const Options& o)
         (void)need(formats::write_file(o.out, formats::altered_svg(c, label_of(in, c.work.plan)), o.if_there()),
                    o.out);
     if (!o.json) {
-        int n = 0;
-        for (const auto& s : c.steps)
-            answer.out += QString{"%1. %2: %3\n"}.arg(++n).arg(QString::fromStdString(s.piece),
-                                                               words::step_title(s, o.unit));
+        for (std::size_t i = 0; i < c.steps.size(); ++i)
+            answer.out += words::step_sentence(c.steps[i], i, o.unit) + "\n";
         return answer;
     }
     json steps = json::array();
@@ -227,10 +221,8 @@ Said check_seams(const Options& o)
         checks["not_done"] = formats::not_done_json(c, o.unit);
         answer.out = text_of(checks);
     } else {
-        for (const auto& w : c.checks.walks) {
-            answer.out += words::seam_name(w.seam) + ": " + words::amount(w.a, Unit::Millimetre) + " and " +
-                          words::amount(w.b, Unit::Millimetre) + (w.holds ? ", holds\n" : ", true again\n");
-        }
+        for (const auto& w : c.checks.walks)
+            answer.out += words::walk_sentence(w, words::paper_unit(o.unit)) + "\n";
     }
     if (!c.checks.all_hold() || !c.checks.unwalked.empty()) answer.code = exit_not_all;
     return answer;

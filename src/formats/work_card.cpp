@@ -8,6 +8,7 @@
 #include "core/paper/area.h"
 #include "formats/painter_paths.h"
 #include "formats/text_file.h"
+#include "words/lines.h"
 #include "words/words.h"
 
 namespace sartorum::formats {
@@ -133,13 +134,12 @@ private:
         heading(tr_("Plan"));
         for (const auto& line : c_.lines) {
             if (line.state != LineState::Accepted) continue;
-            const QString way = words::method_name(line.kind, line.method);
-            const QString why = line.own_amount ? tr_("own amount") : words::why(line, unit_);
+            const auto said = words::plan_text(line, c_, unit_);
+            const QString why = line.own_amount ? tr_("own amount") : said.why;
             need(14);
-            text(0, 130, font(10), words::adjustment_name(line.kind));
-            text(134, 120, font(10, true), words::amounts(line, unit_));
-            const QString meaning = way.isEmpty() ? words::amount_meaning(line.kind) : way;
-            y_ += std::max(12.0, text(258, width_ - 258, font(9), meaning + "; " + why)) + 2;
+            text(0, 130, font(10), said.name);
+            text(134, 120, font(10, true), said.amounts);
+            y_ += std::max(12.0, text(258, width_ - 258, font(9), said.meaning + "; " + why)) + 2;
         }
         if (c_.checks.shoulder) {
             need(14);
@@ -204,12 +204,7 @@ private:
         heading(tr_("Walk the seams"));
         for (const auto& w : c_.checks.walks) {
             need(14);
-            y_ += text(0, width_, font(10),
-                       tr_("%1: %2 %3, %4 %5, %6")
-                           .arg(words::seam_name(w.seam), words::seam_sides(w.seam, false),
-                                words::amount(w.a, unit_), words::seam_sides(w.seam, true),
-                                words::amount(w.b, unit_), w.holds ? tr_("holds") : tr_("true again"))) +
-                  2;
+            y_ += text(0, width_, font(10), words::walk_sentence(w, unit_)) + 2;
         }
         if (const auto unwalked = words::unwalked(c_.checks); !unwalked.isEmpty()) {
             need(14);

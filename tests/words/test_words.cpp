@@ -4,6 +4,7 @@
 
 #include "princess_fronts.h"
 #include "tests.h"
+#include "words/lines.h"
 #include "words/words.h"
 
 using namespace sartorum;
@@ -52,6 +53,31 @@ private slots:
                 QVERIFY2(s.endsWith('.') || s.endsWith('?'), qPrintable(s));
             }
         }
+    }
+    void a_row_of_the_plan_reads_the_same_wherever_it_stands()
+    {
+        for (const double mm : {0.0, 6.0, 900.0}) {
+            const auto c = everything_done(mm);
+            for (const auto unit : {Unit::Centimetre, Unit::Inch}) {
+                for (const auto& line : c.lines) {
+                    const auto said = words::plan_text(line, c, unit);
+                    for (const auto& part : {said.name, said.amounts, said.meaning, said.why, said.state})
+                        check_voice(part);
+                    // One part: its name is not said.
+                    QCOMPARE(said.name, words::adjustment_name(line.kind));
+                    QCOMPARE(words::plan_sentence(line, c, unit),
+                             said.name + ": " + said.amounts + ", " + said.why + ", " + said.state);
+                }
+                for (const auto& w : c.checks.walks) {
+                    const auto s = words::walk_sentence(w, unit);
+                    check_voice(s);
+                    QVERIFY(s.contains(words::amount(w.a, unit)) && s.contains(words::amount(w.b, unit)));
+                }
+                for (std::size_t i = 0; i < c.steps.size(); ++i)
+                    QVERIFY(words::step_sentence(c.steps[i], i, unit).startsWith(QString::number(i + 1) + ". "));
+            }
+        }
+        for (const auto part : every_part) check_voice(words::part_name(part));
     }
     void every_step_of_a_top_can_be_found_on_paper()
     {

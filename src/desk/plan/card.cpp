@@ -8,6 +8,7 @@
 #include <QMouseEvent>
 #include <QVBoxLayout>
 
+#include "words/lines.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
@@ -170,16 +171,17 @@ void Card::refresh()
         methods_->choose(static_cast<int>(l->method));
         std::vector<bool> open;
         const auto& entry = adjustment(kind_);
+        const Garment part = part_view(room_.computed()->traced, l->part);
         for (std::size_t i = 0; i < entry.methods.size(); ++i)
-            open.push_back(i == l->method || method_serves(entry, room_.computed()->traced, i));
+            open.push_back(i == l->method || method_serves(entry, part, i));
         methods_->offer(open);
         methods_->setVisible(open_ && std::count(open.begin(), open.end(), true) > 1);
         methods_->setAccessibleDescription(words::method_cost(kind_, l->method));
     }
     looked_->setVisible(open_ && l->look_again);
     resizeEvent(nullptr);
-    const QString now =
-        words::amounts(*l, look_.unit()) + ", " + words::why(*l, look_.unit()) + ", " + state_text(*l);
+    const auto said = words::plan_text(*l, *room_.computed(), look_.unit());
+    const QString now = said.amounts + ", " + said.why + ", " + said.state;
     // A closed card shows no more than it says, and the word that something above it came later.
     const auto after = l->look_again ? std::optional{*l->look_again} : std::nullopt;
     const bool same = now == accessibleDescription() && after == shown_after_ && !open_ && !was_open_;
@@ -187,30 +189,6 @@ void Card::refresh()
     shown_after_ = after;
     setAccessibleDescription(now);
     if (!same) update();
-}
-
-QString Card::state_text(const PlanLine& l) const
-{
-    switch (l.state) {
-        case LineState::Proposed: return tr("proposed: accept it or leave it");
-        case LineState::LeaveIt:
-            return tr("inside measuring noise ±%1: leave it").arg(words::number(l.proposal->spread, look_.unit()));
-        case LineState::Accepted:
-            if (l.amount == Length{} && kind_ == AdjustmentKind::DartMoved) return tr("accepted: all of it");
-            if (l.amount == Length{} && zero_works(adjustment(kind_), l.method))
-                return tr("on the toile first; then type the pinch");
-            return l.own_amount ? tr("accepted with your amount") : tr("accepted");
-        case LineState::Declined: return tr("left as bought");
-        case LineState::NothingKnown:
-            if (l.noted) return tr("noted in the posture; type the pinch");
-            if (adjustment(kind_).zone == Zone::Frame || kind_ == AdjustmentKind::ArmholeDepth ||
-                adjustment(kind_).least == Length{})
-                return tr("from a toile; add it by hand");
-            return kind_ == AdjustmentKind::HemGivenBack ? tr("the length has not changed")
-                                                         : tr("not measured; add it by hand");
-        case LineState::Refused: return words::refusal(*l.refusal, look_.unit());
-    }
-    return {};
 }
 
 void Card::refresh_glyph(const PlanLine& l)
@@ -221,9 +199,10 @@ void Card::refresh_glyph(const PlanLine& l)
                                (more ? "+" : "-") + std::to_string(l.method);
     if (wanted == glyph_of_) return;
     glyph_of_ = wanted;
-    glyph_ = glyph_of(c.traced, kind_, l.method, more);
+    const Garment part = part_view(c.traced, l.part);
+    glyph_ = glyph_of(part, kind_, l.method, more);
     // A way that does not suit this pattern still shows what is meant.
-    if (glyph_.panels.empty()) glyph_ = glyph_of(c.traced, kind_, usual_method(adjustment(kind_), c.traced), more);
+    if (glyph_.panels.empty()) glyph_ = glyph_of(part, kind_, usual_method(adjustment(kind_), part), more);
 }
 
 void Card::paintEvent(QPaintEvent*)
@@ -251,7 +230,7 @@ void Card::paintEvent(QPaintEvent*)
     const QString state =
         l->state == LineState::Refused ? tr("the paper does not carry it")
         : l->look_again ? tr("look again: %1 came after").arg(words::adjustment_name(*l->look_again).toLower())
-                        : state_text(*l);
+                        : words::state_text(*l, look_.unit());
     p.setFont(look_.lato(12.5, QFont::DemiBold));
     // In a narrow window the amount goes before the words about it.
     const QString chip_text =
@@ -329,7 +308,7 @@ void Card::draw_chain(QPainter& p, const PlanLine& l)
     if (l.state == LineState::Refused) {
         p.setPen(d.madder_ink);
         p.setFont(look_.lato(14));
-        p.drawText(QRectF{x, y, width() - x - 20.0, 44}, Qt::TextWordWrap, state_text(l));
+        p.drawText(QRectF{x, y, width() - x - 20.0, 44}, Qt::TextWordWrap, words::state_text(l, look_.unit()));
         return;
     }
     struct Box {

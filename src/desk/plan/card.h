@@ -32,7 +32,6 @@ protected:
 
 private:
     [[nodiscard]] const PlanLine* line() const;
-    [[nodiscard]] QString state_text(const PlanLine&) const;
     [[nodiscard]] int wanted_height() const;
     [[nodiscard]] int button_row() const;  // a row of their own where two fields leave the buttons no room
     struct Drag {

@@ -12,7 +12,7 @@ struct Glyph {
     std::vector<Polygon> removed;
 };
 // Of this garment before any adjustment, for this sign of the amount. Empty when it cannot be done there.
-[[nodiscard]] Glyph glyph_of(const Garment&, AdjustmentKind, std::size_t method, bool more);
+[[nodiscard]] Glyph glyph_of(const Garment& part, AdjustmentKind, std::size_t method, bool more);
 void draw_glyph(QPainter&, const Look&, const QRectF&, const Glyph&);
 
 }  // namespace sartorum::desk

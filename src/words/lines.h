@@ -1,0 +1,30 @@
+// lines.h: the lines of text that card, printed card and command line have in common, each made once.
+#pragma once
+#include <QString>
+
+#include "core/plan/compute.h"
+#include "core/units/length_text.h"
+
+namespace sartorum::words {
+
+[[nodiscard]] QString part_name(PartKind);
+
+// A row of the plan, in its parts.
+struct PlanText {
+    QString name;     // with the part of the garment, where two parts have the adjustment
+    QString amounts;  // "+6 mm", or front's and back's
+    QString meaning;  // what the amount is, or in which way it is done
+    QString why;      // what it is proposed from
+    QString state;    // "accepted with your amount"
+};
+[[nodiscard]] PlanText plan_text(const PlanLine&, const Computed&, Unit);
+[[nodiscard]] QString state_text(const PlanLine&, Unit);
+// In one sentence: name, amounts, why and state.
+[[nodiscard]] QString plan_sentence(const PlanLine&, const Computed&, Unit);
+
+// "Side seam: front 209 mm, back 209 mm, holds"
+[[nodiscard]] QString walk_sentence(const Walk&, Unit);
+// "3. front: Cut across"
+[[nodiscard]] QString step_sentence(const Step&, std::size_t index, Unit);
+
+}  // namespace sartorum::words
