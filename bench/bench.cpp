@@ -11,6 +11,7 @@
 #include <algorithm>
 
 #include "core/chart/size_choice.h"
+#include "core/plan/compute.h"
 #include "formats/chart_csv.h"
 #include "formats/json.h"
 #include "formats/pattern_svg.h"
@@ -94,7 +95,7 @@ double timed_ms(F&& f)
 
 double plain_ms(const std::vector<Piece>& pieces);
 
-void recompute(const QString& demo, Kept& kept)
+void recompute_skirt(const QString& demo, Kept& kept)
 {
     const auto chart = *formats::read_chart_csv(*formats::read_file(demo + "/towpath-paper.csv"));
     const auto pattern = *formats::read_pattern_svg(*formats::read_file(demo + "/lockside-skirt.svg"));
@@ -113,6 +114,26 @@ void recompute(const QString& demo, Kept& kept)
          QString{"recompute a skirt of three pieces, five adjustments: %1 ms"}.arg(median(times)));
 }
 
+// One amount after another, as a hand drags it: each worked out from what stood before.
+struct Dragged {
+    double ms = 0;
+    std::size_t steps = 0;
+};
+
+template <class Next>
+Dragged dragged(Work work, Next next)
+{
+    auto c = compute(work);
+    if (!c) qFatal("not computed");
+    std::vector<double> times;
+    for (int i = 0; i < 1000; ++i) {
+        next(work.plan, i);
+        times.push_back(timed_ms([&] { c = recompute(std::move(*c), work); }));
+        if (!c) qFatal("not computed");
+    }
+    return {median(times), c->steps.size()};
+}
+
 // A top of ten pieces, ten adjustments accepted, one amount dragged: the recompute a hand sees while it pulls.
 void drag(const QString& demo, Kept& kept)
 {
@@ -123,6 +144,7 @@ void drag(const QString& demo, Kept& kept)
             Piece other = size.pieces[1];
             other.id = "other " + std::to_string(i);
             other.role = PieceRole::Other;
+            other.part.reset();
             size.pieces.push_back(std::move(other));
         }
     }
@@ -136,19 +158,19 @@ void drag(const QString& demo, Kept& kept)
         plan.decide({l.kind, Answer::Accepted, Length::mm(adjustment(l.kind).most > Length{} ? 6 : -9)});
     }
     plan.sizes[Level::Waist] = "18";  // the tenth: a blend between sizes
-    std::vector<double> times;
-    std::size_t steps = 0;
-    for (int i = 0; i < 1000; ++i) {
-        plan.decisions[1].set_amount(Length::mm(-6.0 + i % 12));  // the shoulder slope under the hand
-        times.push_back(timed_ms([&] {
-            const auto c = compute(pattern, chart, body.set, plan);
-            if (!c) qFatal("not computed");
-            steps = c->steps.size();
-        }));
-    }
-    tell(kept, "ten-pieces", median(times) / plain_ms(pattern.find("16")->pieces),
-         QString{"dragging an amount, ten pieces, nine adjustments and a blend (%1 steps): %2 ms"}.arg(steps).arg(
-             median(times)));
+    const Work work = work_of(pattern, chart, body.set, plan);
+    const double pass = plain_ms(pattern.find("16")->pieces);
+    const auto slope = dragged(work, [](Plan& p, int i) { p.decisions[1].set_amount(Length::mm(-6.0 + i % 12)); });
+    tell(kept, "ten-pieces", slope.ms / pass,
+         QString{"dragging the slope, ten pieces, nine adjustments and a blend (%1 steps): %2 ms"}
+             .arg(slope.steps)
+             .arg(slope.ms));
+    // The last of all, on the sleeve: what stands above it stays.
+    const auto hem = dragged(work, [](Plan& p, int i) {
+        p.decide({AdjustmentKind::SleeveHem, Answer::Accepted, Length::mm(3 + i % 20)});
+    });
+    tell(kept, "one-of-ten", hem.ms / pass,
+         QString{"dragging the sleeve's hem, one piece of ten (%1 steps): %2 ms"}.arg(hem.steps).arg(hem.ms));
 }
 
 // Front, back and sleeve; the bust's amount dragged, with what follows it in the cap accepted, and all checks.
@@ -165,19 +187,12 @@ void drag_bust(const QString& demo, Kept& kept)
     for (const auto kind : {AdjustmentKind::UpperArm, AdjustmentKind::CapHeight, AdjustmentKind::TopNotch,
                             AdjustmentKind::WidthAtWaist})
         plan.decide({kind, Answer::Accepted, {}});
-    std::vector<double> times;
-    std::size_t steps = 0;
-    for (int i = 0; i < 1000; ++i) {
-        plan.decisions[0].set_amount(Length::mm(1 + i % 24));
-        times.push_back(timed_ms([&] {
-            const auto c = compute(pattern, chart, body.set, plan);
-            if (!c) qFatal("not computed");
-            steps = c->steps.size();
-        }));
-    }
-    tell(kept, "bust", median(times) / plain_ms(pattern.find("16")->pieces),
-         QString{"dragging the bust, front, back and sleeve, seven adjustments (%1 steps): %2 ms"}.arg(steps).arg(
-             median(times)));
+    const auto bust = dragged(work_of(pattern, chart, body.set, plan),
+                              [](Plan& p, int i) { p.decisions[0].set_amount(Length::mm(1 + i % 24)); });
+    tell(kept, "bust", bust.ms / plain_ms(pattern.find("16")->pieces),
+         QString{"dragging the bust, front, back and sleeve, seven adjustments (%1 steps): %2 ms"}
+             .arg(bust.steps)
+             .arg(bust.ms));
 }
 
 double plain_ms(const std::vector<Piece>& pieces)
@@ -310,7 +325,7 @@ int main(int argc, char** argv)
     const QString demo = QString::fromLocal8Bit(argv[1]);
     const QString bare = QString::fromLocal8Bit(argv[3]);
     Kept kept = kept_in(QString::fromLocal8Bit(argv[4]));
-    recompute(demo, kept);
+    recompute_skirt(demo, kept);
     drag(demo, kept);
     drag_bust(demo, kept);
     open_large(demo, kept);

@@ -311,122 +311,12 @@ Outcome<bool> Room::take_drawn(const Outcome<Pattern>& drawn)
     return take_pattern_svg(formats::write_pattern_svg(*drawn).toStdString());
 }
 
-// Written first: what is refused leaves nothing in memory.
-bool Room::save_plan(const Plan& plan, const QString& act)
-{
-    const auto what = plan_for();
-    if (!what) return false;
-    const auto written = book_->save_plan(*table_.wearer, *what, plan, act);
-    if (!written) {
-        const bool was_trying = trying();
-        if (was_trying) plan_ = *std::exchange(before_trial_, std::nullopt);
-        trial_.reset();
-        if (was_trying) recompute();
-        emit refused(trouble_text(written.error()));
-        emit changed();
-        return false;
-    }
-    before_trial_.reset();
-    trial_.reset();
-    kept_at_ = tr("Kept %1").arg(QTime::currentTime().toString("HH:mm"));
-    return true;
-}
-
-// A plan that was written: nothing else in the notebook changed, so nothing else is read again.
-void Room::take_plan(const Plan& plan)
-{
-    const bool same_group = plan.chart_group == plan_.chart_group;
-    plan_ = plan;
-    settle_kind();
-    same_group ? recompute() : reload();
-    emit changed();
-}
-
 Outcome<bool> Room::change_chart(const SizeChart& chart)
 {
     auto checked = check_chart(chart);
     if (!checked) return tl::make_unexpected(checked.error());
     if (table_.chart) kept(book_->replace_chart(*table_.chart, *checked));
     return true;
-}
-
-SizeChoice Room::choice() const
-{
-    if (!chart_) return {};
-    const std::size_t hip = chart_->index_of(plan_.size_at(Level::Hip)).value_or(0);
-    return {chart_->index_of(plan_.size_at(Level::Waist)).value_or(0), hip,
-            chart_->index_of(plan_.size_at(Level::Bust)).value_or(hip)};
-}
-
-void Room::choose(const SizeChoice& c)
-{
-    Plan next = before_trial_.value_or(plan_);
-    const auto name = [&](std::size_t i) { return chart_->sizes.at(i).name; };
-    next.take_sizes(name(c.waist_size), name(c.hip_size), name(c.bust_size));
-    if (save_plan(next, tr("size"))) take_plan(next);
-}
-
-void Room::choose_sizes(std::size_t waist, std::size_t hip)
-{
-    choose({waist, hip, hip});
-}
-
-// Another body type asks for the size anew.
-void Room::choose_group(const std::string& group)
-{
-    Plan next = before_trial_.value_or(plan_);
-    next.chart_group = group;
-    next.sizes.clear();
-    if (save_plan(next, tr("body type"))) take_plan(next);
-}
-
-void Room::wear(const ChoiceWish& wish, const Cloth& cloth, const EaseWishes& ease)
-{
-    Plan next = before_trial_.value_or(plan_);
-    ChoiceWish now = wish;
-    now.knit = cloth.knit;
-    // Another way to choose asks for the size anew.
-    if (!(now == next.choosing)) next.sizes.clear();
-    next.choosing = now;
-    next.cloth = cloth;
-    next.ease = ease;
-    if (save_plan(next, tr("how it is worn"))) take_plan(next);
-}
-
-void Room::decide(const Decision& decision)
-{
-    Plan next = before_trial_.value_or(plan_);
-    next.decide(decision);
-    if (save_plan(next, words::adjustment_name(decision.kind))) take_plan(next);
-}
-
-void Room::try_out(const Decision& decision)
-{
-    if (looks_only()) {
-        emit refused(trouble_text({notebook::Trouble::OtherWindow, {}}));
-        return;
-    }
-    if (!before_trial_) before_trial_ = plan_;
-    trial_ = decision.kind;
-    plan_ = *before_trial_;
-    plan_.decide(decision);
-    rework();
-    emit changed();
-}
-
-void Room::keep_trial()
-{
-    if (!trial_) return;
-    const Decision* tried = plan_.decision(*trial_);
-    if (tried) decide(Decision{*tried});
-}
-
-void Room::accept_all()
-{
-    if (!computed_ || !chart_) return;
-    Plan next = before_trial_.value_or(plan_);
-    if (auto all = with_all_proposed({pattern_, printed_chart_, body_, next})) next = all->work.plan;
-    if (save_plan(next, tr("all that is proposed"))) take_plan(next);
 }
 
 QStringList Room::unreadable() const
@@ -446,27 +336,6 @@ void Room::look_round()
     if (!written && !(mine && *mine)) return;
     reload();
     emit changed();
-}
-
-// Another amount or answer leaves the way it is done as it was chosen.
-void Room::decide(AdjustmentKind kind, Answer answer, std::optional<Length> amount)
-{
-    const Decision* before = plan_.decision(kind);
-    decide(Decision{kind, answer, amount, before && amount ? before->back() : std::nullopt,
-                    before ? before->method : std::nullopt});
-}
-
-// Deciding the same again puts it after what changed.
-void Room::looked_again(AdjustmentKind kind)
-{
-    if (const Decision* d = plan_.decision(kind)) decide(Decision{*d});
-}
-
-void Room::forget(AdjustmentKind kind)
-{
-    Plan next = before_trial_.value_or(plan_);
-    next.forget(kind);
-    if (save_plan(next, words::adjustment_name(kind))) take_plan(next);
 }
 
 void Room::go_to_step(int step)

@@ -6,6 +6,7 @@
 #include <charconv>
 #include <cmath>
 
+#include "formats/chart_words.h"
 #include "formats/text_file.h"
 
 namespace sartorum::formats {
@@ -45,110 +46,6 @@ std::vector<std::string> cells_of(std::string_view line, char separator)
     }
     for (auto& cell : out) cell = trimmed(cell);
     return out;
-}
-
-// "Full Bust (in)" -> "full_bust_in"
-std::string plain(std::string_view s)
-{
-    std::string out;
-    for (const char c : s) {
-        const auto u = static_cast<unsigned char>(c);
-        if (std::isalnum(u) || u >= 0x80)
-            out += static_cast<char>(std::tolower(u));
-        else if (!out.empty() && out.back() != '_')
-            out += '_';
-    }
-    while (!out.empty() && out.back() == '_') out.pop_back();
-    return out;
-}
-
-using Word = std::pair<const char*, Measure>;
-constexpr std::array other_words{
-    Word{"full_bust", Measure::Bust},
-    Word{"chest", Measure::Bust},
-    Word{"bust_girth", Measure::Bust},
-    Word{"upper_bust", Measure::HighBust},
-    Word{"above_bust", Measure::HighBust},
-    Word{"upper_chest", Measure::HighBust},
-    Word{"under_bust", Measure::Underbust},
-    Word{"ribcage", Measure::Underbust},
-    Word{"waistline", Measure::Waist},
-    Word{"waist_girth", Measure::Waist},
-    Word{"hips", Measure::Hip},
-    Word{"hip_girth", Measure::Hip},
-    Word{"seat", Measure::Hip},
-    Word{"top_hip", Measure::HighHip},
-    Word{"upper_hip", Measure::HighHip},
-    Word{"nape_to_waist", Measure::BackWaistLength},
-    Word{"back_length", Measure::BackWaistLength},
-    Word{"back_waist", Measure::BackWaistLength},
-    Word{"back_neck_to_waist", Measure::BackWaistLength},
-    Word{"front_waist", Measure::FrontWaistLength},
-    Word{"hip_depth", Measure::WaistToHip},
-    Word{"waist_to_hips", Measure::WaistToHip},
-    Word{"crotch_depth", Measure::BodyRise},
-    Word{"rise", Measure::BodyRise},
-    Word{"inseam", Measure::InsideLeg},
-    Word{"inside_leg_length", Measure::InsideLeg},
-    Word{"bicep", Measure::UpperArm},
-    Word{"biceps", Measure::UpperArm},
-    Word{"shoulder", Measure::ShoulderLength},
-    Word{"shoulder_width", Measure::CrossShoulder},
-    Word{"across_shoulder", Measure::CrossShoulder},
-    Word{"back_width", Measure::AcrossBack},
-    Word{"front_width", Measure::AcrossFront},
-    Word{"neck", Measure::NeckBase},
-    Word{"stature", Measure::Height},
-};
-
-enum class HeadKind { Size, Group, Cup, Body, Finished };
-
-struct Head {
-    HeadKind kind = HeadKind::Body;
-    Measure measure{};
-    std::optional<Unit> unit;
-};
-
-std::optional<Unit> unit_of_word(std::string_view w)
-{
-    if (w == "cm" || w == "centimetres" || w == "centimeters") return Unit::Centimetre;
-    if (w == "mm" || w == "millimetres") return Unit::Millimetre;
-    if (w == "in" || w == "inch" || w == "inches") return Unit::Inch;
-    return std::nullopt;
-}
-
-std::optional<Head> head_of(const std::string& text)
-{
-    Head head;
-    std::string name = plain(text);
-    const auto cut = name.rfind('_');
-    if (cut != std::string::npos) {
-        head.unit = unit_of_word(std::string_view{name}.substr(cut + 1));
-        if (head.unit) name = name.substr(0, cut);
-    }
-    if (name == "size" || name == "sizes") {
-        head.kind = HeadKind::Size;
-        return head;
-    }
-    if (name == "type" || name == "body_type" || name == "group" || name == "figure") {
-        head.kind = HeadKind::Group;
-        return head;
-    }
-    if (name == "cup" || name == "cup_range") {
-        head.kind = HeadKind::Cup;
-        return head;
-    }
-    for (const std::string_view garment : {"finished_", "garment_"}) {
-        if (name.starts_with(garment)) {
-            head.kind = HeadKind::Finished;
-            name = name.substr(garment.size());
-            break;
-        }
-    }
-    const auto measure = measure_of_word(name);
-    if (!measure || facts(*measure).kind == MeasureKind::Wish) return std::nullopt;
-    head.measure = *measure;
-    return head;
 }
 
 struct Cell {
@@ -402,43 +299,7 @@ Outcome<ChartSize> size_of(const ChartLine& l, const std::vector<Head>& heads, T
     return size;
 }
 
-std::string quoted(const std::string& name)
-{
-    if (name.find_first_of(",;\"\t") == std::string::npos) return name;
-    std::string out = "\"";
-    for (const char c : name) out += c == '"' ? std::string{"\"\""} : std::string{c};
-    return out + "\"";
-}
-
-// Every digit it takes to read the same value again.
-std::string digits(Length l, Unit unit)
-{
-    const double value = unit == Unit::Inch ? l.in_inches() : unit == Unit::Centimetre ? l.in_cm() : l.in_mm();
-    // What stands a hair off a short number by arithmetic alone is written short.
-    const double rounded = std::round(value * 1e6) / 1e6;
-    char text[32];
-    const auto end =
-        std::to_chars(text, text + sizeof text, std::abs(rounded - value) < 1e-9 ? rounded : value).ptr;
-    return std::string(text, end);
-}
-
-std::string ranged(Length middle, Length half, Unit unit)
-{
-    return half > Length{} ? digits(middle - half, unit) + "-" + digits(middle + half, unit)
-                           : digits(middle, unit);
-}
-
 }  // namespace
-
-std::optional<Measure> measure_of_word(std::string_view word)
-{
-    const std::string name = plain(word);
-    if (const auto m = measure_of_key(name)) return m;
-    for (const auto& [other, measure] : other_words) {
-        if (name == other) return measure;
-    }
-    return std::nullopt;
-}
 
 Outcome<std::vector<ChartLine>> chart_lines(std::string_view text)
 {
@@ -523,62 +384,6 @@ Outcome<SizeChart> read_chart_csv(std::string_view text)
     auto read = read_chart(std::move(*lines));
     if (!read) return tl::make_unexpected(read.error());
     return std::move(read->chart);
-}
-
-std::string write_chart_csv(const SizeChart& chart, Unit unit)
-{
-    std::string out;
-    const auto beside = [&](const std::string& key, const std::string& value) {
-        if (!value.empty()) out += key + "," + value + "\n";
-    };
-    beside("maker", quoted(chart.maker));
-    beside("name", quoted(chart.name));
-    const std::string u{unit_text(unit)};
-    out += "unit," + u + "\n";
-    const bool grouped = chart.groups().size() > 1;
-    if (chart.drafted_cup.contains("")) beside("drafted cup", quoted(chart.drafted_cup.at("")));
-    if (!chart.cups.empty()) {
-        out += "cups";
-        for (const auto& row : chart.cups) out += "," + quoted(row.letter) + "," + digits(row.difference, unit);
-        out += "\n";
-        beside("cups by", chart.cups_by == CupBy::Underbust ? "underbust" : "high bust");
-    }
-    if (chart.height_from && chart.height_to)
-        beside("height range", digits(*chart.height_from, unit) + "-" + digits(*chart.height_to, unit));
-    if (chart.allowance) beside("allowance", digits(*chart.allowance, unit));
-    for (const auto& v : chart.views)
-        out += "view " + quoted(v.name) + "," + quoted(v.first) + "," + quoted(v.last) + "\n";
-    const bool cup_groups =
-        grouped && std::all_of(chart.sizes.begin(), chart.sizes.end(),
-                               [&](const ChartSize& s) { return chart.drafted_cup.contains(s.group); });
-    out += "size";
-    if (grouped) out += cup_groups ? ",cup" : ",type";
-    std::vector<Measure> printed;
-    std::vector<Measure> finished;
-    for (const auto& f : all_measures) {
-        const bool all_finished = !chart.sizes.empty() &&
-                                  std::all_of(chart.sizes.begin(), chart.sizes.end(),
-                                              [&](const ChartSize& s) { return s.finished.contains(f.measure); });
-        if (chart.prints(f.measure)) printed.push_back(f.measure);
-        if (all_finished) finished.push_back(f.measure);
-    }
-    const auto head = [](Measure m) {
-        std::string name{facts(m).key};
-        std::replace(name.begin(), name.end(), '_', ' ');
-        return name;
-    };
-    for (const auto m : printed) out += "," + head(m);
-    for (const auto m : finished) out += ",finished " + head(m);
-    out += "\n";
-    for (std::size_t i = 0; i < chart.sizes.size(); ++i) {
-        const auto& size = chart.sizes[i];
-        out += quoted(size.name);
-        if (grouped) out += "," + quoted(size.group);
-        for (const auto m : printed) out += "," + ranged(size.body.at(m), chart.half_range(i, m), unit);
-        for (const auto m : finished) out += "," + digits(size.finished.at(m), unit);
-        out += "\n";
-    }
-    return out;
 }
 
 }  // namespace sartorum::formats

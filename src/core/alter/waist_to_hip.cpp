@@ -12,12 +12,12 @@ namespace sartorum {
 namespace {
 
 using MakeStep = std::function<Step(StepKind)>;
-const Point across{1, 0};
+const Point square_across{1, 0};
 
 // Both leave the paper joined again, the side seam not yet trued.
 Outcome<Piece> spread_steps(Applied& out, const Piece& piece, Point at, Point down, const MakeStep& step)
 {
-    auto spread = spread_across(piece, at, across, down);
+    auto spread = spread_across(piece, at, square_across, down);
     if (!spread) return tl::make_unexpected(spread.error());
     const Point a = spread->cut.enters;
     const Stroke line{a, spread->cut.leaves};
@@ -33,7 +33,7 @@ Outcome<Piece> spread_steps(Applied& out, const Piece& piece, Point at, Point do
 
 Outcome<Piece> fold_steps(Applied& out, const Piece& piece, Point at, Point up, const MakeStep& step)
 {
-    auto fold = folded_out(piece, at, across, -up);
+    auto fold = folded_out(piece, at, square_across, -up);
     if (!fold) return tl::make_unexpected(fold.error());
     const Point a = fold->cut.enters;
     const Point b = fold->cut.leaves;

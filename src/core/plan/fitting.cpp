@@ -1,0 +1,266 @@
+#include "core/plan/fitting.h"
+
+#include <algorithm>
+#include <utility>
+
+#include "core/alter/follow.h"
+#include "core/paper/princess_redraw.h"
+
+namespace sartorum {
+
+bool accepted(const Plan& plan, AdjustmentKind kind, PartKind part)
+{
+    const Decision* d = plan.decision(kind, part);
+    return d && d->answer == Answer::Accepted;
+}
+
+std::optional<AdjustmentKind> changed_above(const Plan& plan, AdjustmentKind kind)
+{
+    std::optional<AdjustmentKind> out;
+    bool after = false;
+    for (const auto& d : plan.decisions) {
+        if (after && comes_before(d.kind, kind) && d.answer == Answer::Accepted) out = d.kind;
+        after = after || d.kind == kind;
+    }
+    return out;
+}
+
+namespace {
+
+LineState state_of(const PlanLine& line, const Decision* decision)
+{
+    if (decision) return decision->answer == Answer::Accepted ? LineState::Accepted : LineState::Declined;
+    if (!line.proposal) return LineState::NothingKnown;
+    return line.proposal->inside_noise() ? LineState::LeaveIt : LineState::Proposed;
+}
+
+// What is asked for and cannot be done in this way; nothing of it may vanish.
+std::optional<Refusal> beyond(const Adjustment& entry, const Decision& decision)
+{
+    const auto refused = [&](Why why) { return Refusal{why, std::string{entry.key}, {}, {}, {}, 0}; };
+    for (const auto& a : decision.amounts) {
+        if (!a.at.empty()) return refused(Why::PlaceUnknown);
+        if (a.side) return refused(Why::SidesAlike);
+        if (a.face != Face::Both && entry.acts_on != ActsOn::Apart && decision.amount() != a.by)
+            return refused(Why::FacesAlike);
+    }
+    return std::nullopt;
+}
+
+PlanLine line_of(const FittingTurn& turn, FittingState state, const Plan& plan)
+{
+    const Adjustment& entry = *turn.adjustment;
+    PlanLine line;
+    line.kind = entry.kind;
+    line.part = turn.part;
+    const Decision* decision = plan.decision(entry.kind, turn.part);
+    line.method = decision && decision->method ? *decision->method : usual_method(entry, state.now);
+    state.method = line.method;
+    if (entry.propose) line.proposal = entry.propose(state);
+    line.noted = entry.noted && entry.noted(state.body.posture);
+    line.state = state_of(line, decision);
+    const bool works_at_zero = zero_works(entry, line.method);
+    const Length proposed = line.proposal && !works_at_zero ? line.proposal->amount : Length{};
+    const auto own = [&](Face face) {
+        const auto of_face = decision ? decision->of(face) : std::nullopt;
+        return of_face || !decision ? of_face : decision->amount();
+    };
+    line.own_amount = own(Face::Front).has_value();
+    line.amount = own(Face::Front).value_or(proposed);
+    line.back = own(Face::Back).value_or(line.own_amount && !decision->amount() ? proposed : line.amount);
+    // Accepted with nothing left to do (the measure was corrected since) changes no paper.
+    const bool nothing = line.amount == Length{} && line.back == Length{} && !line.own_amount && !works_at_zero;
+    if (line.state == LineState::Accepted) {
+        if (nothing) line.state = LineState::NothingKnown;
+        if ((line.refusal = beyond(entry, *decision))) line.state = LineState::Refused;
+        line.look_again = changed_above(plan, entry.kind);
+    }
+    return line;
+}
+
+void add_difference(Consequences& out, const FlatMeasures& before, const FlatMeasures& after)
+{
+    for (const auto& row : all_garment_measures()) {
+        auto& by = out.by[static_cast<std::size_t>(row.measure)];
+        if (after.has(row.measure)) by += after.of(row.measure) - before.of(row.measure);
+    }
+}
+
+PartState started(const Garment& garment, PartKind kind)
+{
+    const auto view = std::make_shared<const Garment>(part_view(garment, kind));
+    Measured measured{view->pieces};
+    const FlatMeasures flat = measured.flat();
+    return {kind, view, view, std::move(measured), flat, {}, {}};
+}
+
+const Piece& piece_in(const Standing& standing, const Piece& traced)
+{
+    const std::vector<Piece>* among = standing.others.get();
+    for (const auto& p : standing.parts) {
+        if (p.kind == traced.part) among = &p.now->pieces;
+    }
+    return *find_piece(*among, traced.id);
+}
+
+// Some edge of this side of a seam is another line than it was.
+bool moved_there(const std::vector<Piece>& was, const std::vector<Piece>& is, const std::vector<SeamSide>& side)
+{
+    return std::any_of(side.begin(), side.end(), [&](const SeamSide& s) {
+        const Piece* before = find_piece(was, s.piece);
+        const Piece* after = find_piece(is, s.piece);
+        return before && after && !same_edges(*before, *after, s.role);
+    });
+}
+
+// Takes a garment through the adjustments, from one of its turns on.
+class Fitting {
+public:
+    Fitting(Computed& out, Trail& trail) : out_{out}, trail_{trail}, ground_{*trail.ground} {}
+
+    // What the garment comes to; how it stood between is kept only where it will be asked for.
+    std::shared_ptr<const Standing> from(std::size_t turn, bool keep)
+    {
+        standing_ = trail_.before[turn].standing;
+        for (std::size_t i = turn; i < ground_.order.size(); ++i) {
+            if (keep) trail_.before[i] = {standing_, out_.lines.size(), out_.steps.size()};
+            take(ground_.order[i]);
+        }
+        if (keep) trail_.before.back() = {standing_, out_.lines.size(), out_.steps.size()};
+        return std::move(standing_);
+    }
+
+private:
+    const Plan& plan() const { return out_.work.plan; }
+
+    std::size_t part_at(PartKind kind) const
+    {
+        const auto& parts = standing_->parts;
+        return static_cast<std::size_t>(
+            std::find_if(parts.begin(), parts.end(), [&](const PartState& p) { return p.kind == kind; }) -
+            parts.begin());
+    }
+
+    void take(const FittingTurn& turn)
+    {
+        const Adjustment& entry = *turn.adjustment;
+        const std::size_t at = part_at(turn.part);
+        const PartState& p = standing_->parts[at];
+        if (!serves(entry, *p.now)) return;
+        PlanLine line = line_of(turn,
+                                {*p.traced, *p.now, ground_.body, ground_.chart, ground_.sizes, plan().ease,
+                                 plan().cloth, p.traced_flat, p.measured.flat(), 0, p.done},
+                                plan());
+        line.first_step = out_.steps.size();
+        const bool taken = line.state == LineState::Accepted;
+        if (taken && entry.joins && accepted(plan(), *entry.joins, turn.part)) {
+            auto next = std::make_shared<Standing>(*standing_);
+            next->parts[at].carried[static_cast<std::size_t>(*entry.joins)] = line.amount;
+            standing_ = std::move(next);
+        } else if (const Length with = p.carried[static_cast<std::size_t>(entry.kind)];
+                   taken || with != Length{}) {
+            const Dose dose{(taken ? line.amount : Length{}) + with, (taken ? line.back : Length{}) + with,
+                            line.method};
+            apply(entry, dose, line, at);
+        }
+        out_.lines.push_back(std::move(line));
+    }
+
+    void apply(const Adjustment& entry, const Dose& dose, PlanLine& line, std::size_t at)
+    {
+        if (dose.front == Length{} && dose.back == Length{} && !zero_works(entry, line.method)) return;
+        const Garment& was = *standing_->parts[at].now;
+        auto applied = entry.apply(was, dose);
+        std::shared_ptr<const std::vector<Piece>> others = standing_->others;
+        if (applied) {
+            settle_princess(applied->garment.pieces);
+            if (const auto ok = follow(*applied, was, others); !ok) applied = tl::make_unexpected(ok.error());
+        }
+        if (!applied) {
+            line.state = LineState::Refused;
+            line.refusal = applied.error();
+            return;
+        }
+        auto next = std::make_shared<Standing>(*standing_);
+        PartState& p = next->parts[at];
+        p.measured.take_again(was.pieces, applied->garment.pieces);
+        add_difference(line.changed, standing_->parts[at].measured.flat(), p.measured.flat());
+        if (others != standing_->others) {
+            next->others_measured.take_again(*standing_->others, *others);
+            add_difference(line.changed, standing_->others_measured.flat(), next->others_measured.flat());
+        }
+        line.steps = applied->steps.size();
+        p.done[static_cast<std::size_t>(entry.kind)] = dose.front;
+        p.now = std::make_shared<const Garment>(std::move(applied->garment));
+        next->others = std::move(others);
+        std::move(applied->steps.begin(), applied->steps.end(), std::back_inserter(out_.steps));
+        standing_ = std::move(next);
+    }
+
+    // What is sewn to a changed edge goes with it, at once: it is part of the same adjustment.
+    Outcome<bool> follow(Applied& applied, const Garment& was,
+                         std::shared_ptr<const std::vector<Piece>>& others) const
+    {
+        for (const auto& seam : ground_.followers) {
+            if (!moved_there(was.pieces, applied.garment.pieces, seam.a)) continue;
+            const Length change = side_length(applied.garment.pieces, seam.a) - side_length(was.pieces, seam.a);
+            if (abs(change) < least_followed) continue;
+            auto next = std::make_shared<std::vector<Piece>>(*others);
+            const auto& b = seam.b.front();
+            const auto band =
+                std::find_if(next->begin(), next->end(), [&](const Piece& x) { return x.id == b.piece; });
+            if (const auto ok = follow_length(applied.steps, *band, b.role, change); !ok) return ok;
+            others = std::move(next);
+        }
+        return true;
+    }
+
+    Computed& out_;
+    Trail& trail_;
+    const Trail::Ground& ground_;
+    std::shared_ptr<const Standing> standing_;
+};
+
+}  // namespace
+
+Standing standing_traced(const std::vector<PartKind>& kinds, const Garment& traced)
+{
+    const auto others = std::make_shared<const std::vector<Piece>>(without_part(traced.pieces));
+    Standing out{{}, others, Measured{*others}};
+    for (const auto kind : kinds) out.parts.push_back(started(traced, kind));
+    return out;
+}
+
+FlatMeasures flat_of(const Standing& s)
+{
+    FlatMeasures out;
+    for (auto p = s.parts.rbegin(); p != s.parts.rend(); ++p) out.overlay(p->measured.flat());
+    out.add(s.others_measured.flat());
+    return out;
+}
+
+std::set<std::string> bring_up_to(Garment& g, const Standing& standing)
+{
+    std::set<std::string> changed;
+    for (auto& piece : g.pieces) {
+        const Piece& now = piece_in(standing, piece);
+        if (same_paper(piece, now) && same_allowances(piece, now)) continue;
+        changed.insert(now.id);
+        piece = now;
+    }
+    for (const auto& p : standing.parts) {
+        for (const auto& s : p.now->seams) {
+            const auto seam =
+                std::find_if(g.seams.begin(), g.seams.end(), [&](const Seam& x) { return x.id == s.id; });
+            seam->ease = s.ease;
+        }
+    }
+    return changed;
+}
+
+std::shared_ptr<const Standing> fitted(Computed& out, Trail& trail, std::size_t from_turn, bool keep)
+{
+    return Fitting{out, trail}.from(from_turn, keep);
+}
+
+}  // namespace sartorum

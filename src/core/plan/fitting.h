@@ -1,0 +1,64 @@
+// fitting.h: a garment on its way through the adjustments, turn by turn. Not for other rooms.
+#pragma once
+#include <memory>
+#include <set>
+
+#include "core/plan/compute.h"
+#include "core/plan/measured.h"
+
+namespace sartorum {
+
+// One part on its way through the adjustments. Papers are shared: how a part stood is kept by holding it.
+struct PartState {
+    PartKind kind;
+    std::shared_ptr<const Garment> traced;
+    std::shared_ptr<const Garment> now;
+    Measured measured;
+    FlatMeasures traced_flat;
+    std::array<Length, adjustment_count> done{};
+    // What an adjustment left to be done together with another.
+    std::array<Length, adjustment_count> carried{};
+};
+
+// A garment between two adjustments: its parts, and what belongs to none.
+struct Standing {
+    std::vector<PartState> parts;
+    std::shared_ptr<const std::vector<Piece>> others;
+    Measured others_measured;
+};
+
+// Before each turn: how the garment stood, and how many lines and steps there were.
+class Trail {
+public:
+    struct Stop {
+        std::shared_ptr<const Standing> standing;
+        std::size_t lines = 0;
+        std::size_t steps = 0;
+    };
+    // What no decision changes.
+    struct Ground {
+        std::vector<FittingTurn> order;
+        std::vector<Seam> followers;
+        SizeChart chart;  // of the plan's group
+        BodySet body;     // as the garment is worn
+        SizesAt sizes;
+    };
+    std::shared_ptr<const Ground> ground;
+    std::vector<Stop> before;  // one a turn, and one for the end
+};
+
+[[nodiscard]] Standing standing_traced(const std::vector<PartKind>& kinds, const Garment& traced);
+// Of the whole garment; where two parts have the same measure, the upper one's.
+[[nodiscard]] FlatMeasures flat_of(const Standing& s);
+// The garment as it stands, from how it was before: only what changed is copied. The ids of those pieces.
+[[nodiscard]] std::set<std::string> bring_up_to(Garment& g, const Standing& standing);
+
+[[nodiscard]] bool accepted(const Plan& plan, AdjustmentKind kind, PartKind part);
+// Which decision of something above came after this one.
+[[nodiscard]] std::optional<AdjustmentKind> changed_above(const Plan& plan, AdjustmentKind kind);
+
+// Takes the garment from one of its turns to the end; lines and steps are added to `out`. How it stood before each
+// turn is kept in the trail only where that will be asked for.
+[[nodiscard]] std::shared_ptr<const Standing> fitted(Computed& out, Trail&, std::size_t from_turn, bool keep);
+
+}  // namespace sartorum
