@@ -15,6 +15,7 @@
 #include "formats/pattern_svg.h"
 #include "formats/text_file.h"
 #include "formats/work_card.h"
+#include "formats/work_json.h"
 #include "words/lines.h"
 #include "words/words.h"
 
@@ -29,7 +30,9 @@ constexpr int exit_not_all = 1;
 constexpr int exit_bad_input = 2;
 
 struct Options {
-    QString chart, pattern, body, plan, size, out, paper = "a4", kind = "tiles";
+    QString chart, pattern, body, plan, work, size, out, paper = "a4", kind = "tiles";
+    // Decided already, by a plan or by kept work.
+    [[nodiscard]] bool decided() const { return !plan.isEmpty() || !work.isEmpty(); }
     QString type;
     ChoiceWish wish;
     bool json = false;
@@ -81,8 +84,16 @@ QString given(const QString& value, const char* option)
     return value;
 }
 
+// All that goes in, from one file.
+Inputs unpacked(const Options& o)
+{
+    const auto read = need(formats::read_work(need(read_file(o.work), o.work)), o.work);
+    return {*read.work.chart, *read.work.pattern, {read.wearer, *read.work.body}, read.work.plan};
+}
+
 Inputs load(const Options& o, bool with_pattern)
 {
+    if (!o.work.isEmpty()) return unpacked(o);
     Inputs in;
     in.chart = need(formats::read_chart_csv(need(read_file(given(o.chart, "chart FILE")), o.chart)), o.chart);
     const auto groups = in.chart.groups();
@@ -151,7 +162,8 @@ Said compare(const Options& o)
 Said plan(const Options& o)
 {
     const auto in = load(o, true);
-    const auto c = need(compute(in.pattern, in.chart, in.body.set, in.plan), o.pattern);
+    const auto c =
+        need(compute(in.pattern, in.chart, in.body.set, in.plan), o.work.isEmpty() ? o.pattern : o.work);
     Said answer;
     tell_not_done(answer, c, o);
     if (o.json) {
@@ -168,7 +180,8 @@ Said plan(const Options& o)
 Computed applied(const Inputs& in, const Options& o)
 {
     Work work = work_of(in.pattern, in.chart, in.body.set, in.plan);
-    return need(o.plan.isEmpty() ? with_all_proposed(std::move(work)) : compute(std::move(work)), o.pattern);
+    return need(o.decided() ? compute(std::move(work)) : with_all_proposed(std::move(work)),
+                o.work.isEmpty() ? o.pattern : o.work);
 }
 
 formats::PrintLabel label_of(const Inputs& in, const Plan& plan)
@@ -254,6 +267,17 @@ Said print(const Options& o)
     return answer;
 }
 
+// All that goes in as one text, to be kept; without a plan, what is proposed is taken first.
+Said keep(const Options& o)
+{
+    const auto in = load(o, true);
+    const auto c = applied(in, o);
+    const auto text = formats::work_json(c.work, in.body.name);
+    if (o.out.isEmpty()) return {QString::fromStdString(text) + "\n"};
+    (void)need(formats::write_file(o.out, QByteArray::fromStdString(text), o.if_there()), o.out);
+    return {};
+}
+
 // Every adjustment there is, from the catalogue: what docs/cli.md shows.
 Said adjustments(const Options& o)
 {
@@ -309,13 +333,14 @@ struct Command {
 
 const std::vector<Command>& commands()
 {
-    static const QStringList on_paper{"plan", "size", "pattern", "go-on"};
+    static const QStringList on_paper{"plan", "work", "size", "pattern", "go-on"};
     static const std::vector<Command> all{
         {"compare", compare, {"pattern"}},
         {"plan", plan, on_paper},
         {"apply", apply, on_paper + QStringList{"out", "force"}},
         {"check", check_seams, on_paper},
         {"print", print, on_paper + QStringList{"out", "force", "paper", "kind"}},
+        {"work", keep, {"plan", "work", "size", "pattern", "out", "force"}},
         {"adjustments", adjustments, {}}};
     return all;
 }
@@ -335,6 +360,11 @@ Options options_of(const QCommandLineParser& parser, const Command& command)
                    QString{"“%1” is not understood. One command at a time."}.arg(parser.positionalArguments()[1])};
     if (parser.isSet("plan") && parser.isSet("size"))
         throw Stop{exit_bad_input, "--plan names the sizes already. Leave --size out."};
+    for (const char* other : {"chart", "pattern", "body", "plan", "size", "type"}) {
+        if (parser.isSet("work") && parser.isSet(other))
+            throw Stop{exit_bad_input,
+                       QString{"--work holds that already. Leave --%1 out."}.arg(QLatin1String{other})};
+    }
     Options o;
     o.wish = {static_cast<GarmentKind>(word_of(parser, "garment", garment_keys)),
               parser.isSet("full"),
@@ -349,8 +379,9 @@ Options options_of(const QCommandLineParser& parser, const Command& command)
     (void)word_of(parser, "kind", std::array{"tiles", "half", "quarter", "card"});
     for (const auto& [name, into] :
          {std::pair{"chart", &o.chart}, std::pair{"pattern", &o.pattern}, std::pair{"body", &o.body},
-          std::pair{"plan", &o.plan}, std::pair{"size", &o.size}, std::pair{"out", &o.out},
-          std::pair{"paper", &o.paper}, std::pair{"kind", &o.kind}, std::pair{"type", &o.type}})
+          std::pair{"plan", &o.plan}, std::pair{"work", &o.work}, std::pair{"size", &o.size},
+          std::pair{"out", &o.out}, std::pair{"paper", &o.paper}, std::pair{"kind", &o.kind},
+          std::pair{"type", &o.type}})
         *into = parser.value(name);
     o.json = parser.isSet("json");
     o.force = parser.isSet("force");
@@ -395,12 +426,13 @@ int main(int argc, char** argv)
     parser.setApplicationDescription("Pattern adjustments on plain files. See docs/cli.md.");
     const auto help = parser.addHelpOption();
     const auto version = parser.addVersionOption();
-    parser.addPositionalArgument("command", "compare, plan, apply, check, print or adjustments");
+    parser.addPositionalArgument("command", "compare, plan, apply, check, print, work or adjustments");
     parser.addOptions(
         {{"chart", "size chart, CSV", "file"},
          {"pattern", "pattern, SVG", "file"},
          {"body", "measurements, JSON", "file"},
          {"plan", "decisions, JSON; without it the advised size and every proposal outside the noise", "file"},
+         {"work", "all that goes in, in one file, in place of these", "file"},
          {"size", "one size throughout", "name"},
          {"out", "file to write", "file"},
          {"force", "replace the file that is there"},

@@ -50,6 +50,33 @@ private slots:
         QCOMPARE(j["measures"]["waist"]["value_mm"].get<double>(), 846.5);
         QCOMPARE(j["sizes"].size(), std::size_t{9});
     }
+    void work_kept_in_one_file_comes_to_the_same()
+    {
+        QTemporaryDir dir;
+        const QString kept = dir.filePath("work.json");
+        auto given = files();
+        given.removeAll("--json");
+        QCOMPARE(run(QStringList{"work"} + given + QStringList{"--out", kept}).code, 0);
+        const auto once = json::parse(run(QStringList{"apply"} + files()).out.toStdString());
+        const auto again = run({"apply", "--work", kept, "--json"});
+        QCOMPARE(again.code, 0);
+        const auto same = json::parse(again.out.toStdString());
+        QCOMPARE(same["plan"].dump(), once["plan"].dump());
+        QCOMPARE(same["steps"].size(), once["steps"].size());
+        for (std::size_t i = 0; i < once["finished"].size(); ++i) {
+            const double apart =
+                same["finished"][i]["after_mm"].get<double>() - once["finished"][i]["after_mm"].get<double>();
+            QVERIFY(std::abs(apart) < 1e-3);
+        }
+        // Kept again it is the same text; and it stands alone.
+        QCOMPARE(run({"work", "--work", kept}).out.trimmed(), [&] {
+            QFile f{kept};
+            return f.open(QIODevice::ReadOnly) ? f.readAll().trimmed() : QByteArray{};
+        }());
+        QCOMPARE(run({"check", "--work", kept, "--size", "14"}).code, 2);
+        QCOMPARE(run({"check", "--work", demo("ottilie.json")}).code, 2);
+        QCOMPARE(run(QStringList{"work"} + given + QStringList{"--out", kept}).code, 1);  // it is there
+    }
     void a_dress_is_compared_by_the_frame_and_otherwise_when_asked()
     {
         const QStringList dress{

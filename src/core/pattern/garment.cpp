@@ -51,12 +51,6 @@ std::vector<Piece> without_part(const std::vector<Piece>& pieces)
     return out;
 }
 
-void put_back(std::vector<Piece>& pieces, Piece piece)
-{
-    const auto it = std::find_if(pieces.begin(), pieces.end(), [&](const Piece& p) { return p.id == piece.id; });
-    *it = std::move(piece);
-}
-
 bool is_join(const Seam& seam, const std::vector<Piece>& pieces)
 {
     const auto a = parts_at(seam.a, pieces);

@@ -18,8 +18,6 @@ struct Garment {
 [[nodiscard]] Garment part_view(const Garment&, PartKind);
 // The pieces that are of no part.
 [[nodiscard]] std::vector<Piece> without_part(const std::vector<Piece>&);
-// A changed piece in the place of the one with its id; the piece must be there.
-void put_back(std::vector<Piece>&, Piece);
 
 [[nodiscard]] bool is_join(const Seam&, const std::vector<Piece>&);
 // Seams with `follow` whose side b is one piece of no part.

@@ -1,0 +1,199 @@
+// How the station is laid out.
+#include "desk/tape/tape_station.h"
+
+#include <QHBoxLayout>
+#include <QKeyEvent>
+#include <QLocale>
+#include <QVBoxLayout>
+
+#include "desk/shared/empty_state.h"
+#include "desk/shared/when_shown.h"
+#include "desk/tape/dialogs.h"
+#include "desk/tape/figure.h"
+#include "desk/tape/pad_parts.h"
+#include "desk/tape/tape_link.h"
+#include "formats/tape_protocol.h"
+#include "words/words.h"
+
+namespace sartorum::desk {
+namespace {
+
+// A heading with a small button at its right.
+Button* section(QVBoxLayout* column, Look& look, QWidget* pad, const QString& title, const QString& act,
+                const char* object)
+{
+    auto* row = new QHBoxLayout;
+    row->addWidget(heading(look, title, 16, pad), 1);
+    auto* button = new Button{look, act, ButtonKind::Small, pad};
+    button->setObjectName(object);
+    row->addWidget(button);
+    column->addLayout(row);
+    return button;
+}
+
+}  // namespace
+
+TapeStation::TapeStation(Look& look, Room& room, QWidget* parent)
+    : QWidget{parent}, look_{look}, room_{room}, link_{new TapeLink{this}}
+{
+    auto* row = new QHBoxLayout{this};
+    row->setContentsMargins(0, 0, 0, 0);
+    row->setSpacing(14);
+    empty_ = new EmptyState{look,
+                            tr("Nobody has been measured yet."),
+                            tr("A skirt starts with four numbers: waist, hip, how far apart they lie, and how "
+                               "long it should be. A dress "
+                               "asks for twenty, and leads you through them. Who is it for?"),
+                            {{tr("Write a name"), [this] { emit wearer_wanted(); }}},
+                            this};
+    work_ = new QWidget{this};
+    auto* inner = new QHBoxLayout{work_};
+    inner->setContentsMargins(0, 0, 0, 0);
+    inner->setSpacing(14);
+    figure_ = new Figure{look, room, work_};
+    QStringList rounds{tr("This pattern")};
+    for (const auto r : all_rounds) rounds << words::round_name(r);
+    rounds_ = new Choices{look, rounds, tr("Round of measures"), figure_};
+    rounds_->setObjectName("rounds");
+    auto* over = new QVBoxLayout{figure_};
+    over->setContentsMargins(14, 12, 14, 0);
+    over->addWidget(rounds_, 0, Qt::AlignRight | Qt::AlignTop);
+    over->addStretch();
+    inner->addWidget(figure_, 1);
+    inner->addWidget(build_pad());
+    row->addWidget(empty_);
+    row->addWidget(work_);
+    connect(rounds_, &Choices::picked, this, [this](int i) {
+        room_.walk_round(i == 0 ? std::nullopt : std::optional{all_rounds[static_cast<std::size_t>(i - 1)]});
+        resume();
+    });
+    connect(figure_, &Figure::picked, this, [this](Measure m) { go_to(m); });
+    connect(link_, &TapeLink::live, this, [this](Length l) { hero_->show_live(l); });
+    connect(link_, &TapeLink::pressed, this, &TapeStation::take_pressed);
+    connect(link_, &TapeLink::changed, this, [this] {
+        hero_->show_live({});
+        refresh_sections();
+    });
+    connect(link_, &TapeLink::trouble, this, [this](const QString& why) { live_->setText(why); });
+    refresh_when_shown(
+        this, [this] { refresh(); }, room, look);
+    refresh();
+}
+
+QWidget* TapeStation::build_pad()
+{
+    auto* frame = new Panel{look_, work_};
+    frame->setFixedWidth(368);
+    auto* pad = scrolled(frame);
+    auto* column = new QVBoxLayout{pad};
+    column->setContentsMargins(20, 16, 20, 12);
+    column->setSpacing(6);
+    auto* top = new QHBoxLayout;
+    title_ = heading(look_, {}, 21, pad);
+    top->addWidget(title_, 1);
+    sides_ = new Choices{look_, {tr("right"), tr("left")}, tr("Side of the body"), pad};
+    sides_->setObjectName("side");
+    connect(sides_, &Choices::picked, this, [this](int i) { go_to(current_, i == 1 ? Side::Left : Side::Right); });
+    top->addWidget(sides_);
+    column->addLayout(top);
+    term_ = caption(look_, {}, pad);
+    column->addWidget(term_);
+    hero_ = new Hero{look_, pad};
+    column->addWidget(hero_);
+    sure_ = caption(look_, {}, pad);
+    column->addWidget(sure_);
+    build_readings(column, pad);
+    build_sections(column, pad);
+    column->addStretch();
+    // Below what scrolls, so that it is always in sight.
+    next_button_ = new Button{look_, tr("Next measure"), ButtonKind::Primary, frame};
+    next_button_->setObjectName("next_measure");
+    connect(next_button_, &Button::clicked, this, &TapeStation::next);
+    auto* foot = new QHBoxLayout;
+    foot->setContentsMargins(16, 2, 16, 8);
+    foot->addWidget(next_button_);
+    static_cast<QVBoxLayout*>(frame->layout())->addLayout(foot);
+    return frame;
+}
+
+void TapeStation::build_readings(QVBoxLayout* column, QWidget* pad)
+{
+    auto* cells = new QHBoxLayout;
+    cells->setSpacing(8);
+    const QString names[] = {tr("1st reading"), tr("2nd reading"), tr("3rd reading")};
+    for (std::size_t i = 0; i < 3; ++i) {
+        auto* box = new QWidget{pad};
+        auto* stack = new QVBoxLayout{box};
+        stack->setContentsMargins(0, 0, 0, 0);
+        stack->setSpacing(2);
+        stack->addWidget(caption(look_, names[i], box));
+        cells_[i] = new LengthField{look_, names[i], box};
+        cells_[i]->edit().setObjectName(QString{"reading%1"}.arg(i + 1));
+        cells_[i]->edit().setProperty("large", true);
+        cells_[i]->check = [this](Length l) -> std::optional<Refusal> {
+            const auto ok = check_reading(current_, l);
+            return ok ? std::nullopt : std::optional{ok.error()};
+        };
+        connect(cells_[i], &LengthField::entered, this, [this, i](Length l) { keep(i, l); });
+        connect(cells_[i], &LengthField::cleared, this, [this, i] { remove(i); });
+        connect(cells_[i], &LengthField::enter_pressed, this, [this, i] {
+            if (!cells_[i]->value()) return;
+            // On to the next reading this measure still wants, else to the next measure.
+            const auto taken = room_.body().taken(current_, side_);
+            const bool wants =
+                taken && (taken->state == ReadingState::OneMore || taken->state == ReadingState::ThirdAsked);
+            if (wants && i + 1 < cells_.size() && cells_[i + 1]->edit().text().isEmpty())
+                cells_[i + 1]->edit().setFocus();
+            else
+                next();
+        });
+        stack->addWidget(cells_[i]);
+        box->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Maximum);
+        cell_boxes_[i] = box;
+        cells->addWidget(box, 1, Qt::AlignTop);
+    }
+    column->addLayout(cells);
+    strip_ = new ReadingStrip{look_, pad};
+    column->addWidget(strip_);
+    state_ = label(look_, {}, 14, true, pad);
+    column->addWidget(state_);
+    sense_ = label(look_, {}, 14, false, pad);
+    sense_->setObjectName("sense");
+    sense_->setAutoFillBackground(true);
+    sense_->setMargin(8);
+    column->addWidget(sense_);
+}
+
+void TapeStation::build_sections(QVBoxLayout* column, QWidget* pad)
+{
+    column->addSpacing(4);
+    column->addWidget(heading(look_, tr("How to hold it"), 16, pad));
+    how_ = label(look_, {}, 14, false, pad);
+    column->addWidget(how_);
+    auto* check = section(column, look_, pad, tr("Tape check"), tr("By a ruler"), "tape_check");
+    connect(check, &Button::clicked, this, [this] { TapeCheckDialog{look_, room_, this}.exec(); });
+    check_ = caption(look_, {}, pad);
+    column->addWidget(check_);
+    dates_button_ = section(column, look_, pad, tr("Over time"), tr("Two dates"), "two_dates");
+    connect(dates_button_, &Button::clicked, this, [this] { DatesDialog{look_, room_, this}.exec(); });
+    trend_ = new Trend{look_, pad};
+    column->addWidget(trend_);
+    history_ = caption(look_, {}, pad);
+    column->addWidget(history_);
+    auto* day = section(column, look_, pad, tr("The day and the body"), tr("Write down"), "the_day");
+    connect(day, &Button::clicked, this, [this] { DayDialog{look_, room_, this}.exec(); });
+    day_ = caption(look_, {}, pad);
+    column->addWidget(day_);
+    link_button_ = section(column, look_, pad, tr("Digital tape"), tr("Connect"), "connect_tape");
+    connect(link_button_, &Button::clicked, this, [this] {
+        if (link_->state() == TapeLink::State::Away)
+            connect_tape(formats::usual_tape_socket());
+        else
+            link_->put_down();
+    });
+    live_ = caption(look_, {}, pad);
+    live_->setObjectName("tape_live");
+    column->addWidget(live_);
+}
+
+}  // namespace sartorum::desk
