@@ -11,12 +11,12 @@ namespace {
 
 using json = nlohmann::ordered_json;
 
-constexpr std::size_t most_bytes = 24'000'000;
-constexpr const char* kind = "work 1";
+constexpr std::size_t most_work_bytes = 24'000'000;
+constexpr const char* work_kind = "work 1";
 
 Outcome<json> parted(const std::string& text)
 {
-    if (text.size() > most_bytes) return refuse(Why::FileTooLarge);
+    if (text.size() > most_work_bytes) return refuse(Why::FileTooLarge);
     const auto j = json::parse(text, nullptr, false);
     if (j.is_discarded() || !j.is_object()) return refuse(Why::FileBroken);
     constexpr std::array texts{"sartorum", "pattern", "chart"};
@@ -28,7 +28,7 @@ Outcome<json> parted(const std::string& text)
         if (!j.contains(name)) return refuse(Why::KeyMissing, name);
         if (!j[name].is_object()) return refuse(Why::ValueIllTyped, name);
     }
-    if (j["sartorum"] != kind) return refuse(Why::WordUnknown, "sartorum");
+    if (j["sartorum"] != work_kind) return refuse(Why::WordUnknown, "sartorum");
     if (j.size() != texts.size() + 2) return refuse(Why::KeyUnknown, std::string{std::prev(j.end()).key()});
     return j;
 }
@@ -37,7 +37,7 @@ Outcome<json> parted(const std::string& text)
 
 std::string work_json(const Work& work, const std::string& wearer)
 {
-    const json out{{"sartorum", kind},
+    const json out{{"sartorum", work_kind},
                    {"pattern", write_pattern_svg(*work.pattern).toStdString()},
                    {"chart", write_chart_csv(*work.chart)},
                    {"body", body_json({wearer, *work.body})},

@@ -253,7 +253,8 @@ private slots:
         std::string flat = "<svg width='10mm' height='10mm' viewBox='0 0 10 10' data-sartorum='pattern 1'>";
         for (int i = 0; i < 60000; ++i) flat += "<g/>";
         QCOMPARE(read_pattern_svg(flat).error().why, Why::FileTooDeep);
-        QVERIFY(timer.elapsed() < 5000);
+        // Room for the sanitizers on a busy machine: quadratic time would take minutes.
+        QVERIFY(timer.elapsed() < 20000);
     }
     void damaged_bytes_never_crash()
     {

@@ -88,14 +88,14 @@ Outcome<Applied> alter_cap_height(const Garment& garment, const Dose& dose)
 
 namespace {
 
-constexpr Length worth_a_change = Length::mm(1);  // less is truing
+constexpr Length least_cap_change = Length::mm(1);  // less is truing
 
 // What gives the cap the ease it is to have over the armhole as it is now.
 std::optional<Proposal> propose_cap_height(const FittingState& s)
 {
     const Length ease = meant_ease(s.now, "armhole-front", s.cloth) + meant_ease(s.now, "armhole-back", s.cloth);
     const Length wanted = s.now_flat.of(GarmentMeasure::Armhole) + ease;
-    if (abs(s.now_flat.of(GarmentMeasure::Cap) - wanted) < worth_a_change) return std::nullopt;
+    if (abs(s.now_flat.of(GarmentMeasure::Cap) - wanted) < least_cap_change) return std::nullopt;
     const auto amount = cap_height_for(sleeve_of(s.now), wanted);
     if (!amount) return std::nullopt;
     return Proposal{*amount, {}, wanted, s.now_flat.of(GarmentMeasure::Cap), Against::Armhole};

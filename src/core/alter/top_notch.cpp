@@ -25,7 +25,7 @@ Outcome<Applied> alter_top_notch(const Garment& garment, const Dose& dose)
 
 namespace {
 
-constexpr Length worth_a_change = Length::mm(1);  // less is truing
+constexpr Length least_notch_move = Length::mm(1);  // less is truing
 
 // One half of the cap against its half of the armhole: longer (+) than the ease it is to have.
 Length half_over(const FittingState& s, PieceRole bodice, EdgeRole cap, std::string_view seam)
@@ -47,7 +47,7 @@ Length back_over(const FittingState& s)
 std::optional<Proposal> propose_top_notch(const FittingState& s)
 {
     const Length amount = (front_over(s) - back_over(s)) / 2.0;
-    if (abs(amount) < worth_a_change) return std::nullopt;
+    if (abs(amount) < least_notch_move) return std::nullopt;
     const Length half = sewn_length(sleeve_of(s.now), EdgeRole::CapFront);
     return Proposal{amount, {}, half - amount, half, Against::Armhole};
 }

@@ -5,7 +5,7 @@
 namespace sartorum {
 namespace {
 
-bool finite(const Computed& c)
+bool all_finite(const Computed& c)
 {
     for (const auto& piece : c.altered.pieces) {
         for (const auto& e : piece.edges) {
@@ -21,7 +21,7 @@ Outcome<bool> tried(const Pattern& pattern, const SizeChart& chart, const Plan& 
 {
     const auto c = compute(pattern, chart, trial_body(), plan);
     if (!c) return tl::make_unexpected(c.error());
-    if (!finite(*c)) return refuse(Why::NotComputable, pattern.name);
+    if (!all_finite(*c)) return refuse(Why::NotComputable, pattern.name);
     return true;
 }
 
