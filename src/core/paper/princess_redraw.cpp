@@ -5,7 +5,7 @@
 namespace sartorum {
 namespace {
 
-constexpr double new_dart_at = 0.3;  // of the side seam, from the underarm
+constexpr double panels_dart_at = 0.3;  // of the side seam, from the underarm
 constexpr double most_taken = 0.98;   // of the opening: the seam stays one
 
 }  // namespace
@@ -35,7 +35,7 @@ std::optional<Piece> side_dart_from_princess(const Piece& front, double radians)
     const auto upper = princess_mouths(front)->upper;
     if (radians > upper_radians(front) * most_taken) return std::nullopt;
     const OutlinePlace place =
-        place_along(front, EdgeRole::Side, sewn_length(front, EdgeRole::Side) * new_dart_at);
+        place_along(front, EdgeRole::Side, sewn_length(front, EdgeRole::Side) * panels_dart_at);
     Pivoted out = pivoted_into_place(front, upper, place, *front.bust_point, radians);
     for (const auto mouth : out.mouths) aim_dart(out.piece, mouth, *front.bust_point, {});
     return out.piece;
