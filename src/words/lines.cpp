@@ -66,11 +66,17 @@ QString plan_sentence(const PlanLine& l, const Computed& c, Unit u)
     return t("%1: %2, %3, %4").arg(text.name, text.amounts, text.why, text.state);
 }
 
+QString walk_side(const Walk& w, bool second)
+{
+    const auto part = second ? w.part_b : w.part_a;
+    return part ? part_name(*part) : seam_sides(w.seam, second);
+}
+
 QString walk_sentence(const Walk& w, Unit u)
 {
     return t("%1: %2 %3, %4 %5, %6")
-        .arg(seam_name(w.seam), seam_sides(w.seam, false), amount(w.a, u), seam_sides(w.seam, true),
-             amount(w.b, u), w.holds ? t("holds") : t("true again"));
+        .arg(seam_name(w.seam), walk_side(w, false), amount(w.a, u), walk_side(w, true), amount(w.b, u),
+             w.holds ? t("holds") : t("true again"));
 }
 
 QString step_sentence(const Step& s, std::size_t index, Unit u)

@@ -22,6 +22,8 @@ struct PlanText {
 // In one sentence: name, amounts, why and state.
 [[nodiscard]] QString plan_sentence(const PlanLine&, const Computed&, Unit);
 
+// What is on that side of a seam: "front", "cap"; of a join the part.
+[[nodiscard]] QString walk_side(const Walk&, bool second);
 // "Side seam: front 209 mm, back 209 mm, holds"
 [[nodiscard]] QString walk_sentence(const Walk&, Unit);
 // "3. front: Cut across"

@@ -120,6 +120,11 @@ private slots:
         for (const auto& w : whole.checks.walks) {
             if (w.seam != "waist") QVERIFY2(w.holds, w.seam.c_str());
         }
+        // The join says which parts meet in it; no other seam does.
+        for (const auto& w : whole.checks.walks) {
+            QCOMPARE(w.part_a.has_value(), w.seam == "waist");
+            if (w.part_a) QVERIFY(*w.part_a == PartKind::Upper && *w.part_b == PartKind::Skirt);
+        }
         QVERIFY(whole.checks.shoulder && whole.checks.front_hem > Length{});
         // One row a measure, the uppermost part's; and the girths go all the way down.
         const auto table = finished_table(whole);

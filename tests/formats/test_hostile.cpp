@@ -59,7 +59,10 @@ class TestHostile : public QObject {
 
 private slots:
     void init() { clock_.start(); }
-    void cleanup() { QVERIFY2(clock_.elapsed() < 8000, "slow"); }  // a second, and room for sanitizers and neighbours
+    void cleanup()
+    {
+        QVERIFY2(clock_.elapsed() < 8000, "slow");
+    }  // a second, and room for sanitizers and neighbours
 
     void patterns_that_say_what_cannot_be_are_refused_by_name_data()
     {

@@ -49,6 +49,10 @@ void add_walks(Checks& out, const Garment& g, const Cloth& cloth, const std::opt
             auto a = walk_side(sewn, seam.a);
             auto b = walk_side(sewn, seam.b);
             w = {seam.id, a.length, b.length, {}, false, std::move(a.notches), std::move(b.notches)};
+            if (is_join(seam, g.pieces)) {
+                w.part_a = find_piece(g.pieces, seam.a.front().piece)->part;
+                w.part_b = find_piece(g.pieces, seam.b.front().piece)->part;
+            }
         }
         w.difference = w.b - w.a - meant_ease(g, seam.id, cloth);
         w.holds = abs(w.difference) <= walk_tolerance;

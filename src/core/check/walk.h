@@ -27,6 +27,9 @@ struct Walk {
     bool holds = false;
     std::vector<Length> notches_a;  // from the start of the seam
     std::vector<Length> notches_b;
+    // Of a join, a seam between two parts: which.
+    std::optional<PartKind> part_a{};
+    std::optional<PartKind> part_b{};
 };
 
 enum class JoinPlace { NeckPoint, ShoulderTip, Underarm, Waist, Hem, CapTop, SleeveUnderarm, SleeveHem };

@@ -6,7 +6,7 @@ namespace sartorum {
 namespace {
 
 constexpr double panels_dart_at = 0.3;  // of the side seam, from the underarm
-constexpr double most_taken = 0.98;   // of the opening: the seam stays one
+constexpr double most_taken = 0.98;     // of the opening: the seam stays one
 
 }  // namespace
 

@@ -4,6 +4,7 @@
 #include <algorithm>
 
 #include "desk/shared/when_shown.h"
+#include "words/lines.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
@@ -32,11 +33,7 @@ void SeamWalk::describe()
     if (!room_.computed()) return;
     const Unit u = words::paper_unit(look_.unit());
     QStringList out;
-    for (const auto& w : room_.computed()->checks.walks) {
-        out << words::seam_name(w.seam) + ": " + words::seam_sides(w.seam, false) + " " + words::amount(w.a, u) +
-                   ", " + words::seam_sides(w.seam, true) + " " + words::amount(w.b, u) +
-                   (w.holds ? tr(", holds") : tr(", true again"));
-    }
+    for (const auto& w : room_.computed()->checks.walks) out << words::walk_sentence(w, u);
     setAccessibleDescription(out.join("; "));
 }
 
@@ -172,8 +169,8 @@ void SeamWalk::draw_pair(QPainter& p, const QRectF& r, const Walk& walk)
             p.drawPolygon(QPolygonF{{{x - 4, y + 2 * s}, {x + 4, y + 2 * s}, {x, y + 8 * s}}});
         }
     };
-    bar(in.top() + 50 * text_scale(), walk.a, walk.notches_a, d.woad, words::seam_sides(walk.seam, false), true);
-    bar(in.top() + 88 * text_scale(), walk.b, walk.notches_b, d.walnut, words::seam_sides(walk.seam, true), false);
+    bar(in.top() + 50 * text_scale(), walk.a, walk.notches_a, d.woad, words::walk_side(walk, false), true);
+    bar(in.top() + 88 * text_scale(), walk.b, walk.notches_b, d.walnut, words::walk_side(walk, true), false);
     p.setPen(walk.holds ? d.ink : d.madder_ink);
     p.setFont(lato(22));
     const QString off = words::amount(walk.difference, u, true);
