@@ -229,8 +229,8 @@ private:
         p.role = *role;
         if (const QString said = attribute("data-part"); !said.isEmpty()) {
             p.part = part_of_key(said.toStdString());
-            // A band or another piece follows an edge, or is traced as it is.
-            const bool open = p.role == PieceRole::Sleeve || goes_round(p);
+            // A sleeve hangs from a shoulder; a band or another piece follows an edge, or is traced as it is.
+            const bool open = goes_round(p) || (p.role == PieceRole::Sleeve && p.part == part_told(p));
             if (!p.part || !open) return refuse(Why::WordUnknown, "data-part", line());
         }
         const auto cut = count_of("data-cut", 20);

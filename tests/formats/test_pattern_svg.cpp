@@ -83,6 +83,15 @@ private slots:
         QVERIFY(followers(with("data-follow=\"length\"", "data-follow=\"no\"")->seams, p.sizes[0].pieces).empty());
         QCOMPARE(with("data-follow=\"length\"", "data-follow=\"far\"").error().field, std::string{"data-follow"});
         QCOMPARE(with("data-part=\"skirt\"", "data-part=\"roof\"").error().field, std::string{"data-part"});
+        // A sleeve belongs to what has a shoulder, and a band to no part.
+        const auto top = write_pattern_svg(*bodice_pattern(with_sleeve(plain_bodice()))).toStdString();
+        std::string strange = top;
+        const auto sleeve = strange.find("data-part", strange.find("data-role=\"sleeve\""));
+        strange.replace(sleeve, std::string{"data-part=\"upper\""}.size(), "data-part=\"skirt\"");
+        QVERIFY(read_pattern_svg(top).has_value());
+        QCOMPARE(read_pattern_svg(strange).error().field, std::string{"data-part"});
+        QCOMPARE(with("data-role=\"waistband\"", "data-role=\"waistband\" data-part=\"skirt\"").error().field,
+                 std::string{"data-part"});
         // A front that says it is another kind has not that kind's edges.
         QCOMPARE(with("data-part=\"skirt\"", "data-part=\"upper\"").error().why, Why::EdgeMissing);
     }

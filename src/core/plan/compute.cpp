@@ -87,6 +87,7 @@ Outcome<Computed> begun(Work work, Trail& trail)
     const Pattern& pattern = *work.pattern;
     if (pattern.sizes.empty()) return refuse(Why::PieceMissing, "front");
     const auto parts = parts_of(pattern.sizes.front().pieces);
+    if (parts.empty()) return refuse(Why::PieceMissing, "front");
     SizeChart chart = work.sizes();
     if (const auto ok = prints_what_is_chosen_by(chart, parts); !ok) return tl::make_unexpected(ok.error());
     const auto sizes = sizes_of(work.plan, chart);
