@@ -61,7 +61,7 @@ constexpr Length across_front_ease = Length::inches(1);  // in all, woven and fi
 std::optional<Proposal> propose_across_front(const FittingState& s)
 {
     const auto taken = s.body.taken(Measure::AcrossFront);
-    const Piece& front = *find_piece(s.now.pieces, PieceRole::Front);
+    const Piece& front = front_of(s.now);
     const auto across = guide(front, GuideKind::Across);
     if (!taken || !across) return std::nullopt;
     const auto printed = s.chart.body(s.sizes.frame, Measure::AcrossFront);
@@ -73,7 +73,7 @@ std::optional<Proposal> propose_across_front(const FittingState& s)
     const Length wanted = (taken->value + ease) / 2.0;
     const Length given = Length::mm(across->b[Geom::X] - across->a[Geom::X]);
     // Wider than needed is a style; tighter than needed pulls.
-    if (given > wanted && !printed && wish == s.ease.end()) return std::nullopt;
+    if (given > wanted && wish == s.ease.end()) return std::nullopt;
     return Proposal{wanted - given, taken->spread / 2.0, wanted, given, Against::Pattern};
 }
 

@@ -194,9 +194,9 @@ Outcome<Applied> alter_bust(const Garment& garment, const Dose& dose)
     if (a > bust_limit && !two && a <= bust_two_slashes_limit)
         return refuse_amount(Why::BeyondTwoCups, "bust", a, bust_limit, bust_two_slashes_limit);
     if (const auto ok = within(a, "bust", bust_two_slashes_limit); !ok) return tl::make_unexpected(ok.error());
-    const bool hemmed = bottom_role(*find_piece(garment.pieces, PieceRole::Front)) == EdgeRole::Hem;
+    const bool hemmed = bottom_role(front_of(garment)) == EdgeRole::Hem;
     if (method == BustMethod::WaistDart && hemmed) return refuse(Why::NeedsWaistSeam, "bust");
-    if (find_piece(garment.pieces, PieceRole::Front)->princess) return alter_princess(garment, a, two ? 2 : 1);
+    if (front_of(garment).princess) return alter_princess(garment, a, two ? 2 : 1);
     if (method == BustMethod::Princess) return refuse(Why::NeedsPanels, "bust");
     Applied out{garment, {}};
     Piece& front = *find_piece(out.garment.pieces, PieceRole::Front);

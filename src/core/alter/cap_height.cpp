@@ -68,8 +68,7 @@ Outcome<Applied> alter_cap_height(const Garment& garment, const Dose& dose)
     const auto lifted = panel_moved(sleeve, way, lift);
     if (!lifted) return tl::make_unexpected(lifted.error());
     Piece after = cap_moved(sleeve, up);
-    match_cap_notches(after, *find_piece(garment.pieces, PieceRole::Front),
-                      *find_piece(garment.pieces, PieceRole::Back));
+    match_cap_notches(after, front_of(garment), back_of(garment));
     Step draw = step_on(sleeve, StepKind::DrawCapLine, dose.front,
                         Length::mm(top_notch(sleeve)[Geom::Y] - way[0][Geom::Y]));
     draw.picture.lines = strokes(way);

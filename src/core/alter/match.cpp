@@ -78,8 +78,7 @@ Outcome<bool> match_waist_ends(Applied& applied)
 
 Length shoulder_ease(const Garment& g)
 {
-    return sewn_length(*find_piece(g.pieces, PieceRole::Back), EdgeRole::Shoulder) -
-           sewn_length(*find_piece(g.pieces, PieceRole::Front), EdgeRole::Shoulder);
+    return sewn_length(back_of(g), EdgeRole::Shoulder) - sewn_length(front_of(g), EdgeRole::Shoulder);
 }
 
 void match_shoulders(Applied& applied, Length ease)

@@ -58,7 +58,7 @@ namespace {
 
 bool with_elbow(const Garment& g)
 {
-    return sleeved(g) && guide(*find_piece(g.pieces, PieceRole::Sleeve), GuideKind::Elbow);
+    return sleeved(g) && guide(sleeve_of(g), GuideKind::Elbow);
 }
 
 // Arm length against the chart's, or the sleeve's own, less what the cap took.

@@ -14,8 +14,7 @@ Outcome<Applied> alter_top_notch(const Garment& garment, const Dose& dose)
     Piece& sleeve = *find_piece(out.garment.pieces, PieceRole::Sleeve);
     const Point was = top_notch(sleeve);
     Piece after = top_notch_at(sleeve, sewn_length(sleeve, EdgeRole::CapFront) - dose.front);
-    match_cap_notches(after, *find_piece(garment.pieces, PieceRole::Front),
-                      *find_piece(garment.pieces, PieceRole::Back));
+    match_cap_notches(after, front_of(garment), back_of(garment));
     Step mark = step_on(after, StepKind::MarkTopNotch, dose.front);
     mark.picture.dimensions = {{was, top_notch(after), abs(dose.front)}};
     out.steps = {mark};
