@@ -57,9 +57,4 @@ Geom::Affine back_joined(const Piece& front, const Piece& back)
            Geom::Translate(f.from);
 }
 
-Geom::Affine back_folded(const Piece& front, const Piece& back)
-{
-    return Geom::Translate(chord_of(front).from - chord_of(back).from);
-}
-
 }  // namespace sartorum

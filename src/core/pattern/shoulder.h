@@ -24,7 +24,5 @@ struct SewnShoulder {
 [[nodiscard]] Geom::Affine shoulder_darts_closed(const Piece&);
 // Takes the back to where it lies sewn to the front at the shoulder, both flat.
 [[nodiscard]] Geom::Affine back_joined(const Piece& front, const Piece& back);
-// And to where it lies folded over the shoulder as worn, centre lines parallel.
-[[nodiscard]] Geom::Affine back_folded(const Piece& front, const Piece& back);
 
 }  // namespace sartorum
