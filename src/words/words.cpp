@@ -75,8 +75,7 @@ QString sizes_text(const Plan& plan, const Pattern* pattern, bool hip_printed)
 {
     const Piece* front = pattern ? find_piece(pattern->sizes.front().pieces, PieceRole::Front) : nullptr;
     if (front && has_level(*front, Level::Bust)) {
-        const QString frame =
-            text(plan.size_at(Level::Bust).empty() ? plan.size_at(Level::Hip) : plan.size_at(Level::Bust));
+        const QString frame = text(plan.frame_size());
         const bool waist = bottom_role(*front) == EdgeRole::Waist;
         const QString lower = text(waist || !hip_printed ? plan.size_at(Level::Waist) : plan.size_at(Level::Hip));
         if (frame == lower) return t("size %1").arg(frame);

@@ -1,7 +1,6 @@
 // adjustment.h: what an adjustment is: one row, in its own file; core/alter/catalogue.h lists them.
 #pragma once
 #include <array>
-#include <functional>
 #include <optional>
 #include <span>
 #include <string_view>

@@ -17,14 +17,12 @@ namespace {
 // The sizes a plan names, found in the chart.
 Outcome<SizesAt> sizes_of(const Plan& plan, const SizeChart& chart)
 {
-    const std::string& bust_size = plan.size_at(Level::Bust);
     const auto waist = chart.index_of(plan.size_at(Level::Waist));
     const auto hip = chart.index_of(plan.size_at(Level::Hip));
     if (!waist) return refuse(Why::SizeUnknown, plan.size_at(Level::Waist));
     if (!hip) return refuse(Why::SizeUnknown, plan.size_at(Level::Hip));
-    if (bust_size.empty()) return SizesAt{*hip, *waist, *hip};
-    const auto frame = chart.index_of(bust_size);
-    if (!frame) return refuse(Why::SizeUnknown, bust_size);
+    const auto frame = chart.index_of(plan.frame_size());
+    if (!frame) return refuse(Why::SizeUnknown, plan.frame_size());
     return SizesAt{*frame, *waist, *hip};
 }
 

@@ -41,8 +41,7 @@ std::optional<std::size_t> size_of(Measure m, const SizeChart& chart, const Plan
 {
     if (m == Measure::Waist) return chart.index_of(plan.size_at(Level::Waist));
     if (m == Measure::Hip) return chart.index_of(plan.size_at(Level::Hip));
-    return chart.index_of(plan.size_at(Level::Bust).empty() ? plan.size_at(Level::Hip)
-                                                            : plan.size_at(Level::Bust));
+    return chart.index_of(plan.frame_size());
 }
 
 // One piece's width from its centre to the side seam, `along` the sewn side from its upper end, less darts.

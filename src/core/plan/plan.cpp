@@ -65,6 +65,12 @@ const std::string& Plan::size_at(Level level) const
     return it == sizes.end() ? none : it->second;
 }
 
+const std::string& Plan::frame_size() const
+{
+    const auto& bust = size_at(Level::Bust);
+    return bust.empty() ? size_at(Level::Hip) : bust;
+}
+
 void Plan::take_sizes(const std::string& waist, const std::string& hip, const std::string& bust)
 {
     sizes.clear();

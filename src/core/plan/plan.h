@@ -50,6 +50,8 @@ struct Plan {
     EaseWishes ease{};  // her own ease; the rest keeps the designer's
 
     [[nodiscard]] const std::string& size_at(Level) const;  // "" where none is chosen
+    // Above the waist: the bust's, or the hip's where none is chosen there.
+    [[nodiscard]] const std::string& frame_size() const;
     void take_sizes(const std::string& waist, const std::string& hip, const std::string& bust);
     // What is decided for a part: of its own, else for every part.
     [[nodiscard]] const Decision* decision(AdjustmentKind, PartKind) const;
