@@ -123,12 +123,16 @@ void Room::accept_all()
     if (save_plan(next, tr("all that is proposed"))) take_plan(next);
 }
 
-// Another amount or answer leaves the way it is done as it was chosen.
+// Another amount or answer leaves the way it is done as it was chosen, and amounts of a place or a side as they
+// are.
 void Room::decide(AdjustmentKind kind, Answer answer, std::optional<Length> amount)
 {
     const Decision* before = plan_.decision(kind);
-    decide(Decision{kind, answer, amount, before && amount ? before->back() : std::nullopt,
-                    before ? before->method : std::nullopt});
+    Decision next = before ? *before : Decision{kind, answer};
+    next.answer = answer;
+    next.set_amount(amount);
+    if (!amount) next.set_back({});
+    decide(next);
 }
 
 // Deciding the same again puts it after what changed.

@@ -56,6 +56,20 @@ private slots:
         QVERIFY(r->sizes_chosen());
         QCOMPARE(r->print_label().sizes, "size 18 waist, 16 hip");
     }
+    void an_answer_leaves_the_amounts_that_are_not_shown()
+    {
+        const auto r = room(true);
+        r->choose_sizes(5, 4);
+        Decision d{AdjustmentKind::WaistToHip, Answer::Accepted, Length::mm(12)};
+        d.amounts.push_back({"", Face::Both, Side::Left, Length::mm(9)});
+        r->decide(d);
+        r->decide(AdjustmentKind::WaistToHip, Answer::Declined, Length::mm(12));
+        r->decide(AdjustmentKind::WaistToHip, Answer::Accepted, Length::mm(14));
+        const auto* kept = r->plan().decision(AdjustmentKind::WaistToHip);
+        QCOMPARE(kept->amount()->in_mm(), 14.0);
+        QCOMPARE(kept->amounts.size(), std::size_t{2});
+        QVERIFY(kept->amounts.back() == d.amounts.back());
+    }
     void each_wearer_keeps_a_plan_of_their_own()
     {
         const auto r = room(true);
