@@ -17,7 +17,7 @@ Outcome<Posture> posture_of(const json& j)
 {
     Posture out;
     if (!j.is_object()) return refuse(Why::ValueIllTyped, "posture");
-    constexpr std::array<std::string_view, 4> known{"ball", "neck", "round_back", "slope"};
+    constexpr std::array<std::string_view, 5> known{"ball", "neck", "round_back", "slope", "hollow"};
     if (auto ok = only(j, known, "posture"); !ok) return tl::make_unexpected(ok.error());
     const auto take = [&](const char* key, const auto& words, auto& into) {
         if (!j.contains(key)) return true;
@@ -29,6 +29,7 @@ Outcome<Posture> posture_of(const json& j)
     if (!take("neck", stance_keys, out.neck)) return refuse(Why::WordUnknown, "neck");
     if (!take("round_back", round_back_keys, out.round_back)) return refuse(Why::WordUnknown, "round_back");
     if (!take("slope", slope_keys, out.slope)) return refuse(Why::WordUnknown, "slope");
+    if (!take("hollow", hollow_keys, out.hollow)) return refuse(Why::WordUnknown, "hollow");
     return out;
 }
 
@@ -139,7 +140,8 @@ json body_json(const NamedBody& body)
         out["posture"] = {{"ball", stance_keys[static_cast<std::size_t>(stands.ball)]},
                           {"neck", stance_keys[static_cast<std::size_t>(stands.neck)]},
                           {"round_back", round_back_keys[static_cast<std::size_t>(stands.round_back)]},
-                          {"slope", slope_keys[static_cast<std::size_t>(stands.slope)]}};
+                          {"slope", slope_keys[static_cast<std::size_t>(stands.slope)]},
+                          {"hollow", hollow_keys[static_cast<std::size_t>(stands.hollow)]}};
     }
     if (!body.set.worn.empty()) out["worn"] = body.set.worn;
     if (!body.set.note.empty()) out["note"] = body.set.note;

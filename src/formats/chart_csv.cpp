@@ -148,7 +148,7 @@ Outcome<bool> take_beside(std::vector<ChartLine>& lines, SizeChart& chart, Besid
             if (plain(value) != "underbust" && plain(value) != "high_bust")
                 return refuse(Why::ChartMetaBroken, l.cells[0], l.number);
             chart.cups_by = plain(value) == "underbust" ? CupBy::Underbust : CupBy::HighBust;
-        } else if (key == "cups" || key == "allowance" || key == "height_range" ||
+        } else if (key == "cups" || key == "allowance" || key.starts_with("height_") ||
                    (key == "height" && l.cells.size() == 2)) {
             beside.lengths.push_back(l);
         } else if (key.starts_with("view_") || key == "view") {
@@ -181,8 +181,14 @@ Outcome<bool> take_lengths(const Beside& beside, TableUnit unit, SizeChart& char
         if (key == "allowance") {
             chart.allowance = cell->value;
         } else {
-            chart.height_from = cell->value - cell->half;
-            chart.height_to = cell->value + cell->half;
+            const HeightRange range{cell->value - cell->half, cell->value + cell->half};
+            const std::string group = trimmed(l.cells[0].substr(6));
+            if (key == "height" || key == "height_range") {
+                chart.height_from = range.from;
+                chart.height_to = range.to;
+            } else {
+                chart.heights[group] = range;
+            }
         }
     }
     return true;

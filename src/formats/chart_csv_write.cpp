@@ -60,6 +60,8 @@ std::string write_chart_csv(const SizeChart& chart, Unit unit)
     }
     if (chart.height_from && chart.height_to)
         beside("height range", digits(*chart.height_from, unit) + "-" + digits(*chart.height_to, unit));
+    for (const auto& [group, range] : chart.heights)
+        beside(quoted("height " + group), digits(range.from, unit) + "-" + digits(range.to, unit));
     if (chart.allowance) beside("allowance", digits(*chart.allowance, unit));
     for (const auto& v : chart.views)
         out += "view " + quoted(v.name) + "," + quoted(v.first) + "," + quoted(v.last) + "\n";

@@ -235,10 +235,19 @@ private:
         }
         const auto cut = count_of("data-cut", 20);
         const auto panels = flag("data-princess");
+        const auto at_base = flag("data-neck-at-base");
         if (!cut) return tl::make_unexpected(cut.error());
         if (!panels) return tl::make_unexpected(panels.error());
+        if (!at_base) return tl::make_unexpected(at_base.error());
+        if (const QString said = attribute("data-shoulder"); !said.isEmpty()) {
+            p.shoulder_style = shoulder_style_of(said.toStdString());
+            if (!p.shoulder_style || p.role != PieceRole::Front)
+                return refuse(Why::WordUnknown, "data-shoulder", line());
+        }
+        if (*at_base && p.role != PieceRole::Front) return refuse(Why::WordUnknown, "data-neck-at-base", line());
         p.cut = *cut;
         p.princess = *panels;
+        p.neck_at_base = *at_base;
         if (pattern_.sizes.back().pieces.size() >= most_pieces) return too_many("data-piece", most_pieces, line());
         pattern_.sizes.back().pieces.push_back(std::move(p));
         piece_depth_ = static_cast<int>(stack_.size());

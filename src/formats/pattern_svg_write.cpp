@@ -35,6 +35,10 @@ void write_piece(QXmlStreamWriter& xml, const Piece& p, Point at)
     if (p.part) xml.writeAttribute("data-part", role_text(key(*p.part)));
     xml.writeAttribute("data-cut", QString::number(p.cut));
     if (p.princess) xml.writeAttribute("data-princess", "true");
+    if (p.shoulder_style)
+        xml.writeAttribute("data-shoulder", QLatin1String{key(*p.shoulder_style).data(),
+                                                          static_cast<qsizetype>(key(*p.shoulder_style).size())});
+    if (p.neck_at_base) xml.writeAttribute("data-neck-at-base", "true");
     xml.writeAttribute("transform", QString::fromStdString("translate(" + decimal(at[Geom::X]) + " " +
                                                            decimal(at[Geom::Y]) + ")"));
     for (const auto& e : p.edges) {

@@ -24,7 +24,7 @@ Outcome<bool> read_wishes(const json& j, Plan& plan)
     }
     for (const auto& [key, into] :
          {std::pair{"full", &plan.choosing.full}, std::pair{"seated", &plan.choosing.seated},
-          std::pair{"knit", &plan.choosing.knit}}) {
+          std::pair{"knit", &plan.choosing.knit}, std::pair{"as_drawn", &plan.as_drawn}}) {
         if (!j.contains(key)) continue;
         if (!j[key].is_boolean()) return refuse(Why::ValueIllTyped, key);
         *into = j[key].get<bool>();
@@ -167,9 +167,9 @@ Outcome<Plan> read_plan(const std::string& text)
 {
     const auto j = parse(text);
     if (!j) return tl::make_unexpected(j.error());
-    constexpr std::array<std::string_view, 12> known{"waist_size", "hip_size", "bust_size", "body_type",
-                                                     "garment",    "school",   "full",      "seated",
-                                                     "knit",       "stretch",  "ease_mm",   "adjustments"};
+    constexpr std::array<std::string_view, 13> known{
+        "waist_size", "hip_size", "bust_size", "body_type", "garment",     "school",  "full",
+        "seated",     "knit",     "stretch",   "ease_mm",   "adjustments", "as_drawn"};
     if (auto ok = only(*j, known); !ok) return tl::make_unexpected(ok.error());
     Plan plan;
     const auto waist = text_at(*j, "waist_size");
@@ -206,7 +206,7 @@ json plan_json(const Plan& plan)
     out["garment"] = garment_keys[static_cast<std::size_t>(plan.choosing.kind)];
     if (plan.choosing.school) out["school"] = school_keys[static_cast<std::size_t>(*plan.choosing.school)];
     for (const auto& [key, on] : {std::pair{"full", plan.choosing.full}, std::pair{"seated", plan.choosing.seated},
-                                  std::pair{"knit", plan.cloth.knit}}) {
+                                  std::pair{"knit", plan.cloth.knit}, std::pair{"as_drawn", plan.as_drawn}}) {
         if (on) out[key] = true;
     }
     if (plan.cloth.stretch > 0) out["stretch"] = plan.cloth.stretch;

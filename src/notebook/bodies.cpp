@@ -116,7 +116,8 @@ std::optional<BodySet> Notebook::body(Id set) const
 {
     auto head = ask(
         connection_,
-        "SELECT taken_on, worn, note, weight_kg, ball, neck, round_back, slope FROM body_set WHERE id = ?", {set});
+        "SELECT taken_on, worn, note, weight_kg, ball, neck, round_back, slope, hollow FROM body_set WHERE id = ?",
+        {set});
     if (!head.next()) return std::nullopt;
     const QString day = head.value(0).toString();
     if (!QDate::fromString(day, Qt::ISODate).isValid() || day.size() != 10) {
@@ -140,6 +141,7 @@ std::optional<BodySet> Notebook::body(Id set) const
     stands(stance_keys, 5, out.posture.neck);
     stands(round_back_keys, 6, out.posture.round_back);
     stands(slope_keys, 7, out.posture.slope);
+    stands(hollow_keys, 8, out.posture.hollow);
     auto q = ask(connection_,
                  "SELECT measure, value_mm, side FROM reading WHERE set_id = ? ORDER BY measure, position", {set});
     while (q.next()) {
@@ -233,11 +235,12 @@ Result<bool> Notebook::set_circumstances(Id set, const BodySet& body)
 {
     Change change{*this, tr_("notes on the measuring")};
     change.run(
-        "UPDATE body_set SET worn = ?, note = ?, weight_kg = ?, ball = ?, neck = ?, round_back = ?, slope = ? "
-        "WHERE id = ?",
+        "UPDATE body_set SET worn = ?, note = ?, weight_kg = ?, ball = ?, neck = ?, round_back = ?, slope = ?, "
+        "hollow = ? WHERE id = ?",
         {text(body.worn), text(body.note), body.weight_kg ? QVariant{*body.weight_kg} : QVariant{},
          word(stance_keys, body.posture.ball), word(stance_keys, body.posture.neck),
-         word(round_back_keys, body.posture.round_back), word(slope_keys, body.posture.slope), set});
+         word(round_back_keys, body.posture.round_back), word(slope_keys, body.posture.slope),
+         word(hollow_keys, body.posture.hollow), set});
     return change.commit(true);
 }
 

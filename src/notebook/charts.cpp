@@ -77,6 +77,11 @@ std::optional<SizeChart> Notebook::read_chart(Id id) const
     while (views.next())
         out.views.push_back({views.value(0).toString().toStdString(), views.value(1).toString().toStdString(),
                              views.value(2).toString().toStdString()});
+    auto heights =
+        ask(connection_, "SELECT group_name, from_mm, to_mm FROM chart_height WHERE chart_id = ?", {id});
+    while (heights.next())
+        out.heights[heights.value(0).toString().toStdString()] = {length(heights.value(1), tr_("height")),
+                                                                  length(heights.value(2), tr_("height"))};
     if (!whole) return std::nullopt;
     if (auto sound = check_chart(out)) return sound.value();
     leave_out(tr_("its sizes, of %1").arg(named), {});
@@ -110,6 +115,10 @@ void Notebook::write_chart(Change& change, Id id, const SizeChart& chart)
         change.run("INSERT INTO chart_cup (chart_id, group_name, letter) VALUES (?, ?, ?)",
                    {id, text(group), text(letter)});
     }
+    for (const auto& [group, range] : chart.heights) {
+        change.run("INSERT INTO chart_height (chart_id, group_name, from_mm, to_mm) VALUES (?, ?, ?, ?)",
+                   {id, text(group), range.from.in_mm(), range.to.in_mm()});
+    }
     for (std::size_t i = 0; i < chart.cups.size(); ++i) {
         change.run("INSERT INTO cup_row (chart_id, position, letter, difference_mm) VALUES (?, ?, ?, ?)",
                    {id, static_cast<int>(i), text(chart.cups[i].letter), chart.cups[i].difference.in_mm()});
@@ -141,7 +150,7 @@ Result<bool> Notebook::replace_chart(Id id, const SizeChart& chart)
 {
     Change change{*this, tr_("size chart changed")};
     change.run("DELETE FROM chart_value WHERE size_id IN (SELECT id FROM chart_size WHERE chart_id = ?)", {id});
-    for (const char* table : {"chart_size", "chart_cup", "cup_row", "chart_view"})
+    for (const char* table : {"chart_size", "chart_cup", "cup_row", "chart_view", "chart_height"})
         change.run(QString{"DELETE FROM %1 WHERE chart_id = ?"}.arg(QLatin1String{table}), {id});
     change.run(
         "UPDATE chart SET name = ?, maker = ?, cups_by = ?, height_from_mm = ?, height_to_mm = ?, allowance_mm = "

@@ -127,10 +127,21 @@ QStringList from_4()
     return out;
 }
 
+// The hollow of the back, heights of a chart's groups, and whether a pattern was said to be as it is meant.
+QStringList from_5()
+{
+    return {
+        "ALTER TABLE body_set ADD COLUMN hollow TEXT NOT NULL DEFAULT ''",
+        "ALTER TABLE plan ADD COLUMN as_drawn INTEGER NOT NULL DEFAULT 0",
+        "CREATE TABLE chart_height (id INTEGER PRIMARY KEY, chart_id INTEGER NOT NULL REFERENCES chart(id) "
+        "DEFERRABLE INITIALLY DEFERRED, group_name TEXT NOT NULL, from_mm REAL NOT NULL, to_mm REAL NOT NULL)"};
+}
+
 }  // namespace
 
 QStringList migration_from(int version)
 {
+    if (version == 5) return from_5();
     if (version == 4) return from_4();
     if (version == 3) return from_3();
     if (version == 2) return from_2();

@@ -15,7 +15,8 @@ QString column_of(PlanFor what)
     return what.what == PlanFor::What::Pattern ? QString{"pattern_id"} : QString{"chart_id"};
 }
 
-const QStringList plan_columns{"chart_group", "garment", "roomy", "knit", "stretch", "seated", "school"};
+const QStringList plan_columns{"chart_group", "garment", "roomy",  "knit",
+                               "stretch",     "seated",  "school", "as_drawn"};
 
 constexpr std::array<const char*, 3> side_words{"both", "right", "left"};
 
@@ -39,7 +40,8 @@ QVariantList values_of(const Plan& plan)
             plan.cloth.knit,
             plan.cloth.stretch,
             wish.seated,
-            wish.school ? word(school_keys, *wish.school) : QString{""}};
+            wish.school ? word(school_keys, *wish.school) : QString{""},
+            plan.as_drawn};
 }
 
 QString key(AdjustmentKind kind)
@@ -139,6 +141,7 @@ Plan Notebook::plan(Id wearer, PlanFor what) const
         out.choosing.school = from_word<School>(school_keys, head.value(6));
         if (!out.choosing.school) leave_out(tr_("how a plan's size is chosen"), head.value(6));
     }
+    out.as_drawn = head.value(7).toInt() != 0;
     for (const auto& kept : decisions(*id)) out.put(kept.decision);
     auto wishes = ask(connection_, "SELECT measure, ease_mm FROM ease_wish WHERE plan_id = ?", {*id});
     while (wishes.next()) {
@@ -236,7 +239,7 @@ Result<bool> Notebook::save_plan(Id wearer, PlanFor what, const Plan& plan, cons
             change.run("UPDATE plan SET " + sets.join(", ") + " WHERE id = ?", values + QVariantList{*id});
     } else {
         id = change.insert("INSERT INTO plan (" + plan_columns.join(", ") + ", wearer_id, " + column_of(what) +
-                               ") VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)",
+                               ") VALUES (?" + QString{", ?"}.repeated(plan_columns.size() + 1) + ")",
                            now + QVariantList{wearer, what.id});
     }
     write_sizes(change, *id, old, plan, fresh);

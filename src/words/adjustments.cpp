@@ -35,6 +35,7 @@ QString adjustment_name(AdjustmentKind k)
         case AdjustmentKind::ShoulderSlope: return t("Shoulder slope");
         case AdjustmentKind::BallOfShoulder: return t("Ball of the shoulder");
         case AdjustmentKind::NeckForward: return t("Neck forward or back");
+        case AdjustmentKind::NeckSize: return t("Neckline round the neck");
         case AdjustmentKind::RoundBack: return t("High round back");
         case AdjustmentKind::ArmholeDepth: return t("Armhole depth");
         case AdjustmentKind::BustDepth: return t("Bust depth");
@@ -44,11 +45,14 @@ QString adjustment_name(AdjustmentKind k)
         case AdjustmentKind::WidthAtWaist: return t("Width at the waist");
         case AdjustmentKind::WidthAtHip: return t("Width at the hip");
         case AdjustmentKind::UnderarmWidth: return t("Width at the underarm");
+        case AdjustmentKind::BustSpan: return t("Bust points apart");
         case AdjustmentKind::Bust: return t("Bust");
+        case AdjustmentKind::BustLength: return t("Length over the bust");
         case AdjustmentKind::KnitDart: return t("Armhole dart for a knit");
         case AdjustmentKind::NeckGape: return t("Gaping neckline");
         case AdjustmentKind::ArmholeGape: return t("Gaping armhole");
         case AdjustmentKind::AcrossFront: return t("Across front");
+        case AdjustmentKind::AcrossBack: return t("Broad or narrow back");
         case AdjustmentKind::BackArmhole: return t("Long back armhole");
         case AdjustmentKind::DartMoved: return t("Bust dart moved");
         case AdjustmentKind::UpperArm: return t("Upper arm");
@@ -72,6 +76,7 @@ QString amount_meaning(AdjustmentKind k)
         case AdjustmentKind::ShoulderSlope: return t("square to the seam; + adds paper");
         case AdjustmentKind::BallOfShoulder: return t("at the tip; + forward, − back");
         case AdjustmentKind::NeckForward: return t("at the neck; + forward, − back");
+        case AdjustmentKind::NeckSize: return t("all round, closed");
         case AdjustmentKind::RoundBack: return t("at centre back");
         case AdjustmentKind::ArmholeDepth: return t("+ deeper; front and back alike");
         case AdjustmentKind::BustDepth: return t("+ lower");
@@ -81,11 +86,14 @@ QString amount_meaning(AdjustmentKind k)
         case AdjustmentKind::WidthAtWaist:
         case AdjustmentKind::WidthAtHip: return t("all round, a quarter at each side seam");
         case AdjustmentKind::UnderarmWidth: return t("all round, nothing at the waist");
+        case AdjustmentKind::BustSpan: return t("on each side; + further apart");
         case AdjustmentKind::Bust: return t("on each half front");
+        case AdjustmentKind::BustLength: return t("at centre front, nothing at the side");
         case AdjustmentKind::KnitDart: return t("pinched, one fold layer");
         case AdjustmentKind::NeckGape:
         case AdjustmentKind::ArmholeGape: return t("pinched out at the edge");
         case AdjustmentKind::AcrossFront: return t("each side; − takes off, + adds");
+        case AdjustmentKind::AcrossBack: return t("each side, half-way down the armhole");
         case AdjustmentKind::BackArmhole: return t("overlapped at the armhole");
         case AdjustmentKind::DartMoved: return t("of its mouth; empty: all of it");
         case AdjustmentKind::UpperArm: return t("at the bicep line");
@@ -139,6 +147,10 @@ QString method_name(AdjustmentKind kind, std::size_t method)
     if (key == "dart_only") return t("Dart only");
     if (key == "cap_kept") return t("Cap kept");
     if (key == "split_through") return t("Split through");
+    if (key == "lower") return t("Cut lower all round");
+    if (key == "wider") return t("Out along the shoulders");
+    if (key == "shoulder_eased") return t("Shoulder eased");
+    if (key == "shoulder_darted") return t("Shoulder dart");
     return QString::fromUtf8(key.data(), static_cast<qsizetype>(key.size()));
 }
 
@@ -189,6 +201,12 @@ QString method_cost(AdjustmentKind kind, std::size_t method)
     if (key == "dart_only")
         return t("The front armhole gets shorter by the dart: the cap follows. Small amounts.");
     if (key == "cap_kept") return t("The cap keeps its length and gets lower; the hem stays.");
+    if (key == "lower") return t("The same at the centres and along the shoulders; a little goes a long way.");
+    if (key == "wider") return t("The centres stay; both shoulders are shorter at the neck.");
+    if (key == "shoulder_eased")
+        return t(
+            "For a broad back: the longer back shoulder is eased to the front. A narrow back keeps its length.");
+    if (key == "shoulder_darted") return t("For a broad back: the longer shoulder is taken in a small dart.");
     if (key == "split_through")
         return t("Hem and cap grow too; the cap's extra is eased, gathered, or the armhole lowered.");
     return {};
@@ -225,10 +243,41 @@ QString limit_advice(AdjustmentKind kind)
                 "More would bare the armhole. Take another size for the frame, or look at the shoulder length.");
         case AdjustmentKind::BackArmhole:
             return t("More is a round back, or a shoulder too square: look there first.");
+        case AdjustmentKind::NeckSize:
+            return t("Take another size for the frame: its neck is drafted with its shoulders.");
+        case AdjustmentKind::BustSpan:
+            return t("Look on a toile where the bust points are before the seam is moved that far.");
+        case AdjustmentKind::BustLength:
+            return t("Look first whether the bust wants more room: it gives length by itself.");
+        case AdjustmentKind::AcrossBack:
+            return t("Take another size for the frame, or make a toile of the back first.");
         case AdjustmentKind::UpperArm: return t("Take the next size's sleeve, and lower the armhole to it.");
         case AdjustmentKind::CapForward: return t("More would show. Look at the shoulder seam on a toile.");
         default: return t("Take another size, or make a toile first.");
     }
+}
+
+QString caution(const Caution& c, AdjustmentKind kind, Unit unit)
+{
+    const Unit u = paper_unit(unit);
+    const QString given = amount(abs(c.given), u);
+    const QString most = amount(abs(c.most), u);
+    switch (c.kind) {
+        case CautionKind::Amount:
+            return t("%1 is more than is usual here (%2). %3 A toile first shows it.")
+                .arg(given, most, limit_advice(kind));
+        case CautionKind::FrontAndBackUnlike:
+            return t("One piece gets %1 more than the other; %2 is usual. A toile first shows it.")
+                .arg(given, most);
+        case CautionKind::SideEased:
+            return t("%1 is eased into the side seam, and cloth eases %2 well. Sew the dart, or try it on a "
+                     "toile.")
+                .arg(given, most);
+        case CautionKind::ShoulderEased:
+            return t("%1 is eased at the shoulder, and cloth eases %2 well. Overlap less, or cut nearer the neck.")
+                .arg(given, most);
+    }
+    return {};
 }
 
 QString change_name(GarmentMeasure m)

@@ -14,15 +14,28 @@ QString accepted_text(const PlanLine& l)
     if (l.amount == Length{} && l.kind == AdjustmentKind::DartMoved) return t("accepted: all of it");
     if (l.amount == Length{} && zero_works(adjustment(l.kind), l.method))
         return t("on the toile first; then type the pinch");
+    if (!l.cautions.empty()) return t("accepted: more than is usual");
     return l.own_amount ? t("accepted with your amount") : t("accepted");
+}
+
+QString left_text(const Proposal& p, Unit u)
+{
+    switch (p.leave()) {
+        case Leave::TooSmall: return t("less than anybody sews (%1): leave it").arg(number(p.least, u));
+        case Leave::EaseHolds: return t("the ease as designed holds it: leave it");
+        case Leave::SignFirst: return t("look for its sign on a toile first");
+        case Leave::AnswerFirst: return t("answer %1 first").arg(adjustment_name(*p.after));
+        case Leave::Noise:
+        case Leave::No: break;
+    }
+    return t("inside measuring noise ±%1: leave it").arg(number(p.spread, u));
 }
 
 QString unknown_text(const PlanLine& l)
 {
     const auto& entry = adjustment(l.kind);
     if (l.noted) return t("noted in the posture; type the pinch");
-    if (entry.zone == Zone::Frame || l.kind == AdjustmentKind::ArmholeDepth || entry.least == Length{})
-        return t("from a toile; add it by hand");
+    if (!entry.propose && l.kind != AdjustmentKind::HemGivenBack) return t("from a toile; add it by hand");
     return l.kind == AdjustmentKind::HemGivenBack ? t("the length has not changed")
                                                   : t("not measured; add it by hand");
 }
@@ -40,8 +53,7 @@ QString state_text(const PlanLine& l, Unit u)
 {
     switch (l.state) {
         case LineState::Proposed: return t("proposed: accept it or leave it");
-        case LineState::LeaveIt:
-            return t("inside measuring noise ±%1: leave it").arg(number(l.proposal->spread, u));
+        case LineState::LeaveIt: return left_text(*l.proposal, u);
         case LineState::Accepted: return accepted_text(l);
         case LineState::Declined: return t("left as bought");
         case LineState::NothingKnown: return unknown_text(l);

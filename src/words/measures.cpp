@@ -113,6 +113,12 @@ constexpr MeasureWords all_words[] = {
      QT_TRANSLATE_NOOP("words",
                        "Half-way down the armhole, from the crease of one arm to the other. Arms hang, do not "
                        "pull the shoulders back.")},
+    {Measure::ArmholeDepth, QT_TRANSLATE_NOOP("words", "Nape to underarm"),
+     QT_TRANSLATE_NOOP("words", "armhole depth, scye depth in ISO 8559-1"),
+     QT_TRANSLATE_NOOP(
+         "words",
+         "From the bone at the nape straight down the spine to the level of the underarms. A ruler or a sheet of "
+         "paper held under both arms shows the level.")},
     {Measure::BackWaistLength, QT_TRANSLATE_NOOP("words", "Back waist length"),
      QT_TRANSLATE_NOOP("words", "back neck point to waist, ISO 8559-1"),
      QT_TRANSLATE_NOOP("words",

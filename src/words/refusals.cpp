@@ -191,11 +191,6 @@ QString refusal(const Refusal& r, Unit u)
             return t("The cap would have to be %1 long to fit the armhole: with these widths it can be %2 to %3. "
                      "Change the bicep width, the cap height or the cap ease.")
                 .arg(given, low, high);
-        case Why::EaseTooLarge:
-            return t("The dart would be %1 wide, and cloth eases %2 at most into a side seam. Sew the dart, or "
-                     "take "
-                     "less.")
-                .arg(given, high);
         case Why::NeedsBustPoint:
             return t(
                 "No bust point is marked on the front, and this turns the paper about it. Mark it on the "
@@ -207,12 +202,18 @@ QString refusal(const Refusal& r, Unit u)
                      "smaller size.")
                 .arg(low);
         case Why::DartAlreadyThere: return t("The dart lies there already. Choose another place for it.");
-        case Why::BeyondTwoCups:
-            return t("%1 is more than two cups, more than one slash carries (%2 on each half front). Use two "
-                     "slashes (to %3), or take another size.")
-                .arg(given, low, high);
         case Why::NeedsPanels:
             return t("This way is for a front of two panels; this front is one piece. Take another way.");
+        case Why::PaperCrosses:
+            return t("With %1 the outline would cross itself, or an edge come to nothing. %2 is the most this "
+                     "paper carries "
+                     "here: take that, or another way.")
+                .arg(amount(r.given, u, true), amount(r.given > Length{} ? r.high : r.low, u, true));
+        case Why::PatternDoubted:
+            return t(
+                "Paper and chart can hardly belong together: nothing is proposed from them. Look at the question "
+                "on top of "
+                "the plan, or type an amount of your own.");
         case Why::NeedsElbow:
             return t(
                 "The sleeve has no elbow line, so there is no length below it to change. Use the length "

@@ -65,6 +65,20 @@ QString step_title(const Step& s, Unit unit)
         case StepKind::StraightenFold: return t("Carry the fold on straight");
         case StepKind::DrawNeckDart: return t("Draw a neck dart %1 wide").arg(a);
         case StepKind::EaseNeck: return t("Ease %1 of the neckline").arg(a);
+        case StepKind::MarkNeckRound:
+            return more ? t("Mark %1 below the neckline all round").arg(a)
+                        : t("Mark %1 above the neckline all round").arg(a);
+        case StepKind::MarkNeckAlong:
+            return more ? t("Mark %1 out along the shoulder").arg(a) : t("Mark %1 in along the shoulder").arg(a);
+        case StepKind::RedrawNeckline: return t("Redraw the neckline through the marks");
+        case StepKind::CutToShoulder: return t("Cut to the shoulder, not through");
+        case StepKind::SwingCorner: return t("Swing the corner in until it overlaps %1").arg(a);
+        case StepKind::DrawShoulderDart: return t("Draw a shoulder dart %1 wide").arg(a);
+        case StepKind::DrawBustLevel: return t("Draw across through the bust point");
+        case StepKind::MarkTipAcross:
+            return more ? t("Mark %1 further out than the bust point").arg(a)
+                        : t("Mark %1 further in than the bust point").arg(a);
+        case StepKind::RedrawAimed: return t("Aim the darts at the new bust point");
         // lengths of a bodice
         case StepKind::DrawAcross:
             return more ? t("Draw the across line") : t("Draw the across line and one %1 below").arg(a);

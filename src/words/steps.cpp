@@ -141,6 +141,36 @@ QString step_detail(const Step& s, Unit unit)
             return t(
                 "The neckline is longer than before by that: ease it into collar or facing, or draw those "
                 "longer.");
+        case StepKind::MarkNeckRound:
+            return t(
+                "From the old line straight into the paper: at the centre along it, at the neck point along the "
+                "shoulder, and at two places between.");
+        case StepKind::MarkNeckAlong:
+            return t("From the neck point, on the shoulder's stitching line. The centre stays.");
+        case StepKind::RedrawNeckline:
+            return t(
+                "As it curved before, square to the centre and to the shoulder. Lay front to back at the shoulder "
+                "first; collar, stand or facing get the new length.");
+        case StepKind::CutToShoulder:
+            return t("From the armhole in and up; leave a paper hinge on the shoulder seam.");
+        case StepKind::SwingCorner:
+            return t("Turn the corner about the hinge; measure the overlap where the cut turns the corner.");
+        case StepKind::DrawShoulderDart:
+            return t("In the middle of the shoulder's outer half, %1 long, square to the seam. Fold it shut "
+                     "before the "
+                     "shoulder is drawn.")
+                .arg(place);
+        case StepKind::DrawBustLevel:
+            return t("On centre front %1 below the neckline, square to it as far as the bust point, then through "
+                     "the "
+                     "middle of the side dart to the side seam.")
+                .arg(place);
+        case StepKind::MarkTipAcross: return t("Square to the grain from the bust point. Mouths and seams stay.");
+        case StepKind::RedrawAimed:
+            return t(
+                "Each tip as far out or in as the bust point went; straight legs to the old mouth, equally long. "
+                "Fold "
+                "each dart shut before its seam is drawn.");
         case StepKind::DrawAcross:
             return more ? t("Square to the centre, %1 below the shoulder tip, from the centre to the armhole.")
                               .arg(place)

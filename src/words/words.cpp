@@ -207,10 +207,13 @@ QString cup_text(const Cup& own, const SizeChart& chart, const std::optional<Len
     if (above_underbust && own.by == CupBy::HighBust && !own.makers)
         out += " " + t("By underbust, as shops count: %1.").arg(text(cup_by_underbust(*above_underbust)));
     if (const auto drafted = drafted_cup(chart)) {
-        out +=
-            " " + (*drafted == own.letter
-                       ? t("The pattern is drafted for %1 too.").arg(text(*drafted))
-                       : t("The pattern is drafted for %1: the bust is adjusted on paper.").arg(text(*drafted)));
+        const QString cup = text(drafted->letter);
+        if (drafted->assumed)
+            out += " " + t("The chart states no cup: %1 is assumed, as most are drafted.").arg(cup);
+        else if (drafted->letter == own.letter)
+            out += " " + t("The pattern is drafted for %1 too.").arg(cup);
+        else
+            out += " " + t("The pattern is drafted for %1: the bust is adjusted on paper.").arg(cup);
     }
     return out;
 }

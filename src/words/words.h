@@ -31,6 +31,8 @@ namespace sartorum::words {
 [[nodiscard]] QString method_name(AdjustmentKind, std::size_t method);
 [[nodiscard]] QString method_cost(AdjustmentKind, std::size_t method);
 [[nodiscard]] QString limit_advice(AdjustmentKind);  // what to do instead of more
+// More than is usual: how much is, and what else to do; a toile first.
+[[nodiscard]] QString caution(const Caution&, AdjustmentKind, Unit);
 [[nodiscard]] QString change_name(GarmentMeasure);
 [[nodiscard]] QString finished_name(GarmentMeasure);
 // A knock-on told link by link: cause, what it changed, what follows and whether it is answered.

@@ -61,15 +61,30 @@ private slots:
         const auto p = graded_skirt();
         Plan plan = plan_in_sizes("12", "12");
         plan.decide({AdjustmentKind::WaistToHip, Answer::Accepted, {}});
-        auto c = *compute(p, chart_of(p), body(720, 960, 228.6, 600), plan);
+        BodySet no_wish = body(720, 960, 228.6, 600);
+        no_wish.readings.erase(Measure::SkirtLength);
+        auto c = *compute(p, chart_of(p), no_wish, plan);
         QCOMPARE(line(c, AdjustmentKind::HemGivenBack).state, LineState::Proposed);
         plan.decide({AdjustmentKind::HemGivenBack, Answer::Accepted, {}});
-        c = *compute(p, chart_of(p), body(720, 960, 228.6, 600), plan);
+        c = *compute(p, chart_of(p), no_wish, plan);
         QVERIFY(is_near(c.altered_flat.of(GarmentMeasure::Side), c.traced_flat.of(GarmentMeasure::Side),
                         Length::mm(0.01)));
-        plan.decide({AdjustmentKind::FinishedLength, Answer::Accepted, {}});
-        c = *compute(p, chart_of(p), body(720, 960, 228.6, 655), plan);
-        QVERIFY(is_near(c.altered_flat.of(GarmentMeasure::Side), Length::mm(655), Length::mm(0.02)));
+    }
+    void a_wished_length_comes_out_as_wished_whatever_else_is_taken()
+    {
+        const auto p = graded_skirt();
+        for (const auto& hem :
+             {std::optional<Answer>{}, std::optional{Answer::Accepted}, std::optional{Answer::Declined}}) {
+            for (const auto& own : {std::optional<Length>{}, std::optional{Length::mm(-12)}}) {
+                Plan plan = plan_in_sizes("12", "12");
+                plan.decide({AdjustmentKind::WaistToHip, Answer::Accepted, {}});
+                plan.decide({AdjustmentKind::WidthAtHip, Answer::Accepted, Length::mm(34)});
+                if (hem) plan.decide({AdjustmentKind::HemGivenBack, *hem, own});
+                plan.decide({AdjustmentKind::FinishedLength, Answer::Accepted, {}});
+                const auto c = *compute(p, chart_of(p), body(720, 960, 228.6, 655), plan);
+                QVERIFY(is_near(c.altered_flat.of(GarmentMeasure::Side), Length::mm(655), Length::mm(0.05)));
+            }
+        }
     }
     void her_own_amount_wins_and_a_declined_one_is_left_out()
     {
@@ -83,11 +98,28 @@ private slots:
         QCOMPARE(line(c, AdjustmentKind::WaistToHip).state, LineState::Declined);
         QCOMPARE(line(c, AdjustmentKind::WaistToHip).steps, std::size_t{0});
     }
+    void more_than_is_usual_is_done_and_said()
+    {
+        const auto p = graded_skirt();
+        Plan plan = plan_in_sizes("12", "12");
+        for (const auto& [mm, unusual] : {std::pair{49.0, false}, {80.0, true}, {150.0, true}}) {
+            plan.decide({AdjustmentKind::WaistToHip, Answer::Accepted, Length::mm(mm)});
+            const auto c = *compute(p, chart_of(p), body(720, 960, 203.2, 600), plan);
+            const auto l = line(c, AdjustmentKind::WaistToHip);
+            QCOMPARE(l.state, LineState::Accepted);
+            QVERIFY(is_near(
+                c.altered_flat.of(GarmentMeasure::WaistToHip) - c.traced_flat.of(GarmentMeasure::WaistToHip),
+                Length::mm(mm), Length::mm(0.01)));
+            QCOMPARE(l.cautions.size(), std::size_t{unusual ? 1U : 0U});
+            if (unusual)
+                QVERIFY(l.cautions[0].kind == CautionKind::Amount && abs(l.cautions[0].most) == Length::mm(50));
+        }
+    }
     void an_amount_the_paper_cannot_carry_leaves_the_rest_of_the_plan_standing()
     {
         const auto p = graded_skirt();
         Plan plan = plan_in_sizes("12", "14");
-        plan.decide({AdjustmentKind::WaistToHip, Answer::Accepted, Length::mm(80)});
+        plan.decide({AdjustmentKind::WaistToHip, Answer::Accepted, Length::mm(-190)});
         plan.decide({AdjustmentKind::WidthAtHip, Answer::Accepted, Length::mm(12)});
         const auto c = *compute(p, chart_of(p), body(720, 960, 228.6, 600), plan);
         QCOMPARE(line(c, AdjustmentKind::WaistToHip).state, LineState::Refused);
@@ -111,7 +143,9 @@ private slots:
             plan.decide({AdjustmentKind::WidthAtHip, Answer::Accepted, amount(80)});
             plan.decide({AdjustmentKind::HemGivenBack, Answer::Accepted, {}});
             plan.decide({AdjustmentKind::FinishedLength, Answer::Accepted, amount(150)});
-            const auto c = *compute(p, chart, body(720, 960, 203, 600), plan);
+            BodySet no_wish = body(720, 960, 203, 600);
+            no_wish.readings.erase(Measure::SkirtLength);
+            const auto c = *compute(p, chart, no_wish, plan);
             for (const auto& l : c.lines) applied += l.state == LineState::Accepted;
             for (const auto& walk : c.checks.walks) {
                 QVERIFY2(walk.holds,

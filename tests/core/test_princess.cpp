@@ -283,7 +283,7 @@ private slots:
     void two_slashes_share_the_amount()
     {
         const auto g = bodice(princess(plain_bodice()));
-        QCOMPARE(fuller(g, 36).error().why, Why::BeyondTwoCups);
+        QVERIFY(fuller(g, 36).has_value());
         const auto two = fuller(g, 36, BustMethod::TwoSlashes);
         QVERIFY(two.has_value());
         const auto gained = measure_flat(two->garment.pieces).of(GarmentMeasure::Bust) -
@@ -304,7 +304,7 @@ private slots:
         QVERIFY(close((*after.bust_point - *front_of(g).bust_point)[Geom::Y], -12, 1e-9));
         for (const auto role : {EdgeRole::Armhole, EdgeRole::Side, EdgeRole::Waist})
             QVERIFY(close(mm_of(after, role), mm_of(front_of(g), role), 0.6));
-        QCOMPARE(entry.apply(g, same(30, way(BustDepthMethod::ReAim))).error().why, Why::AmountTooLarge);
+        QVERIFY(usual_amounts(entry, way(BustDepthMethod::ReAim)).most < Length::mm(30));
     }
     void ways_that_need_a_front_in_one_piece_are_not_offered()
     {

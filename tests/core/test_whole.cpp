@@ -109,7 +109,9 @@ private slots:
             if (cap->state == LineState::Refused || (!cap->proposal && !c->checks.cap->holds)) continue;
             ++seen;
             const double off = cap_ease(*c) - f.sleeve.cap_ease.in_mm();
-            QVERIFY2(std::abs(off) <= 1.0, qPrintable(QString{"%1: off by %2"}.arg(i).arg(off)));
+            // From 3 mm on the cap follows; less its ease takes up.
+            QVERIFY2(std::abs(off) <= (cap->proposal ? 1.0 : 3.0),
+                     qPrintable(QString{"%1: off by %2"}.arg(i).arg(off)));
             for (const auto& w : c->checks.walks)
                 QVERIFY2(w.holds,
                          qPrintable(QString{"%1: %2 %3"}.arg(i).arg(w.seam.c_str()).arg(w.difference.in_mm())));

@@ -46,7 +46,7 @@ private slots:
             QCOMPARE(d.window->current(), Station::Plan);
             d.click("accept_all");
             QVERIFY(d.line(AdjustmentKind::WaistToHip).state == LineState::Accepted);
-            QVERIFY(d.line(AdjustmentKind::HemGivenBack).state == LineState::Accepted);
+            QVERIFY(d.line(AdjustmentKind::FinishedLength).state == LineState::Accepted);
             QVERIFY(d.line(AdjustmentKind::WidthAtWaist).state == LineState::LeaveIt);
             d.click("accept_width_at_hip");  // leave it after all
             QVERIFY(d.line(AdjustmentKind::WidthAtHip).state == LineState::Declined);

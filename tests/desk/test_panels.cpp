@@ -138,7 +138,8 @@ private slots:
         d.window->go_to(Station::Plan);
         d.room->decide(Bust, Answer::Accepted, Length::mm(34));
         d.settle();
-        QCOMPARE(d.line(Bust).state, LineState::Refused);
+        QCOMPARE(d.line(Bust).state, LineState::Accepted);
+        QCOMPARE(d.line(Bust).cautions.size(), std::size_t{1});
         beside(d, 1);
         d.click("bust_two_slashes");
         d.settle();

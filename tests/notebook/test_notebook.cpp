@@ -315,6 +315,54 @@ private slots:
         QVERIFY(*book->redo());
         QVERIFY(!*book->redo());
     }
+    void a_notebook_of_the_fifth_version_opens_with_equal_values_and_its_undo()  // N-01, N-03, N-09
+    {
+        const QString path = at("fifth.sartorum");
+        QVERIFY(QFile::copy(QString{SARTORUM_SOURCE_DIR} + "/tests/notebook/fixtures/version-5.sartorum", path));
+        QVERIFY(QFile::setPermissions(path, QFile::ReadOwner | QFile::WriteOwner));
+        auto opened = Notebook::open(path);
+        QVERIFY(opened.has_value());
+        const auto& book = *opened;
+        const auto table = book->table();
+        BodySet body = *book->body(*table.set);
+        QCOMPARE(body.readings.at(Measure::Waist)[1].in_mm(), 849.0);
+        QVERIFY(body.posture.slope == SlopeSeen::Square && body.posture.hollow == Hollow::Unsaid);
+        const auto plan = [&] { return book->plan(*table.wearer, PlanFor::pattern(1)); };
+        QVERIFY(!plan().as_drawn && plan().decisions.size() == 1);
+        QVERIFY(book->chart(1)->heights.empty() && book->chart(1)->drafted_cup.at("") == "B");
+        // What was undone before the new version is done again after it; and all the way back.
+        QVERIFY(*book->redo());
+        QCOMPARE(plan().decision(AdjustmentKind::ShoulderSlope)->back()->in_mm(), -4.0);
+        // It takes what is new; undone, it stands as before.
+        body.posture.hollow = Hollow::Seen;
+        QVERIFY(book->set_circumstances(*table.set, body));
+        Plan said = plan();
+        said.as_drawn = true;
+        QVERIFY(book->save_plan(*table.wearer, PlanFor::pattern(1), said, "as drawn"));
+        QVERIFY(book->body(*table.set)->posture.hollow == Hollow::Seen && plan().as_drawn);
+        QVERIFY(*book->undo() && *book->undo());
+        QVERIFY(book->body(*table.set)->posture.hollow == Hollow::Unsaid && !plan().as_drawn);
+        while (*book->undo()) {
+        }
+        QVERIFY(book->wearers().empty() && book->patterns().empty());
+        while (*book->redo()) {
+        }
+        QVERIFY(plan().as_drawn && book->body(*table.set)->posture.hollow == Hollow::Seen);
+    }
+    void heights_of_a_charts_groups_are_kept()
+    {
+        auto book = std::move(*Notebook::open(at("heights.sartorum")));
+        SizeChart chart{"Chart", "Nobody", {}};
+        for (const char* group : {"short", "tall"}) {
+            for (int i = 0; i < 2; ++i)
+                chart.sizes.push_back(
+                    {std::to_string(12 + 2 * i), {{Measure::Bust, Length::mm(880 + 40 * i)}}, 0, group});
+        }
+        chart.heights = {{"short", {Length::mm(1520), Length::mm(1600)}},
+                         {"tall", {Length::mm(1680), Length::mm(1780)}}};
+        const Id id = *book->add_chart(chart);
+        QVERIFY(book->chart(id)->heights == chart.heights);
+    }
     void amounts_by_place_face_and_side_and_parts_of_their_own_are_kept()  // N-18
     {
         auto book = std::move(*Notebook::open(at("amounts.sartorum")));

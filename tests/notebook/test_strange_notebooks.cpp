@@ -296,7 +296,8 @@ private slots:
                 case 0: return (void)*book->add_wearer(QString{"W%1 'é'"}.arg(i), {2026, 1, 1 + one_of(28)});
                 case 1: return (void)*book->add_set(wearer, {2026, 2, 1 + one_of(28)});
                 case 2: {
-                    const auto& f = all_measures[static_cast<std::size_t>(one_of(37))];
+                    const auto& f =
+                        all_measures[static_cast<std::size_t>(one_of(static_cast<int>(all_measures.size())))];
                     std::vector<Length> readings;
                     for (int k = one_of(4); k > 0; --k) readings.push_back(mm(f.least.in_mm(), f.most.in_mm()));
                     return (void)*book->set_readings(set, f.measure, readings,

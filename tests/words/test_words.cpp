@@ -2,6 +2,7 @@
 #include <QTest>
 #include <set>
 
+#include "core/alter/ball_of_shoulder.h"
 #include "princess_fronts.h"
 #include "tests.h"
 #include "words/lines.h"
@@ -170,8 +171,8 @@ private slots:
     void limits_say_what_to_do_instead()
     {
         const auto g = bodice(plain_bodice());
-        const auto r = adjustment(AdjustmentKind::BallOfShoulder).apply(g, Length::mm(20)).error();
-        const QString text = words::refusal(r, Unit::Inch);
+        const Caution much{CautionKind::Amount, Length::mm(20), shoulder_forward_limit};
+        const QString text = words::caution(much, AdjustmentKind::BallOfShoulder, Unit::Inch);
         QVERIFY2(text.contains("show from the front"), qPrintable(text));
         QVERIFY2(text.contains("½ in"), qPrintable(text));
         QVERIFY(words::refusal(adjustment(AdjustmentKind::RoundBack).apply(g, Dose{Length::mm(9), 0}).error(),
@@ -185,9 +186,9 @@ private slots:
         QVERIFY(words::refusal(r, Unit::Centimetre).contains("30.0 cm to 250.0 cm"));
         QVERIFY(words::refusal(r, Unit::Inch).contains("in"));
         const auto amount =
-            adjustment(AdjustmentKind::WaistToHip).apply({graded_skirt().sizes[0].pieces, {}}, Length::mm(80));
-        QVERIFY(words::refusal(amount.error(), Unit::Centimetre).contains("+8.0 cm"));
-        QVERIFY(words::refusal(amount.error(), Unit::Centimetre).contains("+5.0 cm"));
+            adjustment(AdjustmentKind::WaistToHip).apply({graded_skirt().sizes[0].pieces, {}}, Length::mm(700));
+        QVERIFY(words::refusal(amount.error(), Unit::Centimetre).contains("+70.0 cm"));
+        QVERIFY(words::refusal(amount.error(), Unit::Centimetre).contains("+60.0 cm"));
     }
     void every_step_says_what_to_do_and_how()
     {

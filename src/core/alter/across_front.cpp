@@ -2,6 +2,8 @@
 
 #include <algorithm>
 
+#include "core/alter/propose.h"
+#include "core/alter/serves.h"
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
 #include "core/paper/dart_redraw.h"
@@ -21,11 +23,7 @@ Curve bowed(const Curve& c, double at, double until, Point by)
 
 Outcome<Applied> alter_across_front(const Garment& garment, const Dose& dose)
 {
-    if (dose.front == Length{}) return refuse(Why::AmountZero, "across_front");
-    if (dose.front < across_front_least || dose.front > across_front_most) {
-        return refuse_amount(Why::AmountTooLarge, "across_front", dose.front, across_front_least,
-                             across_front_most);
-    }
+    if (const auto ok = some_amount(dose.front, "across_front"); !ok) return tl::make_unexpected(ok.error());
     Applied out{garment, {}};
     Piece& front = *find_piece(out.garment.pieces, PieceRole::Front);
     const std::size_t hole = *edge_index(front, EdgeRole::Armhole);
@@ -55,26 +53,33 @@ Outcome<Applied> alter_across_front(const Garment& garment, const Dose& dose)
 
 namespace {
 
-constexpr Length across_front_ease = Length::inches(1);  // in all, woven and fitted
+constexpr Length most_front_ease = Length::inches(1);  // in all: common practice
 
-// Half: across front and its ease, an inch in all for woven cloth; only where the pattern is narrower.
+// Half of it, less what the shoulder length did at this level already: against the chart where it prints the
+// measure; else against the paper, which may be wider by up to half the ease. A cut-in, dropped or raglan armhole
+// is the designer's.
 std::optional<Proposal> propose_across_front(const FittingState& s)
 {
     const auto taken = s.body.taken(Measure::AcrossFront);
     const Piece& front = front_of(s.now);
     const auto across = guide(front, GuideKind::Across);
     if (!taken || !across) return std::nullopt;
-    const auto printed = s.chart.body(s.sizes.frame, Measure::AcrossFront);
-    if (printed)
-        return Proposal{(taken->value - *printed) / 2.0, taken->spread / 2.0, taken->value, *printed,
-                        Against::Chart};
+    if (auto p = against_chart(s, Measure::AcrossFront, s.sizes.frame)) {
+        p->already = s.of(AdjustmentKind::ShoulderLength) * 2.0;
+        p->amount = (p->amount - p->already) / 2.0;
+        p->spread = p->spread / 2.0;
+        return p;
+    }
     const auto wish = s.ease.find(Measure::AcrossFront);
-    const Length ease = wish != s.ease.end() ? wish->second : s.cloth.knit ? Length{} : across_front_ease;
-    const Length wanted = (taken->value + ease) / 2.0;
+    if (wish == s.ease.end() && !shoulder_at_tip(s.now)) return std::nullopt;
     const Length given = Length::mm(across->b[Geom::X] - across->a[Geom::X]);
-    // Wider than needed is a style; tighter than needed pulls.
-    if (given > wanted && wish == s.ease.end()) return std::nullopt;
-    return Proposal{wanted - given, taken->spread / 2.0, wanted, given, Against::Pattern};
+    const Length half = taken->value / 2.0;
+    const Length most = most_front_ease / 2.0;
+    const Length wanted = wish != s.ease.end() ? half + wish->second / 2.0 : std::clamp(given, half, half + most);
+    if (abs(wanted - given) < to_the_eye) return std::nullopt;
+    Proposal out{wanted - given, taken->spread / 2.0, wanted, given, Against::Pattern};
+    out.least = least_on_seam;
+    return out;
 }
 
 }  // namespace

@@ -9,7 +9,7 @@
 #include "core/alter/applied.h"
 #include "core/body/body_set.h"
 #include "core/chart/ease.h"
-#include "core/chart/size_chart.h"
+#include "core/chart/size_choice.h"
 #include "core/pattern/garment_measure.h"
 
 namespace sartorum {
@@ -20,6 +20,7 @@ enum class AdjustmentKind {
     ShoulderSlope,
     BallOfShoulder,
     NeckForward,
+    NeckSize,
     RoundBack,
     ArmholeDepth,
     BustDepth,
@@ -27,11 +28,14 @@ enum class AdjustmentKind {
     SwayBack,
     WaistToHip,
     UnderarmWidth,
+    BustSpan,
     Bust,
+    BustLength,
     KnitDart,
     NeckGape,
     ArmholeGape,
     AcrossFront,
+    AcrossBack,
     BackArmhole,
     WidthAtWaist,
     WidthAtHip,
@@ -47,7 +51,7 @@ enum class AdjustmentKind {
     HemGivenBack,
     FinishedLength,
 };
-inline constexpr std::size_t adjustment_count = 30;
+inline constexpr std::size_t adjustment_count = 34;
 
 enum class Zone { Frame, Lengths, Widths, Sleeve, Hem };
 // Which pieces it changes; apart: front and back by amounts of their own.
@@ -72,16 +76,28 @@ struct FittingState {
     const Cloth& cloth;
     const FlatMeasures& traced_flat;
     const FlatMeasures& now_flat;
+    School school{};         // the size of the frame was chosen by
     std::size_t method = 0;  // the way it is to be done
-    // What each adjustment above has done so far; zero where it is not taken.
+    // What each adjustment above has done so far on front (or alone) and back; zero where it is not taken.
     std::array<Length, adjustment_count> done{};
+    std::array<Length, adjustment_count> done_back{};
+    // What one above left to be done together with another.
+    std::array<Length, adjustment_count> carried{};
+    // Which of those above are proposed and not yet answered.
+    std::array<bool, adjustment_count> open{};
     [[nodiscard]] Length of(AdjustmentKind k) const { return done[static_cast<std::size_t>(k)]; }
+    [[nodiscard]] Length back_of(AdjustmentKind k) const { return done_back[static_cast<std::size_t>(k)]; }
+    [[nodiscard]] bool waits_for(AdjustmentKind k) const { return open[static_cast<std::size_t>(k)]; }
 };
 
 // Where the second number of a proposal came from.
 // Needed: what the body needs to move, where the chart says nothing. Armhole: what the cap is sewn into.
 // SeamMoved: how far the shoulder seam went.
 enum class Against { Chart, Pattern, EarlierChange, EaseWish, Needed, Armhole, SeamMoved };
+
+// Why a difference is left alone: it may be none; nobody sews so little; the ease as designed takes it up; only
+// its sign on a toile tells; or something above it is to be answered first.
+enum class Leave { No, Noise, TooSmall, EaseHolds, SignFirst, AnswerFirst };
 
 struct Proposal {
     Length amount;
@@ -90,7 +106,31 @@ struct Proposal {
     Length given;   // what the chart or the pattern has
     Against against = Against::Chart;
     Length already{};  // what earlier changes have made of `given`
+    Length least{};    // nobody sews less
+    bool held = false;
+    bool sign_first = false;
+    std::optional<AdjustmentKind> after{};
     [[nodiscard]] bool inside_noise() const { return abs(amount) <= spread; }
+    [[nodiscard]] Leave leave() const
+    {
+        if (inside_noise()) return Leave::Noise;
+        if (abs(amount) < least) return Leave::TooSmall;
+        if (held) return Leave::EaseHolds;
+        if (sign_first) return Leave::SignFirst;
+        return after ? Leave::AnswerFirst : Leave::No;
+    }
+};
+
+// What nobody sews (common practice): less than this on a seam or a length, on a half front, and on a girth that
+// the ease as designed holds. Amounts that were typed, pinched or marked are done as they are.
+inline constexpr Length least_on_seam = Length::mm(3);
+inline constexpr Length least_on_half_front = Length::mm(6);
+inline constexpr Length least_on_girth = Length::mm(6);  // of two side seams
+inline constexpr Length to_the_eye = Length::mm(1e-6);   // nothing at all
+
+struct UsualAmounts {
+    Length least;
+    Length most;
 };
 
 using Serves = bool (*)(const Garment& part);
@@ -102,7 +142,7 @@ struct Adjustment {
     Zone zone;
     int rank;
     ActsOn acts_on;
-    Length least;  // limits of the amount
+    Length least;  // what is usually done with it; past that it is done and said
     Length most;
     // Done on each part that lies at these levels, if it serves; neither of these two is asked elsewhere.
     std::vector<Level> needs;
@@ -119,6 +159,8 @@ struct Adjustment {
     // The ways in which an amount of zero does something, and those open to a garment; none: no way, every way.
     bool (*zero_works)(std::size_t method) = nullptr;
     bool (*method_serves)(const Garment&, std::size_t method) = nullptr;
+    // Where a way usually carries other amounts than the row says.
+    UsualAmounts (*usual)(std::size_t method) = nullptr;
     // The posture that was noted calls for it, though it says no amount.
     bool (*noted)(const Posture&) = nullptr;
     // Done in one go with that one when both are accepted: nobody trims a hem to add to it.

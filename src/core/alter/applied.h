@@ -16,9 +16,23 @@ struct Dose {
     Dose(Length of_front, Length of_back, std::size_t way) : front{of_front}, back{of_back}, method{way} {}
 };
 
+// What paper carries and is yet more than the trade usually does: to be looked at on a toile, not forbidden.
+enum class CautionKind {
+    Amount,  // of the adjustment itself: given, and the most in that direction
+    FrontAndBackUnlike,
+    SideEased,
+    ShoulderEased,
+};
+struct Caution {
+    CautionKind kind{};
+    Length given;
+    Length most;
+};
+
 struct Applied {
     Garment garment;
     std::vector<Step> steps;
+    std::vector<Caution> cautions{};
 };
 
 }  // namespace sartorum

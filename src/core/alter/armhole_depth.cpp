@@ -1,6 +1,7 @@
 #include "core/alter/armhole_depth.h"
 
 #include "core/alter/across_cut.h"
+#include "core/alter/lengths.h"
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
 
@@ -11,8 +12,7 @@ Outcome<bool> lower_armhole(Applied& applied, Piece& piece, Length amount)
 {
     const auto line = *guide(piece, GuideKind::Across);
     const Length room = Length::mm(line.b[Geom::Y] - underarm(piece)[Geom::Y] - 15);
-    if (-amount > room)
-        return refuse_amount(Why::AmountTooLarge, "armhole_depth", amount, -room, armhole_depth_limit);
+    if (-amount > room) return refuse_amount(Why::AmountTooLarge, "armhole_depth", amount, -room, paper_most);
     const Length place = Length::mm(shoulder_tip(piece)[Geom::Y] - line.b[Geom::Y]);
     const auto paper = cut_across(applied, piece, line, amount, StepKind::DrawAcross, place);
     if (!paper) return tl::make_unexpected(paper.error());
@@ -26,8 +26,19 @@ Outcome<bool> lower_armhole(Applied& applied, Piece& piece, Length amount)
 
 Outcome<Applied> alter_armhole_depth(const Garment& garment, const Dose& dose)
 {
-    return alter_front_and_back(garment, dose, "armhole_depth", armhole_depth_limit, lower_armhole);
+    return alter_front_and_back(garment, dose, "armhole_depth", lower_armhole);
 }
+
+namespace {
+
+// Nape to underarm, less what the upper back took of it.
+std::optional<Proposal> propose_armhole_depth(const FittingState& s)
+{
+    const LengthShares shares = length_shares(s);
+    return share_of(shares.nape_to_underarm, shares.armhole);
+}
+
+}  // namespace
 
 Adjustment armhole_depth_row()
 {
@@ -41,6 +52,8 @@ Adjustment armhole_depth_row()
         .most = armhole_depth_limit,
         .needs = {Level::Shoulder},
         .apply = alter_armhole_depth,
+        .propose = propose_armhole_depth,
+        .from = Measure::ArmholeDepth,
     };
 }
 

@@ -49,8 +49,7 @@ Outcome<Piece> strip_swung(Applied& applied, const Piece& piece, Length amount)
 
 Outcome<Applied> alter_ball_of_shoulder(const Garment& garment, const Dose& dose)
 {
-    if (const auto ok = within(dose.front, "ball_of_shoulder", shoulder_forward_limit); !ok)
-        return tl::make_unexpected(ok.error());
+    if (const auto ok = some_amount(dose.front, "ball_of_shoulder"); !ok) return tl::make_unexpected(ok.error());
     Applied out{garment, {}};
     for (const auto role : {PieceRole::Front, PieceRole::Back}) {
         Piece& piece = *find_piece(out.garment.pieces, role);

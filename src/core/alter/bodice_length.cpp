@@ -1,8 +1,8 @@
 #include "core/alter/bodice_length.h"
 
 #include "core/alter/across_cut.h"
+#include "core/alter/lengths.h"
 #include "core/alter/match.h"
-#include "core/alter/propose.h"
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
 #include "core/pattern/part_rules.h"
@@ -19,8 +19,7 @@ Outcome<bool> across(Applied& applied, Piece& piece, Length amount)
     // Nothing may be folded beyond the side seam's own end.
     const double side_end = edge(piece, bottom_role(piece)).curve.initialPoint()[Geom::Y];
     const Length room = Length::mm(line.a[Geom::Y] - std::max(level, waist ? level : side_end) - 8);
-    if (-amount > room)
-        return refuse_amount(Why::AmountTooLarge, "bodice_length", amount, -room, bodice_length_limit);
+    if (-amount > room) return refuse_amount(Why::AmountTooLarge, "bodice_length", amount, -room, paper_most);
     const auto paper =
         cut_across(applied, piece, line, amount, StepKind::DrawLengthLine, Length::mm(line.a[Geom::Y] - low));
     if (!paper) return tl::make_unexpected(paper.error());
@@ -30,28 +29,19 @@ Outcome<bool> across(Applied& applied, Piece& piece, Length amount)
     return true;
 }
 
-// What both need the same way; nothing when one needs more and the other less.
-Length common(Length a, Length b)
-{
-    if ((a > Length{}) != (b > Length{})) return {};
-    return abs(a) < abs(b) ? a : b;
-}
-
 }  // namespace
 
 Outcome<Applied> alter_bodice_length(const Garment& garment, const Dose& dose)
 {
-    const Length both = common(dose.front, dose.back);
+    const Length both = common_length(dose.front, dose.back);
     if (dose.front == Length{} && dose.back == Length{}) return refuse(Why::AmountZero, "bodice_length");
-    for (const auto amount : {dose.front, dose.back}) {
-        if (abs(amount) > bodice_length_limit)
-            return refuse_amount(Why::AmountTooLarge, "bodice_length", amount, -bodice_length_limit,
-                                 bodice_length_limit);
-        if (abs(amount - both) > bodice_unlike_limit)
-            return refuse_amount(Why::AmountTooLarge, "bodice_length", amount, both - bodice_unlike_limit,
-                                 both + bodice_unlike_limit);
-    }
     Applied out{garment, {}};
+    for (const auto amount : {dose.front, dose.back}) {
+        if (abs(amount) > paper_most)
+            return refuse_amount(Why::AmountTooLarge, "bodice_length", amount, -paper_most, paper_most);
+        if (abs(amount - both) > bodice_unlike_limit)
+            out.cautions.push_back({CautionKind::FrontAndBackUnlike, amount - both, bodice_unlike_limit});
+    }
     for (const auto& [role, amount] : {std::pair{PieceRole::Front, dose.front}, {PieceRole::Back, dose.back}}) {
         Piece& piece = *find_piece(out.garment.pieces, role);
         if (both != Length{}) {
@@ -65,21 +55,11 @@ Outcome<Applied> alter_bodice_length(const Garment& garment, const Dose& dose)
 
 namespace {
 
-// Neck point over the bust point to the waist, as the tape goes.
-Length front_waist_length(const Piece& p)
-{
-    const Point neck = neck_point(p);
-    const auto waist = guide(p, GuideKind::Waist);
-    const double level = waist ? waist->a[Geom::Y] : edge(p, EdgeRole::Centre).curve.initialPoint()[Geom::Y];
-    if (!p.bust_point) return Length::mm(neck[Geom::Y] - level);
-    return Length::mm(Geom::distance(neck, *p.bust_point) + (*p.bust_point)[Geom::Y] - level);
-}
-
-// Front waist length: what front and back have in common.
+// What front and back have in common, less what the armhole took of it.
 std::optional<Proposal> propose_bodice_length(const FittingState& s)
 {
-    return lacking_length(s, Measure::FrontWaistLength, s.sizes.frame, front_waist_length(front_of(s.traced)),
-                          front_waist_length(front_of(s.now)));
+    const LengthShares shares = length_shares(s);
+    return share_of(shares.front ? shares.front : shares.back, shares.common);
 }
 
 }  // namespace

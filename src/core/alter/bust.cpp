@@ -168,7 +168,7 @@ Outcome<bool> ease_dart(Applied& out, Piece& front, const Piece& drafted)
     if (!mouth || had) return refuse(Why::DartAlreadyThere, "bust");
     const Dart dart = front.darts[dart_at(front, *mouth)];
     const Length width = mouth_width(dart);
-    if (width > bust_eased_limit) return refuse_amount(Why::EaseTooLarge, "bust", width, {}, bust_eased_limit);
+    if (width > bust_eased_limit) out.cautions.push_back({CautionKind::SideEased, width, bust_eased_limit});
     Piece after = front;
     after.darts.erase(after.darts.begin() + static_cast<std::ptrdiff_t>(dart_at(front, *mouth)));
     after.edges[*mouth - 1].curve = joined(joined(front.edges[*mouth - 1].curve, straight(dart.leg_a, dart.leg_b)),
@@ -191,9 +191,7 @@ Outcome<Applied> alter_bust(const Garment& garment, const Dose& dose)
     const auto method = static_cast<BustMethod>(dose.method);
     const bool two = method == BustMethod::TwoSlashes;
     const Length a = dose.front;
-    if (a > bust_limit && !two && a <= bust_two_slashes_limit)
-        return refuse_amount(Why::BeyondTwoCups, "bust", a, bust_limit, bust_two_slashes_limit);
-    if (const auto ok = within(a, "bust", bust_two_slashes_limit); !ok) return tl::make_unexpected(ok.error());
+    if (const auto ok = some_amount(a, "bust"); !ok) return tl::make_unexpected(ok.error());
     const bool hemmed = bottom_role(front_of(garment)) == EdgeRole::Hem;
     if (method == BustMethod::WaistDart && hemmed) return refuse(Why::NeedsWaistSeam, "bust");
     if (front_of(garment).princess) return alter_princess(garment, a, two ? 2 : 1);
@@ -247,6 +245,14 @@ std::size_t usual_bust(const Garment& g)
     return static_cast<std::size_t>(darted ? BustMethod::WaistDart : BustMethod::Side);
 }
 
+// One slash carries two cups.
+UsualAmounts usual_bust_amounts(std::size_t method)
+{
+    const bool two = static_cast<BustMethod>(method) == BustMethod::TwoSlashes;
+    return two ? UsualAmounts{-bust_two_slashes_limit, bust_two_slashes_limit}
+               : UsualAmounts{-bust_limit, bust_limit};
+}
+
 // Half of what the girth lacks, for each half front; what the side seams gave already is not given again.
 std::optional<Proposal> propose_bust(const FittingState& s)
 {
@@ -254,6 +260,8 @@ std::optional<Proposal> propose_bust(const FittingState& s)
     if (!p) return std::nullopt;
     p->amount = p->amount / 2.0;
     p->spread = p->spread / 2.0;
+    p->least = least_on_half_front;
+    p->held = false;
     return p;
 }
 
@@ -276,6 +284,7 @@ Adjustment bust_row()
         .methods = bust_methods,
         .usual_method = usual_bust,
         .method_serves = bust_way_open,
+        .usual = usual_bust_amounts,
     };
 }
 

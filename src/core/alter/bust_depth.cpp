@@ -130,8 +130,6 @@ Outcome<bool> move_box(Applied& out, Piece& piece, const SideDart& at, Length am
 // Both legs as long as their mean, along their own directions; the mouth and the side seam run to them.
 Outcome<bool> re_aim(Applied& out, Piece& piece, const SideDart& at, Length amount)
 {
-    if (abs(amount) > re_aim_limit)
-        return refuse_amount(Why::AmountTooLarge, "bust_depth", amount, -re_aim_limit, re_aim_limit);
     Piece after = piece;
     Dart d = piece.darts[at.dart];
     d.tip -= Point{0, amount.in_mm()};
@@ -153,8 +151,6 @@ Outcome<bool> re_aim(Applied& out, Piece& piece, const SideDart& at, Length amou
 // The seam's fullest place, where both panels' sides run to.
 Outcome<bool> move_seam_point(Applied& out, Piece& piece, Length amount)
 {
-    if (abs(amount) > re_aim_limit)
-        return refuse_amount(Why::AmountTooLarge, "bust_depth", amount, -re_aim_limit, re_aim_limit);
     const Point was = *piece.bust_point;
     Piece after = piece;
     carry_bust_point(after, {0, -amount.in_mm()});
@@ -172,8 +168,7 @@ Outcome<bool> move_seam_point(Applied& out, Piece& piece, Length amount)
 
 Outcome<Applied> alter_bust_depth(const Garment& garment, const Dose& dose)
 {
-    if (const auto ok = within(dose.front, "bust_depth", bust_depth_limit); !ok)
-        return tl::make_unexpected(ok.error());
+    if (const auto ok = some_amount(dose.front, "bust_depth"); !ok) return tl::make_unexpected(ok.error());
     Applied out{garment, {}};
     Piece& front = *find_piece(out.garment.pieces, PieceRole::Front);
     if (front.princess) {
@@ -209,7 +204,15 @@ std::size_t usual_bust_depth(const Garment& g)
     return static_cast<std::size_t>(front_of(g).princess ? BustDepthMethod::ReAim : BustDepthMethod::MoveBox);
 }
 
-// Neck point to bust point, on the body and on the pattern.
+UsualAmounts usual_bust_depths(std::size_t method)
+{
+    const bool box = static_cast<BustDepthMethod>(method) == BustDepthMethod::MoveBox;
+    const Length most = box ? bust_depth_limit : re_aim_limit;
+    return {-most, most};
+}
+
+// Neck point to bust point, on the body and on the pattern, which is to differ from it as the body does from the
+// chart where that prints the measure.
 std::optional<Proposal> propose_bust_depth(const FittingState& s)
 {
     const Piece& front = front_of(s.now);
@@ -219,11 +222,14 @@ std::optional<Proposal> propose_bust_depth(const FittingState& s)
     const Length given = Length::mm(Geom::distance(neck, *front.bust_point));
     // Down along the centre: the bust points' distance from it stays.
     const double across = (*front.bust_point)[Geom::X] - neck[Geom::X];
-    const double want = taken->value.in_mm();
+    const auto printed = s.chart.body(s.sizes.frame, Measure::BustDepth);
+    const double want = (printed ? given + taken->value - *printed : taken->value).in_mm();
     if (want <= std::abs(across)) return std::nullopt;
     const double down = std::sqrt(want * want - across * across);
-    return Proposal{Length::mm(down - (neck[Geom::Y] - (*front.bust_point)[Geom::Y])), taken->spread, taken->value,
-                    given, Against::Pattern};
+    Proposal out{Length::mm(down - (neck[Geom::Y] - (*front.bust_point)[Geom::Y])), taken->spread, taken->value,
+                 printed ? *printed : given, printed ? Against::Chart : Against::Pattern};
+    out.least = least_on_seam;
+    return out;
 }
 
 }  // namespace
@@ -246,6 +252,7 @@ Adjustment bust_depth_row()
         .methods = bust_depth_methods,
         .usual_method = usual_bust_depth,
         .method_serves = bust_depth_way_open,
+        .usual = usual_bust_depths,
     };
 }
 

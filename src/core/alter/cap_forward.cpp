@@ -11,8 +11,7 @@ namespace sartorum {
 
 Outcome<Applied> alter_cap_forward(const Garment& garment, const Dose& dose)
 {
-    if (const auto ok = within(dose.front, "cap_forward", cap_forward_limit); !ok)
-        return tl::make_unexpected(ok.error());
+    if (const auto ok = some_amount(dose.front, "cap_forward"); !ok) return tl::make_unexpected(ok.error());
     Applied out{garment, {}};
     Piece& sleeve = *find_piece(out.garment.pieces, PieceRole::Sleeve);
     const Point top = top_notch(sleeve);

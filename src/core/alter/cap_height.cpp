@@ -26,10 +26,12 @@ Polygon cap_cut(const Piece& sleeve)
 
 }  // namespace
 
+constexpr double solved_within = 150;  // mm
+
 std::optional<Length> cap_height_for(const Piece& sleeve, Length wanted)
 {
-    double low = -cap_height_limit.in_mm();
-    double high = cap_height_limit.in_mm();
+    double low = -solved_within;
+    double high = solved_within;
     const Curve& cap_front = edge(sleeve, EdgeRole::CapFront).curve;
     const Curve& cap_back = edge(sleeve, EdgeRole::CapBack).curve;
     const auto at = [&](double up) {  // as cap_moved draws it, without its notches
@@ -58,8 +60,7 @@ std::optional<Length> cap_height_for(const Piece& sleeve, Length wanted)
 
 Outcome<Applied> alter_cap_height(const Garment& garment, const Dose& dose)
 {
-    if (const auto ok = within(dose.front, "cap_height", cap_height_limit); !ok)
-        return tl::make_unexpected(ok.error());
+    if (const auto ok = some_amount(dose.front, "cap_height"); !ok) return tl::make_unexpected(ok.error());
     Applied out{garment, {}};
     Piece& sleeve = *find_piece(out.garment.pieces, PieceRole::Sleeve);
     const Polygon way = cap_cut(sleeve);
@@ -87,14 +88,20 @@ Outcome<Applied> alter_cap_height(const Garment& garment, const Dose& dose)
 
 namespace {
 
-constexpr Length least_cap_change = Length::mm(1);  // less is truing
+constexpr Length least_cap_change = Length::mm(3);  // less is truing: common practice
 
-// What gives the cap the ease it is to have over the armhole as it is now.
+// After a change of armhole or cap the ease as drafted again; of its own accord only where that lies outside what
+// the cloth takes.
 std::optional<Proposal> propose_cap_height(const FittingState& s)
 {
-    const Length ease = meant_ease(s.now, "armhole-front", s.cloth) + meant_ease(s.now, "armhole-back", s.cloth);
+    const auto over = [](const FlatMeasures& f) {
+        return f.of(GarmentMeasure::Cap) - f.of(GarmentMeasure::Armhole);
+    };
+    const auto range = cap_ease_range(s.cloth);
+    const Length drafted = over(s.traced_flat);
+    const Length ease = std::clamp(drafted, range.least, range.most);
     const Length wanted = s.now_flat.of(GarmentMeasure::Armhole) + ease;
-    if (abs(s.now_flat.of(GarmentMeasure::Cap) - wanted) < least_cap_change) return std::nullopt;
+    if (abs(over(s.now_flat) - ease) < least_cap_change) return std::nullopt;
     const auto amount = cap_height_for(sleeve_of(s.now), wanted);
     if (!amount) return std::nullopt;
     return Proposal{*amount, {}, wanted, s.now_flat.of(GarmentMeasure::Cap), Against::Armhole};

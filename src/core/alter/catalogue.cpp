@@ -5,6 +5,7 @@
 #include <algorithm>
 #include <tuple>
 
+#include "core/alter/across_back.h"
 #include "core/alter/across_front.h"
 #include "core/alter/armhole_depth.h"
 #include "core/alter/back_armhole.h"
@@ -12,6 +13,8 @@
 #include "core/alter/bodice_length.h"
 #include "core/alter/bust.h"
 #include "core/alter/bust_depth.h"
+#include "core/alter/bust_length.h"
+#include "core/alter/bust_span.h"
 #include "core/alter/cap_forward.h"
 #include "core/alter/cap_height.h"
 #include "core/alter/dart_moved.h"
@@ -19,6 +22,7 @@
 #include "core/alter/hem.h"
 #include "core/alter/knit_dart.h"
 #include "core/alter/neck_forward.h"
+#include "core/alter/neck_size.h"
 #include "core/alter/round_back.h"
 #include "core/alter/serves.h"
 #include "core/alter/shoulder_length.h"
@@ -39,14 +43,18 @@ namespace {
 std::array<Adjustment, adjustment_count> listed()
 {
     return {
-        shoulder_length_row(), shoulder_slope_row(),  ball_of_shoulder_row(), neck_forward_row(),
-        round_back_row(),      armhole_depth_row(),   bust_depth_row(),       bodice_length_row(),
-        sway_back_row(),       waist_to_hip_row(),    underarm_width_row(),   bust_row(),
-        knit_dart_row(),       neck_gape_row(),       armhole_gape_row(),     across_front_row(),
-        back_armhole_row(),    width_at_waist_row(),  width_at_hip_row(),     dart_moved_row(),
-        upper_arm_row(),       cap_height_row(),      cap_forward_row(),      top_notch_row(),
-        sleeve_above_row(),    sleeve_below_row(),    forearm_row(),          sleeve_hem_row(),
-        hem_given_back_row(),  finished_length_row(),
+        shoulder_length_row(), shoulder_slope_row(), ball_of_shoulder_row(),
+        neck_forward_row(),    neck_size_row(),      round_back_row(),
+        armhole_depth_row(),   bust_depth_row(),     bodice_length_row(),
+        sway_back_row(),       waist_to_hip_row(),   underarm_width_row(),
+        bust_span_row(),       bust_row(),           bust_length_row(),
+        knit_dart_row(),       neck_gape_row(),      armhole_gape_row(),
+        across_front_row(),    across_back_row(),    back_armhole_row(),
+        width_at_waist_row(),  width_at_hip_row(),   dart_moved_row(),
+        upper_arm_row(),       cap_height_row(),     cap_forward_row(),
+        top_notch_row(),       sleeve_above_row(),   sleeve_below_row(),
+        forearm_row(),         sleeve_hem_row(),     hem_given_back_row(),
+        finished_length_row(),
     };
 }
 
@@ -85,6 +93,11 @@ std::optional<std::size_t> method_of_key(const Adjustment& a, std::string_view k
 bool zero_works(const Adjustment& a, std::size_t method)
 {
     return a.zero_works && a.zero_works(method);
+}
+
+UsualAmounts usual_amounts(const Adjustment& a, std::size_t method)
+{
+    return a.usual ? a.usual(method) : UsualAmounts{a.least, a.most};
 }
 
 bool serves(const Adjustment& a, const Garment& part)

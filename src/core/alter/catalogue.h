@@ -9,6 +9,8 @@ namespace sartorum {
 [[nodiscard]] std::optional<AdjustmentKind> adjustment_of_key(std::string_view);
 [[nodiscard]] std::optional<std::size_t> method_of_key(const Adjustment&, std::string_view);
 [[nodiscard]] bool zero_works(const Adjustment&, std::size_t method);
+// What a way usually carries.
+[[nodiscard]] UsualAmounts usual_amounts(const Adjustment&, std::size_t method);
 [[nodiscard]] bool serves(const Adjustment&, const Garment& part);
 [[nodiscard]] bool method_serves(const Adjustment&, const Garment& part, std::size_t method);
 // The way it is done on this part unless the sewist says another.

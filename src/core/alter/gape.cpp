@@ -25,7 +25,7 @@ std::optional<std::size_t> bust_dart(const Piece& front)
 
 Outcome<Applied> alter_gape(const Garment& garment, const Dose& dose, EdgeRole role, const std::string& name)
 {
-    if (const auto ok = taken_out(dose.front, name, gape_limit); !ok) return tl::make_unexpected(ok.error());
+    if (const auto ok = some_pinch(dose.front, name); !ok) return tl::make_unexpected(ok.error());
     Applied out{garment, {}};
     Piece& front = *find_piece(out.garment.pieces, PieceRole::Front);
     if (!front.bust_point) return refuse(Why::NeedsBustPoint, name);
@@ -34,7 +34,9 @@ Outcome<Applied> alter_gape(const Garment& garment, const Dose& dose, EdgeRole r
     const Point bp = *front.bust_point;
     const OutlinePlace place = place_facing(front, role, bp, pinched_from, pinched_to);
     const Point at = point_at(front, place);
-    const double radians = 2 * std::asin(dose.front.in_mm() / 2 / Geom::distance(at, bp));
+    const auto turn = turn_for(dose.front, Geom::distance(at, bp), name);
+    if (!turn) return tl::make_unexpected(turn.error());
+    const double radians = *turn;
     const Length before = Length::mm(Geom::distance(front.darts[dart_at(front, *mouth)].tip, bp));
     Pivoted turned = pivoted_into_dart(front, place, *mouth, bp, radians);
     aim_dart(turned.piece, turned.mouths.front(), bp, before);

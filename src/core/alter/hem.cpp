@@ -1,8 +1,11 @@
 #include "core/alter/hem.h"
 
+#include <algorithm>
+
 #include "core/alter/part_alter.h"
 #include "core/alter/shared.h"
 #include "core/paper/redraw.h"
+#include "core/pattern/part_rules.h"
 
 namespace sartorum {
 namespace {
@@ -38,8 +41,7 @@ void record(Applied& out, const Piece& before, const Piece& after, Length amount
 Outcome<Applied> alter_hem(const Garment& garment, const Dose& dose)
 {
     const Length amount = dose.front;
-    if (amount == Length{}) return refuse(Why::AmountZero, "hem");
-    if (abs(amount) > hem_limit) return refuse_amount(Why::AmountTooLarge, "hem", amount, -hem_limit, hem_limit);
+    if (const auto ok = some_amount(amount, "hem"); !ok) return tl::make_unexpected(ok.error());
     Applied out{garment, {}};
     for (const auto role : {PieceRole::Front, PieceRole::Back}) {
         Piece& piece = *find_piece(out.garment.pieces, role);
@@ -58,21 +60,51 @@ Length finished_length(const Garment& g, const FlatMeasures& flat)
     return flat.of(part_alter(g).length);
 }
 
-std::optional<Proposal> propose_given_back(const FittingState& s)
-{
-    const Length was = finished_length(s.traced, s.traced_flat);
-    const Length is = finished_length(s.now, s.now_flat);
-    if (abs(is - was) < Length::mm(0.5)) return std::nullopt;
-    return Proposal{was - is, {}, was, is, Against::EarlierChange};
-}
-
-std::optional<Proposal> propose_length(const FittingState& s)
+std::optional<Taken> wished_length(const FittingState& s)
 {
     const auto from = part_alter(s.traced).length_wish;
-    const auto wish = from ? s.body.taken(*from) : std::nullopt;
+    return from ? s.body.taken(*from) : std::nullopt;
+}
+
+// What made a bodice longer on purpose: the body is, there; it stays, and the hem with it.
+Length lengthened_on_purpose(const FittingState& s)
+{
+    using enum AdjustmentKind;
+    Length sum;
+    for (const auto kind : {ArmholeDepth, BodiceLength, BustLength}) sum += std::max(s.of(kind), Length{});
+    // What a fuller bust drops the centre by goes over it.
+    const Length bodice = s.of(ArmholeDepth) + s.of(BodiceLength) + s.of(BustLength);
+    const Length centre =
+        s.now_flat.of(GarmentMeasure::CentreFront) - s.traced_flat.of(GarmentMeasure::CentreFront) - bodice;
+    return sum + (s.of(Bust) > Length{} ? std::max(centre, Length{}) : Length{});
+}
+
+// None where a length is wished: then that alone says where the hem is to be.
+std::optional<Proposal> propose_given_back(const FittingState& s)
+{
+    if (wished_length(s)) return std::nullopt;
+    const Length was = finished_length(s.traced, s.traced_flat);
+    const Length is = finished_length(s.now, s.now_flat);
+    Length amount = was - is;
+    if (has_level(front_of(s.now), Level::Shoulder))
+        amount = std::max(amount + lengthened_on_purpose(s), Length{});
+    if (abs(amount) < Length::mm(0.5)) return std::nullopt;
+    Proposal out{amount, {}, was, is, Against::EarlierChange};
+    out.least = least_on_seam;
+    return out;
+}
+
+// From where the hem is by then, and will be by what is done to it in one go with this.
+std::optional<Proposal> propose_length(const FittingState& s)
+{
+    const auto wish = wished_length(s);
     if (!wish) return std::nullopt;
     const Length was = finished_length(s.traced, s.traced_flat);
-    return Proposal{wish->value - was, Length::mm(3), wish->value, was, Against::Pattern};
+    const Length is =
+        finished_length(s.now, s.now_flat) + s.carried[static_cast<std::size_t>(AdjustmentKind::FinishedLength)];
+    Proposal out{wish->value - is, Length::mm(3), wish->value, was, Against::Pattern, is - was};
+    out.least = least_on_seam;
+    return out;
 }
 
 }  // namespace

@@ -33,8 +33,7 @@ Outcome<bool> lengthened(Applied& out, Piece& front, Length by)
 
 Outcome<Applied> alter_knit_dart(const Garment& garment, const Dose& dose)
 {
-    if (const auto ok = taken_out(dose.front, "knit_dart", knit_pinch_limit); !ok)
-        return tl::make_unexpected(ok.error());
+    if (const auto ok = some_pinch(dose.front, "knit_dart"); !ok) return tl::make_unexpected(ok.error());
     Applied out{garment, {}};
     Piece& front = *find_piece(out.garment.pieces, PieceRole::Front);
     if (!front.bust_point) return refuse(Why::NeedsBustPoint, "knit_dart");

@@ -8,8 +8,7 @@ namespace sartorum {
 
 Outcome<Applied> alter_neck_forward(const Garment& garment, const Dose& dose)
 {
-    if (const auto ok = within(dose.front, "neck_forward", neck_forward_limit); !ok)
-        return tl::make_unexpected(ok.error());
+    if (const auto ok = some_amount(dose.front, "neck_forward"); !ok) return tl::make_unexpected(ok.error());
     Applied out{garment, {}};
     Piece& front = *find_piece(out.garment.pieces, PieceRole::Front);
     Piece& back = *find_piece(out.garment.pieces, PieceRole::Back);

@@ -7,7 +7,18 @@ std::optional<Proposal> against_chart(const FittingState& s, Measure m, std::siz
     const auto taken = s.body.taken(m);
     const auto printed = s.chart.body(size, m);
     if (!taken || !printed) return std::nullopt;
-    return Proposal{taken->value - *printed, taken->spread, taken->value, *printed, Against::Chart};
+    Proposal out{taken->value - *printed, taken->spread, taken->value, *printed, Against::Chart};
+    out.least = least_on_seam;
+    return out;
+}
+
+Proposal as_girth(const FittingState& s, Proposal p, Measure m, std::size_t size, GarmentMeasure at)
+{
+    p.least = least_on_girth;
+    if (p.against == Against::EaseWish) return p;
+    const auto row = ease_at(s.chart, size, m, s.body, s.ease, s.cloth, s.traced_flat.of(at));
+    p.held = row && ease_holds(*row, p.amount);
+    return p;
 }
 
 std::optional<Proposal> lacking_girth(const FittingState& s, Measure m, std::size_t size, GarmentMeasure at)
@@ -18,11 +29,14 @@ std::optional<Proposal> lacking_girth(const FittingState& s, Measure m, std::siz
     const Length done = s.now_flat.of(at) - traced;
     if (const auto wish = s.ease.find(m); wish != s.ease.end()) {
         const Length wanted = taken->value + wish->second;
-        return Proposal{wanted - traced - done, taken->spread, wanted, traced, Against::EaseWish, done};
+        return as_girth(s, {wanted - traced - done, taken->spread, wanted, traced, Against::EaseWish, done}, m,
+                        size, at);
     }
     const auto printed = s.chart.body(size, m);
     if (!printed) return std::nullopt;
-    return Proposal{taken->value - *printed - done, taken->spread, taken->value, *printed, Against::Chart, done};
+    return as_girth(s,
+                    {taken->value - *printed - done, taken->spread, taken->value, *printed, Against::Chart, done},
+                    m, size, at);
 }
 
 std::optional<Proposal> lacking_length(const FittingState& s, Measure m, std::size_t size, Length traced,
@@ -33,12 +47,14 @@ std::optional<Proposal> lacking_length(const FittingState& s, Measure m, std::si
     const Length done = now - traced;
     const auto printed = s.chart.body(size, m);
     const Length given = printed ? *printed : traced;
-    return Proposal{taken->value - given - done,
-                    taken->spread,
-                    taken->value,
-                    given,
-                    printed ? Against::Chart : Against::Pattern,
-                    done};
+    Proposal out{taken->value - given - done,
+                 taken->spread,
+                 taken->value,
+                 given,
+                 printed ? Against::Chart : Against::Pattern,
+                 done};
+    out.least = least_on_seam;
+    return out;
 }
 
 }  // namespace sartorum

@@ -12,6 +12,9 @@ namespace sartorum {
 [[nodiscard]] std::optional<Proposal> lacking_girth(const FittingState&, Measure, std::size_t size,
                                                     GarmentMeasure);
 
+// Against what is printed for the size; a difference that nobody sews or that its ease holds is marked so.
+[[nodiscard]] Proposal as_girth(const FittingState&, Proposal, Measure, std::size_t size, GarmentMeasure);
+
 // A length: what the body asks for more than the traced pattern has, less what was done already. Against the chart
 // where it prints the measure, since then the designer's ease is kept; else against the paper itself.
 [[nodiscard]] std::optional<Proposal> lacking_length(const FittingState&, Measure, std::size_t size, Length traced,

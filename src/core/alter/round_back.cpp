@@ -5,6 +5,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/alter/lengths.h"
 #include "core/alter/serves.h"
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
@@ -31,7 +32,9 @@ Outcome<Opened> opened(Applied& applied, const Piece& piece, Length amount)
     // Above the line is what moves: the line is drawn from the armhole to the centre, which has it on its right.
     const Polygon way{hinge, centre};
     const double reach = Geom::distance(centre, hinge);
-    const Motion open{1, hinge, -2 * std::asin(amount.in_mm() / 2 / reach), {0, 0}};
+    const auto radians = turn_for(amount, reach, "round_back");
+    if (!radians) return tl::make_unexpected(radians.error());
+    const Motion open{1, hinge, -*radians, {0, 0}};
     const auto moved_paper = panel_moved(piece, way, open);
     if (!moved_paper) return tl::make_unexpected(moved_paper.error());
     const Point neck = edge(piece, EdgeRole::Centre).curve.finalPoint();
@@ -77,8 +80,7 @@ Piece with_neck_dart(const Piece& piece, Length width)
 
 Outcome<Applied> alter_round_back(const Garment& garment, const Dose& dose)
 {
-    if (const auto ok = within(dose.front, "round_back", round_back_limit); !ok)
-        return tl::make_unexpected(ok.error());
+    if (const auto ok = some_amount(dose.front, "round_back"); !ok) return tl::make_unexpected(ok.error());
     Applied out{garment, {}};
     Piece& back = *find_piece(out.garment.pieces, PieceRole::Back);
     const auto method = static_cast<RoundBackMethod>(dose.method);
@@ -118,6 +120,13 @@ bool round_back_noted(const Posture& p)
     return p.round_back == RoundBack::Slight || p.round_back == RoundBack::Marked;
 }
 
+// What the upper back alone is longer (+) or, for an erect back, shorter.
+std::optional<Proposal> propose_round_back(const FittingState& s)
+{
+    const LengthShares shares = length_shares(s);
+    return share_of(shares.back, shares.upper_back);
+}
+
 }  // namespace
 
 Adjustment round_back_row()
@@ -132,6 +141,8 @@ Adjustment round_back_row()
         .most = round_back_limit,
         .needs = {Level::Shoulder},
         .apply = alter_round_back,
+        .propose = propose_round_back,
+        .from = Measure::BackWaistLength,
         .methods = round_back_methods,
         .usual_method = way_by_centre_back,
         .noted = round_back_noted,

@@ -7,6 +7,12 @@ bool sleeved(const Garment& part)
     return find_piece(part.pieces, PieceRole::Sleeve) != nullptr;
 }
 
+bool shoulder_at_tip(const Garment& part)
+{
+    const auto& said = front_of(part).shoulder_style;
+    return said ? *said == ShoulderStyle::SetIn : sleeved(part);
+}
+
 bool has_side_dart(const Garment& part)
 {
     const Piece& front = front_of(part);

@@ -5,6 +5,9 @@
 namespace sartorum {
 
 [[nodiscard]] bool sleeved(const Garment& part);
+// The armhole is meant to lie at the shoulder's own tip, as the drawing says; else where there is a sleeve. Cut
+// in, dropped or raglan it is the designer's, and only what the chart prints says more.
+[[nodiscard]] bool shoulder_at_tip(const Garment& part);
 [[nodiscard]] bool has_side_dart(const Garment& part);  // in the front
 // Neither a dart in the side seam nor a seam over the bust point.
 [[nodiscard]] bool without_bust_dart(const Garment& part);

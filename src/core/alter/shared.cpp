@@ -1,6 +1,8 @@
 #include "core/alter/shared.h"
 
 #include <algorithm>
+#include <cmath>
+#include <numbers>
 
 #include "core/paper/bodice_redraw.h"
 
@@ -29,25 +31,34 @@ Length meant_ease(const Garment& g, std::string_view seam, const Cloth& cloth)
     return abs(drafted) < Length::mm(0.5) ? wanted / 2.0 : own * (wanted / drafted);
 }
 
-Outcome<bool> taken_out(Length amount, const std::string& adjustment, Length most)
+Outcome<bool> some_pinch(Length amount, const std::string& adjustment)
 {
     if (amount == Length{}) return refuse(Why::AmountZero, adjustment);
-    if (amount < Length{} || amount > most)
-        return refuse_amount(Why::AmountTooLarge, adjustment, amount, Length{}, most);
+    if (amount < Length{} || amount > paper_most)
+        return refuse_amount(Why::AmountTooLarge, adjustment, amount, Length{}, paper_most);
     return true;
 }
 
-Outcome<bool> within(Length amount, const std::string& adjustment, Length limit)
+Outcome<bool> some_amount(Length amount, const std::string& adjustment)
 {
     if (amount == Length{}) return refuse(Why::AmountZero, adjustment);
-    if (abs(amount) > limit) return refuse_amount(Why::AmountTooLarge, adjustment, amount, -limit, limit);
+    if (abs(amount) > paper_most)
+        return refuse_amount(Why::AmountTooLarge, adjustment, amount, -paper_most, paper_most);
     return true;
+}
+
+Outcome<double> turn_for(Length amount, double reach_mm, const std::string& adjustment)
+{
+    constexpr double eighth = std::numbers::pi / 4;
+    const Length most = Length::mm(2 * reach_mm * std::sin(eighth / 2));
+    if (abs(amount) > most) return refuse_amount(Why::AmountTooLarge, adjustment, amount, -most, most);
+    return 2 * std::asin(amount.in_mm() / 2 / reach_mm);
 }
 
 Outcome<Applied> alter_front_and_back(const Garment& garment, const Dose& dose, const std::string& adjustment,
-                                      Length limit, Outcome<bool> (*alter_piece)(Applied&, Piece&, Length))
+                                      Outcome<bool> (*alter_piece)(Applied&, Piece&, Length))
 {
-    if (const auto ok = within(dose.front, adjustment, limit); !ok) return tl::make_unexpected(ok.error());
+    if (const auto ok = some_amount(dose.front, adjustment); !ok) return tl::make_unexpected(ok.error());
     Applied out{garment, {}};
     for (const auto role : {PieceRole::Front, PieceRole::Back}) {
         const auto ok = alter_piece(out, *find_piece(out.garment.pieces, role), dose.front);

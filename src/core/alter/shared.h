@@ -10,13 +10,17 @@ namespace sartorum {
 void add_seam_ease(Garment&, std::string_view seam, Length more);
 // The same for this cloth: a cap's ease stays inside what the cloth takes (ease.h), shared out as drafted.
 [[nodiscard]] Length meant_ease(const Garment&, std::string_view seam, const Cloth&);
-// More than nothing and not beyond the most: a pinch has no other direction.
-[[nodiscard]] Outcome<bool> taken_out(Length amount, const std::string& adjustment, Length most);
-// Not zero and not beyond ±limit, else a refusal naming the adjustment.
-[[nodiscard]] Outcome<bool> within(Length amount, const std::string& adjustment, Length limit);
+// What no sheet of paper carries, whatever is done.
+inline constexpr Length paper_most = Length::mm(600);
+// More than nothing: a pinch has no other direction; and less than paper_most.
+[[nodiscard]] Outcome<bool> some_pinch(Length amount, const std::string& adjustment);
+// Not zero and within ±paper_most, else a refusal naming the adjustment.
+[[nodiscard]] Outcome<bool> some_amount(Length amount, const std::string& adjustment);
+// The angle a panel turns by about its hinge, to open or close by the amount `reach` away from it. A panel turned
+// by more than an eighth of a circle lies on no pattern: refused.
+[[nodiscard]] Outcome<double> turn_for(Length amount, double reach_mm, const std::string& adjustment);
 // The same change on front and back, by the front's amount.
 [[nodiscard]] Outcome<Applied> alter_front_and_back(const Garment&, const Dose&, const std::string& adjustment,
-                                                    Length limit,
                                                     Outcome<bool> (*alter_piece)(Applied&, Piece&, Length));
 // The lower edge moved down (+) or up at the centre, to nothing at the side; or the other way about, where
 // the side seam becomes longer by the amount.

@@ -1,9 +1,16 @@
 #include "core/alter/shoulder_length.h"
 
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+
 #include "core/alter/match.h"
+#include "core/alter/propose.h"
+#include "core/alter/serves.h"
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
 #include "core/paper/panels.h"
+#include "core/pattern/shoulder.h"
 
 namespace sartorum {
 namespace {
@@ -38,7 +45,7 @@ Outcome<bool> move_corner(Applied& applied, Piece& piece, Length amount)
     (amount > Length{} ? move.picture.added : move.picture.removed) = {slid->strip};
     move.picture.dimensions = {{way[1], way[1] + by, abs(amount)}};
     move.picture.motions = {slide};
-    const Piece after = shoulder_redrawn(piece, {0, 0}, by, ArmholeReach::Underarm);
+    const Piece after = shoulder_redrawn(piece, no_shift, with_darts_closed(piece, by), ArmholeReach::Underarm);
     applied.steps.insert(applied.steps.end(),
                          {draw, cut, move, redrawn_step(slid->whole, after, StepKind::TrueArmhole)});
     piece = after;
@@ -49,26 +56,66 @@ Outcome<bool> move_corner(Applied& applied, Piece& piece, Length amount)
 
 Outcome<Applied> alter_shoulder_length(const Garment& garment, const Dose& dose)
 {
-    auto out = alter_front_and_back(garment, dose, "shoulder_length", shoulder_length_limit, move_corner);
+    auto out = alter_front_and_back(garment, dose, "shoulder_length", move_corner);
     if (out) match_shoulders(*out, shoulder_ease(garment));
     return out;
 }
 
 namespace {
 
-constexpr Length across_shoulder_ease = Length::inches(1);  // in all, half of it on each side
+// Tip to tip a garment may be this much wider in all, half of it on each side. Common practice.
+constexpr Length most_shoulder_ease = Length::inches(1);
+// A tip further out than this beyond the ease is drawn so: a dropped shoulder. Our own choice.
+constexpr Length dropped = Length::mm(25);
 
-// Pattern centre front to the armhole, square across at the tip, against half the cross-shoulder and half the
-// wanted ease: an inch in all, none for a knit. Common practice.
-std::optional<Proposal> propose_shoulder_length(const FittingState& s)
+// The corner slides straight out: along the seam that is less by the cosine of its angle.
+std::optional<Proposal> by_seam(const FittingState& s)
+{
+    auto p = against_chart(s, Measure::ShoulderLength, s.sizes.frame);
+    if (!p) return p;
+    const auto sewn = sewn_shoulder(front_of(s.now), back_of(s.now));
+    const double share = std::cos(sewn.slope_degrees() * std::numbers::pi / 180);
+    p->amount = p->amount / share;
+    p->spread = p->spread / share;
+    return p;
+}
+
+// A whole width: half of it on each side.
+std::optional<Proposal> by_width(const FittingState& s)
+{
+    auto p = against_chart(s, Measure::CrossShoulder, s.sizes.frame);
+    if (!p) return p;
+    p->amount = p->amount / 2.0;
+    p->spread = p->spread / 2.0;
+    return p;
+}
+
+// The reading goes over the back: half of it against centre back to the tip. What is left over is ease; nothing to
+// do between none and half of the most.
+std::optional<Proposal> by_paper(const FittingState& s)
 {
     const auto cross = s.body.taken(Measure::CrossShoulder);
     if (!cross) return std::nullopt;
+    const Piece& back = back_of(s.now);
+    const Length given =
+        Length::mm(shoulder_tip(back)[Geom::X] - edge(back, EdgeRole::Centre).curve.finalPoint()[Geom::X]);
+    const Length half = cross->value / 2.0;
     const auto wish = s.ease.find(Measure::CrossShoulder);
-    const Length ease = wish != s.ease.end() ? wish->second : s.cloth.knit ? Length{} : across_shoulder_ease;
-    const Length wanted = (cross->value + ease) / 2.0;
-    const Length given = Length::mm(shoulder_tip(front_of(s.now))[Geom::X]);
-    return Proposal{wanted - given, cross->spread / 2.0, wanted, given, Against::Pattern};
+    const Length most = most_shoulder_ease / 2.0;
+    if (wish == s.ease.end() && (!shoulder_at_tip(s.now) || given > half + most + dropped)) return std::nullopt;
+    const Length wanted = wish != s.ease.end() ? half + wish->second / 2.0 : std::clamp(given, half, half + most);
+    Proposal out{wanted - given, cross->spread / 2.0, wanted, given, Against::Pattern};
+    out.least = least_on_seam;
+    return abs(out.amount) > to_the_eye ? std::optional{out} : std::nullopt;
+}
+
+std::optional<Proposal> propose_shoulder_length(const FittingState& s)
+{
+    if (s.ease.contains(Measure::CrossShoulder)) return by_paper(s);
+    const auto wide = by_width(s);
+    const auto along = by_seam(s);
+    if (wide && (wide->leave() == Leave::No || !along)) return wide;
+    return along ? along : by_paper(s);
 }
 
 }  // namespace

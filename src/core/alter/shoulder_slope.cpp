@@ -51,10 +51,8 @@ Outcome<Applied> alter_shoulder_slope(const Garment& garment, const Dose& dose)
     const bool nothing = dose.front == Length{} && dose.back == Length{};
     if (nothing && method != SlopeMethod::AllowAndPin) return refuse(Why::AmountZero, "shoulder_slope");
     for (const auto amount : {dose.front, dose.back}) {
-        if (abs(amount) > shoulder_slope_limit) {
-            return refuse_amount(Why::AmountTooLarge, "shoulder_slope", amount, -shoulder_slope_limit,
-                                 shoulder_slope_limit);
-        }
+        if (amount == Length{}) continue;
+        if (const auto ok = some_amount(amount, "shoulder_slope"); !ok) return tl::make_unexpected(ok.error());
     }
     if (nothing) {
         Applied out{garment, {}};
@@ -88,6 +86,16 @@ std::optional<double> body_slope(const BodySet& body)
     return right ? right : left;
 }
 
+// The slope the chart is drafted for, where it prints the three lengths it follows from.
+std::optional<double> chart_slope(const FittingState& s)
+{
+    BodySet drafted;
+    for (const auto m : {Measure::NeckPointHeight, Measure::ShoulderTipHeight, Measure::ShoulderLength}) {
+        if (const auto printed = s.chart.body(s.sizes.frame, m)) drafted.readings[m] = {*printed};
+    }
+    return shoulder_slope_degrees(drafted, Side::Right);
+}
+
 // The slope from the heights of neck point and tip against the sewn slope of the pattern, at the tips.
 std::optional<Proposal> propose_shoulder_slope(const FittingState& s)
 {
@@ -96,13 +104,16 @@ std::optional<Proposal> propose_shoulder_slope(const FittingState& s)
     const auto tip = s.body.taken(Measure::ShoulderTipHeight);
     if (!body || !neck || !tip) return std::nullopt;
     const auto sewn = sewn_shoulder(front_of(s.now), back_of(s.now));
-    const double radians = (sewn.slope_degrees() - *body) * std::numbers::pi / 180.0;
+    const double given = chart_slope(s).value_or(sewn.slope_degrees());
+    const double radians = (given - *body) * std::numbers::pi / 180.0;
     // Squarer is paper added at the tips, or taken off at the neck ends.
     const bool at_neck = static_cast<SlopeMethod>(s.method) == SlopeMethod::NeckEnds;
     const Length amount = sewn.front * (std::tan(radians) * (at_neck ? -1 : 1));
     const Length spread = Length::mm(std::hypot(neck->spread.in_mm(), tip->spread.in_mm()));
-    return Proposal{amount, spread, neck->value - tip->value,
-                    sewn.front * std::sin(sewn.slope_degrees() * std::numbers::pi / 180.0), Against::Pattern};
+    Proposal out{amount, spread, neck->value - tip->value, sewn.front * std::sin(given * std::numbers::pi / 180.0),
+                 chart_slope(s) ? Against::Chart : Against::Pattern};
+    out.least = least_on_seam;
+    return out;
 }
 
 }  // namespace

@@ -13,7 +13,7 @@ namespace {
 
 Outcome<Applied> alter_length(const Garment& garment, const Dose& dose, bool above, const std::string& name)
 {
-    if (const auto ok = within(dose.front, name, sleeve_length_limit); !ok) return tl::make_unexpected(ok.error());
+    if (const auto ok = some_amount(dose.front, name); !ok) return tl::make_unexpected(ok.error());
     Applied out{garment, {}};
     Piece& sleeve = *find_piece(out.garment.pieces, PieceRole::Sleeve);
     const auto elbow = guide(sleeve, GuideKind::Elbow);
@@ -26,8 +26,7 @@ Outcome<Applied> alter_length(const Garment& garment, const Dose& dose, bool abo
     const double to = above && elbow ? elbow->a[Geom::Y] : hem;
     const double level = (from + to) / 2;
     const Length room = Length::mm((level - hem) - 10);
-    if (-dose.front > room)
-        return refuse_amount(Why::AmountTooLarge, name, dose.front, -room, sleeve_length_limit);
+    if (-dose.front > room) return refuse_amount(Why::AmountTooLarge, name, dose.front, -room, paper_most);
     const auto on = [&](const Curve& c) {
         const auto t = c[0].roots(level, Geom::Y);
         return t.empty() ? c.pointAt(0.5) : c[0].pointAt(t.front());
@@ -61,11 +60,22 @@ bool with_elbow(const Garment& g)
     return sleeved(g) && guide(sleeve_of(g), GuideKind::Elbow);
 }
 
+constexpr Length shared_from = Length::mm(10);  // our own choice: less goes below the elbow in one
+
 // Arm length against the chart's, or the sleeve's own, less what the cap took.
 std::optional<Proposal> propose_below(const FittingState& s)
 {
     return lacking_length(s, Measure::ArmLength, s.sizes.frame, s.traced_flat.of(GarmentMeasure::Sleeve),
                           s.now_flat.of(GarmentMeasure::Sleeve));
+}
+
+// Half of it, so that the elbow stays at the elbow.
+std::optional<Proposal> propose_above(const FittingState& s)
+{
+    auto p = with_elbow(s.now) ? propose_below(s) : std::nullopt;
+    if (!p || abs(p->amount) < shared_from) return std::nullopt;
+    p->amount = p->amount / 2.0;
+    return p;
 }
 
 }  // namespace
@@ -82,7 +92,9 @@ Adjustment sleeve_above_row()
         .most = sleeve_length_limit,
         .needs = {Level::Shoulder},
         .apply = alter_sleeve_above,
+        .propose = propose_above,
         .serves = sleeved,
+        .from = Measure::ArmLength,
     };
 }
 

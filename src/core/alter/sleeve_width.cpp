@@ -19,7 +19,7 @@ double forearm_level(const Piece& sleeve)
 
 Outcome<Applied> widened(const Garment& garment, const Dose& dose, const std::string& name, bool hem)
 {
-    if (const auto ok = within(dose.front, name, sleeve_width_limit); !ok) return tl::make_unexpected(ok.error());
+    if (const auto ok = some_amount(dose.front, name); !ok) return tl::make_unexpected(ok.error());
     Applied out{garment, {}};
     Piece& sleeve = *find_piece(out.garment.pieces, PieceRole::Sleeve);
     const double level = forearm_level(sleeve);
@@ -62,7 +62,9 @@ std::optional<Proposal> propose_hem(const FittingState& s)
     const auto printed = s.chart.body(s.sizes.frame, Measure::Wrist);
     if (!taken || !printed) return std::nullopt;
     const Length done = s.now_flat.of(GarmentMeasure::SleeveHem) - s.traced_flat.of(GarmentMeasure::SleeveHem);
-    return Proposal{taken->value - *printed - done, taken->spread, taken->value, *printed, Against::Chart, done};
+    Proposal out{taken->value - *printed - done, taken->spread, taken->value, *printed, Against::Chart, done};
+    out.least = least_on_girth;
+    return out;
 }
 
 }  // namespace

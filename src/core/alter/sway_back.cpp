@@ -6,8 +6,9 @@
 #include <cmath>
 
 #include "core/alter/across_cut.h"
+#include "core/alter/lengths.h"
 #include "core/alter/match.h"
-#include "core/alter/propose.h"
+
 #include "core/alter/serves.h"
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
@@ -135,8 +136,8 @@ Outcome<Applied> alter_sway_back(const Garment& garment, const Dose& dose)
 {
     const Length taken = -dose.front;
     if (taken == Length{}) return refuse(Why::AmountZero, "sway_back");
-    if (taken < Length{} || taken > sway_back_limit)
-        return refuse_amount(Why::AmountTooLarge, "sway_back", dose.front, -sway_back_limit, {});
+    if (taken < Length{} || taken > paper_most)
+        return refuse_amount(Why::AmountTooLarge, "sway_back", dose.front, -paper_most, {});
     Applied out{garment, {}};
     const auto ok = taken_in(out, taken, static_cast<SwayBackMethod>(dose.method));
     if (!ok) return tl::make_unexpected(ok.error());
@@ -149,20 +150,19 @@ namespace {
 constexpr std::array<std::string_view, 4> sway_back_methods{"centre_seam", "fold_trimmed", "fold_tuck",
                                                             "waist_seam"};
 
-Length back_waist_length(const Piece& p)
+bool sway_noted(const Posture& p)
 {
-    const auto waist = guide(p, GuideKind::Waist);
-    const Point neck = edge(p, EdgeRole::Centre).curve.finalPoint();
-    const Length whole = sewn_length(p, EdgeRole::Centre);
-    return waist ? Length::mm(neck[Geom::Y] - waist->a[Geom::Y]) : whole;
+    return p.hollow == Hollow::Seen;
 }
 
-// Back waist length: what is left of it after the common part; only where the back is shorter.
+// What is left to the lower back: when it is shorter and the folds above the seat were seen, or the hollow; when
+// it is longer a toile decides.
 std::optional<Proposal> propose_sway_back(const FittingState& s)
 {
-    const auto p = lacking_length(s, Measure::BackWaistLength, s.sizes.frame, back_waist_length(back_of(s.traced)),
-                                  back_waist_length(back_of(s.now)));
-    return p && p->amount < Length{} ? p : std::nullopt;
+    const LengthShares shares = length_shares(s);
+    auto p = share_of(shares.back, shares.lower_back);
+    if (p) p->sign_first = p->amount > Length{} || !sway_noted(s.body.posture);
+    return p;
 }
 
 }  // namespace
@@ -183,6 +183,7 @@ Adjustment sway_back_row()
         .from = Measure::BackWaistLength,
         .methods = sway_back_methods,
         .usual_method = way_by_centre_back,
+        .noted = sway_noted,
     };
 }
 

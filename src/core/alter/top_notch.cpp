@@ -8,8 +8,7 @@ namespace sartorum {
 
 Outcome<Applied> alter_top_notch(const Garment& garment, const Dose& dose)
 {
-    if (const auto ok = within(dose.front, "top_notch", top_notch_limit); !ok)
-        return tl::make_unexpected(ok.error());
+    if (const auto ok = some_amount(dose.front, "top_notch"); !ok) return tl::make_unexpected(ok.error());
     Applied out{garment, {}};
     Piece& sleeve = *find_piece(out.garment.pieces, PieceRole::Sleeve);
     const Point was = top_notch(sleeve);
@@ -24,25 +23,26 @@ Outcome<Applied> alter_top_notch(const Garment& garment, const Dose& dose)
 
 namespace {
 
-constexpr Length least_notch_move = Length::mm(1);  // less is truing
+constexpr Length least_notch_move = Length::mm(1.5);  // half of what a cap is changed for
 
-// One half of the cap against its half of the armhole: longer (+) than the ease it is to have.
-Length half_over(const FittingState& s, PieceRole bodice, EdgeRole cap, std::string_view seam)
+// How much one half of the cap is longer than its half of the armhole.
+Length half_over(const Garment& g, PieceRole bodice, EdgeRole cap)
 {
-    const Length armhole = sewn_length(*find_piece(s.now.pieces, bodice), EdgeRole::Armhole);
-    return sewn_length(sleeve_of(s.now), cap) - armhole - meant_ease(s.now, seam, s.cloth);
+    return sewn_length(sleeve_of(g), cap) - sewn_length(*find_piece(g.pieces, bodice), EdgeRole::Armhole);
 }
 
 Length front_over(const FittingState& s)
 {
-    return half_over(s, PieceRole::Front, EdgeRole::CapFront, "armhole-front");
+    return half_over(s.now, PieceRole::Front, EdgeRole::CapFront) -
+           half_over(s.traced, PieceRole::Front, EdgeRole::CapFront);
 }
 Length back_over(const FittingState& s)
 {
-    return half_over(s, PieceRole::Back, EdgeRole::CapBack, "armhole-back");
+    return half_over(s.now, PieceRole::Back, EdgeRole::CapBack) -
+           half_over(s.traced, PieceRole::Back, EdgeRole::CapBack);
 }
 
-// Half of what one half of the cap is long and the other short.
+// Half of what one half of the cap became long and the other short.
 std::optional<Proposal> propose_top_notch(const FittingState& s)
 {
     const Length amount = (front_over(s) - back_over(s)) / 2.0;

@@ -10,8 +10,7 @@ namespace sartorum {
 
 Outcome<Applied> alter_underarm_width(const Garment& garment, const Dose& dose)
 {
-    if (const auto ok = within(dose.front, "underarm_width", underarm_limit); !ok)
-        return tl::make_unexpected(ok.error());
+    if (const auto ok = some_amount(dose.front, "underarm_width"); !ok) return tl::make_unexpected(ok.error());
     Applied out{garment, {}};
     const bool back_only = static_cast<WidthShare>(dose.method) == WidthShare::BackOnly;
     const Length share = dose.front / (back_only ? 2.0 : 4.0);
@@ -33,17 +32,21 @@ Outcome<Applied> alter_underarm_width(const Garment& garment, const Dose& dose)
 
 namespace {
 
-// What the frame is off: high bust against what the size is drafted for. Ease as designed takes up a little.
+// What the frame is off: high bust against what the size is drafted for. A size chosen by the full bust is meant
+// to be off there, and narrower above: its underarm is left alone.
 std::optional<Proposal> propose_underarm_width(const FittingState& s)
 {
+    if (s.school == School::FullBust) return std::nullopt;
     const auto taken = s.body.taken(Measure::HighBust);
     const auto drafted = implied_high_bust(s.chart, s.sizes.frame);
     if (!taken || !drafted) return std::nullopt;
     const Length off = taken->value - *drafted;
     const auto row = ease_at(s.chart, s.sizes.frame, Measure::Bust, s.body, s.ease, s.cloth,
                              s.traced_flat.of(GarmentMeasure::Bust));
-    if (row && ease_holds(*row, off)) return std::nullopt;
-    return Proposal{off, taken->spread, taken->value, *drafted, Against::Chart};
+    Proposal out{off, taken->spread, taken->value, *drafted, Against::Chart};
+    out.least = least_on_girth;
+    out.held = row && ease_holds(*row, off);
+    return out;
 }
 
 }  // namespace

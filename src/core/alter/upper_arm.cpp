@@ -2,6 +2,7 @@
 
 #include <array>
 
+#include "core/alter/propose.h"
 #include "core/alter/serves.h"
 #include "core/alter/shared.h"
 #include "core/chart/ease.h"
@@ -23,9 +24,21 @@ std::vector<Piece> quarters(const Piece& sleeve, Point top, Point middle, Point 
     return {front->first, front->second, back->first, back->second};
 }
 
-void spread_kept(Applied& out, Piece& sleeve, Length amount)
+Length bicep_of(const Piece& sleeve)
+{
+    return Length::mm(Geom::distance(edge(sleeve, EdgeRole::UnderarmFront).curve.initialPoint(),
+                                     edge(sleeve, EdgeRole::UnderarmBack).curve.finalPoint()));
+}
+
+Outcome<bool> spread_kept(Applied& out, Piece& sleeve, Length amount)
 {
     const BicepSpread spread = bicep_spread(sleeve, amount);
+    // A cap of that length is flat, or as steep as it can be, before it has that width.
+    const Length came = bicep_of(spread.piece) - bicep_of(sleeve);
+    if (abs(came - amount) > Length::mm(0.1)) {
+        const Length most = abs(came);
+        return refuse_amount(Why::AmountTooLarge, "upper_arm", amount, -most, most);
+    }
     const Point top = top_notch(sleeve);
     const auto bicep = *guide(sleeve, GuideKind::Bicep);
     const double share = (top[Geom::X] - bicep.a[Geom::X]) / (bicep.b[Geom::X] - bicep.a[Geom::X]);
@@ -54,6 +67,7 @@ void spread_kept(Applied& out, Piece& sleeve, Length amount)
     }
     out.steps.push_back(redrawn_step(sleeve, spread.piece, StepKind::TrueSleeve));
     sleeve = spread.piece;
+    return true;
 }
 
 Outcome<bool> spread_through(Applied& out, Piece& sleeve, Length amount)
@@ -85,12 +99,11 @@ Outcome<bool> spread_through(Applied& out, Piece& sleeve, Length amount)
 
 Outcome<Applied> alter_upper_arm(const Garment& garment, const Dose& dose)
 {
-    if (const auto ok = within(dose.front, "upper_arm", upper_arm_limit); !ok)
-        return tl::make_unexpected(ok.error());
+    if (const auto ok = some_amount(dose.front, "upper_arm"); !ok) return tl::make_unexpected(ok.error());
     Applied out{garment, {}};
     Piece& sleeve = *find_piece(out.garment.pieces, PieceRole::Sleeve);
     if (static_cast<UpperArmMethod>(dose.method) == UpperArmMethod::CapKept) {
-        spread_kept(out, sleeve, dose.front);
+        if (const auto ok = spread_kept(out, sleeve, dose.front); !ok) return tl::make_unexpected(ok.error());
         return out;
     }
     if (const auto ok = spread_through(out, sleeve, dose.front); !ok) return tl::make_unexpected(ok.error());
@@ -112,13 +125,16 @@ std::optional<Proposal> propose_upper_arm(const FittingState& s)
         const bool wished = row->wished;
         const Length wanted = row->finished_wanted();
         const Length chart = *s.chart.body(s.sizes.frame, Measure::UpperArm);
-        if (wished) return Proposal{wanted - now, taken->spread, wanted, traced, Against::EaseWish, now - traced};
-        return Proposal{wanted - now, taken->spread, taken->value, chart, Against::Chart, now - traced};
+        const Proposal own{wanted - now, taken->spread, wanted, traced, Against::EaseWish, now - traced};
+        const Proposal kept{wanted - now, taken->spread, taken->value, chart, Against::Chart, now - traced};
+        return as_girth(s, wished ? own : kept, Measure::UpperArm, s.sizes.frame, GarmentMeasure::UpperArm);
     }
     // The chart says nothing: only what is needed to move in.
     const Length needed = taken->value + least_ease(Measure::UpperArm, s.cloth, taken->value);
     if (now >= needed) return std::nullopt;
-    return Proposal{needed - now, taken->spread, needed, traced, Against::Needed, now - traced};
+    Proposal out{needed - now, taken->spread, needed, traced, Against::Needed, now - traced};
+    out.least = least_on_seam;
+    return out;
 }
 
 }  // namespace

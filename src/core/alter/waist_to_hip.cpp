@@ -51,7 +51,7 @@ Outcome<bool> deepen_hip(Applied& out, Piece& piece, Length amount)
     const auto line = *guide(piece, GuideKind::LengthenShorten);
     const double hip = guide(piece, GuideKind::Hip)->a[Geom::Y];
     const Length room = Length::mm(line.a[Geom::Y] - hip - 5);
-    if (-amount > room) return refuse_amount(Why::AmountTooLarge, piece.id, amount, -room, waist_to_hip_limit);
+    if (-amount > room) return refuse_amount(Why::AmountTooLarge, piece.id, amount, -room, paper_most);
 
     const double waist_level = edge(piece, EdgeRole::Centre).curve.finalPoint()[Geom::Y];
     const Length place = Length::mm(waist_level - line.a[Geom::Y]);
@@ -75,10 +75,7 @@ Outcome<bool> deepen_hip(Applied& out, Piece& piece, Length amount)
 Outcome<Applied> alter_waist_to_hip(const Garment& garment, const Dose& dose)
 {
     const Length amount = dose.front;
-    if (amount == Length{}) return refuse(Why::AmountZero, "waist_to_hip");
-    if (abs(amount) > waist_to_hip_limit) {
-        return refuse_amount(Why::AmountTooLarge, "waist_to_hip", amount, -waist_to_hip_limit, waist_to_hip_limit);
-    }
+    if (const auto ok = some_amount(amount, "waist_to_hip"); !ok) return tl::make_unexpected(ok.error());
     Applied out{garment, {}};
     for (const auto role : {PieceRole::Front, PieceRole::Back}) {
         if (auto ok = deepen_hip(out, *find_piece(out.garment.pieces, role), amount); !ok) {
@@ -97,7 +94,9 @@ std::optional<Proposal> propose_waist_to_hip(const FittingState& s)
     const auto taken = s.body.taken(Measure::WaistToHip);
     if (!taken) return std::nullopt;
     const Length drafted = s.traced_flat.of(GarmentMeasure::WaistToHip);
-    return Proposal{taken->value - drafted, taken->spread, taken->value, drafted, Against::Pattern};
+    Proposal out{taken->value - drafted, taken->spread, taken->value, drafted, Against::Pattern};
+    out.least = least_on_seam;
+    return out;
 }
 
 }  // namespace

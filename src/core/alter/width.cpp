@@ -22,7 +22,7 @@ Point marked_side_at(const Piece& piece, Level level)
 
 Outcome<Applied> alter_width(const Garment& garment, const Dose& dose, Level level, const std::string& field)
 {
-    if (const auto ok = within(dose.front, field, width_limit); !ok) return tl::make_unexpected(ok.error());
+    if (const auto ok = some_amount(dose.front, field); !ok) return tl::make_unexpected(ok.error());
     return part_alter(garment).widen(garment, dose, level);
 }
 

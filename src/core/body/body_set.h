@@ -53,16 +53,19 @@ enum class Side { Right, Left };
 enum class Stance { Unsaid, Back, Centred, Forward };        // ball of the shoulder, neck
 enum class RoundBack { Unsaid, None, Slight, Marked };       // high round back
 enum class SlopeSeen { Unsaid, Square, Middling, Sloping };  // shoulder slope, as a toile showed it
+enum class Hollow { Unsaid, None, Seen };  // the hollow above the seat, or the folds a toile shows there
 
 inline constexpr std::array stance_keys{"", "back", "centred", "forward"};
 inline constexpr std::array round_back_keys{"", "none", "slight", "marked"};
 inline constexpr std::array slope_keys{"", "square", "middling", "sloping"};
+inline constexpr std::array hollow_keys{"", "none", "seen"};
 
 struct Posture {
     Stance ball = Stance::Unsaid;
     Stance neck = Stance::Unsaid;
     RoundBack round_back = RoundBack::Unsaid;
     SlopeSeen slope = SlopeSeen::Unsaid;
+    Hollow hollow = Hollow::Unsaid;
     friend bool operator==(const Posture&, const Posture&) = default;
 };
 

@@ -39,6 +39,7 @@ enum class Measure {
     ShoulderLength,
     CrossShoulder,
     AcrossBack,
+    ArmholeDepth,
     BackWaistLength,
     ArmLength,
     UpperArm,
@@ -73,7 +74,7 @@ struct MeasureFacts {
     }
 };
 
-inline constexpr std::array<MeasureFacts, 37> all_measures{{
+inline constexpr std::array<MeasureFacts, 38> all_measures{{
     {Measure::NeckBase, "neck_base", MeasureKind::Girth, View::Front, false, Length::mm(220), Length::mm(700)},
     {Measure::HighBust, "high_bust", MeasureKind::Girth, View::Front, false, Length::mm(400), Length::mm(2200)},
     {Measure::Bust, "bust", MeasureKind::Girth, View::Front, false, Length::mm(400), Length::mm(2500)},
@@ -103,6 +104,8 @@ inline constexpr std::array<MeasureFacts, 37> all_measures{{
     {Measure::CrossShoulder, "cross_shoulder", MeasureKind::Along, View::Back, false, Length::mm(200),
      Length::mm(700)},
     {Measure::AcrossBack, "across_back", MeasureKind::Along, View::Back, false, Length::mm(180), Length::mm(650)},
+    {Measure::ArmholeDepth, "armhole_depth", MeasureKind::Along, View::Back, false, Length::mm(100),
+     Length::mm(400)},
     {Measure::BackWaistLength, "back_waist_length", MeasureKind::Along, View::Back, false, Length::mm(200),
      Length::mm(700)},
     {Measure::ArmLength, "arm_length", MeasureKind::Along, View::Back, true, Length::mm(300), Length::mm(900)},

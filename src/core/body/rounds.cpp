@@ -7,12 +7,25 @@ namespace {
 
 using enum Measure;
 
-const std::vector<Measure> top{NeckBase,         HighBust,        Bust,
-                               Underbust,        Waist,           Hip,
-                               BustDepth,        BustSpan,        FrontWaistLength,
-                               AcrossFront,      ShoulderLength,  CrossShoulder,
-                               AcrossBack,       BackWaistLength, ArmLength,
-                               UpperArm,         Wrist,           NeckPointHeight,
+const std::vector<Measure> top{NeckBase,
+                               HighBust,
+                               Bust,
+                               Underbust,
+                               Waist,
+                               Hip,
+                               BustDepth,
+                               BustSpan,
+                               FrontWaistLength,
+                               AcrossFront,
+                               ShoulderLength,
+                               CrossShoulder,
+                               AcrossBack,
+                               ArmholeDepth,
+                               BackWaistLength,
+                               ArmLength,
+                               UpperArm,
+                               Wrist,
+                               NeckPointHeight,
                                ShoulderTipHeight};
 const std::vector<Measure> skirt{Waist, Hip, WaistToHip, SkirtLength};
 const std::vector<Measure> trousers{Waist,   HighHip,   Hip,          WaistToHip, Thigh,    Knee,

@@ -10,7 +10,7 @@ namespace {
 using enum Measure;
 
 // First can hardly be more than second.
-constexpr std::array<std::pair<Measure, Measure>, 19> orders{{
+constexpr std::array<std::pair<Measure, Measure>, 20> orders{{
     {Underbust, Bust},
     {Wrist, UpperArm},
     {Wrist, NeckBase},
@@ -30,6 +30,7 @@ constexpr std::array<std::pair<Measure, Measure>, 19> orders{{
     {NeckPointHeight, Height},
     {ShoulderLength, CrossShoulder},
     {WaistToHip, BodyRise},
+    {ArmholeDepth, BackWaistLength},
 }};
 
 // Different tapes, postures and levels: what a pair in the wrong order must exceed before it is mentioned.

@@ -7,6 +7,7 @@
 namespace sartorum {
 namespace {
 
+constexpr const char* usual_cup = "B";
 constexpr std::array<const char*, 11> letters{"AA", "A", "B", "C", "D", "E", "F", "G", "H", "J", "K"};
 
 std::string letter_at(long i)
@@ -62,26 +63,71 @@ std::optional<Cup> cup_of(const BodySet& set, const SizeChart& chart)
     return Cup{nearest->letter, d, by, true};
 }
 
-std::optional<std::string> drafted_cup(const SizeChart& chart)
+std::optional<DraftedCup> drafted_cup(const SizeChart& chart)
 {
     if (chart.sizes.empty()) return std::nullopt;
     auto it = chart.drafted_cup.find(chart.sizes.front().group);
     if (it == chart.drafted_cup.end()) it = chart.drafted_cup.find("");
-    return it == chart.drafted_cup.end() ? std::nullopt : std::optional{it->second};
+    if (it != chart.drafted_cup.end()) return DraftedCup{it->second, false};
+    const bool asked = chart.prints(Measure::Bust) && !chart.prints(Measure::HighBust);
+    return asked ? std::optional{DraftedCup{usual_cup, true}} : std::nullopt;
 }
 
 std::optional<Length> drafted_difference(const SizeChart& chart)
 {
-    const auto letter = drafted_cup(chart);
-    if (!letter) return std::nullopt;
-    const auto* row = row_of(chart, *letter);
+    if (chart.prints(Measure::Bust) && chart.prints(Measure::HighBust)) {
+        const std::size_t middle = chart.sizes.size() / 2;
+        return *chart.body(middle, Measure::Bust) - *chart.body(middle, Measure::HighBust);
+    }
+    const auto cup = drafted_cup(chart);
+    if (!cup) return std::nullopt;
+    const auto* row = row_of(chart, cup->letter);
     if (row && chart.cups_by == CupBy::HighBust) return row->difference;
-    return cup_difference(*letter);
+    return cup_difference(cup->letter);
 }
+
+namespace {
+
+// How far a height lies outside what a group of sizes is drafted for; none where it does not say.
+std::optional<Length> off_height(const SizeChart& chart, const std::string& group, Length height)
+{
+    if (const auto said = chart.heights.find(group); said != chart.heights.end())
+        return std::max({said->second.from - height, height - said->second.to, Length{}});
+    const SizeChart sizes = chart.of_group(group);
+    if (!sizes.prints(Measure::Height)) return std::nullopt;
+    std::optional<Length> least;
+    for (std::size_t i = 0; i < sizes.sizes.size(); ++i) {
+        const Length off = std::max(
+            abs(*sizes.body(i, Measure::Height) - height) - sizes.half_range(i, Measure::Height), Length{});
+        if (!least || off < *least) least = off;
+    }
+    return least;
+}
+
+// The groups nearest to a height; all of them where the height is not known or tells nothing.
+std::vector<std::string> of_height(const SizeChart& chart, const BodySet& set)
+{
+    const auto all = chart.groups();
+    const auto height = set.taken(Measure::Height);
+    if (!height) return all;
+    std::vector<std::string> out;
+    std::optional<Length> least;
+    for (const auto& g : all) {
+        const auto off = off_height(chart, g, height->value);
+        if (!off) return all;
+        if (least && *off > *least) continue;
+        if (!least || *off < *least) out.clear();
+        least = off;
+        out.push_back(g);
+    }
+    return out;
+}
+
+}  // namespace
 
 std::string nearest_group(const SizeChart& chart, const BodySet& set)
 {
-    const auto groups = chart.groups();
+    const auto groups = of_height(chart, set);
     if (groups.empty()) return {};
     const auto bust = set.taken(Measure::Bust);
     const auto high = set.taken(Measure::HighBust);

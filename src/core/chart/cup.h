@@ -25,12 +25,18 @@ struct Cup {
 
 // The wearer's cup in this chart's way; none while a girth it needs is not read.
 [[nodiscard]] std::optional<Cup> cup_of(const BodySet&, const SizeChart&);
-// The letter this chart's (first) group is drafted for.
-[[nodiscard]] std::optional<std::string> drafted_cup(const SizeChart&);
-// What the chart's bust stands above its high bust; from the drafted cup, by the maker's table or common practice.
+// The letter this chart's (first) group is drafted for. A chart that states none and prints no high bust is taken
+// for a B (common practice), and that is to be said.
+struct DraftedCup {
+    std::string letter;
+    bool assumed = false;
+};
+[[nodiscard]] std::optional<DraftedCup> drafted_cup(const SizeChart&);
+// What the chart's bust stands above its high bust: as printed; else from the drafted cup, by the maker's table or
+// common practice.
 [[nodiscard]] std::optional<Length> drafted_difference(const SizeChart&);
-// Of a chart with several body types, the one drafted nearest to the wearer's bust − high bust; the first where
-// that is not known or the types are no cups.
+// Of a chart with several body types: by height first, where they are told apart by it; then the one drafted
+// nearest to the wearer's bust − high bust; the first where nothing tells.
 [[nodiscard]] std::string nearest_group(const SizeChart&, const BodySet&);
 // High bust of a size: printed, else chart bust less the drafted cup's difference.
 [[nodiscard]] std::optional<Length> implied_high_bust(const SizeChart&, std::size_t size);

@@ -38,7 +38,7 @@ EaseRange cap_ease_range(const Cloth& cloth)
 
 bool ease_holds(const EaseRow& row, Length difference)
 {
-    return abs(difference) <= row.designed * 0.2 && row.now >= row.least;
+    return abs(difference) < Length::mm(10) && row.now >= row.least;
 }
 
 std::optional<EaseRow> ease_at(const SizeChart& chart, std::size_t size, Measure m, const BodySet& set,

@@ -43,8 +43,8 @@ struct EaseRow {
     [[nodiscard]] bool holds(Length spread) const { return planned + spread >= least; }
 };
 
-// Can the designed ease take up a difference of body from chart: at most a fifth of it, and enough left to move
-// in. The fifth is our own choice.
+// Does the ease as designed hold a difference of body from chart: less than a centimetre on the girth, and enough
+// left to move in. Common practice.
 [[nodiscard]] bool ease_holds(const EaseRow&, Length difference);
 
 using EaseWishes = std::map<Measure, Length>;

@@ -38,6 +38,12 @@ struct ChartView {
     friend bool operator==(const ChartView&, const ChartView&) = default;
 };
 
+struct HeightRange {
+    Length from;
+    Length to;
+    friend bool operator==(const HeightRange&, const HeightRange&) = default;
+};
+
 struct SizeChart {
     std::string name;
     std::string maker;
@@ -47,6 +53,7 @@ struct SizeChart {
     CupBy cups_by = CupBy::HighBust;
     std::optional<Length> height_from{};
     std::optional<Length> height_to{};
+    std::map<std::string, HeightRange> heights{};  // of a group, where the groups are told apart by height
     std::optional<Length> allowance{};
     std::vector<ChartView> views{};
 

@@ -9,10 +9,10 @@ namespace {
 using enum Measure;
 
 // Compared size by size; the frame counts most because it is the hardest to alter.
-constexpr std::array compared{
-    HighBust,      Bust,           Underbust,   Waist,        Hip,       Thigh,           UpperArm,
-    CrossShoulder, ShoulderLength, AcrossFront, AcrossBack,   BustDepth, BackWaistLength, FrontWaistLength,
-    ArmLength,     WaistToHip,     BodyRise,    CrotchLength, InsideLeg};
+constexpr std::array compared{HighBust,   Bust,         Underbust,     Waist,           Hip,
+                              Thigh,      UpperArm,     CrossShoulder, ShoulderLength,  AcrossFront,
+                              AcrossBack, ArmholeDepth, BustDepth,     BackWaistLength, FrontWaistLength,
+                              ArmLength,  WaistToHip,   BodyRise,      CrotchLength,    InsideLeg};
 constexpr std::array frame{HighBust, CrossShoulder, ShoulderLength, AcrossFront, AcrossBack};
 
 std::size_t& part_of(SizeChoice& c, Measure m)

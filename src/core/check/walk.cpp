@@ -55,7 +55,8 @@ void add_walks(Checks& out, const Garment& g, const Cloth& cloth, const std::opt
             }
         }
         w.difference = w.b - w.a - meant_ease(g, seam.id, cloth);
-        w.holds = abs(w.difference) <= walk_tolerance;
+        const bool cap = seam.id == "armhole-front" || seam.id == "armhole-back";
+        w.holds = abs(w.difference) <= (cap ? cap_tolerance : walk_tolerance);
         out.walks.push_back(std::move(w));
     };
     for (const auto& seam : g.seams) walked(g, seam, stayed && all_stayed(seam.a) && all_stayed(seam.b));
@@ -101,7 +102,7 @@ void add_cap(Checks& out, const Garment& g, const FlatMeasures& flat, const Clot
     const Length wanted = meant_ease(g, "armhole-front", cloth) + meant_ease(g, "armhole-back", cloth);
     const Length cap = flat.of(GarmentMeasure::Cap);
     const Length armhole = flat.of(GarmentMeasure::Armhole);
-    out.cap = CapCheck{cap, armhole, cap - armhole, wanted, abs(cap - armhole - wanted) <= walk_tolerance};
+    out.cap = CapCheck{cap, armhole, cap - armhole, wanted, abs(cap - armhole - wanted) <= cap_tolerance};
 }
 
 // Front and back meet in a seam: both corners together are one straight angle.

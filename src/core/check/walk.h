@@ -1,8 +1,8 @@
 // walk.h: do the altered pieces still sew together, and do they fit the body.
 //
-// Walked pairs: equal within 1.5 mm with darts closed, or different by the ease meant. Joins: the two corner
-// angles that meet at a seam add up to 180° within 5°, so that the edge runs on without a corner. Common practice.
-// Least wearing ease: core/chart/ease.h.
+// Walked pairs: equal within 1.5 mm with darts closed, or different by the ease meant; a cap's ease takes up the 3
+// mm that nobody changes a cap for. Joins: the two corner angles that meet at a seam add up to 180° within 5°, so
+// that the edge runs on without a corner. Common practice. Least wearing ease: core/chart/ease.h.
 #pragma once
 #include <set>
 
@@ -15,6 +15,7 @@
 namespace sartorum {
 
 inline constexpr Length walk_tolerance = Length::mm(1.5);
+inline constexpr Length cap_tolerance = Length::mm(3);
 inline constexpr Length fold_tolerance = Length::mm(0.1);
 inline constexpr Length leg_tolerance = Length::mm(1.0);
 inline constexpr double join_tolerance_degrees = 5.0;
@@ -68,7 +69,7 @@ struct CapCheck {
     Length armhole;
     Length ease;
     Length wanted;
-    bool holds = false;  // within walk_tolerance
+    bool holds = false;  // within walk_tolerance, or cap_tolerance
 };
 
 struct Checks {

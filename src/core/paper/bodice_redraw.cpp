@@ -7,6 +7,7 @@
 #include "core/paper/redraw_parts.h"
 #include "core/pattern/dart.h"
 #include "core/pattern/part_rules.h"
+#include "core/pattern/shoulder.h"
 
 namespace sartorum {
 namespace {
@@ -125,12 +126,25 @@ void settle_bodice_guides(Piece& p)
     }
 }
 
+void keep_underarm_corner(Piece& p, const Piece& was)
+{
+    const std::size_t side = redraw::index_of(p, EdgeRole::Side);
+    const Curve& before = was.edges[redraw::index_of(was, EdgeRole::Side)].curve;
+    const double leant = Geom::angle_between(start_direction(before), start_direction(p.edges[side].curve));
+    redraw_edge(p, side - 1, end_turned(p.edges[side - 1].curve, leant));
+}
+
 void settle_tip(Dart& d)
 {
     const Point middle = (d.leg_a + d.leg_b) / 2;
     const Point square = Geom::unit_vector(Geom::rot90(d.leg_b - d.leg_a));
     const double along = Geom::dot(d.tip - middle, square);
     d.tip = middle + square * along;
+}
+
+Point with_darts_closed(const Piece& p, Point shift)
+{
+    return shift * shoulder_darts_closed(p).withoutTranslation();
 }
 
 Piece shoulder_redrawn(const Piece& piece, Point neck_shift, Point tip_shift, ArmholeReach reach)

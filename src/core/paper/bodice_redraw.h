@@ -17,6 +17,8 @@ namespace sartorum {
 
 // How far down the armhole is redrawn from a moved tip: to where it is straightest, or all of it in one long line.
 enum class ArmholeReach { Across, Underarm };
+// A shift of what lies outside the shoulder darts, told in the frame of the piece with them closed.
+[[nodiscard]] Point with_darts_closed(const Piece&, Point shift);
 // Neck point and tip shifted, in the frame of the piece with its shoulder dart closed. Dart angles stay exactly.
 [[nodiscard]] Piece shoulder_redrawn(const Piece&, Point neck_shift, Point tip_shift,
                                      ArmholeReach = ArmholeReach::Across);
@@ -42,6 +44,9 @@ struct EvenedSides {
     Length raised;  // the front's lower end went up by this, the back's down
 };
 [[nodiscard]] EvenedSides sides_evened(const Piece& front, const Piece& back, Length ease = {});
+
+// Dart legs made equal lean the side seam: the armhole keeps the corner to it that it had.
+void keep_underarm_corner(Piece&, const Piece& was);
 
 // An edge given a new line: notches on it keep their place along it.
 void redraw_edge(Piece&, std::size_t edge, Curve);

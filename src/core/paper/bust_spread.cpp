@@ -122,6 +122,9 @@ Outcome<BustSpread> bust_spread(const Piece& front, Length a, double hinge_at, L
     out.hinge = point_at(front, hinge);
     const Lever l = lever(out.hinge, bp);
     if (l.q < 20) return refuse(Why::BlockImpossible, "bust_point");
+    // The upper side swings up about its hinge until it has no further to go.
+    const Length most = Length::mm(l.p + std::hypot(l.p, l.q) * 0.9);
+    if (a > most) return refuse_amount(Why::AmountTooLarge, "bust", a, {}, most);
     out.radians = l.radians(a.in_mm());
     out.gain = Length::mm(l.gain(out.radians));
     const Geom::Affine swung = whole_motion({0, out.hinge, out.radians, {0, 0}});

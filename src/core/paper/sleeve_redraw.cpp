@@ -199,8 +199,8 @@ BicepSpread bicep_spread(const Piece& sleeve, Length by)
     };
     // Lower, the sleeve is wider: one value of `down` gives the width.
     const double want = Geom::distance(front, back) + by.in_mm();
-    double low = -60;
-    double high = 120;
+    double low = -top[Geom::Y] + std::min(front[Geom::Y], back[Geom::Y]) - 120;
+    double high = top[Geom::Y] - std::max(front[Geom::Y], back[Geom::Y]) - 15;  // still a cap
     for (int i = 0; i < 60; ++i) {
         const double middle = (low + high) / 2;
         const auto [f, b] = lowered(middle);

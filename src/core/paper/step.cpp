@@ -41,9 +41,15 @@ HandMark hand_mark(StepKind kind)
         case StepKind::MarkBottomSide:
         case StepKind::DrawWedge:
         case StepKind::DrawBox:
-        case StepKind::MarkDartTip: return HandMark::Draw;
+        case StepKind::MarkDartTip:
+        case StepKind::MarkNeckRound:
+        case StepKind::MarkNeckAlong:
+        case StepKind::DrawShoulderDart:
+        case StepKind::DrawBustLevel:
+        case StepKind::MarkTipAcross: return HandMark::Draw;
         case StepKind::CutCorner:
         case StepKind::CutToNeckPoint:
+        case StepKind::CutToShoulder:
         case StepKind::CutToArmhole:
         case StepKind::CutToSide:
         case StepKind::CutBox: return HandMark::Cut;
@@ -52,9 +58,12 @@ HandMark hand_mark(StepKind kind)
         case StepKind::SwingStrip:
         case StepKind::AllowShoulder:
         case StepKind::OpenCentreBack: return HandMark::Spread;
+        case StepKind::SwingCorner:
         case StepKind::CloseWedge: return HandMark::Overlap;
         case StepKind::RedrawShoulder:
         case StepKind::RedrawNeckEnd:
+        case StepKind::RedrawNeckline:
+        case StepKind::RedrawAimed:
         case StepKind::RedrawBottom:
         case StepKind::RedrawBottomSide:
         case StepKind::RedrawDart:

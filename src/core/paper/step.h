@@ -30,26 +30,32 @@ enum class StepKind {
     OverlapBand,
     MatchSides,  // raise or lower the side waist by amount so that front and back seams are equal
     // shoulder and neck
-    DrawCorner,       // from `place` along the shoulder straight down `second`, then square out to the armhole
-    CutCorner,        // the corner with the tip comes off
-    SlideCorner,      // out (in) by amount, level
-    MarkTip,          // amount outside (inside) the tip, square to the seam
-    RedrawShoulder,   // from the neck point to the mark; armhole run into it
-    MarkNeckPoint,    // amount outside (inside) the neck end of the seam, square to it
-    RedrawNeckEnd,    // from the mark to the tip; neckline run into it
-    AllowShoulder,    // amount of extra allowance on the toile's shoulder; `place` in all
-    DrawStrip,        // from the armhole, `place` under the tip, to the neck point
-    CutToNeckPoint,   // leaves a paper hinge
-    SwingStrip,       // amount at the tip, square to the seam
-    MatchShoulders,   // the seam longer (shorter) by amount at the tip, so that front and back match again
-    TrueArmhole,      // one line from the shoulder tip to the underarm
-    DrawAcrossBack,   // square to centre back, `place` under the neck, to the armhole
-    CutToArmhole,     // leaves a hinge
-    OpenCentreBack,   // amount at centre back
-    CurveCentreBack,  // the seam runs on smoothly
-    StraightenFold,   // the fold carried on straight; amount is added at the neck
-    DrawNeckDart,     // amount wide, `place` long, `second` from the centre
-    EaseNeck,         // amount is eased into what is sewn there
+    DrawCorner,        // from `place` along the shoulder straight down `second`, then square out to the armhole
+    CutCorner,         // the corner with the tip comes off
+    SlideCorner,       // out (in) by amount, level
+    MarkTip,           // amount outside (inside) the tip, square to the seam
+    RedrawShoulder,    // from the neck point to the mark; armhole run into it
+    MarkNeckPoint,     // amount outside (inside) the neck end of the seam, square to it
+    RedrawNeckEnd,     // from the mark to the tip; neckline run into it
+    AllowShoulder,     // amount of extra allowance on the toile's shoulder; `place` in all
+    DrawStrip,         // from the armhole, `place` under the tip, to the neck point
+    CutToNeckPoint,    // leaves a paper hinge
+    SwingStrip,        // amount at the tip, square to the seam
+    MatchShoulders,    // the seam longer (shorter) by amount at the tip, so that front and back match again
+    TrueArmhole,       // one line from the shoulder tip to the underarm
+    DrawAcrossBack,    // square to centre back, `place` under the neck, to the armhole
+    CutToArmhole,      // leaves a hinge
+    OpenCentreBack,    // amount at centre back
+    CurveCentreBack,   // the seam runs on smoothly
+    StraightenFold,    // the fold carried on straight; amount is added at the neck
+    DrawNeckDart,      // amount wide, `place` long, `second` from the centre
+    EaseNeck,          // amount is eased into what is sewn there
+    MarkNeckRound,     // amount into (outside) the paper at the centre and along the shoulder
+    MarkNeckAlong,     // along the shoulder alone
+    RedrawNeckline,    // through the marks; it gets amount longer all round
+    CutToShoulder,     // the corner with the tip, leaving a hinge on the shoulder
+    SwingCorner,       // in by amount where it is cut level
+    DrawShoulderDart,  // amount wide, `place` long
     // lengths of a bodice
     DrawAcross,        // the across line, `place` under the shoulder tip
     DrawLengthLine,    // the lengthen/shorten line, `place` above the lower edge at the centre
@@ -66,9 +72,12 @@ enum class StepKind {
     GiveBackAtSide,    // amount out at the lower end of the side seam, nothing at the hinge
     DrawBox,           // round the dart: amount is how far it goes, `place` wide, `second` high
     CutBox,
-    SlideBox,     // down (up) by amount
-    MarkDartTip,  // amount under (above) the tip
+    SlideBox,       // down (up) by amount
+    MarkDartTip,    // amount under (above) the tip
+    DrawBustLevel,  // from the centre, `place` under the neck, to the bust point and on through the side dart
     // widths of a bodice
+    MarkTipAcross,   // amount outside (inside) the bust point, square to the grain
+    RedrawAimed,     // dart legs to tips amount further out (in)
     LayTogether,     // two panels at the bust point
     CloseIntoSeam,   // amount that opened (overlaps) at the side
     RedrawSeam,      // rounded over the bust point within amount

@@ -51,6 +51,10 @@ constexpr Keys<GuideKind, 8> guide_keys{{{GuideKind::Grain, "grain"},
                                          {GuideKind::Elbow, "elbow"}}};
 constexpr Keys<DartKind, 3> dart_keys{
     {{DartKind::Dart, "dart"}, {DartKind::Tuck, "tuck"}, {DartKind::Pleat, "pleat"}}};
+constexpr Keys<ShoulderStyle, 4> shoulder_keys{{{ShoulderStyle::SetIn, "set-in"},
+                                                {ShoulderStyle::CutIn, "cut-in"},
+                                                {ShoulderStyle::Dropped, "dropped"},
+                                                {ShoulderStyle::Raglan, "raglan"}}};
 
 template <class K, std::size_t N>
 std::string_view find_key(const Keys<K, N>& keys, K wanted)
@@ -272,6 +276,14 @@ std::string_view key(GuideKind k)
 std::string_view key(DartKind k)
 {
     return find_key(dart_keys, k);
+}
+std::string_view key(ShoulderStyle s)
+{
+    return find_key(shoulder_keys, s);
+}
+std::optional<ShoulderStyle> shoulder_style_of(std::string_view text)
+{
+    return find_role(shoulder_keys, text);
 }
 std::optional<DartKind> dart_kind_of(std::string_view text)
 {

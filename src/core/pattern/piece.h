@@ -42,15 +42,20 @@ enum class GuideKind { Grain, LengthenShorten, Hip, Bust, Waist, Across, Bicep, 
 // A dart narrows to nothing at its tip; a tuck is stitched parallel down to its tip; a pleat is only held in the
 // seam.
 enum class DartKind { Dart, Tuck, Pleat };
+// Where the armhole of a front is meant to lie: at the shoulder's own tip; further in, without a sleeve; further
+// out; or the sleeve runs up to the neck.
+enum class ShoulderStyle { SetIn, CutIn, Dropped, Raglan };
 
 [[nodiscard]] std::string_view key(PieceRole);
 [[nodiscard]] std::string_view key(EdgeRole);
 [[nodiscard]] std::string_view key(GuideKind);
 [[nodiscard]] std::string_view key(DartKind);
+[[nodiscard]] std::string_view key(ShoulderStyle);
 [[nodiscard]] std::optional<PieceRole> piece_role_of(std::string_view);
 [[nodiscard]] std::optional<EdgeRole> edge_role_of(std::string_view);
 [[nodiscard]] std::optional<GuideKind> guide_kind_of(std::string_view);
 [[nodiscard]] std::optional<DartKind> dart_kind_of(std::string_view);
+[[nodiscard]] std::optional<ShoulderStyle> shoulder_style_of(std::string_view);
 
 inline constexpr Length closed_within = Length::mm(0.05);
 // A mark lies on its edge, a dart's leg on its mouth, within what a hand can draw.
@@ -104,6 +109,9 @@ struct Piece {
     std::optional<PartKind> part{};
     // A front of two panels, laid together at the bust point with their grain lines parallel (princess.h).
     bool princess = false;
+    // Of a front, where the drawing says so.
+    std::optional<ShoulderStyle> shoulder_style{};
+    bool neck_at_base = false;  // the neckline is meant to lie where the neck begins
 };
 
 [[nodiscard]] std::optional<Guide> guide(const Piece&, GuideKind);

@@ -45,11 +45,13 @@ Outcome<bool> prints_what_is_chosen_by(const SizeChart& chart, const std::vector
 
 // Why an accepted adjustment left the paper as it was, where that is no good reason: there is nothing to do is
 // one.
-std::optional<Refusal> left_undone(const Adjustment& entry, const PlanLine& line, const BodySet& body)
+std::optional<Refusal> left_undone(const Adjustment& entry, const PlanLine& line, const BodySet& body,
+                                   bool doubted)
 {
     if (line.state == LineState::Refused) return line.refusal;
     if (line.state != LineState::NothingKnown || line.proposal) return std::nullopt;
     if (!entry.propose) return Refusal{Why::AmountMissing, std::string{entry.key}, {}, {}, {}, 0};
+    if (doubted) return Refusal{Why::PatternDoubted, std::string{entry.key}, {}, {}, {}, 0};
     if (entry.from && !body.taken(*entry.from))
         return Refusal{Why::BodyIncomplete, std::string{facts(*entry.from).key}, {}, {}, {}, 0};
     return std::nullopt;
@@ -71,7 +73,8 @@ std::vector<NotDone> not_done(const Computed& computed, const std::vector<Fittin
             if (line.kind != entry.kind) continue;
             there = true;
             if (!accepted(computed.work.plan, line.kind, line.part)) continue;
-            if (const auto why = left_undone(entry, line, body)) out.push_back({entry.kind, *why});
+            if (const auto why = left_undone(entry, line, body, !computed.doubts.empty()))
+                out.push_back({entry.kind, *why});
         }
         if (!there)
             out.push_back({entry.kind, Refusal{Why::NotOnThisGarment, std::string{entry.key}, {}, {}, {}, 0}});
@@ -104,9 +107,18 @@ Outcome<Computed> begun(Work work, Trail& trail)
     out.altered = out.traced;
     out.steps = std::move(paper->steps);
     out.trace_steps = out.steps.size();
+    for (const auto part : parts) {
+        if (work.plan.as_drawn) break;
+        const Garment view = part_view(out.traced, part);
+        const auto of_part = doubts_of(view, measure_flat(view.pieces), chart, *sizes, work.plan.cloth);
+        out.doubts.insert(out.doubts.end(), of_part.begin(), of_part.end());
+    }
+    const BodySet worn = work.worn_by();
+    const auto& wish = work.plan.choosing;
+    const School school = wish.school ? *wish.school : advise_school(chart, worn, wish).school;
     trail.ground = std::make_shared<const Trail::Ground>(
-        Trail::Ground{fitting_order(parts), followers(out.traced.seams, out.traced.pieces), std::move(chart),
-                      work.worn_by(), *sizes});
+        Trail::Ground{fitting_order(parts), followers(out.traced.seams, out.traced.pieces), std::move(chart), worn,
+                      *sizes, school, !out.doubts.empty()});
     trail.before.resize(trail.ground->order.size() + 1);
     trail.before.front() = {std::make_shared<const Standing>(standing_traced(parts, out.traced)), 0,
                             out.steps.size()};
@@ -145,7 +157,8 @@ bool only_decided_anew(const Work& a, const Work& b)
     const Plan& p = a.plan;
     const Plan& q = b.plan;
     return a.pattern == b.pattern && a.chart == b.chart && a.body == b.body && p.sizes == q.sizes &&
-           p.chart_group == q.chart_group && p.choosing == q.choosing && p.cloth == q.cloth && p.ease == q.ease;
+           p.chart_group == q.chart_group && p.choosing == q.choosing && p.cloth == q.cloth && p.ease == q.ease &&
+           p.as_drawn == q.as_drawn;
 }
 
 bool decided_alike(const Plan& a, const Plan& b, AdjustmentKind kind, PartKind part)

@@ -4,6 +4,7 @@
 #include <memory>
 
 #include "core/check/walk.h"
+#include "core/plan/doubts.h"
 #include "core/plan/plan.h"
 
 namespace sartorum {
@@ -46,7 +47,8 @@ struct PlanLine {
     std::size_t method = 0;
     // Decided before something above it was: to be looked at again.
     std::optional<AdjustmentKind> look_again{};
-    bool noted = false;  // the posture noted calls for it
+    std::vector<Caution> cautions{};  // done, and yet unusual
+    bool noted = false;               // the posture noted calls for it
     std::optional<Refusal> refusal;
     Consequences changed;
     std::size_t first_step = 0;
@@ -73,6 +75,8 @@ struct Computed {
     std::size_t trace_steps = 0;
     Checks checks;
     std::vector<NotDone> not_done{};  // in fitting order
+    // Looked at before anything is proposed; none once the plan says that it is meant so.
+    std::vector<Doubt> doubts{};
     std::shared_ptr<const Trail> trail{};
     // One for each adjustment that serves a part of this garment, in fitting order; the uppermost part's.
     [[nodiscard]] const PlanLine* line(AdjustmentKind) const;

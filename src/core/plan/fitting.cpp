@@ -5,6 +5,7 @@
 
 #include "core/alter/follow.h"
 #include "core/paper/princess_redraw.h"
+#include "core/paper/sound.h"
 
 namespace sartorum {
 
@@ -31,7 +32,7 @@ LineState state_of(const PlanLine& line, const Decision* decision)
 {
     if (decision) return decision->answer == Answer::Accepted ? LineState::Accepted : LineState::Declined;
     if (!line.proposal) return LineState::NothingKnown;
-    return line.proposal->inside_noise() ? LineState::LeaveIt : LineState::Proposed;
+    return line.proposal->leave() == Leave::No ? LineState::Proposed : LineState::LeaveIt;
 }
 
 // What is asked for and cannot be done in this way; nothing of it may vanish.
@@ -47,7 +48,7 @@ std::optional<Refusal> beyond(const Adjustment& entry, const Decision& decision)
     return std::nullopt;
 }
 
-PlanLine line_of(const FittingTurn& turn, FittingState state, const Plan& plan)
+PlanLine line_of(const FittingTurn& turn, FittingState state, const Plan& plan, bool doubted)
 {
     const Adjustment& entry = *turn.adjustment;
     PlanLine line;
@@ -56,7 +57,7 @@ PlanLine line_of(const FittingTurn& turn, FittingState state, const Plan& plan)
     const Decision* decision = plan.decision(entry.kind, turn.part);
     line.method = decision && decision->method ? *decision->method : usual_method(entry, state.now);
     state.method = line.method;
-    if (entry.propose) line.proposal = entry.propose(state);
+    if (entry.propose && !doubted) line.proposal = entry.propose(state);
     line.noted = entry.noted && entry.noted(state.body.posture);
     line.state = state_of(line, decision);
     const bool works_at_zero = zero_works(entry, line.method);
@@ -86,12 +87,58 @@ void add_difference(Consequences& out, const FlatMeasures& before, const FlatMea
     }
 }
 
+// Panels trued, and nothing on the paper that no hand can cut.
+Outcome<Applied> done_once(const Adjustment& entry, const Garment& was, const Dose& dose)
+{
+    auto out = entry.apply(was, dose);
+    if (!out) return out;
+    settle_princess(out->garment.pieces);
+    for (auto& p : out->garment.pieces) {
+        const Piece* before = find_piece(was.pieces, p.id);
+        if (!before || same_paper(*before, p)) continue;
+        drop_slivers(p);
+        if (unsound(p) && !unsound(*before)) return refuse(Why::PaperCrosses, std::string{entry.key});
+    }
+    return out;
+}
+
+// Where an amount ruins the outline it is refused with the most that does not, found by halving.
+Outcome<Applied> done_soundly(const Adjustment& entry, const Garment& was, const Dose& dose)
+{
+    auto out = done_once(entry, was, dose);
+    if (out || out.error().why != Why::PaperCrosses) return out;
+    constexpr int halvings = 8;
+    double sound = 0;
+    double ruined = 1;
+    for (int i = 0; i < halvings; ++i) {
+        const double middle = (sound + ruined) / 2;
+        const Dose part{dose.front * middle, dose.back * middle, dose.method};
+        (done_once(entry, was, part) ? sound : ruined) = middle;
+    }
+    const Length given = abs(dose.front) < abs(dose.back) ? dose.back : dose.front;
+    const Length most = given * sound;
+    return refuse_amount(Why::PaperCrosses, std::string{entry.key}, given, std::min(most, Length{}),
+                         std::max(most, Length{}));
+}
+
+// More than the way usually carries.
+void add_unusual(PlanLine& line, const Adjustment& entry, const Dose& dose)
+{
+    const auto usual = usual_amounts(entry, dose.method);
+    for (const auto amount : {dose.front, dose.back}) {
+        const bool over = amount > usual.most;
+        if (!over && amount >= usual.least) continue;
+        line.cautions.push_back({CautionKind::Amount, amount, over ? usual.most : usual.least});
+        return;
+    }
+}
+
 PartState started(const Garment& garment, PartKind kind)
 {
     const auto view = std::make_shared<const Garment>(part_view(garment, kind));
     Measured measured{view->pieces};
     const FlatMeasures flat = measured.flat();
-    return {kind, view, view, std::move(measured), flat, {}, {}};
+    return {kind, view, view, std::move(measured), flat, {}, {}, {}};
 }
 
 const Piece& piece_in(const Standing& standing, const Piece& traced)
@@ -147,10 +194,7 @@ private:
         const std::size_t at = part_at(turn.part);
         const PartState& p = standing_->parts[at];
         if (!serves(entry, *p.now)) return;
-        PlanLine line = line_of(turn,
-                                {*p.traced, *p.now, ground_.body, ground_.chart, ground_.sizes, plan().ease,
-                                 plan().cloth, p.traced_flat, p.measured.flat(), 0, p.done},
-                                plan());
+        PlanLine line = line_of(turn, state_before(p), plan(), ground_.doubted);
         line.first_step = out_.steps.size();
         const bool taken = line.state == LineState::Accepted;
         if (taken && entry.joins && accepted(plan(), *entry.joins, turn.part)) {
@@ -166,14 +210,27 @@ private:
         out_.lines.push_back(std::move(line));
     }
 
+    FittingState state_before(const PartState& p) const
+    {
+        FittingState s{*p.traced,   *p.now,       ground_.body,  ground_.chart,     ground_.sizes,
+                       plan().ease, plan().cloth, p.traced_flat, p.measured.flat(), ground_.school};
+        s.done = p.done;
+        s.done_back = p.done_back;
+        s.carried = p.carried;
+        for (const auto& line : out_.lines) {
+            if (line.part == p.kind)
+                s.open[static_cast<std::size_t>(line.kind)] = line.state == LineState::Proposed;
+        }
+        return s;
+    }
+
     void apply(const Adjustment& entry, const Dose& dose, PlanLine& line, std::size_t at)
     {
         if (dose.front == Length{} && dose.back == Length{} && !zero_works(entry, line.method)) return;
         const Garment& was = *standing_->parts[at].now;
-        auto applied = entry.apply(was, dose);
+        auto applied = done_soundly(entry, was, dose);
         std::shared_ptr<const std::vector<Piece>> others = standing_->others;
         if (applied) {
-            settle_princess(applied->garment.pieces);
             if (const auto ok = follow(*applied, was, others); !ok) applied = tl::make_unexpected(ok.error());
         }
         if (!applied) {
@@ -190,7 +247,10 @@ private:
             add_difference(line.changed, standing_->others_measured.flat(), next->others_measured.flat());
         }
         line.steps = applied->steps.size();
+        line.cautions = std::move(applied->cautions);
+        add_unusual(line, entry, dose);
         p.done[static_cast<std::size_t>(entry.kind)] = dose.front;
+        p.done_back[static_cast<std::size_t>(entry.kind)] = dose.back;
         p.now = std::make_shared<const Garment>(std::move(applied->garment));
         next->others = std::move(others);
         std::move(applied->steps.begin(), applied->steps.end(), std::back_inserter(out_.steps));

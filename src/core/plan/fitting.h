@@ -16,6 +16,7 @@ struct PartState {
     Measured measured;
     FlatMeasures traced_flat;
     std::array<Length, adjustment_count> done{};
+    std::array<Length, adjustment_count> done_back{};
     // What an adjustment left to be done together with another.
     std::array<Length, adjustment_count> carried{};
 };
@@ -42,6 +43,8 @@ public:
         SizeChart chart;  // of the plan's group
         BodySet body;     // as the garment is worn
         SizesAt sizes;
+        School school{};       // the frame's size was chosen by
+        bool doubted = false;  // nothing is proposed
     };
     std::shared_ptr<const Ground> ground;
     std::vector<Stop> before;  // one a turn, and one for the end

@@ -47,7 +47,8 @@ struct Plan {
     std::string chart_group{};             // body type or cup range, where the chart has several
     ChoiceWish choosing{};
     Cloth cloth{};
-    EaseWishes ease{};  // her own ease; the rest keeps the designer's
+    EaseWishes ease{};      // her own ease; the rest keeps the designer's
+    bool as_drawn = false;  // what looks as if it could not be (doubts.h) is meant so
 
     [[nodiscard]] const std::string& size_at(Level) const;  // "" where none is chosen
     // Above the waist: the bust's, or the hip's where none is chosen there.

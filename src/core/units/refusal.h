@@ -86,14 +86,15 @@ enum class Why {
     NeedsBustDart,  // there is no dart to put it into, or to move
     DartTooSmall,   // the dart there is would close before the amount is reached
     DartAlreadyThere,
-    EaseTooLarge,   // more than cloth can be eased in
-    BeyondTwoCups,  // one slash carries no more: two slashes, or another size
-    NeedsPanels,    // this way is for a front of two panels
-    NeedsElbow,     // the sleeve ends above the elbow line, or has none
+    NeedsPanels,  // this way is for a front of two panels
+    NeedsElbow,   // the sleeve ends above the elbow line, or has none
     NotOnThisGarment,
     PlaceUnknown,  // an amount at a place the adjustment has not got
     SidesAlike,    // an amount for one side of what is done on both alike
-    FacesAlike,    // an amount of the back's own where front and back go together
+    PaperCrosses,  // the outline would cross itself, or an edge come to nothing; high, or low: the most that does
+                   // not
+    PatternDoubted,  // paper and chart can hardly belong together: to be answered first
+    FacesAlike,      // an amount of the back's own where front and back go together
     // bodies
     BodyIncomplete,
     TapeCheckTooMany,

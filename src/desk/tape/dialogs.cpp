@@ -125,6 +125,9 @@ DayDialog::DayDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent},
         add(3, tr("Shoulder slope, as a toile showed"),
             combo(this, tr("Shoulder slope"), {tr("not looked at"), tr("square"), tr("middling"), tr("sloping")},
                   static_cast<int>(body.posture.slope), "day_slope"));
+    hollow_ = add(4, tr("Hollow above the seat, or folds there"),
+                  combo(this, tr("Hollow above the seat"), {tr("not looked at"), tr("none"), tr("seen")},
+                        static_cast<int>(body.posture.hollow), "day_hollow"));
     column->addLayout(grid);
     QStringList slopes;
     for (const auto side : {Side::Right, Side::Left}) {
@@ -164,7 +167,7 @@ void DayDialog::take()
     body.note = note_->text().trimmed().toStdString();
     body.posture = {static_cast<Stance>(ball_->currentIndex()), static_cast<Stance>(neck_->currentIndex()),
                     static_cast<RoundBack>(round_back_->currentIndex()),
-                    static_cast<SlopeSeen>(slope_->currentIndex())};
+                    static_cast<SlopeSeen>(slope_->currentIndex()), static_cast<Hollow>(hollow_->currentIndex())};
     room_.keep_circumstances(body);
     accept();
 }

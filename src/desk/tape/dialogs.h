@@ -43,6 +43,7 @@ private:
     QComboBox* ball_;
     QComboBox* neck_;
     QComboBox* round_back_;
+    QComboBox* hollow_;
     QComboBox* slope_;
     QLabel* said_;
 };

@@ -76,6 +76,7 @@ MeasureLine line_of(Measure m, const Proportions& b)
         case Measure::CrossShoulder:
             return along({{{-10.4, 20.0}, {-5, 19.4}, {0, 19.2}, {5, 19.4}, {10.4, 20.0}}}, 0.0, true);
         case Measure::AcrossBack: return along({{{-9.0, 24.0}, {0, 24.2}, {9.0, 24.0}}}, 0.0, true);
+        case Measure::ArmholeDepth: return along({{{0.9, 16.6}, {0.9, 20}, {0.9, 23.4}, {6.0, 23.6}}}, 0.7, true);
         case Measure::BackWaistLength: return along({{{0, 16.6}, {0, 28}, {0, waist}}}, 0.5, true);
         case Measure::ArmLength: {
             return along({{b.arm({10.8, 20.2}), {arm_x(30) + 0.6, 30}, {arm_x(36) + 1.2, 38}, b.arm({15.2, 49})}},

@@ -1,0 +1,44 @@
+#include "core/plan/doubts.h"
+
+#include "core/alter/lengths.h"
+#include "core/pattern/part_rules.h"
+
+namespace sartorum {
+namespace {
+
+struct Compared {
+    GarmentMeasure paper;
+    Measure body;
+    std::size_t SizesAt::*size;
+};
+constexpr std::array doubted_girths{Compared{GarmentMeasure::Bust, Measure::Bust, &SizesAt::frame},
+                                    Compared{GarmentMeasure::Waist, Measure::Waist, &SizesAt::waist},
+                                    Compared{GarmentMeasure::Hip, Measure::Hip, &SizesAt::hip},
+                                    Compared{GarmentMeasure::UpperArm, Measure::UpperArm, &SizesAt::frame}};
+
+}  // namespace
+
+std::vector<Doubt> doubts_of(const Garment& part, const FlatMeasures& flat, const SizeChart& chart, SizesAt sizes,
+                             const Cloth& cloth)
+{
+    std::vector<Doubt> out;
+    for (const auto& row : doubted_girths) {
+        const auto body = chart.body(sizes.*row.size, row.body);
+        const auto& paper = flat.at(row.paper);
+        if (!cloth.knit && body && paper && *paper < *body - least_on_girth)
+            out.push_back({DoubtKind::NarrowerThanBody, row.body, *paper, *body});
+    }
+    const auto length = [&](Measure m, std::size_t size, Length paper) {
+        const auto body = chart.body(size, m);
+        if (body && abs(paper - *body) >= length_far_off)
+            out.push_back({DoubtKind::LengthFarOff, m, paper, *body});
+    };
+    if (has_level(front_of(part), Level::Shoulder)) {
+        length(Measure::FrontWaistLength, sizes.frame, front_waist_length(front_of(part)));
+        length(Measure::BackWaistLength, sizes.frame, back_waist_length(back_of(part)));
+    }
+    if (const auto& depth = flat.at(GarmentMeasure::WaistToHip)) length(Measure::WaistToHip, sizes.hip, *depth);
+    return out;
+}
+
+}  // namespace sartorum
