@@ -127,6 +127,10 @@ QString text_of(const json& j)
 // What was asked for and is not on the paper stands first, and ends the run unless it is to go on.
 void tell_not_done(Said& answer, const Computed& c, const Options& o)
 {
+    for (const auto& d : c.doubts) {
+        answer.aside << words::doubt(d, o.unit);
+        if (!o.json) answer.out += words::doubt(d, o.unit) + "\n";
+    }
     for (const auto& n : c.not_done) {
         answer.aside << words::not_done(n, o.unit);
         if (!o.json) answer.out += words::not_done(n, o.unit) + "\n";

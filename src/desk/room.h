@@ -75,6 +75,7 @@ public:
     void decide(AdjustmentKind, Answer, std::optional<Length> amount);
     void looked_again(AdjustmentKind);  // it stays as it is, after what changed above it
     void forget(AdjustmentKind);
+    void say_as_drawn();  // what looks as if it could not be is meant so
     void go_to_step(int);
     // While a hand drags: computed and shown, not written. keep_trial() writes it, as one act; any other act drops
     // it.

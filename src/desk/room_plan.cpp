@@ -141,6 +141,13 @@ void Room::looked_again(AdjustmentKind kind)
     if (const Decision* d = plan_.decision(kind)) decide(Decision{*d});
 }
 
+void Room::say_as_drawn()
+{
+    Plan next = before_trial_.value_or(plan_);
+    next.as_drawn = true;
+    if (save_plan(next, tr("pattern as it is meant"))) take_plan(next);
+}
+
 void Room::forget(AdjustmentKind kind)
 {
     Plan next = before_trial_.value_or(plan_);

@@ -88,6 +88,8 @@ json lines_json(const Computed& computed)
         const auto& methods = adjustment(line.kind).methods;
         if (line.back != line.amount) entry["back_mm"] = line.back.in_mm();
         if (!methods.empty()) entry["method"] = methods[line.method];
+        for (const auto& c : line.cautions)
+            entry["more_than_usual"].push_back({{"mm", c.given.in_mm()}, {"usual_mm", c.most.in_mm()}});
         if (line.look_again) entry["look_again_after"] = adjustment(*line.look_again).key;
         if (line.proposal) {
             entry["proposed_mm"] = line.proposal->amount.in_mm();

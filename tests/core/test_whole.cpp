@@ -118,7 +118,8 @@ private slots:
             for (const auto& w : c->checks.walks) {
                 if (w.seam.rfind("armhole", 0) != 0 || w.notches_a.size() != w.notches_b.size()) continue;
                 for (std::size_t n = 0; n < w.notches_a.size(); ++n)
-                    QVERIFY(close(w.notches_a[n].in_mm(), w.notches_b[n].in_mm(), 4));
+                    QVERIFY(close(w.notches_a[n].in_mm(), w.notches_b[n].in_mm(),
+                                  8));  // less than a cap is re-marked for
             }
         }
         QVERIFY2(seen > tries(60), qPrintable(QString::number(seen)));
@@ -148,8 +149,8 @@ private slots:
         const auto* line = b(plan, body).line(Kind::Bust);
         const auto c = b(plan, body);
         line = c.line(Kind::Bust);
-        QVERIFY(close(line->amount.in_mm(), 12, 0.05));
-        QVERIFY(close(line->proposal->already.in_mm(), 16, 0.1));
+        QVERIFY(close(line->amount.in_mm(), 12, 0.1));
+        QVERIFY(close(line->proposal->already.in_mm(), 16, 0.2));
         plan.decide({Kind::Bust, Answer::Accepted, {}});
         QVERIFY(close(
             (b(plan, body).altered_flat.of(GarmentMeasure::Bust) - c.traced_flat.of(GarmentMeasure::Bust)).in_mm(),

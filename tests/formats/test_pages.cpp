@@ -162,7 +162,7 @@ private slots:
             const QString title = words::step_title(s, Unit::Inch);
             QVERIFY2(text.contains(title.normalized(QString::NormalizationForm_KC).left(20)), qPrintable(title));
         }
-        QVERIFY(text.contains("Walk the seams") && text.contains("sewn, seam"));
+        QVERIFY(text.contains("Walk the seams") && text.contains("sewn, the tip"));
         // Fractions, not decimals, in inches.
         QVERIFY(text.contains(QString{"⅜ in"}.normalized(QString::NormalizationForm_KC)));
         // Letter is another page, as many or a little more.

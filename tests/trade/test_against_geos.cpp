@@ -163,6 +163,7 @@ private slots:
                     Length::mm(between(rng, entry.least.in_mm() * 0.5, entry.most.in_mm() * 0.5));
                 if (const auto done = entry.apply(g, {amount, usual_method(entry, g)})) g = done->garment;
                 settle_princess(g.pieces);
+                QVERIFY2(princess_mouths(front_of(g)).has_value(), entry.key.data());
             }
             const Piece& front = front_of(g);
             const auto [centre, side] = princess_panels(front);

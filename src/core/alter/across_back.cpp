@@ -34,31 +34,6 @@ Corner corner_of(const Piece& back)
     return {out, {up[Geom::X], out[Geom::Y]}, up};
 }
 
-// The armhole above the across line goes with the corner, below it runs into the old underarm; the shoulder is
-// drawn straight on to the tip.
-Piece corner_moved(const Piece& back, const Corner& c, const Geom::Affine& how, Point tip)
-{
-    const Curve& hole = edge(back, EdgeRole::Armhole).curve;
-    const Point was = shoulder_tip(back);
-    Piece out = shoulder_redrawn(back, no_shift, with_darts_closed(back, tip - was));
-    const auto [above, below] = split(hole, nearest(hole, c.out).time);
-    const Curve moved_above = eased(above * how, tip - was * how, no_shift);
-    const double turned = Geom::angle_between(end_direction(above), end_direction(moved_above));
-    const Point step = c.out * how - c.out;
-    const Curve line = joined(moved_above, start_turned(eased(below, step, no_shift), turned));
-    const std::size_t index = *edge_index(out, EdgeRole::Armhole);
-    out.edges[index].curve = hole;
-    for (auto& n : out.notches) {  // those of the armhole ride below
-        if (n.on == EdgeRole::Armhole) n = back.notches[static_cast<std::size_t>(&n - out.notches.data())];
-    }
-    redraw_edge(out, index, line);
-    for (auto& g : out.guides) {
-        if (g.kind == GuideKind::Across) g.b = c.out * how;
-    }
-    settle_bodice_guides(out);
-    return out;
-}
-
 // A dart in the middle of the shoulder as wide as the seam grew, its outer leg on the seam's outer edge.
 Piece with_shoulder_dart(const Piece& back, Length width)
 {
@@ -138,7 +113,7 @@ Outcome<Applied> alter_across_back(const Garment& garment, const Dose& dose)
     (broad ? move.picture.added : move.picture.removed) = {panel->strip};
     move.picture.dimensions = {{corner.turn, corner.turn * moved.how, abs(dose.front)}};
     move.picture.motions = {moved.motion};
-    Piece after = corner_moved(back, corner, moved.how, moved.tip);
+    Piece after = shoulder_corner_moved(back, corner.out, moved.how, moved.tip);
     out.steps = {draw, cut, move, redrawn_step(panel->whole, after, StepKind::TrueArmhole)};
     const Length grew = sewn_length(after, EdgeRole::Shoulder) - sewn_length(back, EdgeRole::Shoulder);
     if (broad && darted) {

@@ -25,6 +25,9 @@ Piece aimed_across(const Piece& front, Point by)
     Piece p = front;
     p.bust_point = *front.bust_point + by;
     if (front.princess) {
+        for (auto& d : p.darts) {
+            if (Geom::distance(d.tip, *front.bust_point) < aimed_within) d.tip += by;
+        }
         settle_princess(p);
         return p;
     }

@@ -8,7 +8,7 @@ namespace {
 Piece end_moved(Applied& applied, const Piece& piece, Length amount, bool neck)
 {
     const Point by = off_shoulder(piece) * amount.in_mm();
-    const Piece after = neck ? shoulder_redrawn(piece, by, {0, 0}) : shoulder_redrawn(piece, {0, 0}, by);
+    const Piece after = neck ? shoulder_redrawn(piece, by, {0, 0}) : shoulder_tipped(piece, amount);
     const Point from = neck ? neck_point(piece) : shoulder_tip(piece);
     const Point to = neck ? neck_point(after) : shoulder_tip(after);
     Step mark = step_on(piece, neck ? StepKind::MarkNeckPoint : StepKind::MarkTip, amount);

@@ -45,7 +45,7 @@ Outcome<bool> move_corner(Applied& applied, Piece& piece, Length amount)
     (amount > Length{} ? move.picture.added : move.picture.removed) = {slid->strip};
     move.picture.dimensions = {{way[1], way[1] + by, abs(amount)}};
     move.picture.motions = {slide};
-    const Piece after = shoulder_redrawn(piece, no_shift, with_darts_closed(piece, by), ArmholeReach::Underarm);
+    const Piece after = shoulder_corner_moved(piece, way[0], whole_motion(slide), shoulder_tip(piece) + by);
     applied.steps.insert(applied.steps.end(),
                          {draw, cut, move, redrawn_step(slid->whole, after, StepKind::TrueArmhole)});
     piece = after;

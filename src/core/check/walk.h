@@ -18,7 +18,7 @@ inline constexpr Length walk_tolerance = Length::mm(1.5);
 inline constexpr Length cap_tolerance = Length::mm(3);
 inline constexpr Length fold_tolerance = Length::mm(0.1);
 inline constexpr Length leg_tolerance = Length::mm(1.0);
-inline constexpr double join_tolerance_degrees = 5.0;
+inline constexpr double join_tolerance_degrees = 6.0;
 
 struct Walk {
     std::string seam;

@@ -131,7 +131,7 @@ void keep_underarm_corner(Piece& p, const Piece& was)
     const std::size_t side = redraw::index_of(p, EdgeRole::Side);
     const Curve& before = was.edges[redraw::index_of(was, EdgeRole::Side)].curve;
     const double leant = Geom::angle_between(start_direction(before), start_direction(p.edges[side].curve));
-    redraw_edge(p, side - 1, end_turned(p.edges[side - 1].curve, leant));
+    redraw_edge(p, side - 1, end_cornered(p.edges[side - 1].curve, leant));
 }
 
 void settle_tip(Dart& d)
@@ -180,8 +180,106 @@ Piece shoulder_redrawn(const Piece& piece, Point neck_shift, Point tip_shift, Ar
     const std::size_t hole = redraw::index_of(piece, EdgeRole::Armhole);
     const double at_neck = Geom::angle_between(before_start, start_direction(out.edges[first].curve));
     const double at_tip = Geom::angle_between(before, end_direction(out.edges[last].curve));
-    redraw_edge(out, neck, end_turned(eased(piece.edges[neck].curve, no_shift, neck_shift), at_neck));
+    redraw_edge(out, neck, end_cornered(eased(piece.edges[neck].curve, no_shift, neck_shift), at_neck));
     redraw_edge(out, hole, start_turned(tip_run_to(piece, reach, open_shift), at_tip));
+    settle_bodice_guides(out);
+    return out;
+}
+
+namespace redraw {
+
+Curve met(const Curve& c, Point from, Point along)
+{
+    const Curve laid = c * (Geom::Translate(-from) * Geom::Rotate{-Geom::atan2(along)});
+    for (std::size_t i = 0; i < laid.size_default(); ++i) {
+        auto roots = laid[i].roots(0.0, Geom::Y);
+        std::sort(roots.begin(), roots.end());
+        for (const double t : roots) {
+            const double time = static_cast<double>(i) + t;
+            if (time < 1e-9) return c;
+            if (time < static_cast<double>(c.size_default()) - 1e-6) return split(c, time).after;
+        }
+    }
+    const Point start = c.initialPoint();
+    const Point back = -start_direction(c);
+    const double turn = Geom::cross(along, back);
+    if (std::abs(turn) < 0.05) return c;  // it runs along the line: they meet nowhere near
+    const double on = -Geom::cross(along, start - from) / turn;
+    return on > 0 ? joined(straight(start + back * on, start), c) : c;
+}
+
+CornerTurn corner_turn(Point kept, Point was, double neighbour_turned)
+{
+    constexpr double little = 0.13;  // radians
+    const double turn = neighbour_turned + Geom::angle_between(kept, was);
+    return {turn, corner_reach * std::clamp(std::abs(turn) / little, 1.0, 4.0)};
+}
+
+}  // namespace redraw
+
+namespace {
+
+// A new line for the armhole; notches on what stayed of it stay.
+void put_armhole(Piece& p, const Piece& was, Curve line)
+{
+    p.edges[redraw::index_of(p, EdgeRole::Armhole)].curve = std::move(line);
+    for (std::size_t i = 0; i < p.notches.size(); ++i) {
+        if (p.notches[i].on == EdgeRole::Armhole) p.notches[i] = was.notches[i];
+    }
+}
+
+}  // namespace
+
+Piece shoulder_tipped(const Piece& piece, Length amount)
+{
+    const Geom::Affine closed = shoulder_darts_closed(piece);
+    const Curve seam = shoulder_run(piece);
+    const Point neck = seam.initialPoint();
+    const Point mark = seam.finalPoint() + off_shoulder(piece) * amount.in_mm();
+    const Curve hole = edge(piece, EdgeRole::Armhole).curve * closed;
+    const Curve kept = redraw::met(hole, neck, Geom::unit_vector(mark - neck));
+    Piece out = shoulder_redrawn(piece, no_shift, kept.initialPoint() - seam.finalPoint());
+    const std::size_t last = redraw::index_of(piece, EdgeRole::Shoulder, true);
+    const double turned =
+        Geom::angle_between(end_direction(piece.edges[last].curve), end_direction(out.edges[last].curve));
+    Curve open = kept * closed.inverse();
+    open.setInitial(shoulder_tip(out));
+    const Point was = start_direction(edge(piece, EdgeRole::Armhole).curve);
+    const auto corner = redraw::corner_turn(start_direction(open), was, turned);
+    put_armhole(out, piece, start_cornered(open, corner.radians, corner.reach));
+    settle_notches(out);
+    settle_bodice_guides(out);
+    return out;
+}
+
+Piece shoulder_corner_moved(const Piece& piece, Point corner, const Geom::Affine& how, Point tip)
+{
+    const Curve& hole = edge(piece, EdgeRole::Armhole).curve;
+    const Point was = shoulder_tip(piece);
+    // A seam in the armhole above that place: its upper part is trued as a whole.
+    const double time = nearest(hole, corner).time;
+    if (time < 0.05 || time > static_cast<double>(hole.size_default()) - 0.05)
+        return shoulder_redrawn(piece, no_shift, with_darts_closed(piece, tip - was), ArmholeReach::Underarm);
+    Piece out = shoulder_redrawn(piece, no_shift, with_darts_closed(piece, tip - was));
+    const auto [above, below] = split(hole, time);
+    const Curve moved_above = eased(above * how, shoulder_tip(out) - was * how, no_shift);
+    const double turned = Geom::angle_between(end_direction(above), end_direction(moved_above));
+    const Point step = corner * how - corner;
+    // Square to the shoulder as before, which leans a little more or less now.
+    const std::size_t seam = redraw::index_of(piece, EdgeRole::Shoulder, true);
+    const double leans =
+        Geom::angle_between(end_direction(piece.edges[seam].curve * how), end_direction(out.edges[seam].curve));
+    const Curve line =
+        joined(start_cornered(moved_above, leans), start_turned(eased(below, step, no_shift), turned));
+    const std::size_t index = redraw::index_of(out, EdgeRole::Armhole);
+    out.edges[index].curve = hole;
+    for (std::size_t i = 0; i < out.notches.size(); ++i) {  // those of the armhole ride below
+        if (out.notches[i].on == EdgeRole::Armhole) out.notches[i] = piece.notches[i];
+    }
+    redraw_edge(out, index, line);
+    for (auto& g : out.guides) {
+        if (g.kind == GuideKind::Across) g.b = corner * how;
+    }
     settle_bodice_guides(out);
     return out;
 }

@@ -23,6 +23,15 @@ enum class ArmholeReach { Across, Underarm };
 [[nodiscard]] Piece shoulder_redrawn(const Piece&, Point neck_shift, Point tip_shift,
                                      ArmholeReach = ArmholeReach::Across);
 
+// The seam drawn from the neck point through a mark that far outside (+) or inside the tip, square to the seam.
+// The armhole keeps its curve: it ends where it meets the seam, or runs on to it as it was going; within the
+// corner's reach it is square to the seam as before.
+[[nodiscard]] Piece shoulder_tipped(const Piece&, Length amount);
+// The corner with the tip moved, cut off where the armhole is straightest (`out`): its part of the armhole keeps
+// its curve, below it the armhole runs into the old underarm in one long line. The seam is drawn straight to
+// `tip`.
+[[nodiscard]] Piece shoulder_corner_moved(const Piece&, Point out, const Geom::Affine& how, Point tip);
+
 // Everything below the across line shifted; the armhole trued from tip to underarm.
 [[nodiscard]] Piece lowered_at_across(const Piece&, Point by);
 // Everything below the lengthen/shorten line shifted; the side seam trued below its dart, darts that cross the

@@ -4,6 +4,17 @@
 
 namespace sartorum::redraw {
 
+// A curve that keeps its line and starts where it meets another line, or runs on backwards to it as it was going.
+[[nodiscard]] Curve met(const Curve&, Point from, Point along);
+
+// How far the kept curve's end turns to stand to its neighbour as the old one did, when that turned; and over how
+// long a stretch, so that up to half an inch the line stays within 0.3 mm of where it was.
+struct CornerTurn {
+    double radians;
+    Length reach;
+};
+[[nodiscard]] CornerTurn corner_turn(Point kept, Point was, double neighbour_turned);
+
 // First and last edge of a run, dart mouths between them included.
 struct Run {
     std::size_t first;

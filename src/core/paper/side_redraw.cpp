@@ -43,8 +43,8 @@ void redraw_side(Piece& p, std::size_t side, const Curve& line)
     }
     p.edges[side].curve = line;
     if (p.edges[side - 1].role == EdgeRole::Armhole)
-        redraw_edge(p, side - 1, end_turned(p.edges[side - 1].curve, above));
-    redraw_edge(p, side + 1, start_turned(p.edges[side + 1].curve, below));
+        redraw_edge(p, side - 1, end_cornered(p.edges[side - 1].curve, above));
+    redraw_edge(p, side + 1, start_cornered(p.edges[side + 1].curve, below));
 }
 
 }  // namespace redraw
@@ -135,6 +135,37 @@ Curve side_edge_shifted(const Curve& c, const SideShift& shift, double along)
     return *out;
 }
 
+// The armhole keeps its curve: it ends at the new side line, or runs on outward to it as it was going; within the
+// corner's reach it keeps its corner there. The side begins where they meet.
+void meet_underarm(Piece& out, const Piece& was, std::size_t side)
+{
+    Curve& line = out.edges[side].curve;
+    const Point from = line.initialPoint();
+    const Point along = start_direction(line);
+    const double turned = Geom::angle_between(start_direction(was.edges[side].curve), along);
+    const Curve kept = reversed(redraw::met(reversed(was.edges[side - 1].curve), from, along));
+    const Point under = kept.finalPoint();
+    const double on = Geom::dot(under - from, along);
+    if (straight_all(line))
+        line = straight(under, line.finalPoint());
+    else if (on < -1e-9)
+        line = joined(straight(under, from), line);
+    else if (on > 1e-9)
+        line = split(line, nearest(line, under).time).after;
+    line.setInitial(under);
+    const Curve& hole = was.edges[side - 1].curve;
+    const auto corner = redraw::corner_turn(end_direction(kept), end_direction(hole), turned);
+    out.edges[side - 1].curve = end_cornered(kept, corner.radians, corner.reach);
+    // Notches as far from the underarm as they were, where the sleeve's are.
+    for (std::size_t i = 0; i < out.notches.size(); ++i) {
+        if (out.notches[i].on != EdgeRole::Armhole) continue;
+        const auto near = nearest(hole, was.notches[i].at);
+        if (near.off > 0.1) continue;
+        const Length place = length(kept) - (length(hole) - length_to(hole, near.time));
+        if (place > Length{}) out.notches[i].at = kept.pointAt(time_at(kept, place));
+    }
+}
+
 }  // namespace
 
 Piece side_redrawn(const Piece& piece, Length at_underarm, Length at_waist, Length at_bottom)
@@ -165,12 +196,9 @@ Piece side_redrawn(const Piece& piece, Length at_underarm, Length at_waist, Leng
     for (auto& g : out.guides) {  // the bust line's outer end goes with the underarm
         if (g.kind == GuideKind::Bust) g.b += shift.at(0);
     }
-    const std::size_t hole = first - 1;
-    const double above =
-        Geom::angle_between(start_direction(piece.edges[first].curve), start_direction(out.edges[first].curve));
-    redraw_edge(out, hole, end_turned(eased(piece.edges[hole].curve, no_shift, shift.at(0)), above));
+    meet_underarm(out, piece, first);
     const double below = Geom::angle_between(bottom_was, end_direction(out.edges[last].curve));
-    redraw_edge(out, last + 1, start_turned(out.edges[last + 1].curve, below));
+    redraw_edge(out, last + 1, start_cornered(out.edges[last + 1].curve, below));
     settle_notches(out);
     settle_darts(out);
     settle_bodice_guides(out);

@@ -355,6 +355,45 @@ Curve end_turned(const Curve& c, double radians)
     return reversed(start_turned(reversed(c), radians));
 }
 
+Curve start_cornered(const Curve& c, double radians, Length reach)
+{
+    if (std::abs(radians) < 1e-12) return c;
+    if (length(c) <= reach * 1.5) return start_turned(c, radians);
+    const auto [near, far] = split(c, time_at(c, reach));
+    return joined(start_turned(near, radians), far);
+}
+
+Curve end_cornered(const Curve& c, double radians, Length reach)
+{
+    return reversed(start_cornered(reversed(c), radians, reach));
+}
+
+std::optional<Curve> without_node(const Curve& c, std::size_t node)
+{
+    constexpr double same = 0.01;  // mm
+    if (node == 0 || node >= c.size_default()) return std::nullopt;
+    const auto p = controls(c, node - 1);
+    const auto q = controls(c, node);
+    const double before = Geom::distance(p[2], p[3]);
+    const double after = Geom::distance(q[0], q[1]);
+    if (before < same || after < same) return std::nullopt;
+    // Where the whole was cut its handles shared out the segment's own in this ratio.
+    const double r = before / (before + after);
+    const Curve whole = cubic(p[0], p[0] + (p[1] - p[0]) / r, q[3] + (q[2] - q[3]) / (1 - r), q[3]);
+    const auto again = split(whole, r);
+    const auto near = [](const std::vector<Point>& x, const std::vector<Point>& y) {
+        return std::equal(x.begin(), x.end(), y.begin(),
+                          [](Point a, Point b) { return Geom::distance(a, b) < same; });
+    };
+    if (!near(controls(again.before, 0), p) || !near(controls(again.after, 0), q)) return std::nullopt;
+    auto all = all_controls(c);
+    const auto whole_controls = controls(whole, 0);
+    const auto at = static_cast<std::ptrdiff_t>(3 * (node - 1));
+    all.erase(all.begin() + at + 1, all.begin() + at + 6);
+    all.insert(all.begin() + at + 1, whole_controls.begin() + 1, whole_controls.begin() + 3);
+    return from_controls(all);
+}
+
 Curve scaled_to_length(const std::function<Curve(double)>& scaled, Length wanted)
 {
     double k = 1;

@@ -9,6 +9,7 @@
 #include <2geom/path.h>
 
 #include <functional>
+#include <optional>
 #include <vector>
 
 #include "core/units/length.h"
@@ -55,6 +56,9 @@ struct NearPlace {
 [[nodiscard]] NearPlace nearest(const Curve&, Point);
 // How long the curve is up to a time.
 [[nodiscard]] Length length_to(const Curve&, double time);
+// Two segments that are one cut in two (a straight line in two pieces too), told within 0.01 mm: the same curve in
+// one segment; none where they are not.
+[[nodiscard]] std::optional<Curve> without_node(const Curve&, std::size_t node);
 [[nodiscard]] Curve joined(const Curve& first, const Curve& second);  // a gap between them is closed straight
 
 // Shifts the start by `at_start` and the end by `at_end`, easing between with w(t) = 3t² − 2t³ over the whole
@@ -68,6 +72,11 @@ struct NearPlace {
 // The handle at one end turned about that end, counter-clockwise: a corner opened or closed, the rest smooth.
 [[nodiscard]] Curve start_turned(const Curve&, double radians);
 [[nodiscard]] Curve end_turned(const Curve&, double radians);
+// The same within the corner's reach only: off the old line by at most 3 mm for each radian, wherever its nodes
+// lie.
+inline constexpr Length corner_reach = Length::mm(11);
+[[nodiscard]] Curve start_cornered(const Curve&, double radians, Length reach = corner_reach);
+[[nodiscard]] Curve end_cornered(const Curve&, double radians, Length reach = corner_reach);
 // Of a family of curves, one for each scale of some handles (1 as drawn, 0.2 to 2), the one of this length; the
 // nearest where none is.
 [[nodiscard]] Curve scaled_to_length(const std::function<Curve(double)>& scaled, Length wanted);

@@ -62,6 +62,63 @@ void without_its_part(std::vector<Piece>& pieces)
     }
 }
 
+Curve without_nodes(Curve c)
+{
+    for (std::size_t node = 1; node < c.size_default();) {
+        if (auto fewer = without_node(c, node))
+            c = std::move(*fewer);
+        else
+            ++node;
+    }
+    return c;
+}
+
+// The same edge in every size: where its nodes stand says nothing, so those that only cut a segment in two go.
+// Sizes stay alike: what cannot go in all of them stays in all.
+void drop_idle_nodes(std::vector<Edge*> sizes)
+{
+    std::vector<Curve> fewest;
+    for (const auto* e : sizes) fewest.push_back(without_nodes(e->curve));
+    const auto alike = [](const auto& count) { return count.front() == count.back(); };
+    std::vector<std::size_t> counts;
+    for (const auto& c : fewest) counts.push_back(c.size_default());
+    std::sort(counts.begin(), counts.end());
+    if (alike(counts)) {
+        for (std::size_t i = 0; i < sizes.size(); ++i) sizes[i]->curve = std::move(fewest[i]);
+        return;
+    }
+    counts.clear();
+    for (const auto* e : sizes) counts.push_back(e->curve.size_default());
+    std::sort(counts.begin(), counts.end());
+    if (!alike(counts)) return;
+    for (std::size_t node = 1; node < sizes.front()->curve.size_default();) {
+        std::vector<Curve> fewer;
+        for (const auto* e : sizes) {
+            if (auto c = without_node(e->curve, node)) fewer.push_back(std::move(*c));
+        }
+        if (fewer.size() != sizes.size()) {
+            ++node;
+            continue;
+        }
+        for (std::size_t i = 0; i < sizes.size(); ++i) sizes[i]->curve = std::move(fewer[i]);
+    }
+}
+
+void drop_idle_nodes(Pattern& pattern)
+{
+    const auto& first = pattern.sizes.front().pieces;
+    for (std::size_t p = 0; p < first.size(); ++p) {
+        for (std::size_t e = 0; e < first[p].edges.size(); ++e) {
+            std::vector<Edge*> sizes;
+            for (auto& sized : pattern.sizes) {
+                if (p < sized.pieces.size() && e < sized.pieces[p].edges.size())
+                    sizes.push_back(&sized.pieces[p].edges[e]);
+            }
+            if (first[p].edges[e].role != EdgeRole::DartMouth) drop_idle_nodes(sizes);
+        }
+    }
+}
+
 }  // namespace
 
 std::string_view key(Follow f)
@@ -114,6 +171,9 @@ Outcome<Pattern> check_pattern(Pattern pattern)
         without_its_part(sized.pieces);
         if (const auto ok = parts_whole(sized); !ok) return tl::make_unexpected(ok.error());
         if (const auto twice = id_twice(sized.pieces)) return refuse(Why::KeyTwice, sized.size + ", " + *twice);
+    }
+    drop_idle_nodes(pattern);
+    for (const auto& sized : pattern.sizes) {
         const auto& first = pattern.sizes.front().pieces;
         if (!std::equal(first.begin(), first.end(), sized.pieces.begin(), sized.pieces.end(), same_skeleton)) {
             return refuse(Why::SkeletonDiffers, sized.size);

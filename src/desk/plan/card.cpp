@@ -8,6 +8,7 @@
 #include <QMouseEvent>
 #include <QVBoxLayout>
 
+#include "core/alter/shared.h"
 #include "words/lines.h"
 #include "words/words.h"
 
@@ -41,7 +42,7 @@ Card::Card(Look& look, Room& room, AdjustmentKind kind, QWidget* parent)
         const auto& a = adjustment(kind);
         const std::string name{a.key};
         if (l == Length{}) return Refusal{Why::AmountZero, name, l, {}, {}, 0};
-        if (l < a.least || l > a.most) return Refusal{Why::AmountTooLarge, name, l, a.least, a.most, 0};
+        if (abs(l) > paper_most) return Refusal{Why::AmountTooLarge, name, l, -paper_most, paper_most, 0};
         return std::nullopt;
     };
     const auto& entry = adjustment(kind);
@@ -137,6 +138,7 @@ void Card::nudge(double tenths)
 void Card::try_amount(Length front, Length back, bool apart)
 {
     const auto& entry = adjustment(kind_);
+    // A hand that drags stops at what is usual; more is typed.
     if (front == Length{} || front < entry.least || front > entry.most) return;
     const Decision* was = room_.plan().decision(kind_);
     room_.try_out(Decision{kind_, Answer::Accepted, front, apart ? std::optional{back} : std::nullopt,
@@ -181,7 +183,8 @@ void Card::refresh()
     looked_->setVisible(open_ && l->look_again);
     resizeEvent(nullptr);
     const auto said = words::plan_text(*l, *room_.computed(), look_.unit());
-    const QString now = said.amounts + ", " + said.why + ", " + said.state;
+    QString now = said.amounts + ", " + said.why + ", " + said.state;
+    for (const auto& c : l->cautions) now += " " + words::caution(c, kind_, look_.unit());
     // A closed card shows no more than it says, and the word that something above it came later.
     const auto after = l->look_again ? std::optional{*l->look_again} : std::nullopt;
     const bool same = now == accessibleDescription() && after == shown_after_ && !open_ && !was_open_;
@@ -273,9 +276,9 @@ void Card::paintEvent(QPaintEvent*)
                p.fontMetrics().elidedText(reason, Qt::ElideRight, static_cast<int>(chip.left() - x - 12)));
 
     p.setFont(look_.lato(12.5, QFont::DemiBold));
-    const bool good = (applied(*l) && !l->look_again) || l->state == LineState::LeaveIt;
-    const bool asks =
-        l->state == LineState::Proposed || l->look_again || (l->noted && l->state == LineState::NothingKnown);
+    const bool good = (applied(*l) && !l->look_again && l->cautions.empty()) || l->state == LineState::LeaveIt;
+    const bool asks = l->state == LineState::Proposed || l->look_again || !l->cautions.empty() ||
+                      (l->noted && l->state == LineState::NothingKnown);
     p.setPen(Qt::NoPen);
     p.setBrush(l->state == LineState::Refused ? d.madder_wash
                : good                         ? d.lichen_wash
@@ -309,6 +312,13 @@ void Card::draw_chain(QPainter& p, const PlanLine& l)
         p.setPen(d.madder_ink);
         p.setFont(look_.lato(14));
         p.drawText(QRectF{x, y, width() - x - 20.0, 44}, Qt::TextWordWrap, words::state_text(l, look_.unit()));
+        return;
+    }
+    if (!l.cautions.empty()) {
+        p.setPen(d.weld_ink);
+        p.setFont(look_.lato(13.5));
+        p.drawText(QRectF{x, y, width() - x - 20.0, 46 * k}, Qt::TextWordWrap,
+                   words::caution(l.cautions.front(), kind_, look_.unit()));
         return;
     }
     struct Box {

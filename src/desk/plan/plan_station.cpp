@@ -10,6 +10,7 @@
 #include <utility>
 
 #include "desk/plan/card.h"
+#include "desk/plan/doubt_view.h"
 #include "desk/plan/finished_view.h"
 #include "desk/plan/follows_view.h"
 #include "desk/plan/not_done_view.h"
@@ -126,6 +127,8 @@ PlanStation::PlanStation(Look& look, Room& room, QWidget* parent) : QWidget{pare
                                               {Zone::Widths, tr("once levels are true")},
                                               {Zone::Sleeve, tr("the armhole first, then what is sewn into it")},
                                               {Zone::Hem, tr("last: when all above is settled")}};
+    doubts_ = new DoubtView{look, room, list};
+    column->addWidget(doubts_);
     not_done_ = new NotDoneView{look, room, list};
     connect(not_done_, &NotDoneView::opened, this, &PlanStation::show_adjustment);
     column->addWidget(not_done_);
@@ -224,6 +227,7 @@ void PlanStation::refresh()
         if (!ease.holds) warnings << words::ease_warning(ease, look_.unit());
     }
     if (const auto unwalked = words::unwalked(room_.computed()->checks); !unwalked.isEmpty()) warnings << unwalked;
+    doubts_->refresh();
     not_done_->refresh();
     if (!warnings.isEmpty()) trouble_->setText(warnings.join("\n"));
     trouble_->setVisible(!warnings.isEmpty());

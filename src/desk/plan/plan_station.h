@@ -10,6 +10,7 @@ class QScrollArea;
 namespace sartorum::desk {
 
 class Card;
+class DoubtView;
 class NotDoneView;
 class ZoneBox;
 
@@ -50,6 +51,7 @@ private:
     Button* onwards_;
     QScrollArea* scroll_;
     std::vector<ZoneBox*> zones_;
+    DoubtView* doubts_;
     NotDoneView* not_done_;
     QTimer settle_;
     Choices* beside_;
