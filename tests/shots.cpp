@@ -93,7 +93,9 @@ int main(int argc, char** argv)
     room.choose(room.advice()->choice);
     room.decide({AdjustmentKind::ShoulderSlope, Answer::Accepted, Length::mm(-6), Length::mm(-4), {}});
     room.decide(AdjustmentKind::BallOfShoulder, Answer::Accepted, Length::mm(9));
-    room.decide(AdjustmentKind::RoundBack, Answer::Accepted, Length::mm(12));
+    BodySet seen = room.body();
+    seen.posture.hollow = Hollow::Seen;
+    room.keep_circumstances(seen);
     room.decide(AdjustmentKind::SwayBack, Answer::Accepted, {});
     room.decide(AdjustmentKind::BodiceLength, Answer::Accepted, {});
     window.findChild<PlanStation*>()->show_adjustment(AdjustmentKind::ShoulderSlope);

@@ -34,6 +34,7 @@ QString left_text(const Proposal& p, Unit u)
 QString unknown_text(const PlanLine& l)
 {
     const auto& entry = adjustment(l.kind);
+    if (l.proposal && abs(l.proposal->amount) < to_the_eye) return t("nothing to do");
     if (l.noted) return t("noted in the posture; type the pinch");
     if (!entry.propose && l.kind != AdjustmentKind::HemGivenBack) return t("from a toile; add it by hand");
     return l.kind == AdjustmentKind::HemGivenBack ? t("the length has not changed")

@@ -256,7 +256,7 @@ QString why(const PlanLine& line, Unit u)
     if (line.kind == AdjustmentKind::ShoulderSlope)
         return t("tip lies below the neck point by %1, in the pattern by %2")
             .arg(amount(p.wanted, u), amount(p.given, u));
-    if (line.kind == AdjustmentKind::ShoulderLength)
+    if (line.kind == AdjustmentKind::ShoulderLength && p.against != Against::Chart)
         return t("to the armhole: wanted %1, pattern %2").arg(wanted, given);
     switch (p.against) {
         case Against::Chart: return t("measured %1, chart %2").arg(wanted, given) + already;

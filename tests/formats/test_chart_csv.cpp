@@ -1,6 +1,7 @@
 #include <QTest>
 #include <random>
 
+#include "core/chart/cup.h"
 #include "formats/chart_csv.h"
 #include "tests.h"
 
@@ -230,6 +231,25 @@ private slots:
             csv += std::to_string(i) + "," + std::to_string(40 + i) + "," + std::to_string(60 + i) + "\n";
         QCOMPARE(read_chart_csv(csv).error().why, Why::ChartTooLarge);
         QCOMPARE(read_chart_csv(std::string(2 * 1024 * 1024, 'x')).error().why, Why::ChartTooLarge);
+    }
+    void groups_told_apart_by_height_go_by_height_first()
+    {
+        const auto c = formats::read_chart_csv(
+            "unit,cm\nheight short,152-160\nheight "
+            "tall,168-178\nsize,type,bust,waist\n12,short,88,70\n14,short,92,74\n"
+            "12,tall,88,70\n14,tall,92,74\n");
+        QVERIFY(c.has_value());
+        QCOMPARE(c->heights.size(), std::size_t{2});
+        QVERIFY(is_near(c->heights.at("tall").to, Length::mm(1780), Length::mm(1e-6)));
+        BodySet body{"2026-11-28", {}};
+        QCOMPARE(nearest_group(*c, body), std::string{"short"});  // nothing tells: the first
+        for (const auto& [mm, group] :
+             {std::pair{1570.0, "short"}, {1630.0, "short"}, {1650.0, "tall"}, {1850.0, "tall"}}) {
+            body.readings[Measure::Height] = {Length::mm(mm)};
+            QCOMPARE(nearest_group(*c, body), std::string{group});
+        }
+        const auto again = formats::read_chart_csv(formats::write_chart_csv(*c, Unit::Centimetre));
+        QVERIFY(again && again->heights == c->heights);
     }
 };
 SARTORUM_TEST(TestChartCsv)
