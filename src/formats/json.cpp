@@ -46,7 +46,9 @@ json compare_json(const SizeChart& chart, const Advice& advice, const BodySet& b
     for (const auto& f : all_measures) {
         const auto taken = body.taken(f.measure);
         if (!taken) continue;
-        measures[std::string{f.key}] = {{"value_mm", taken->value.in_mm()}, {"spread_mm", taken->spread.in_mm()}};
+        auto& entry = measures[std::string{f.key}];
+        entry = {{"value_mm", taken->value.in_mm()}, {"spread_mm", taken->spread.in_mm()}};
+        if (taken->state == ReadingState::ThirdAsked) entry["third_reading_asked"] = true;
     }
     json costs = json::array();
     for (const auto& cost : advice.costs) {

@@ -1,4 +1,5 @@
 #include <QTest>
+#include <cmath>
 
 #include <random>
 #include <set>
@@ -220,6 +221,18 @@ private slots:
         QCOMPARE(days_between("2024-02-28", "2024-03-01"), std::optional{2});
         QVERIFY(!days_between("yesterday", "2024-03-01"));
         QVERIFY(!days_between("2023-02-30", "2024-03-01"));
+    }
+    void the_tapes_correction_scales_what_is_uncertain_too()
+    {
+        // A tape that shows 103 at a rigid 100: everything on it is 100/103 of what it shows, spread included.
+        const std::vector<Length> twice{Length::mm(900), Length::mm(900)};
+        const auto tape = *TapeCheck::from({{Length::mm(1000), Length::mm(1030)}});
+        const auto plain = *take(Measure::Waist, twice);
+        const auto corrected = *take(Measure::Waist, twice, tape);
+        const double left = 2 * tape.left_on(Length::mm(900)).in_mm();
+        const double own = std::sqrt(corrected.spread.in_mm() * corrected.spread.in_mm() - left * left);
+        QVERIFY(std::abs(own - plain.spread.in_mm() * 1000 / 1030) < 1e-9);
+        QVERIFY(std::abs(corrected.value.in_mm() - 900.0 * 1000 / 1030) < 1e-9);
     }
 };
 SARTORUM_TEST(TestBody)

@@ -64,7 +64,8 @@ std::optional<Taken> take(Measure m, const std::vector<Length>& readings, const 
     out.as_read = out.value;
     if (!tape.empty() && f.kind != MeasureKind::Wish) {
         out.value = tape.corrected(out.as_read);
-        out.spread = Length::mm(std::hypot(out.spread.in_mm(), 2.0 * tape.left_on(out.as_read).in_mm()));
+        out.spread =
+            Length::mm(std::hypot(out.spread.in_mm() * tape.factor(), 2.0 * tape.left_on(out.as_read).in_mm()));
     }
     return out;
 }

@@ -4,7 +4,8 @@
 // check corrects what comes out; the readings stay as they were read.
 // Spread ("±"): two standard deviations of the value taken. One reading has the measure's repeatability s;
 // the mean of two has s/√2; the median of three s·√(1 − √3/π), the exact standard deviation of the median of
-// three normal values (order statistics). What the tape check leaves is added in squares.
+// three normal values (order statistics). The tape's correction scales it too; what the tape check leaves is added
+// in squares.
 #pragma once
 #include <array>
 #include <map>
