@@ -135,11 +135,6 @@ namespace {
 
 constexpr std::array<std::string_view, 2> across_back_methods{"shoulder_eased", "shoulder_darted"};
 
-std::size_t usual_across_back(const Garment&)
-{
-    return static_cast<std::size_t>(AcrossBackMethod::Eased);
-}
-
 bool across_back_way_open(const Garment& g, std::size_t method)
 {
     return static_cast<AcrossBackMethod>(method) == AcrossBackMethod::Eased ||
@@ -153,12 +148,7 @@ std::optional<Proposal> propose_across_back(const FittingState& s)
     const auto taken = s.body.taken(Measure::AcrossBack);
     const auto line = guide(back_of(s.now), GuideKind::Across);
     if (!taken || !line) return std::nullopt;
-    if (auto p = against_chart(s, Measure::AcrossBack, s.sizes.frame)) {
-        p->already = s.of(AdjustmentKind::ShoulderLength) * 2.0;
-        p->amount = (p->amount - p->already) / 2.0;
-        p->spread = p->spread / 2.0;
-        return p;
-    }
+    if (const auto p = half_against_chart(s, Measure::AcrossBack, s.of(AdjustmentKind::ShoulderLength))) return p;
     if (!shoulder_at_tip(s.now)) return std::nullopt;
     const Length given = Length::mm(line->b[Geom::X] - line->a[Geom::X]);
     const Length wanted =
@@ -186,7 +176,6 @@ Adjustment across_back_row()
         .propose = propose_across_back,
         .from = Measure::AcrossBack,
         .methods = across_back_methods,
-        .usual_method = usual_across_back,
         .method_serves = across_back_way_open,
     };
 }

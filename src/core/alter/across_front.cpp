@@ -64,12 +64,7 @@ std::optional<Proposal> propose_across_front(const FittingState& s)
     const Piece& front = front_of(s.now);
     const auto across = guide(front, GuideKind::Across);
     if (!taken || !across) return std::nullopt;
-    if (auto p = against_chart(s, Measure::AcrossFront, s.sizes.frame)) {
-        p->already = s.of(AdjustmentKind::ShoulderLength) * 2.0;
-        p->amount = (p->amount - p->already) / 2.0;
-        p->spread = p->spread / 2.0;
-        return p;
-    }
+    if (const auto p = half_against_chart(s, Measure::AcrossFront, s.of(AdjustmentKind::ShoulderLength))) return p;
     const auto wish = s.ease.find(Measure::AcrossFront);
     if (wish == s.ease.end() && !shoulder_at_tip(s.now)) return std::nullopt;
     const Length given = Length::mm(across->b[Geom::X] - across->a[Geom::X]);

@@ -12,6 +12,16 @@ std::optional<Proposal> against_chart(const FittingState& s, Measure m, std::siz
     return out;
 }
 
+std::optional<Proposal> half_against_chart(const FittingState& s, Measure m, Length done_on_half)
+{
+    auto p = against_chart(s, m, s.sizes.frame);
+    if (!p) return p;
+    p->already = done_on_half * 2.0;
+    p->amount = (p->amount - p->already) / 2.0;
+    p->spread = p->spread / 2.0;
+    return p;
+}
+
 Proposal as_girth(const FittingState& s, Proposal p, Measure m, std::size_t size, GarmentMeasure at)
 {
     p.least = least_on_girth;

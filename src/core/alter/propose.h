@@ -12,6 +12,9 @@ namespace sartorum {
 [[nodiscard]] std::optional<Proposal> lacking_girth(const FittingState&, Measure, std::size_t size,
                                                     GarmentMeasure);
 
+// A whole width against the chart, for each half; less what was done to each half at this level already.
+[[nodiscard]] std::optional<Proposal> half_against_chart(const FittingState&, Measure, Length done_on_half);
+
 // Against what is printed for the size; a difference that nobody sews or that its ease holds is marked so.
 [[nodiscard]] Proposal as_girth(const FittingState&, Proposal, Measure, std::size_t size, GarmentMeasure);
 

@@ -80,16 +80,6 @@ std::optional<Proposal> by_seam(const FittingState& s)
     return p;
 }
 
-// A whole width: half of it on each side.
-std::optional<Proposal> by_width(const FittingState& s)
-{
-    auto p = against_chart(s, Measure::CrossShoulder, s.sizes.frame);
-    if (!p) return p;
-    p->amount = p->amount / 2.0;
-    p->spread = p->spread / 2.0;
-    return p;
-}
-
 // The reading goes over the back: half of it against centre back to the tip. What is left over is ease; nothing to
 // do between none and half of the most.
 std::optional<Proposal> by_paper(const FittingState& s)
@@ -112,7 +102,7 @@ std::optional<Proposal> by_paper(const FittingState& s)
 std::optional<Proposal> propose_shoulder_length(const FittingState& s)
 {
     if (s.ease.contains(Measure::CrossShoulder)) return by_paper(s);
-    const auto wide = by_width(s);
+    const auto wide = half_against_chart(s, Measure::CrossShoulder, {});
     const auto along = by_seam(s);
     if (wide && (wide->leave() == Leave::No || !along)) return wide;
     return along ? along : by_paper(s);
