@@ -9,6 +9,7 @@
 #include <QTemporaryDir>
 #include <QTextStream>
 #include <algorithm>
+#include <array>
 
 #include "core/chart/size_choice.h"
 #include "core/plan/compute.h"
@@ -151,12 +152,12 @@ void drag(const QString& demo, Kept& kept)
     const auto body = *formats::read_body(*formats::read_file(demo + "/ottilie.json"));
     Plan plan = plan_in_sizes("16", "16");
     plan.sizes[Level::Bust] = "16";
-    const auto start = *compute(pattern, chart, body.set, plan);
-    for (const auto& l : start.lines) {
-        const auto zone = adjustment(l.kind).zone;
-        if (zone != Zone::Frame && zone != Zone::Lengths) continue;
-        plan.decide({l.kind, Answer::Accepted, Length::mm(adjustment(l.kind).most > Length{} ? 6 : -9)});
-    }
+    constexpr std::array nine{
+        AdjustmentKind::ShoulderLength, AdjustmentKind::ShoulderSlope, AdjustmentKind::BallOfShoulder,
+        AdjustmentKind::NeckForward,    AdjustmentKind::RoundBack,     AdjustmentKind::ArmholeDepth,
+        AdjustmentKind::BodiceLength,   AdjustmentKind::SwayBack,      AdjustmentKind::BustDepth};
+    for (const auto kind : nine)
+        plan.decide({kind, Answer::Accepted, Length::mm(adjustment(kind).most > Length{} ? 6 : -9)});
     plan.sizes[Level::Waist] = "18";  // the tenth: a blend between sizes
     const Work work = work_of(pattern, chart, body.set, plan);
     const double pass = plain_ms(pattern.find("16")->pieces);

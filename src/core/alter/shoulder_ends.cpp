@@ -1,5 +1,7 @@
 #include "core/alter/shoulder_ends.h"
 
+#include <utility>
+
 #include "core/paper/bodice_redraw.h"
 
 namespace sartorum {
@@ -16,7 +18,8 @@ Piece end_moved(Applied& applied, const Piece& piece, Length amount, bool neck)
     mark.picture.dimensions = {{from, to, abs(amount)}};
     Step redraw = redrawn_step(piece, after, neck ? StepKind::RedrawNeckEnd : StepKind::RedrawShoulder, amount);
     redraw.picture.dimensions = mark.picture.dimensions;
-    applied.steps.insert(applied.steps.end(), {mark, redraw});
+    applied.steps.push_back(std::move(mark));
+    applied.steps.push_back(std::move(redraw));
     return after;
 }
 

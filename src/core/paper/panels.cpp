@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <functional>
 #include <limits>
 
 namespace sartorum {
@@ -108,12 +109,19 @@ double off_runs(const Piece& panel, Point at)
 void share_marks(CutPiece& cut)
 {
     const auto second_edge = [&](Point p) { return off_runs(cut.second, p) < off_runs(cut.first, p); };
+    const auto share = [&](auto marks_of, auto place) {
+        auto& first = std::invoke(marks_of, cut.first);
+        auto& second = std::invoke(marks_of, cut.second);
+        second.clear();
+        const auto stays = std::stable_partition(first.begin(), first.end(),
+                                                 [&](const auto& m) { return !second_edge(place(m)); });
+        second.insert(second.end(), stays, first.end());
+        first.erase(stays, first.end());
+    };
     const Geom::Path inside = outline(cut.second);
     const auto second_area = [&](Point p) { return inside.winding(p) != 0; };
-    std::erase_if(cut.first.notches, [&](const Notch& n) { return second_edge(n.at); });
-    std::erase_if(cut.second.notches, [&](const Notch& n) { return !second_edge(n.at); });
-    std::erase_if(cut.first.darts, [&](const Dart& d) { return second_edge((d.leg_a + d.leg_b) / 2); });
-    std::erase_if(cut.second.darts, [&](const Dart& d) { return !second_edge((d.leg_a + d.leg_b) / 2); });
+    share(&Piece::notches, [](const Notch& n) { return n.at; });
+    share(&Piece::darts, [](const Dart& d) { return (d.leg_a + d.leg_b) / 2; });
     const auto wholly = [&](const Guide& g) {
         return second_area(g.a * 0.98 + g.b * 0.02) && second_area(g.b * 0.98 + g.a * 0.02);
     };

@@ -46,13 +46,6 @@ std::vector<double> ease_weights(const Curve& c, double from = 0, double to = 1)
     return out;
 }
 
-const Geom::CubicBezier& segment_of(const Curve& c, std::size_t i)
-{
-    const auto* s = dynamic_cast<const Geom::CubicBezier*>(&c[i]);
-    assert(s);
-    return *s;
-}
-
 // The length of a cubic is the integral of its speed, the root of a quartic: smooth unless the curve turns back on
 // itself. Two Gauss-Legendre rules (6 and 10 points; nodes and weights from Abramowitz and Stegun, table 25.4) are
 // taken over each part, and a part in which they differ by more than `agree` is halved: the larger rule is then
@@ -114,6 +107,13 @@ void flatten_into(std::vector<Point>& out, const Geom::CubicBezier& c, double to
 }
 
 }  // namespace
+
+const Geom::CubicBezier& segment_of(const Curve& c, std::size_t i)
+{
+    const auto* s = dynamic_cast<const Geom::CubicBezier*>(&c[i]);
+    assert(s);
+    return *s;
+}
 
 Curve straight(Point from, Point to)
 {
@@ -232,9 +232,22 @@ Halves split(const Curve& c, double time)
 {
     const double node = std::round(time);
     if (std::abs(time - node) < 1e-7) time = node;
-    const auto n = static_cast<double>(c.size_default());
-    assert(time > 0 && time < n);
-    return {as_cubics(c.portion(0.0, time)), as_cubics(c.portion(time, n))};
+    assert(time > 0 && time < static_cast<double>(c.size_default()));
+    const auto cut = static_cast<std::size_t>(time);
+    const double share = time - static_cast<double>(cut);
+    const auto add = [](Curve& to, const Geom::CubicBezier& s) {
+        if (!s.isDegenerate()) to.append(s);
+    };
+    Halves out{Curve{c.initialPoint()}, Curve{c.pointAt(time)}};
+    for (std::size_t i = 0; i < cut; ++i) add(out.before, segment_of(c, i));
+    if (share > 0) {
+        const auto [before, after] = segment_of(c, cut).subdivide(share);
+        out.after = Curve{after.initialPoint()};
+        add(out.before, before);
+        add(out.after, after);
+    }
+    for (std::size_t i = share > 0 ? cut + 1 : cut; i < c.size_default(); ++i) add(out.after, segment_of(c, i));
+    return out;
 }
 
 namespace {
@@ -269,14 +282,38 @@ double end_time(const Curve& c)
     return static_cast<double>(c.size_default());
 }
 
+// A line drawn as straight() draws it: its time is its length's share.
+bool is_even_line(const Geom::CubicBezier& s)
+{
+    constexpr double off = 1e-7;
+    const Point third = (s[3] - s[0]) / 3.0;
+    return Geom::are_near(s[1], s[0] + third, off) && Geom::are_near(s[2], s[3] - third, off);
+}
+
+double nearest_on_line(const Geom::CubicBezier& s, Point at)
+{
+    const Point chord = s[3] - s[0];
+    const double square = Geom::dot(chord, chord);
+    return square > 0 ? std::clamp(Geom::dot(at - s[0], chord) / square, 0.0, 1.0) : 0.0;
+}
+
 }  // namespace
 
+// The nearest place of a curve is costly to find; its box and a line's are not.
 NearPlace nearest(const Curve& c, Point at)
 {
-    Geom::Coord off = 0;
-    const auto t = c.nearestTime(at, &off);
-    const double time = static_cast<double>(t.curve_index) + t.t;
-    return {time, off, time > end_share && time < end_time(c) - end_share};
+    double time = 0;
+    double least = Geom::distance(at, c.initialPoint());
+    for (std::size_t i = 0; i < c.size_default(); ++i) {
+        const auto& s = segment_of(c, i);
+        if (Geom::distance(at, s.boundsFast()) >= least) continue;
+        const double t = is_even_line(s) ? nearest_on_line(s, at) : s.nearestTime(at);
+        const double off = Geom::distance(at, s.pointAt(t));
+        if (off >= least) continue;
+        least = off;
+        time = static_cast<double>(i) + t;
+    }
+    return {time, least, time > end_share && time < end_time(c) - end_share};
 }
 
 Length length_to(const Curve& c, double time)

@@ -27,6 +27,7 @@ inline constexpr Length curve_tolerance = Length::mm(1e-3);
 // Any open lib2geom path, its segments raised to cubics.
 [[nodiscard]] Curve as_cubics(const Geom::Path&);
 
+[[nodiscard]] const Geom::CubicBezier& segment_of(const Curve&, std::size_t segment);
 [[nodiscard]] std::vector<Point> controls(const Curve&, std::size_t segment);
 [[nodiscard]] Curve from_controls(const std::vector<Point>&);  // 3n + 1 points
 [[nodiscard]] std::vector<Point> all_controls(const Curve&);
