@@ -8,6 +8,7 @@
 #include <exception>
 #include <new>
 
+#include "core/chart/finished_only.h"
 #include "core/plan/first_plan.h"
 #include "formats/chart_csv.h"
 #include "formats/json.h"
@@ -149,7 +150,8 @@ bool stops_here(Said& answer, const Options& o)
 
 Said compare(const Options& o)
 {
-    const auto in = load(o, false);
+    auto in = load(o, false);
+    in.chart = with_bodies_served(in.chart, in.plan.cloth, in.plan.ease);
     const auto advice = need(advise(in.chart, in.body.set, o.wish), o.body);
     if (o.json) return {text_of(formats::compare_json(in.chart, advice, in.body.set))};
     QString text;
@@ -158,7 +160,10 @@ Said compare(const Options& o)
         << words::advice_reason(in.chart, advice, in.body.set, o.unit) << "\n";
     out << words::school_name(advice.school.school) << ". " << words::school_reason(advice.school) << "\n";
     if (const auto cup = cup_of(in.body.set, in.chart)) out << words::cup_text(*cup, in.chart) << "\n";
-    for (const auto i : advice.ranking) out << "  " << words::cost_text(in.chart, advice.costs[i], o.unit) << "\n";
+    if (in.chart.bodies_assumed) out << words::bodies_assumed() << "\n";
+    if (in.plan.cloth.stretch_asked()) out << words::stretch_asked() << "\n";
+    for (const auto& cost : advice.ranking)
+        out << "  " << words::cost_text(in.chart, cost, advice.levels, o.unit) << "\n";
     out.flush();
     return {text};
 }

@@ -5,6 +5,7 @@
 #include <algorithm>
 #include <utility>
 
+#include "core/chart/finished_only.h"
 #include "core/plan/first_plan.h"
 #include "core/plan/trial.h"
 #include "formats/pattern_svg.h"
@@ -121,9 +122,18 @@ void Room::reload()
     }
     if (table_.wearer && table_.pattern) step_ = book_->step(*table_.wearer, *table_.pattern);
     settle_kind();
-    if (printed_chart_ && plan_.chart_group.empty()) plan_.chart_group = nearest_group(*printed_chart_, *body_);
-    chart_ = printed_chart_ ? std::optional{printed_chart_->of_group(plan_.chart_group)} : std::nullopt;
+    if (printed_chart_ && plan_.chart_group.empty())
+        plan_.chart_group = nearest_group(with_bodies_served(*printed_chart_, plan_.cloth, plan_.ease), *body_);
+    settle_chart();
     recompute();
+}
+
+// The sizes of the body type she belongs to.
+void Room::settle_chart()
+{
+    chart_.reset();
+    if (printed_chart_)
+        chart_ = with_bodies_served(printed_chart_->of_group(plan_.chart_group), plan_.cloth, plan_.ease);
 }
 
 void Room::settle_kind()

@@ -100,6 +100,7 @@ private:
     void recompute();
     void rework();
     void settle_kind();
+    void settle_chart();
     bool save_plan(const Plan&, const QString& act);
     void take_plan(const Plan&);
     [[nodiscard]] Outcome<bool> keep_pattern(const Pattern&, const QByteArray& svg);

@@ -40,6 +40,7 @@ void Room::take_plan(const Plan& plan)
     const bool same_group = plan.chart_group == plan_.chart_group;
     plan_ = plan;
     settle_kind();
+    settle_chart();
     same_group ? recompute() : reload();
     emit changed();
 }

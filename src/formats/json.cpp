@@ -55,13 +55,18 @@ json compare_json(const SizeChart& chart, const Advice& advice, const BodySet& b
         json left = json::object();
         for (const auto& d : cost.left) {
             left[std::string{facts(d.measure).key}] = {{"difference_mm", d.difference.in_mm()},
-                                                       {"inside_noise", d.inside_noise()}};
+                                                       {"nothing_to_do", d.nothing_to_do()}};
         }
-        costs.push_back(
-            {{"size", chart.sizes[cost.size].name}, {"differences", left}, {"largest_mm", cost.largest.in_mm()}});
+        costs.push_back({{"size", chart.sizes[cost.choice.hip_size].name},
+                         {"differences", left},
+                         {"largest_mm", cost.largest.in_mm()}});
     }
     json ranking = json::array();
-    for (const auto i : advice.ranking) ranking.push_back(chart.sizes[i].name);
+    for (const auto& cost : advice.ranking) {
+        json sizes = json::array();
+        for (const auto i : sizes_from_above(cost.choice, advice.levels)) sizes.push_back(chart.sizes[i].name);
+        ranking.push_back({{"sizes", sizes}, {"to_adjust", cost.to_adjust}, {"largest_mm", cost.largest.in_mm()}});
+    }
     const char* reasons[] = {"one_size", "one_size_by_noise", "blend", "beyond_chart"};
     return {{"measures", measures},
             {"bust_size", chart.sizes[advice.choice.bust_size].name},

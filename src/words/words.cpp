@@ -165,13 +165,19 @@ QString advice_title(const SizeChart& chart, const SizeChoice& c, const std::vec
 QString advice_reason(const SizeChart& chart, const Advice& a, const BodySet& body, Unit u)
 {
     QStringList nearest;
+    const auto of_size = [&](std::size_t size, Measure m) {
+        return t("%1 for %2").arg(amount(*drafted(chart, size, m), u), text(chart.sizes[size].name));
+    };
     for (const auto m : a.levels) {
         const auto taken = body.taken(m);
         const std::size_t size = size_at(a.choice, m);
         if (!taken) continue;
-        nearest << t("the %1, %2, is nearest to %3 for %4")
-                       .arg(measure_name(m).toLower(), amount(taken->value, u),
-                            amount(*drafted(chart, size, m), u), text(chart.sizes[size].name));
+        const std::size_t near = nearest_size(chart, m, taken->value);
+        const QString own = t("the %1, %2,").arg(measure_name(m).toLower(), amount(taken->value, u));
+        nearest << (near == size
+                        ? t("%1 is nearest to %2").arg(own, of_size(size, m))
+                        : t("%1 stands between %2 and %3, within measuring of the middle")
+                              .arg(own, of_size(std::min(near, size), m), of_size(std::max(near, size), m)));
     }
     QString out = nearest.join("; ") + ".";
     if (!out.isEmpty()) out[0] = out[0].toUpper();
@@ -189,13 +195,21 @@ QString advice_reason(const SizeChart& chart, const Advice& a, const BodySet& bo
     return {};
 }
 
-QString cost_text(const SizeChart& chart, const SizeCost& cost, Unit u)
+QString size_names(const SizeChart& chart, const SizeChoice& c, const std::vector<Measure>& levels)
 {
-    const QString size = text(chart.sizes[cost.size].name);
-    if (cost.outside_noise == 0) return t("%1: nothing to adjust").arg(size);
+    QStringList names;
+    for (const auto i : sizes_from_above(c, levels)) names << text(chart.sizes[i].name);
+    return names.join(t(", "));
+}
+
+QString cost_text(const SizeChart& chart, const SizeCost& cost, const std::vector<Measure>& levels, Unit u)
+{
+    const QString size = cost.choice.is_blend() ? t("%1 blended").arg(size_names(chart, cost.choice, levels))
+                                                : size_names(chart, cost.choice, levels);
+    if (cost.to_adjust == 0) return t("%1: nothing to adjust").arg(size);
     const QString most = t("%1 %2").arg(measure_name(cost.largest_at).toLower(), amount(cost.largest, u));
-    if (cost.outside_noise == 1) return t("%1: one to adjust, %2").arg(size, most);
-    return t("%1: %2 to adjust, most at the %3").arg(size).arg(cost.outside_noise).arg(most);
+    if (cost.to_adjust == 1) return t("%1: one to adjust, %2").arg(size, most);
+    return t("%1: %2 to adjust, most at the %3").arg(size).arg(cost.to_adjust).arg(most);
 }
 
 QString cup_text(const Cup& own, const SizeChart& chart, const std::optional<Length>& above_underbust)
@@ -221,6 +235,20 @@ QString cup_text(const Cup& own, const SizeChart& chart, const std::optional<Len
 QString view_text(const ChartView& view)
 {
     return t("View %1 comes in %2 to %3.").arg(text(view.name), text(view.first), text(view.last));
+}
+
+QString bodies_assumed()
+{
+    return t(
+        "This chart prints finished measures only: what ease was designed is not known. Each size is taken to "
+        "serve the body that leaves your own ease, or else the least to move in.");
+}
+
+QString stretch_asked()
+{
+    return t(
+        "How far does the knit stretch? Lay 10 cm along a ruler and pull: to 13 cm is 30 %. Until that is "
+        "told, it is counted as woven.");
 }
 
 QString ease_below(const EaseRow& row, Unit u)

@@ -57,9 +57,14 @@ namespace sartorum::words {
 [[nodiscard]] QString cup_text(const Cup& own, const SizeChart&,
                                const std::optional<Length>& above_underbust = {});
 [[nodiscard]] QString view_text(const ChartView&);
+// Of a chart that prints finished measures only.
+[[nodiscard]] QString bodies_assumed();
+// Of a knit, while it is not known how far it stretches.
+[[nodiscard]] QString stretch_asked();
 [[nodiscard]] QString ease_below(const EaseRow&, Unit);
 [[nodiscard]] QString advice_reason(const SizeChart&, const Advice&, const BodySet&, Unit);
-[[nodiscard]] QString cost_text(const SizeChart&, const SizeCost&, Unit);
+[[nodiscard]] QString size_names(const SizeChart&, const SizeChoice&, const std::vector<Measure>& levels);
+[[nodiscard]] QString cost_text(const SizeChart&, const SizeCost&, const std::vector<Measure>& levels, Unit);
 // "size 12, to 14 at the waist"; the pattern may not be there yet.
 [[nodiscard]] QString sizes_text(const Plan&, const Pattern*, bool hip_printed);
 // "+6 mm", or "−6 mm and −4 mm" where front and back differ.

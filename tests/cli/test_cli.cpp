@@ -86,7 +86,8 @@ private slots:
         QCOMPARE(j["school"].get<std::string>(), std::string{"high_bust"});
         QCOMPARE(j["bust_size"].get<std::string>(), std::string{"16"});
         QCOMPARE(j["waist_size"].get<std::string>(), std::string{"18"});
-        QCOMPARE(j["ranking"][0].get<std::string>(), std::string{"16"});
+        QCOMPARE(j["ranking"][0]["sizes"].dump(), std::string{R"(["16","18","16"])"});  // the blend, then a size
+        QCOMPARE(j["ranking"][1]["sizes"].dump(), std::string{R"(["16"])"});
         j = json::parse(run(dress + QStringList{"--school", "full_bust"}).out.toStdString());
         QCOMPARE(j["bust_size"].get<std::string>(), std::string{"18"});  // 99.6 is past the middle of 97 and 102
         QCOMPARE(run(dress + QStringList{"--school", "by_feeling"}).code, 2);

@@ -2,6 +2,7 @@
 #include <random>
 
 #include "core/chart/ease.h"
+#include "core/chart/finished_only.h"
 #include "core/chart/flat_measuring.h"
 #include "core/chart/size_choice.h"
 #include "published_chart.h"
@@ -47,8 +48,8 @@ private slots:
         const auto a = *advise(eight_sizes(), body(722, 958));
         QCOMPARE(a.reason, ChoiceReason::OneSize);
         QCOMPARE(a.choice.hip_size, std::size_t{2});
-        QVERIFY(a.costs[2].outside_noise == 0);
-        QCOMPARE(a.costs[3].outside_noise, 2);
+        QVERIFY(a.costs[2].to_adjust == 0);
+        QCOMPARE(a.costs[3].to_adjust, 2);
         QVERIFY(is_near(a.costs[3].largest, Length::mm(42), Length::mm(1e-9)));
     }
     void waist_and_hip_on_two_sizes_are_blended()
@@ -155,9 +156,9 @@ private slots:
         QCOMPARE(a.choice.bust_size, std::size_t{5});
         QCOMPARE(a.school.possible.size(), std::size_t{2});
         QCOMPARE(cup_of(set, misses())->letter, std::string{"D"});
-        QCOMPARE(a.ranking[0], std::size_t{4});
+        QCOMPARE(a.ranking[0].choice, (SizeChoice{4, 4, 4}));
         // Its one difference is the bust, 2 in.
-        QCOMPARE(a.costs[4].outside_noise, 1);
+        QCOMPARE(a.costs[4].to_adjust, 1);
         QCOMPARE(a.costs[4].largest_at, Measure::Bust);
         QVERIFY(is_near(a.costs[4].largest, Length::inches(2), Length::mm(1e-9)));
     }
@@ -343,9 +344,56 @@ private slots:
     {
         auto c = eight_sizes();
         for (auto& s : c.sizes) s.half_range[Measure::Hip] = Length::mm(20);
-        const auto cost = cost_of(c, 2, body(720, 978));
-        QCOMPARE(cost.outside_noise, 0);
-        QCOMPARE(cost_of(c, 2, body(720, 982)).outside_noise, 1);
+        const auto cost = cost_of(c, {2, 2, 2}, body(720, 978));
+        QCOMPARE(cost.to_adjust, 0);
+        QCOMPARE(cost_of(c, {2, 2, 2}, body(720, 982)).to_adjust, 1);
+    }
+    // Common practice: body and the ease wanted against the finished girth.
+    void a_chart_of_finished_girths_serves_body_and_ease()
+    {
+        auto c = eight_sizes();
+        for (auto& s : c.sizes) std::swap(s.body, s.finished);
+        QVERIFY(check_chart(c));
+        QVERIFY(prints_finished_only(c));
+        QVERIFY(!prints_finished_only(eight_sizes()));
+        // The waist of size 2 is 720 finished: with 25 mm of ease it serves 695. The hip's 960 serves 920.
+        const auto woven = with_bodies_served(c, {}, {});
+        QVERIFY(woven.bodies_assumed);
+        QCOMPARE(woven.body(2, Measure::Waist)->in_mm(), 695.0);
+        QCOMPARE(advise(woven, body(697, 921))->choice, (SizeChoice{2, 2, 2}));
+        // Her own ease; and a knit that stretches by half holds a body a quarter larger.
+        QCOMPARE(with_bodies_served(c, {}, {{Measure::Waist, Length::mm(60)}}).body(2, Measure::Waist)->in_mm(),
+                 660.0);
+        QVERIFY(is_near(*with_bodies_served(c, {true, 0.5}, {}).body(2, Measure::Waist), Length::mm(720 * 1.25),
+                        Length::mm(1e-9)));
+        auto ragged = c;
+        ragged.sizes[3].finished.erase(Measure::Hip);
+        QCOMPARE(check_chart(ragged).error().why, Why::ChartRagged);
+        std::swap(c.sizes[3].finished, c.sizes[4].finished);
+        QCOMPARE(check_chart(c).error().why, Why::ChartSizesOutOfOrder);
+        QVERIFY(!with_bodies_served(eight_sizes(), {}, {}).bodies_assumed);
+    }
+    void what_nobody_sews_is_not_counted()
+    {
+        const auto c = eight_sizes();
+        const Length waist = *c.body(2, Measure::Waist);
+        const Length hip = *c.body(2, Measure::Hip);
+        auto exact = measured({{Measure::Waist, waist + Length::mm(5.9)}, {Measure::Hip, hip}});
+        QCOMPARE(cost_of(c, {2, 2, 2}, exact).to_adjust, 0);
+        exact = measured({{Measure::Waist, waist + Length::mm(6.1)}, {Measure::Hip, hip}});
+        QCOMPARE(cost_of(c, {2, 2, 2}, exact).to_adjust, 1);
+    }
+    void an_advised_blend_is_ranked_with_the_sizes()
+    {
+        const auto c = eight_sizes();
+        const auto set =
+            measured({{Measure::Waist, *c.body(4, Measure::Waist)}, {Measure::Hip, *c.body(2, Measure::Hip)}});
+        const auto a = *advise(c, set);
+        QVERIFY(a.choice.is_blend());
+        QCOMPARE(a.ranking.size(), c.sizes.size() + 1);
+        QCOMPARE(a.ranking[0].choice, a.choice);
+        QCOMPARE(a.ranking[0].to_adjust, 0);
+        QVERIFY(a.ranking[1].to_adjust > 0);
     }
     void the_designers_ease_is_kept_unless_another_is_wished()
     {

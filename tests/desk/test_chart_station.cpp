@@ -151,7 +151,9 @@ private slots:
         QCOMPARE(bust().planned.in_mm(), 100.0);
         QCOMPARE(bust().least.in_mm(), 50.0);
         in_dialog([](QWidget* w) {
+            QVERIFY(!said(w, "wear_said").contains("stretch"));
             w->findChild<QComboBox*>("wear_cloth")->setCurrentIndex(1);
+            QVERIFY(said(w, "wear_said").contains("How far does the knit stretch?"));
             w->findChild<QLineEdit*>("wear_stretch")->setText("lots");
             w->findChild<QLineEdit*>("ease_bust")->setText("-2");
             QTest::mouseClick(w->findChild<QWidget*>("keep_wear"), Qt::LeftButton);
@@ -195,7 +197,15 @@ private slots:
         d.room->wear({GarmentKind::Dress}, {}, {});
         d.window->go_to(Station::Chart);
         QVERIFY(ease_rows(*d.room).empty());
+        d.room->choose(d.room->advice()->choice);
         in_dialog([](QWidget* w) {
+            // The size chosen for each measure, whatever was looked at before.
+            QCOMPARE(w->findChild<QComboBox*>("flat_measure")->currentText(), "Bust");
+            const auto size = [&] { return w->findChild<QComboBox*>("flat_size")->currentText(); };
+            QCOMPARE(size(), "16");
+            w->findChild<QComboBox*>("flat_measure")->setCurrentText("Waist");
+            QCOMPARE(size(), "18");
+            w->findChild<QComboBox*>("flat_measure")->setCurrentText("Bust");
             w->findChild<QComboBox*>("flat_size")->setCurrentIndex(0);
             w->findChild<QLineEdit*>("flat_width1")->setText("28");
             w->findChild<QLineEdit*>("flat_darts1")->setText("30");
@@ -210,6 +220,30 @@ private slots:
         QCOMPARE(d.room->chart()->finished(0, Measure::Bust)->in_cm(), 107.0);
         QCOMPARE(d.room->chart()->finished(1, Measure::Bust)->in_cm(), 112.0);  // the same ease
         QVERIFY(!ease_rows(*d.room).empty());
+    }
+    void a_chart_of_finished_measures_says_what_it_does_not_know()
+    {
+        Desk d{at(), true};
+        QApplication::clipboard()->setText(
+            "size\tfinished waist\tfinished hip\n16\t82.5\t111\n18\t87.5\t116\n20\t92.5\t121\n");
+        in_dialog([](QWidget* w) {
+            QTest::mouseClick(w->findChild<QWidget*>("paste_chart"), Qt::LeftButton);
+            QTest::mouseClick(w->findChild<QWidget*>("take_chart"), Qt::LeftButton);
+        });
+        d.window->type_chart();
+        d.room->put_pattern_away();
+        d.window->go_to(Station::Chart);
+        QVERIFY(d.room->chart() && d.room->chart()->bodies_assumed);
+        // Ottilie's 846 and 2.5 cm are 871 of 875; her 1,062 and 4 cm are 1,102 of 1,110.
+        const auto choice = d.room->advice()->choice;
+        QCOMPARE(d.room->chart()->sizes[choice.waist_size].name, std::string{"18"});
+        QCOMPARE(d.room->chart()->sizes[choice.hip_size].name, std::string{"16"});
+        bool told = false;
+        for (auto* l : d.window->findChildren<QLabel*>())
+            told = told || (l->isVisible() && l->text().contains("what ease was designed is not known"));
+        QVERIFY(told);
+        // What was printed stays what was printed.
+        QVERIFY(d.room->printed_chart()->sizes[0].body.empty());
     }
     void body_types_of_one_chart_are_chosen_between()
     {
@@ -237,8 +271,9 @@ private slots:
         lay_dress(d);
         in_dialog([](QWidget* w) {
             auto* table = w->findChild<QTableWidget*>("sizes_table");
-            QCOMPARE(table->rowCount(), 7);
-            QCOMPARE(table->item(0, 0)->text(), "16");  // the least to do
+            QCOMPARE(table->rowCount(), 8);                     // seven sizes and the advised blend
+            QCOMPARE(table->item(0, 0)->text(), "16, 18, 16");  // the least to do
+            QCOMPARE(table->item(1, 0)->text(), "16");
             int bust = 0;
             for (int c = 0; c < table->columnCount(); ++c) {
                 if (table->horizontalHeaderItem(c)->text() == "Bust") bust = c;

@@ -333,7 +333,7 @@ private slots:
         const QString cup = words::cup_text(*cup_of(set, c), c, Length::cm(17));
         QVERIFY2(cup.contains("Sewing cup D") && cup.contains("drafted for B") && cup.contains("shops count: C"),
                  qPrintable(cup));
-        for (const auto& cost : a.costs) check_voice(words::cost_text(c, cost, Unit::Centimetre));
+        for (const auto& cost : a.costs) check_voice(words::cost_text(c, cost, a.levels, Unit::Centimetre));
         c.views = {{"A", "10", "12"}};
         QCOMPARE(words::view_text(c.views[0]), "View A comes in 10 to 12.");
         EaseRow row{Measure::Bust, {}, {}, {}, {}, Length::mm(20), true, Length::mm(50)};

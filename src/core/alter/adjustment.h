@@ -121,12 +121,7 @@ struct Proposal {
     }
 };
 
-// What nobody sews (common practice): less than this on a seam or a length, on a half front, and on a girth that
-// the ease as designed holds. Amounts that were typed, pinched or marked are done as they are.
-inline constexpr Length least_on_seam = Length::mm(3);
-inline constexpr Length least_on_half_front = Length::mm(6);
-inline constexpr Length least_on_girth = Length::mm(6);  // of two side seams
-inline constexpr Length to_the_eye = Length::mm(1e-6);   // nothing at all
+inline constexpr Length to_the_eye = Length::mm(1e-6);  // nothing at all
 
 struct UsualAmounts {
     Length least;

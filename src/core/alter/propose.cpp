@@ -31,6 +31,19 @@ Proposal as_girth(const FittingState& s, Proposal p, Measure m, std::size_t size
     return p;
 }
 
+std::optional<Proposal> brought_up(const FittingState& s, Measure m, GarmentMeasure at)
+{
+    const auto taken = s.body.taken(m);
+    if (!taken) return std::nullopt;
+    const Length traced = s.traced_flat.of(at);
+    const Length now = s.now_flat.of(at);
+    const Length wanted = taken->value + least_ease(m, s.cloth, taken->value);
+    if (wanted <= now) return std::nullopt;
+    Proposal out{wanted - now, taken->spread, wanted, traced, Against::Needed, now - traced};
+    out.least = least_on_girth;
+    return out;
+}
+
 std::optional<Proposal> lacking_girth(const FittingState& s, Measure m, std::size_t size, GarmentMeasure at)
 {
     const auto taken = s.body.taken(m);
@@ -43,7 +56,7 @@ std::optional<Proposal> lacking_girth(const FittingState& s, Measure m, std::siz
                         size, at);
     }
     const auto printed = s.chart.body(size, m);
-    if (!printed) return std::nullopt;
+    if (!printed) return brought_up(s, m, at);
     return as_girth(s,
                     {taken->value - *printed - done, taken->spread, taken->value, *printed, Against::Chart, done},
                     m, size, at);

@@ -7,6 +7,9 @@ namespace sartorum {
 // Body less chart, where the chart prints the measure.
 [[nodiscard]] std::optional<Proposal> against_chart(const FittingState&, Measure, std::size_t size);
 
+// Where no chart says what it is drafted for, a girth is only brought up to what one moves in: more is design.
+// Common practice.
+[[nodiscard]] std::optional<Proposal> brought_up(const FittingState&, Measure, GarmentMeasure);
 // A girth at one level of the garment: what the body asks for more than the traced pattern gives, less what the
 // adjustments above have given already. With the design ease kept that is body − chart; with her own, what lacks.
 [[nodiscard]] std::optional<Proposal> lacking_girth(const FittingState&, Measure, std::size_t size,

@@ -129,12 +129,7 @@ std::optional<Proposal> propose_upper_arm(const FittingState& s)
         const Proposal kept{wanted - now, taken->spread, taken->value, chart, Against::Chart, now - traced};
         return as_girth(s, wished ? own : kept, Measure::UpperArm, s.sizes.frame, GarmentMeasure::UpperArm);
     }
-    // The chart says nothing: only what is needed to move in.
-    const Length needed = taken->value + least_ease(Measure::UpperArm, s.cloth, taken->value);
-    if (now >= needed) return std::nullopt;
-    Proposal out{needed - now, taken->spread, needed, traced, Against::Needed, now - traced};
-    out.least = least_on_seam;
-    return out;
+    return brought_up(s, Measure::UpperArm, GarmentMeasure::UpperArm);
 }
 
 }  // namespace

@@ -15,7 +15,8 @@ namespace sartorum {
 
 struct Cloth {
     bool knit = false;
-    double stretch = 0.0;  // 0.30 for 30 %, 0 to 1.5
+    double stretch = 0.0;  // 0.30 for 30 %, 0 to 1.5; 0 is not known
+    [[nodiscard]] bool stretch_asked() const { return knit && stretch <= 0; }
     friend bool operator==(const Cloth&, const Cloth&) = default;
 };
 
@@ -28,6 +29,12 @@ struct EaseRange {
     Length most;
 };
 [[nodiscard]] EaseRange cap_ease_range(const Cloth&);
+
+// Less than this nobody sews: on a seam and a length 3 mm; on a half front, and on the girth of two side seams, 6.
+// Common practice. Amounts that were typed, pinched or marked are done as they are.
+inline constexpr Length least_on_seam = Length::mm(3);
+inline constexpr Length least_on_half_front = Length::mm(6);
+inline constexpr Length least_on_girth = Length::mm(6);
 
 struct EaseRow {
     Measure measure{};

@@ -19,7 +19,10 @@ std::optional<Length> in(const std::map<Measure, Length>& values, Measure m)
 Outcome<bool> check_size(const ChartSize& size)
 {
     if (size.name.empty()) return refuse(Why::ChartSizesUnnamed, {}, size.line);
-    if (std::none_of(growing.begin(), growing.end(), [&](Measure m) { return size.body.contains(m); })) {
+    const auto has_girth = [](const std::map<Measure, Length>& printed) {
+        return std::any_of(growing.begin(), growing.end(), [&](Measure m) { return printed.contains(m); });
+    };
+    if (!has_girth(size.body) && !has_girth(size.finished)) {
         return refuse(Why::ChartNoMeasure, std::string{facts(Measure::Waist).key}, size.line);
     }
     for (const auto& [m, value] : size.body) {
@@ -39,15 +42,16 @@ Outcome<bool> check_size(const ChartSize& size)
     return true;
 }
 
-Outcome<bool> check_order(const ChartSize& small, const ChartSize& large)
+Outcome<bool> check_order(const ChartSize& small, const ChartSize& large,
+                          std::map<Measure, Length> ChartSize::*printed)
 {
-    if (large.body.size() != small.body.size()) return refuse(Why::ChartRagged, large.name, large.line);
-    for (const auto& [m, value] : small.body) {
-        if (!large.body.contains(m)) return refuse(Why::ChartRagged, large.name, large.line);
+    const auto& less = small.*printed;
+    const auto& more = large.*printed;
+    if (more.size() != less.size()) return refuse(Why::ChartRagged, large.name, large.line);
+    for (const auto& [m, value] : less) {
+        if (!more.contains(m)) return refuse(Why::ChartRagged, large.name, large.line);
         const bool grows = std::find(growing.begin(), growing.end(), m) != growing.end();
-        if (grows && large.body.at(m) <= value) {
-            return refuse(Why::ChartSizesOutOfOrder, large.name, large.line);
-        }
+        if (grows && more.at(m) <= value) return refuse(Why::ChartSizesOutOfOrder, large.name, large.line);
     }
     return true;
 }
@@ -115,10 +119,11 @@ Outcome<SizeChart> check_chart(SizeChart chart)
     for (const auto& group : chart.groups()) {
         const auto one = chart.of_group(group);
         if (one.sizes.size() < 2) return refuse(Why::ChartTooFewSizes, one.sizes[0].name);
+        // Finished girths may be measured flat for some sizes only, unless they are all there is.
+        const auto printed = one.sizes[0].body.empty() ? &ChartSize::finished : &ChartSize::body;
         for (std::size_t i = 1; i < one.sizes.size(); ++i) {
-            if (const auto ok = check_order(one.sizes[i - 1], one.sizes[i]); !ok) {
+            if (const auto ok = check_order(one.sizes[i - 1], one.sizes[i], printed); !ok)
                 return tl::make_unexpected(ok.error());
-            }
         }
     }
     return chart;

@@ -1,8 +1,8 @@
 // size_chart.h: the body measurements a maker drafts each size for, as makers print them.
 //
 // Sizes stand in growing order inside their group (a body type or cup range of one pattern; most charts have one,
-// without a name). At least one girth is printed for every size, and every printed measure for every size of a
-// group. A printed range ("92-96") is kept as its middle and half its width.
+// without a name). At least one girth, of the body or finished, is printed for every size, and every printed
+// measure for every size of a group. A printed range ("92-96") is kept as its middle and half its width.
 #pragma once
 #include <map>
 #include <optional>
@@ -56,6 +56,7 @@ struct SizeChart {
     std::map<std::string, HeightRange> heights{};  // of a group, where the groups are told apart by height
     std::optional<Length> allowance{};
     std::vector<ChartView> views{};
+    bool bodies_assumed = false;  // worked out from finished measures (finished_only.h), never printed or kept
 
     [[nodiscard]] std::optional<std::size_t> index_of(const std::string& size) const;
     [[nodiscard]] std::optional<Length> body(std::size_t size, Measure) const;

@@ -2,6 +2,9 @@
 
 #include <algorithm>
 #include <array>
+#include <utility>
+
+#include "core/chart/ease.h"
 
 namespace sartorum {
 namespace {
@@ -115,13 +118,11 @@ std::size_t anchor_size(const SizedLevel& anchor, const std::vector<SizedLevel>&
     return wish.knit || wish.full ? lower : upper;
 }
 
-std::vector<std::size_t> ranked(const std::vector<SizeCost>& costs)
+std::vector<SizeCost> ranked(std::vector<SizeCost> costs)
 {
-    std::vector<std::size_t> out(costs.size());
-    for (std::size_t i = 0; i < out.size(); ++i) out[i] = i;
-    std::stable_sort(out.begin(), out.end(),
-                     [&](std::size_t a, std::size_t b) { return costs[a].work < costs[b].work; });
-    return out;
+    std::stable_sort(costs.begin(), costs.end(),
+                     [](const SizeCost& a, const SizeCost& b) { return a.work < b.work; });
+    return costs;
 }
 
 bool of_frame(Measure m)
@@ -139,10 +140,25 @@ Length work_of(const LevelDifference& d)
 
 }  // namespace
 
+bool LevelDifference::nothing_to_do() const
+{
+    const Length least = facts(measure).kind == MeasureKind::Girth ? least_on_girth : least_on_seam;
+    return abs(difference) <= std::max(spread, half_range) || abs(difference) < least;
+}
+
 std::size_t size_at(const SizeChoice& choice, Measure m)
 {
     SizeChoice c = choice;
     return part_of(c, m);
+}
+
+std::vector<std::size_t> sizes_from_above(const SizeChoice& choice, const std::vector<Measure>& levels)
+{
+    std::vector<std::size_t> out;
+    for (const auto m : levels) out.push_back(size_at(choice, m));
+    if (out.empty()) out.push_back(choice.hip_size);
+    out.erase(std::unique(out.begin(), out.end()), out.end());
+    return out;
 }
 
 SizeChoice with_size_at(SizeChoice c, Measure m, std::size_t size, const std::vector<Measure>& levels)
@@ -171,19 +187,19 @@ std::size_t nearest_size(const SizeChart& chart, Measure m, Length body)
     return best;
 }
 
-SizeCost cost_of(const SizeChart& chart, std::size_t size, const BodySet& set)
+SizeCost cost_of(const SizeChart& chart, const SizeChoice& choice, const BodySet& set)
 {
     SizeCost cost;
-    cost.size = size;
+    cost.choice = choice;
     for (const auto m : compared) {
+        const std::size_t size = size_at(choice, m);
         const auto taken = set.taken(m);
         const auto printed = drafted(chart, size, m);
         if (!taken || !printed) continue;
         const LevelDifference d{
             m, taken->value, *printed, taken->value - *printed, taken->spread, chart.half_range(size, m)};
-        if (!d.inside_noise()) {
-            ++cost.outside_noise;
-            cost.frame_outside += of_frame(m);
+        if (!d.nothing_to_do()) {
+            ++cost.to_adjust;
             cost.work += work_of(d);
             if (abs(d.difference) > cost.largest) {
                 cost.largest = abs(d.difference);
@@ -290,8 +306,11 @@ Outcome<Advice> advise(const SizeChart& chart, const BodySet& body, const Choice
                     : advice.choice.is_blend() ? ChoiceReason::Blend
                     : differ                   ? ChoiceReason::OneSizeByNoise
                                                : ChoiceReason::OneSize;
-    for (std::size_t i = 0; i < chart.sizes.size(); ++i) advice.costs.push_back(cost_of(chart, i, set));
-    advice.ranking = ranked(advice.costs);
+    for (std::size_t i = 0; i < chart.sizes.size(); ++i) advice.costs.push_back(cost_of(chart, {i, i, i}, set));
+    advice.ranking = advice.costs;
+    if (advice.choice.is_blend())
+        advice.ranking.insert(advice.ranking.begin(), cost_of(chart, advice.choice, set));
+    advice.ranking = ranked(std::move(advice.ranking));
     return advice;
 }
 

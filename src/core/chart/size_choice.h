@@ -6,9 +6,10 @@
 // both are offered and the one towards the other levels' size is taken; with no other level, knits and roomy
 // styles go down, woven close ones up. So no larger body ever gets a smaller size.
 //
-// Ranking: fewest and smallest adjustments first, the frame counting most (common practice). The weights are our
-// own: 8 mm for each adjustment, plus its amount, twice for a length (5 mm on a length is as much as 10 mm on a
-// girth, as in reading them) and twice again on the frame.
+// Ranking: the sizes, and the blend that is advised, fewest and smallest adjustments first, the frame counting
+// most (common practice); what lies within measuring, or is so small that nobody sews it, is left out. The weights
+// are our own: 8 mm for each adjustment, plus its amount, twice for a length (5 mm on a length is as much as 10 mm
+// on a girth, as in reading them) and twice again on the frame.
 #pragma once
 #include <array>
 #include <vector>
@@ -49,18 +50,7 @@ struct LevelDifference {
     Length difference;  // body − chart
     Length spread;
     Length half_range{};
-    [[nodiscard]] bool inside_noise() const { return abs(difference) <= std::max(spread, half_range); }
-};
-
-// What one size, taken throughout, would leave to adjust.
-struct SizeCost {
-    std::size_t size = 0;
-    std::vector<LevelDifference> left;
-    int outside_noise = 0;
-    int frame_outside = 0;  // of these, high bust, shoulders and across
-    Length largest;         // of the absolute differences outside the noise
-    Measure largest_at{};
-    Length work;  // for ranking: each difference outside the noise, lengths and the frame weighing more
+    [[nodiscard]] bool nothing_to_do() const;
 };
 
 enum class ChoiceReason { OneSize, OneSizeByNoise, Blend, BeyondChart };
@@ -74,8 +64,20 @@ struct SizeChoice {
     friend bool operator==(const SizeChoice&, const SizeChoice&) = default;
 };
 
+// What a size taken throughout, or a blend, would leave to adjust.
+struct SizeCost {
+    SizeChoice choice;
+    std::vector<LevelDifference> left;
+    int to_adjust = 0;
+    Length largest;  // of the absolute differences to adjust
+    Measure largest_at{};
+    Length work;  // for ranking: each difference to adjust, lengths and the frame weighing more
+};
+
 // The size that serves a measure: of the part of the body it belongs to.
 [[nodiscard]] std::size_t size_at(const SizeChoice&, Measure);
+// The sizes of a choice at these levels from the top down, a run of one size once.
+[[nodiscard]] std::vector<std::size_t> sizes_from_above(const SizeChoice&, const std::vector<Measure>& levels);
 // Another size for that part; a part without a level of its own follows its neighbour.
 [[nodiscard]] SizeChoice with_size_at(SizeChoice, Measure, std::size_t size, const std::vector<Measure>& levels);
 
@@ -91,16 +93,16 @@ struct Advice {
     bool hip_between = false;
     std::vector<SizeCost> costs{};  // one a size, in chart order
     SchoolAdvice school{};
-    std::vector<Measure> levels{};       // where a size is chosen: of bust (or high bust), waist, hip
-    std::vector<Between> between{};      // levels where two sizes are as good
-    std::vector<std::size_t> ranking{};  // sizes, least left to do first
+    std::vector<Measure> levels{};    // where a size is chosen: of bust (or high bust), waist, hip
+    std::vector<Between> between{};   // levels where two sizes are as good
+    std::vector<SizeCost> ranking{};  // the sizes and an advised blend, least left to do first
 };
 
 // Nearest size at one measure; on an exact tie the smaller. The chart must print the measure.
 [[nodiscard]] std::size_t nearest_size(const SizeChart&, Measure, Length body);
 // What the chart drafts a size for at a measure; for the high bust also what the drafted cup implies.
 [[nodiscard]] std::optional<Length> drafted(const SizeChart&, std::size_t size, Measure);
-[[nodiscard]] SizeCost cost_of(const SizeChart&, std::size_t size, const BodySet&);
+[[nodiscard]] SizeCost cost_of(const SizeChart&, const SizeChoice&, const BodySet&);
 // Standing readings replaced by the seated ones where these are larger.
 [[nodiscard]] BodySet as_worn(BodySet, bool seated);
 [[nodiscard]] SchoolAdvice advise_school(const SizeChart&, const BodySet&, const ChoiceWish&);

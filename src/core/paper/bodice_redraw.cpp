@@ -12,11 +12,6 @@
 namespace sartorum {
 namespace {
 
-bool straight_all(const Curve& c)
-{
-    return c.size_default() == 1 && is_straight(c, 0);
-}
-
 void shift_edges(Piece& p, std::size_t first, std::size_t last, Point by)
 {
     for (std::size_t i = first; i <= last; ++i) redraw_edge(p, i, moved(p.edges[i].curve, by));

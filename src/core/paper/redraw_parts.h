@@ -23,6 +23,8 @@ struct Run {
 
 [[nodiscard]] std::size_t index_of(const Piece&, EdgeRole, bool last = false);
 [[nodiscard]] Run run_of(const Piece&, EdgeRole);
+// Straight from end to end.
+[[nodiscard]] bool is_line(const Curve&);
 // Straight stays straight, curved keeps its directions.
 [[nodiscard]] Curve trued(const Curve&, Point at_start, Point at_end);
 // The side seam's last edge drawn anew: what meets it at either end keeps its corner.

@@ -23,9 +23,14 @@ Run run_of(const Piece& p, EdgeRole role)
 }
 
 // Straight stays straight, curved keeps its directions.
+bool is_line(const Curve& c)
+{
+    return c.size_default() == 1 && is_straight(c, 0);
+}
+
 Curve trued(const Curve& c, Point at_start, Point at_end)
 {
-    return straight_all(c) ? sheared(c, at_start, at_end) : eased(c, at_start, at_end);
+    return is_line(c) ? sheared(c, at_start, at_end) : eased(c, at_start, at_end);
 }
 
 // The side seam's last edge drawn anew: what meets it at either end keeps its corner.
@@ -146,7 +151,7 @@ void meet_underarm(Piece& out, const Piece& was, std::size_t side)
     const Curve kept = reversed(redraw::met(reversed(was.edges[side - 1].curve), from, along));
     const Point under = kept.finalPoint();
     const double on = Geom::dot(under - from, along);
-    if (straight_all(line))
+    if (redraw::is_line(line))
         line = straight(under, line.finalPoint());
     else if (on < -1e-9)
         line = joined(straight(under, from), line);

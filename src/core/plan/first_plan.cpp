@@ -2,6 +2,7 @@
 
 #include <algorithm>
 
+#include "core/chart/finished_only.h"
 #include "core/pattern/garment.h"
 
 namespace sartorum {
@@ -32,7 +33,7 @@ GarmentKind garment_drawn(const Pattern& pattern, GarmentKind said)
 
 Outcome<Plan> with_first_sizes(Plan plan, const SizeChart& chart, const BodySet& body, const Pattern* pattern)
 {
-    const auto advice = advise(chart, body, plan.choosing);
+    const auto advice = advise(with_bodies_served(chart, plan.cloth, plan.ease), body, plan.choosing);
     if (!advice) return tl::make_unexpected(advice.error());
     const auto name = [&](std::size_t i) { return chart.sizes[i].name; };
     plan.take_sizes(name(advice->choice.waist_size), name(advice->choice.hip_size),

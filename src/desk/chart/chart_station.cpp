@@ -154,7 +154,7 @@ void ChartStation::build_choice(QVBoxLayout* column, QWidget* pad)
     column->addWidget(cup_);
     column->addSpacing(4);
     auto* row = new QHBoxLayout;
-    row->addWidget(heading(look_, tr("One size, least to do first"), 16, pad), 1);
+    row->addWidget(heading(look_, tr("Least to do first"), 16, pad), 1);
     auto* every = new Button{look_, tr("Every size"), ButtonKind::Small, pad};
     every->setObjectName("every_size");
     row->addWidget(every);
@@ -263,7 +263,7 @@ void ChartStation::refresh_choice()
 
     QStringList costs;
     for (std::size_t i = 0; i < std::min(ranked_shown, advice.ranking.size()); ++i)
-        costs << words::cost_text(c, advice.costs[advice.ranking[i]], u);
+        costs << words::cost_text(c, advice.ranking[i], advice.levels, u);
     costs_->setText(costs.join("\n"));
     advised_->setVisible(!as_advised);
 }
@@ -273,6 +273,8 @@ void ChartStation::refresh_ease()
     ease_->refresh();
     const auto rows = ease_rows(room_);
     QStringList note;
+    if (room_.chart()->bodies_assumed) note << words::bodies_assumed();
+    if (room_.plan().cloth.stretch_asked()) note << words::stretch_asked();
     for (const auto& r : rows) {
         const auto taken = room_.body().taken(r.measure);
         if (!r.holds(taken ? taken->spread : Length{})) note << words::ease_below(r, look_.unit());

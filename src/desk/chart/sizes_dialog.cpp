@@ -13,11 +13,12 @@ namespace sartorum::desk {
 SizesDialog::SizesDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent}
 {
     auto* column = sheet(*this, look, tr("Every size, least left to do first"));
-    column->addWidget(
-        label(look,
-              tr("What each size, taken throughout, differs by: body less chart. In brackets what lies "
-                 "within measuring or the printed range, and needs nothing."),
-              14, false, this));
+    column->addWidget(label(
+        look,
+        tr("What each size, taken throughout, and the blend that is advised differ by: body less chart. In "
+           "brackets what lies within measuring or the printed range, or is less than anybody sews, and needs "
+           "nothing."),
+        14, false, this));
     const auto& chart = *room.chart();
     const auto& advice = *room.advice();
     std::vector<Measure> measures;
@@ -32,18 +33,18 @@ SizesDialog::SizesDialog(Look& look, Room& room, QWidget* parent) : QDialog{pare
     for (const auto m : measures) heads << words::measure_name(m);
     table->setHorizontalHeaderLabels(heads);
     for (int r = 0; r < table->rowCount(); ++r) {
-        const auto& cost = advice.costs[advice.ranking[static_cast<std::size_t>(r)]];
+        const auto& cost = advice.ranking[static_cast<std::size_t>(r)];
         const auto put = [&](int c, const QString& text) {
             auto* item = new QTableWidgetItem{text};
             item->setTextAlignment(Qt::AlignRight | Qt::AlignVCenter);
             table->setItem(r, c, item);
         };
-        put(0, QString::fromStdString(chart.sizes[cost.size].name));
-        put(1, QString::number(cost.outside_noise));
+        put(0, words::size_names(chart, cost.choice, advice.levels));
+        put(1, QString::number(cost.to_adjust));
         for (std::size_t i = 0; i < cost.left.size(); ++i) {
             const auto& d = cost.left[i];
             const QString number = words::number(d.difference, look.unit(), true);
-            put(static_cast<int>(i) + 2, d.inside_noise() ? "(" + number + ")" : number);
+            put(static_cast<int>(i) + 2, d.nothing_to_do() ? "(" + number + ")" : number);
         }
     }
     table->resizeColumnsToContents();

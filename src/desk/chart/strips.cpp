@@ -188,7 +188,8 @@ void Strips::draw_head(QPainter& p)
     const auto& chart = *room_.chart();
     p.setPen(d.ink);
     p.setFont(look_.cabin(17));
-    p.drawText(QPointF{20, 32}, chart.maker.empty()
+    p.drawText(QPointF{20, 32}, chart.bodies_assumed ? tr("Bodies that the finished sizes serve")
+                                : chart.maker.empty()
                                     ? tr("Body sizes of “%1”").arg(words::chart_name(chart))
                                     : tr("Body sizes printed by %1").arg(QString::fromStdString(chart.maker)));
     p.setFont(look_.lato(12.5));

@@ -3,6 +3,8 @@
 #include <QGridLayout>
 #include <QHBoxLayout>
 #include <QVBoxLayout>
+#include <algorithm>
+#include <iterator>
 
 #include "core/chart/flat_measuring.h"
 #include "desk/dialogs/sheet.h"
@@ -69,6 +71,13 @@ WearDialog::WearDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent
     said_ = label(look, {}, 14, true, this);
     said_->setObjectName("wear_said");
     column->addWidget(said_);
+    const auto ask = [this] {
+        const bool asked = cloth_->currentIndex() == 1 && stretch_->text().trimmed().isEmpty();
+        said_->setText(asked ? words::stretch_asked() : QString{});
+    };
+    connect(cloth_, &QComboBox::currentIndexChanged, this, ask);
+    connect(stretch_, &QLineEdit::textChanged, this, ask);
+    ask();
     column->addLayout(keep_or_leave(*this, look, tr("Keep"), "keep_wear", [this] { take(); }));
     setMinimumWidth(640);
 }
@@ -125,10 +134,20 @@ FlatDialog::FlatDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent
     auto* top = new QHBoxLayout;
     QStringList measures;
     for (const auto m : girths) measures << words::measure_name(m);
-    measure_ = combo(this, tr("Measure"), measures, 0, "flat_measure");
+    // The first that the chart has a body for and no garment.
+    const auto wanted = std::find_if(std::begin(girths), std::end(girths), [&](Measure m) {
+        return room.chart()->prints(m) && !room.chart()->finished(0, m);
+    });
+    const auto first = wanted == std::end(girths) ? 0 : std::distance(std::begin(girths), wanted);
+    measure_ = combo(this, tr("Measure"), measures, static_cast<int>(first), "flat_measure");
     QStringList sizes;
     for (const auto& s : room.chart()->sizes) sizes << QString::fromStdString(s.name);
-    size_ = combo(this, tr("Size"), sizes, static_cast<int>(room.choice().hip_size), "flat_size");
+    size_ = combo(this, tr("Size"), sizes, 0, "flat_size");
+    const auto chosen_size = [this] {
+        const Measure m = girths[measure_->currentIndex()];
+        size_->setCurrentIndex(static_cast<int>(size_at(room_.choice(), m)));
+    };
+    chosen_size();
     top->addWidget(label(look, tr("At the"), 14, true, this));
     top->addWidget(measure_, 1);
     top->addWidget(label(look, tr("of size"), 14, true, this));
@@ -145,6 +164,7 @@ FlatDialog::FlatDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent
     said_->setObjectName("flat_said");
     column->addWidget(said_);
     column->addLayout(keep_or_leave(*this, look, tr("Keep as finished girth"), "keep_flat", [this] { take(); }));
+    connect(measure_, &QComboBox::currentIndexChanged, this, chosen_size);
     connect(measure_, &QComboBox::currentIndexChanged, this, &FlatDialog::preview);
     connect(size_, &QComboBox::currentIndexChanged, this, &FlatDialog::preview);
     setMinimumWidth(880);
