@@ -50,6 +50,23 @@ Curve random_curve(std::mt19937& rng, int segments = 2)
     return from_controls(p);
 }
 
+// Of two segments that run into each other; and of two with a clear corner between them.
+Curve smooth_curve(std::mt19937& rng)
+{
+    auto p = all_controls(random_curve(rng));
+    p[4] = p[3] + (p[3] - p[2]) * between(rng, 0.2, 4);
+    return from_controls(p);
+}
+
+Curve cornered_curve(std::mt19937& rng)
+{
+    for (;;) {
+        const Curve c = random_curve(rng);
+        const auto p = all_controls(c);
+        if (std::abs(Geom::angle_between(p[3] - p[2], p[4] - p[3])) > 0.2) return c;
+    }
+}
+
 double end_of(const Curve& c)
 {
     return static_cast<double>(c.size_default());
@@ -167,7 +184,7 @@ private slots:
     {
         std::mt19937 rng{7};
         for (int i = 0; i < 60; ++i) {
-            const Curve c = random_curve(rng, 2);
+            const Curve c = i % 2 ? smooth_curve(rng) : cornered_curve(rng);
             QVERIFY(same(reversed(reversed(c)), c));
             QVERIFY(close(length(reversed(c)).in_mm(), length(c).in_mm(), 2e-3));
             QVERIFY(same(start_direction(reversed(c)), -end_direction(c), 1e-9));
@@ -180,6 +197,25 @@ private slots:
             const double turn = between(rng, -0.5, 0.5);
             QVERIFY(same(start_turned(start_turned(c, turn), -turn), c, 1e-9));
             QVERIFY(same(end_turned(end_turned(c, turn), -turn), c, 1e-9));
+        }
+    }
+    void a_shift_does_not_depend_on_where_the_nodes_lie()
+    {
+        std::mt19937 rng{8};
+        for (int i = 0; i < 60; ++i) {
+            const Curve whole = random_curve(rng, 1);
+            const auto halves = split(whole, between(rng, 0.05, 0.95));
+            const Curve cut = joined(halves.before, halves.after);
+            const Point a{between(rng, -20, 20), between(rng, -20, 20)};
+            const Point b{between(rng, -20, 20), between(rng, -20, 20)};
+            for (const auto& [one, two] : {std::pair{eased(whole, a, b), eased(cut, a, b)},
+                                           std::pair{sheared(whole, a, b), sheared(cut, a, b)}}) {
+                for (int k = 0; k <= 20; ++k) QVERIFY(nearest(one, at_time(two, 2.0 * k / 20)).off < 1e-6);
+            }
+            // Where two run into each other they still do.
+            const Curve bent = eased(smooth_curve(rng), a, b);
+            const auto p = all_controls(bent);
+            QVERIFY(std::abs(Geom::angle_between(p[3] - p[2], p[4] - p[3])) < 1e-9);
         }
     }
     void an_eased_shift_moves_its_ends_by_what_was_asked_and_keeps_their_directions()

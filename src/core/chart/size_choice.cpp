@@ -4,8 +4,6 @@
 #include <array>
 #include <utility>
 
-#include "core/chart/ease.h"
-
 namespace sartorum {
 namespace {
 
@@ -143,7 +141,7 @@ Length work_of(const LevelDifference& d)
 bool LevelDifference::nothing_to_do() const
 {
     const Length least = facts(measure).kind == MeasureKind::Girth ? least_on_girth : least_on_seam;
-    return abs(difference) <= std::max(spread, half_range) || abs(difference) < least;
+    return held || abs(difference) <= std::max(spread, half_range) || abs(difference) < least;
 }
 
 std::size_t size_at(const SizeChoice& choice, Measure m)
@@ -187,7 +185,7 @@ std::size_t nearest_size(const SizeChart& chart, Measure m, Length body)
     return best;
 }
 
-SizeCost cost_of(const SizeChart& chart, const SizeChoice& choice, const BodySet& set)
+SizeCost cost_of(const SizeChart& chart, const SizeChoice& choice, const BodySet& set, const Cloth& cloth)
 {
     SizeCost cost;
     cost.choice = choice;
@@ -196,8 +194,10 @@ SizeCost cost_of(const SizeChart& chart, const SizeChoice& choice, const BodySet
         const auto taken = set.taken(m);
         const auto printed = drafted(chart, size, m);
         if (!taken || !printed) continue;
-        const LevelDifference d{
-            m, taken->value, *printed, taken->value - *printed, taken->spread, chart.half_range(size, m)};
+        LevelDifference d{m, taken->value, *printed, taken->value - *printed, taken->spread};
+        d.half_range = chart.half_range(size, m);
+        const auto ease = ease_at(chart, size, m, set, {}, cloth);
+        d.held = ease && ease_holds(*ease, d.difference);
         if (!d.nothing_to_do()) {
             ++cost.to_adjust;
             cost.work += work_of(d);
@@ -306,10 +306,12 @@ Outcome<Advice> advise(const SizeChart& chart, const BodySet& body, const Choice
                     : advice.choice.is_blend() ? ChoiceReason::Blend
                     : differ                   ? ChoiceReason::OneSizeByNoise
                                                : ChoiceReason::OneSize;
-    for (std::size_t i = 0; i < chart.sizes.size(); ++i) advice.costs.push_back(cost_of(chart, {i, i, i}, set));
+    const Cloth cloth{wish.knit};
+    for (std::size_t i = 0; i < chart.sizes.size(); ++i)
+        advice.costs.push_back(cost_of(chart, {i, i, i}, set, cloth));
     advice.ranking = advice.costs;
     if (advice.choice.is_blend())
-        advice.ranking.insert(advice.ranking.begin(), cost_of(chart, advice.choice, set));
+        advice.ranking.insert(advice.ranking.begin(), cost_of(chart, advice.choice, set, cloth));
     advice.ranking = ranked(std::move(advice.ranking));
     return advice;
 }

@@ -7,15 +7,16 @@
 // styles go down, woven close ones up. So no larger body ever gets a smaller size.
 //
 // Ranking: the sizes, and the blend that is advised, fewest and smallest adjustments first, the frame counting
-// most (common practice); what lies within measuring, or is so small that nobody sews it, is left out. The weights
-// are our own: 8 mm for each adjustment, plus its amount, twice for a length (5 mm on a length is as much as 10 mm
-// on a girth, as in reading them) and twice again on the frame.
+// most (common practice); what lies within measuring, is so small that nobody sews it, or is held by the ease as
+// designed, is left out. The weights are our own: 8 mm for each adjustment, plus its amount, twice for a length (5
+// mm on a length is as much as 10 mm on a girth, as in reading them) and twice again on the frame.
 #pragma once
 #include <array>
 #include <vector>
 
 #include "core/body/body_set.h"
 #include "core/chart/cup.h"
+#include "core/chart/ease.h"
 #include "core/chart/size_chart.h"
 
 namespace sartorum {
@@ -50,6 +51,7 @@ struct LevelDifference {
     Length difference;  // body − chart
     Length spread;
     Length half_range{};
+    bool held = false;  // the ease as designed takes it up
     [[nodiscard]] bool nothing_to_do() const;
 };
 
@@ -102,7 +104,7 @@ struct Advice {
 [[nodiscard]] std::size_t nearest_size(const SizeChart&, Measure, Length body);
 // What the chart drafts a size for at a measure; for the high bust also what the drafted cup implies.
 [[nodiscard]] std::optional<Length> drafted(const SizeChart&, std::size_t size, Measure);
-[[nodiscard]] SizeCost cost_of(const SizeChart&, const SizeChoice&, const BodySet&);
+[[nodiscard]] SizeCost cost_of(const SizeChart&, const SizeChoice&, const BodySet&, const Cloth& = {});
 // Standing readings replaced by the seated ones where these are larger.
 [[nodiscard]] BodySet as_worn(BodySet, bool seated);
 [[nodiscard]] SchoolAdvice advise_school(const SizeChart&, const BodySet&, const ChoiceWish&);

@@ -11,22 +11,40 @@ double blossom(double a, double b, double c)
     return a * b + a * c + b * c - 2.0 * a * b * c;
 }
 
-// Where a curve's nodes lie on 0 to 1: evenly, so that a shift can be taken back exactly; by length where a
-// segment is short beside the others, so that it takes no more of a shift than its share.
+// How many times as long as the one before a segment lasts, so that the curve goes through their node with one
+// speed: a shift that is smooth over that time leaves no dent there, a curve cut in two goes on as it went, and a
+// shift can be taken back exactly. At a corner there is no such speed: as long, unless one is very short beside
+// the other.
+double lasts(const Geom::CubicBezier& before, const Geom::CubicBezier& after)
+{
+    constexpr double corner = 0.05;  // radians
+    constexpr double handle_least = 1e-3;
+    const Point in = before[3] - before[2];
+    const Point out = after[1] - after[0];
+    const double arrives = Geom::L2(in);
+    const double leaves = Geom::L2(out);
+    const bool runs_on =
+        arrives > handle_least && leaves > handle_least && std::abs(Geom::angle_between(in, out)) < corner;
+    if (runs_on) return leaves / arrives;
+    constexpr double very_short = 0.1;
+    const double first = Geom::distance(before[0], before[3]);
+    const double second = Geom::distance(after[0], after[3]);
+    const bool alike = first > second * very_short && second > first * very_short;
+    return alike || first == 0 || second == 0 ? 1 : second / first;
+}
+
+// Where a curve's nodes lie on 0 to 1.
 std::vector<double> node_shares(const Curve& c)
 {
-    constexpr double short_of_mean = 0.2;
     const std::size_t n = c.size_default();
-    std::vector<double> chords;
-    double whole = 0;
-    for (std::size_t i = 0; i < n; ++i) {
-        chords.push_back(Geom::distance(c[i].initialPoint(), c[i].finalPoint()));
-        whole += chords.back();
+    std::vector<double> out{0, 1};
+    double time = 1;
+    for (std::size_t i = 1; i < n; ++i) {
+        time *= lasts(segment_of(c, i - 1), segment_of(c, i));
+        out.push_back(out.back() + time);
     }
-    const auto count = static_cast<double>(n);
-    const bool even = *std::min_element(chords.begin(), chords.end()) >= whole / count * short_of_mean;
-    std::vector<double> out{0};
-    for (std::size_t i = 0; i < n; ++i) out.push_back(out.back() + (even ? 1 / count : chords[i] / whole));
+    const double whole = out.back();
+    for (auto& x : out) x /= whole;
     return out;
 }
 

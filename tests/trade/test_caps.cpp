@@ -1,0 +1,129 @@
+// A cap that is raised, lowered or slid forward keeps its shape: told on dense polylines, by the turning of their
+// chords. And where the extra of a sleeve split through goes.
+#include <QTest>
+#include <cmath>
+#include <random>
+
+#include "bodices.h"
+#include "core/alter/catalogue.h"
+#include "core/paper/sleeve_redraw.h"
+#include "tests.h"
+#include "tops.h"
+
+using namespace sartorum;
+using namespace sartorum::test;
+
+namespace {
+
+using Kind = AdjustmentKind;
+
+// Where it turns, in radians a millimetre, along the whole cap from the back underarm to the front one.
+std::vector<double> turning(const Piece& sleeve)
+{
+    std::vector<Point> l;
+    for (const auto role : {EdgeRole::CapBack, EdgeRole::CapFront}) {
+        const Curve& c = edge(sleeve, role).curve;
+        for (std::size_t k = 0; k < c.size_default(); ++k) {
+            for (int i = 0; i < 400; ++i) l.push_back(c[k].pointAt(i / 400.0));
+        }
+    }
+    std::vector<double> out;
+    for (std::size_t i = 2; i < l.size(); ++i) {
+        const Point a = l[i - 1] - l[i - 2];
+        const Point b = l[i] - l[i - 1];
+        const double way = (Geom::L2(a) + Geom::L2(b)) / 2;
+        if (way > 1e-6) out.push_back(Geom::angle_between(a, b) / way);
+    }
+    return out;
+}
+
+// How often it changes from one way to the other; a line of more than 20 m radius is straight to a hand.
+int inflections(const Piece& sleeve)
+{
+    constexpr double straight_enough = 5e-5;
+    int changes = 0;
+    int last = 0;
+    for (const double t : turning(sleeve)) {
+        const int way = t > straight_enough ? 1 : t < -straight_enough ? -1 : 0;
+        if (way == 0) continue;
+        changes += last != 0 && way != last;
+        last = way;
+    }
+    return changes;
+}
+
+// A half drawn as other people draw it: of several curves that run into each other, their handles a touch longer
+// than a cut would leave them, so that no node is idle.
+Curve in_several(const Curve& half, std::vector<double> times)
+{
+    std::vector<Point> out;
+    std::vector<Curve> parts;
+    Curve left = half;
+    double before = 0;
+    for (const double t : times) {
+        const auto halves = split(left, (t - before) / (1 - before));
+        parts.push_back(halves.before);
+        left = halves.after;
+        before = t;
+    }
+    parts.push_back(left);
+    for (const auto& part : parts) {
+        const auto p = controls(part, 0);
+        if (out.empty()) out.push_back(p[0]);
+        out.insert(out.end(), {p[0] + (p[1] - p[0]) * 1.02, p[3] + (p[2] - p[3]) * 1.02, p[3]});
+    }
+    return from_controls(out);
+}
+
+Garment cap_in_several(Garment g, std::mt19937& rng)
+{
+    Piece& sleeve = *find_piece(g.pieces, PieceRole::Sleeve);
+    for (auto& e : sleeve.edges) {
+        if (e.role != EdgeRole::CapBack && e.role != EdgeRole::CapFront) continue;
+        std::vector<double> times;
+        double at = 0;
+        for (int left = static_cast<int>(rng() % 3) + 1; left > 0; --left) {
+            at += between(rng, 0.1, (0.92 - at) / left);
+            times.push_back(at);
+        }
+        e.curve = in_several(e.curve, times);
+    }
+    settle_notches(sleeve);
+    return g;
+}
+
+}  // namespace
+
+class TestCaps : public QObject {
+    Q_OBJECT
+private slots:
+    void a_cap_raised_lowered_or_slid_has_no_dent_data()
+    {
+        QTest::addColumn<int>("kind");
+        QTest::addColumn<double>("mm");
+        for (const double mm : {-30.0, -20.0, -13.0, -6.0, -3.0, 3.0, 6.0, 13.0, 20.0, 30.0})
+            QTest::addRow("height %g", mm) << static_cast<int>(Kind::CapHeight) << mm;
+        for (const double mm : {-13.0, -9.0, -6.0, -3.0, 3.0, 6.0, 9.0, 13.0, 20.0})
+            QTest::addRow("forward %g", mm) << static_cast<int>(Kind::CapForward) << mm;
+    }
+    void a_cap_raised_lowered_or_slid_has_no_dent()
+    {
+        QFETCH(int, kind);
+        QFETCH(double, mm);
+        std::mt19937 rng{15};
+        for (int i = 0; i < 20; ++i) {
+            auto g = bodice(with_sleeve(i == 0 ? plain_bodice() : random_bodice(rng)));
+            if (i % 2) g = cap_in_several(std::move(g), rng);
+            const auto done = adjustment(static_cast<Kind>(kind)).apply(g, same(mm));
+            QVERIFY(done);
+            const Piece& was = *find_piece(g.pieces, PieceRole::Sleeve);
+            const Piece& is = *find_piece(done->garment.pieces, PieceRole::Sleeve);
+            QVERIFY2(
+                inflections(is) <= inflections(was),
+                qPrintable(QString{"sleeve %1: %2, was %3"}.arg(i).arg(inflections(is)).arg(inflections(was))));
+        }
+    }
+};
+
+SARTORUM_TEST(TestCaps)
+#include "test_caps.moc"
