@@ -150,8 +150,8 @@ QByteArray write_pattern_svg(const Pattern& pattern)
         xml.writeAttribute("data-seam", QString::fromStdString(seam.id));
         xml.writeAttribute("data-a", sides_text(seam.a));
         xml.writeAttribute("data-b", sides_text(seam.b));
-        if (seam.ease != Length{})
-            xml.writeAttribute("data-ease", QString::fromStdString(decimal(seam.ease.in_mm())));
+        const Length ease = seam.ease + seam.gathered;
+        if (ease != Length{}) xml.writeAttribute("data-ease", QString::fromStdString(decimal(ease.in_mm())));
         xml.writeAttribute("data-follow", role_text(key(seam.follow)));
     }
     xml.writeEndElement();

@@ -149,7 +149,8 @@ QString method_name(AdjustmentKind kind, std::size_t method)
     if (key == "with_length") return t("With length");
     if (key == "dart_only") return t("Dart only");
     if (key == "cap_kept") return t("Cap kept");
-    if (key == "split_through") return t("Split through");
+    if (key == "split_through") return t("Split, gathered");
+    if (key == "split_lowered") return t("Split, armhole lowered");
     if (key == "lower") return t("Cut lower all round");
     if (key == "wider") return t("Out along the shoulders");
     if (key == "shoulder_eased") return t("Shoulder eased");
@@ -211,7 +212,9 @@ QString method_cost(AdjustmentKind kind, std::size_t method)
             "For a broad back: the longer back shoulder is eased to the front. A narrow back keeps its length.");
     if (key == "shoulder_darted") return t("For a broad back: the longer shoulder is taken in a small dart.");
     if (key == "split_through")
-        return t("Hem and cap grow too; the cap's extra is eased, gathered, or the armhole lowered.");
+        return t("Hem and cap grow too; what the cap is longer by is gathered into the armhole.");
+    if (key == "split_lowered")
+        return t("Hem and cap grow too; the underarm is lowered until the armhole is as much longer.");
     return {};
 }
 

@@ -131,6 +131,8 @@ QString step_title(const Step& s, Unit unit)
         case StepKind::SwingDart: return t("Close %1 of the old dart; the new one opens").arg(a);
         case StepKind::MarkUnderarm:
             return more ? t("Mark %1 outside the underarm").arg(a) : t("Mark %1 inside the underarm").arg(a);
+        case StepKind::MarkUnderarmLower: return t("Mark %1 down the side seam").arg(a);
+        case StepKind::RedrawLowerArmhole: return t("Redraw the armhole to the mark");
         case StepKind::RedrawUnderarm: return t("Redraw armhole and side seam to the mark");
         case StepKind::MarkAcross:
             return more ? t("Mark %1 outside the armhole").arg(a) : t("Mark %1 inside the armhole").arg(a);
@@ -149,6 +151,7 @@ QString step_title(const Step& s, Unit unit)
         case StepKind::SpreadSleeve:
             return more ? t("Spread %1, edges parallel").arg(a) : t("Overlap %1, edges parallel").arg(a);
         case StepKind::TrueSleeve: return t("True the cap, the seams and the hem");
+        case StepKind::GatherCap: return t("Write on the cap: gather in %1").arg(a);
         case StepKind::DrawCapLine: return t("Draw across the cap, below the notches");
         case StepKind::DrawCapTop: return t("Draw across the cap, above the notches");
         case StepKind::CutCap: return t("Cut the top of the cap off");

@@ -293,6 +293,10 @@ QString step_detail(const Step& s, Unit unit)
         case StepKind::SwingDart: return t("Bring leg to leg and tape. The same angle opens at the new place.");
         case StepKind::MarkUnderarm:
             return t("At the level of the underarm, straight out from the seam's upper end.");
+        case StepKind::MarkUnderarmLower:
+            return t("Along the seam from the underarm; the same on front and back.");
+        case StepKind::RedrawLowerArmhole:
+            return t("From the tip as it was, in one long line, into the mark with the corner it had.");
         case StepKind::RedrawUnderarm: return t("To nothing at the waist; the armhole runs into the mark.");
         case StepKind::MarkAcross: return t("On the across line.");
         case StepKind::RedrawAcross:
@@ -313,6 +317,9 @@ QString step_detail(const Step& s, Unit unit)
         case StepKind::CutSleeveMiddle: return t("Both halves come free.");
         case StepKind::SpreadSleeve: return t("The same everywhere, along the bicep line.");
         case StepKind::TrueSleeve: return t("A smooth top, straight underarm seams, the hem square to them.");
+        case StepKind::GatherCap:
+            return t(
+                "Between the side notches, half on each side of the top notch, over and above the ease it had.");
         case StepKind::DrawCapLine:
         case StepKind::DrawCapTop: return t("Square to the grain, %1 under the top.").arg(place);
         case StepKind::CutCap: return t("Cut through; the middle line shows where it belongs.");

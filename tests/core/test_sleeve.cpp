@@ -124,7 +124,7 @@ private slots:
     void split_through_everything_grows_alike()
     {
         const auto g = sleeved();
-        const auto wider = altered(g, AdjustmentKind::UpperArm, 30, way(UpperArmMethod::SplitThrough));
+        const auto wider = altered(g, AdjustmentKind::UpperArm, 30, way(UpperArmMethod::SplitGathered));
         QVERIFY(close(cap_of(wider) - cap_of(g), 30, 1e-6));
         QVERIFY(close((measure_flat(wider.pieces).of(GarmentMeasure::UpperArm) -
                        measure_flat(g.pieces).of(GarmentMeasure::UpperArm))
@@ -134,7 +134,7 @@ private slots:
                        measure_flat(g.pieces).of(GarmentMeasure::SleeveHem))
                           .in_mm(),
                       30, 0.5));
-        const auto narrower = altered(g, AdjustmentKind::UpperArm, -30, way(UpperArmMethod::SplitThrough));
+        const auto narrower = altered(g, AdjustmentKind::UpperArm, -30, way(UpperArmMethod::SplitGathered));
         QVERIFY(close((measure_flat(narrower.pieces).of(GarmentMeasure::UpperArm) -
                        measure_flat(g.pieces).of(GarmentMeasure::UpperArm))
                           .in_mm(),

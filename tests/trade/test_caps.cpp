@@ -1,11 +1,13 @@
 // A cap that is raised, lowered or slid forward keeps its shape: told on dense polylines, by the turning of their
 // chords. And where the extra of a sleeve split through goes.
 #include <QTest>
+#include <algorithm>
 #include <cmath>
 #include <random>
 
 #include "bodices.h"
 #include "core/alter/catalogue.h"
+#include "core/alter/upper_arm.h"
 #include "core/paper/sleeve_redraw.h"
 #include "tests.h"
 #include "tops.h"
@@ -92,11 +94,80 @@ Garment cap_in_several(Garment g, std::mt19937& rng)
     return g;
 }
 
+double line_of(const Garment& g, std::initializer_list<EdgeRole> roles)
+{
+    double sum = 0;
+    for (const auto& p : g.pieces) {
+        for (const auto& e : p.edges) {
+            if (std::find(roles.begin(), roles.end(), e.role) == roles.end()) continue;
+            for (std::size_t k = 0; k < e.curve.size_default(); ++k) {
+                for (int i = 0; i < 2000; ++i)
+                    sum += Geom::distance(e.curve[k].pointAt(i / 2000.0), e.curve[k].pointAt((i + 1) / 2000.0));
+            }
+        }
+    }
+    return sum;
+}
+
 }  // namespace
 
 class TestCaps : public QObject {
     Q_OBJECT
 private slots:
+    void what_a_split_cap_is_longer_by_goes_somewhere_data()
+    {
+        QTest::addColumn<int>("way");
+        QTest::addRow("gathered") << static_cast<int>(UpperArmMethod::SplitGathered);
+        QTest::addRow("armhole lowered") << static_cast<int>(UpperArmMethod::SplitLowered);
+    }
+    void what_a_split_cap_is_longer_by_goes_somewhere()
+    {
+        QFETCH(int, way);
+        std::mt19937 rng{16};
+        for (int i = 0; i < 12; ++i) {
+            const auto b = bench(with_sleeve(i == 0 ? plain_bodice() : random_bodice(rng)));
+            const double mm = between(rng, 8, 36);
+            Plan plan = plan_at("12");
+            plan.decide({Kind::UpperArm, Answer::Accepted, Length::mm(mm), {}, static_cast<std::size_t>(way)});
+            const auto c = b(plan);
+            QVERIFY2(c.line(Kind::UpperArm)->state == LineState::Accepted, qPrintable(QString::number(mm)));
+            QVERIFY(c.checks.seams_hold());
+            QVERIFY(c.checks.cap && c.checks.cap->holds);
+            // Nothing is asked of the cap's height: the extra is where it was put.
+            QVERIFY(!c.line(Kind::CapHeight)->proposal);
+            const double cap = line_of(c.altered, {EdgeRole::CapBack, EdgeRole::CapFront}) -
+                               line_of(c.traced, {EdgeRole::CapBack, EdgeRole::CapFront});
+            const double armhole =
+                line_of(c.altered, {EdgeRole::Armhole}) - line_of(c.traced, {EdgeRole::Armhole});
+            QVERIFY(close(cap, mm, 0.05));
+            const bool gathers = static_cast<UpperArmMethod>(way) == UpperArmMethod::SplitGathered;
+            QVERIFY2(close(armhole, gathers ? 0 : mm, 0.05), qPrintable(QString::number(armhole)));
+            // The sides still meet, and the armhole's corner to the side is the one it was.
+            for (const auto role : {PieceRole::Front, PieceRole::Back}) {
+                const auto corner = [&](const Garment& g) {
+                    const Piece& p = *find_piece(g.pieces, role);
+                    return Geom::angle_between(end_direction(edge(p, EdgeRole::Armhole).curve),
+                                               start_direction(edge(p, EdgeRole::Side).curve));
+                };
+                QVERIFY(close(corner(c.altered), corner(c.traced), 1e-3));
+            }
+        }
+    }
+    void an_armhole_that_cannot_go_lower_says_how_much_it_carries()
+    {
+        const auto g = bodice(with_sleeve(plain_bodice()));
+        const auto way = static_cast<std::size_t>(UpperArmMethod::SplitLowered);
+        const auto no = adjustment(Kind::UpperArm).apply(g, same(400, way));
+        QVERIFY(!no);
+        QCOMPARE(no.error().why, Why::AmountTooLarge);
+        const double most = no.error().high.in_mm();
+        QVERIFY(most > 20 && most < 400);
+        QVERIFY(adjustment(Kind::UpperArm).apply(g, same(most - 1, way)));
+        // Narrower, nothing is longer, and no armhole moves.
+        const auto narrower = need(adjustment(Kind::UpperArm).apply(g, same(-20, way)));
+        for (const auto role : {PieceRole::Front, PieceRole::Back})
+            QVERIFY(same_paper(*find_piece(narrower.garment.pieces, role), *find_piece(g.pieces, role)));
+    }
     void a_cap_raised_lowered_or_slid_has_no_dent_data()
     {
         QTest::addColumn<int>("kind");

@@ -99,7 +99,10 @@ std::optional<Proposal> propose_cap_height(const FittingState& s)
     };
     const auto range = cap_ease_range(s.cloth);
     const Length drafted = over(s.traced_flat);
-    const Length ease = std::clamp(drafted, range.least, range.most);
+    const auto in_all = [](const Garment& g) {
+        return gathered(g, "armhole-front") + gathered(g, "armhole-back");
+    };
+    const Length ease = std::clamp(drafted, range.least, range.most) + in_all(s.now) - in_all(s.traced);
     const Length wanted = s.now_flat.of(GarmentMeasure::Armhole) + ease;
     if (abs(over(s.now_flat) - ease) < least_cap_change) return std::nullopt;
     const auto amount = cap_height_for(sleeve_of(s.now), wanted);

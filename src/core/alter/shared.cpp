@@ -20,7 +20,21 @@ void add_seam_ease(Garment& g, std::string_view seam, Length more)
     if (it != g.seams.end()) it->ease += more;
 }
 
-Length meant_ease(const Garment& g, std::string_view seam, const Cloth& cloth)
+void gather(Garment& g, std::string_view seam, Length more)
+{
+    const auto it = std::find_if(g.seams.begin(), g.seams.end(), [&](const Seam& s) { return s.id == seam; });
+    if (it != g.seams.end()) it->gathered += more;
+}
+
+Length gathered(const Garment& g, std::string_view seam)
+{
+    const auto it = std::find_if(g.seams.begin(), g.seams.end(), [&](const Seam& s) { return s.id == seam; });
+    return it == g.seams.end() ? Length{} : it->gathered;
+}
+
+namespace {
+
+Length ease_for_cloth(const Garment& g, std::string_view seam, const Cloth& cloth)
 {
     const Length own = seam_ease(g, seam);
     if (seam != "armhole-front" && seam != "armhole-back") return own;
@@ -29,6 +43,13 @@ Length meant_ease(const Garment& g, std::string_view seam, const Cloth& cloth)
     const Length wanted = std::clamp(drafted, range.least, range.most);
     if (wanted == drafted) return own;
     return abs(drafted) < Length::mm(0.5) ? wanted / 2.0 : own * (wanted / drafted);
+}
+
+}  // namespace
+
+Length meant_ease(const Garment& g, std::string_view seam, const Cloth& cloth)
+{
+    return ease_for_cloth(g, seam, cloth) + gathered(g, seam);
 }
 
 Outcome<bool> some_pinch(Length amount, const std::string& adjustment)

@@ -8,7 +8,11 @@ namespace sartorum {
 // How much longer the far side of a seam is meant to be; and changing that, where paper is eased in.
 [[nodiscard]] Length seam_ease(const Garment&, std::string_view seam);
 void add_seam_ease(Garment&, std::string_view seam, Length more);
-// The same for this cloth: a cap's ease stays inside what the cloth takes (ease.h), shared out as drafted.
+// What the far side was made longer by on purpose, to be gathered in.
+void gather(Garment&, std::string_view seam, Length more);
+[[nodiscard]] Length gathered(const Garment&, std::string_view seam);
+// The ease for this cloth, a cap's inside what the cloth takes (ease.h) and shared out as drafted, and the
+// gathers.
 [[nodiscard]] Length meant_ease(const Garment&, std::string_view seam, const Cloth&);
 // What no sheet of paper carries, whatever is done.
 inline constexpr Length paper_most = Length::mm(600);

@@ -6,8 +6,10 @@
 #include "core/alter/serves.h"
 #include "core/alter/shared.h"
 #include "core/chart/ease.h"
+#include "core/paper/bodice_redraw.h"
 #include "core/paper/panels.h"
 #include "core/paper/sleeve_redraw.h"
+#include "core/units/root.h"
 
 namespace sartorum {
 namespace {
@@ -95,6 +97,43 @@ Outcome<bool> spread_through(Applied& out, Piece& sleeve, Length amount)
     return true;
 }
 
+Length armholes(const Piece& front, const Piece& back)
+{
+    return sewn_length(front, EdgeRole::Armhole) + sewn_length(back, EdgeRole::Armhole);
+}
+
+// Front and back alike, so that the sides still meet.
+Outcome<bool> lower_underarms(Applied& out, Length extra, Length amount)
+{
+    constexpr double side_left = 15;      // mm of the side seam above its dart, or in all
+    constexpr double near_enough = 0.01;  // mm of the armhole
+    Piece& front = *find_piece(out.garment.pieces, PieceRole::Front);
+    Piece& back = *find_piece(out.garment.pieces, PieceRole::Back);
+    const auto room = [](const Piece& p) { return length(edge(p, EdgeRole::Side).curve).in_mm() - side_left; };
+    const double most = std::max(0.0, std::min(room(front), room(back)));
+    const Length were = armholes(front, back);
+    const auto lacks = [&](double down) {
+        const auto lower = [&](const Piece& p) { return underarm_lowered(p, Length::mm(down)); };
+        return (armholes(lower(front), lower(back)) - were - extra).in_mm();
+    };
+    const double over = most > 0 ? lacks(most) : -extra.in_mm();
+    if (over < 0) {
+        const Length can = amount * (1 + over / extra.in_mm());
+        return refuse_amount(Why::AmountTooLarge, "upper_arm", amount, -can, can);
+    }
+    const Length down = Length::mm(zero_between(0, most, -extra.in_mm(), over, near_enough, lacks));
+    for (Piece* p : {&front, &back}) {
+        const Piece after = underarm_lowered(*p, down);
+        Step mark = step_on(*p, StepKind::MarkUnderarmLower, down);
+        mark.picture.lines = {{underarm(*p), underarm(after)}};
+        mark.picture.dimensions = {{underarm(*p), underarm(after), down}};
+        out.steps.push_back(mark);
+        out.steps.push_back(redrawn_step(*p, after, StepKind::RedrawLowerArmhole));
+        *p = after;
+    }
+    return true;
+}
+
 }  // namespace
 
 Outcome<Applied> alter_upper_arm(const Garment& garment, const Dose& dose)
@@ -102,17 +141,33 @@ Outcome<Applied> alter_upper_arm(const Garment& garment, const Dose& dose)
     if (const auto ok = some_amount(dose.front, "upper_arm"); !ok) return tl::make_unexpected(ok.error());
     Applied out{garment, {}};
     Piece& sleeve = *find_piece(out.garment.pieces, PieceRole::Sleeve);
-    if (static_cast<UpperArmMethod>(dose.method) == UpperArmMethod::CapKept) {
+    const auto method = static_cast<UpperArmMethod>(dose.method);
+    if (method == UpperArmMethod::CapKept) {
         if (const auto ok = spread_kept(out, sleeve, dose.front); !ok) return tl::make_unexpected(ok.error());
         return out;
     }
+    const Piece was = sleeve;
     if (const auto ok = spread_through(out, sleeve, dose.front); !ok) return tl::make_unexpected(ok.error());
+    const auto extra = [&](EdgeRole half) { return sewn_length(sleeve, half) - sewn_length(was, half); };
+    const Length front = extra(EdgeRole::CapFront);
+    const Length back = extra(EdgeRole::CapBack);
+    if (front + back <= Length{}) return out;
+    if (method == UpperArmMethod::SplitGathered) {
+        gather(out.garment, "armhole-front", front);
+        gather(out.garment, "armhole-back", back);
+        Step step = step_on(sleeve, StepKind::GatherCap, front + back);
+        step.picture.lines = {strokes(flattened(cap_run(sleeve), Length::mm(0.5)))};
+        out.steps.push_back(step);
+        return out;
+    }
+    if (const auto ok = lower_underarms(out, front + back, dose.front); !ok)
+        return tl::make_unexpected(ok.error());
     return out;
 }
 
 namespace {
 
-constexpr std::array<std::string_view, 2> upper_arm_methods{"cap_kept", "split_through"};
+constexpr std::array<std::string_view, 3> upper_arm_methods{"cap_kept", "split_through", "split_lowered"};
 
 // Girth and the ease as designed; where the chart says nothing, only what is needed to move.
 std::optional<Proposal> propose_upper_arm(const FittingState& s)

@@ -2,11 +2,13 @@
 //
 // Changes  cap kept: cut down the middle and along the bicep line, hinged at the top, the hem and both underarms,
 //          spread at the bicep; the cap gets lower, its length hardly changes;
-//          split through: split from top to hem and spread evenly; cap and hem grow too
-// Keeps    underarm seams equally long; cap kept: the hem
-// Limits   60 mm: beyond, another size
-// Then     cap height, walked to the armhole; split through: the cap's extra is eased, gathered, or the armhole
-//          lowered
+//          split through: split from top to hem and spread evenly; cap and hem grow too. What the cap is longer by
+//          is gathered into the armhole, or the underarm of front and back is lowered along the side seam until
+//          the armhole is as much longer
+// Keeps    underarm seams equally long; cap kept: the hem; split through: the ease meant at the seam
+// Refuses  an armhole that would have to go lower than its side seam, or the dart in it, allows
+// Limits   60 mm usually: beyond, another size
+// Then     cap kept: cap height, walked to the armhole
 #pragma once
 #include "core/alter/adjustment.h"
 
@@ -14,7 +16,7 @@ namespace sartorum {
 
 inline constexpr Length upper_arm_limit = Length::mm(60);
 
-enum class UpperArmMethod { CapKept, SplitThrough };
+enum class UpperArmMethod { CapKept, SplitGathered, SplitLowered };
 
 [[nodiscard]] Outcome<Applied> alter_upper_arm(const Garment&, const Dose&);
 [[nodiscard]] Adjustment upper_arm_row();

@@ -45,6 +45,10 @@ enum class ArmholeReach { Across, Underarm };
 // side keep their tips.
 [[nodiscard]] Piece side_redrawn(const Piece&, Length at_underarm, Length at_waist, Length at_bottom);
 
+// The underarm lower along the side seam, which loses as much; the armhole is drawn on to it, keeps its corner
+// there, and its notches stay as far from the underarm. `down` is less than the side seam above its dart.
+[[nodiscard]] Piece underarm_lowered(const Piece&, Length down);
+
 // Front and back side seams made equally long (the back longer by `ease`), each by half of the difference at its
 // lower end, along the seam.
 struct EvenedSides {

@@ -140,6 +140,19 @@ Curve side_edge_shifted(const Curve& c, const SideShift& shift, double along)
     return *out;
 }
 
+// Armhole notches as far from the underarm as they were, where the sleeve's are.
+void keep_from_underarm(Piece& out, const Piece& was, std::size_t side, const Curve& now)
+{
+    const Curve& hole = was.edges[side - 1].curve;
+    for (std::size_t i = 0; i < out.notches.size(); ++i) {
+        if (out.notches[i].on != EdgeRole::Armhole) continue;
+        const auto near = nearest(hole, was.notches[i].at);
+        if (near.off > 0.1) continue;
+        const Length place = length(now) - (length(hole) - length_to(hole, near.time));
+        if (place > Length{}) out.notches[i].at = now.pointAt(time_at(now, place));
+    }
+}
+
 // The armhole keeps its curve: it ends at the new side line, or runs on outward to it as it was going; within the
 // corner's reach it keeps its corner there. The side begins where they meet.
 void meet_underarm(Piece& out, const Piece& was, std::size_t side)
@@ -161,17 +174,27 @@ void meet_underarm(Piece& out, const Piece& was, std::size_t side)
     const Curve& hole = was.edges[side - 1].curve;
     const auto corner = redraw::corner_turn(end_direction(kept), end_direction(hole), turned);
     out.edges[side - 1].curve = end_cornered(kept, corner.radians, corner.reach);
-    // Notches as far from the underarm as they were, where the sleeve's are.
-    for (std::size_t i = 0; i < out.notches.size(); ++i) {
-        if (out.notches[i].on != EdgeRole::Armhole) continue;
-        const auto near = nearest(hole, was.notches[i].at);
-        if (near.off > 0.1) continue;
-        const Length place = length(kept) - (length(hole) - length_to(hole, near.time));
-        if (place > Length{}) out.notches[i].at = kept.pointAt(time_at(kept, place));
-    }
+    keep_from_underarm(out, was, side, kept);
 }
 
 }  // namespace
+
+Piece underarm_lowered(const Piece& piece, Length down)
+{
+    if (down <= Length{}) return piece;
+    const std::size_t side = redraw::index_of(piece, EdgeRole::Side);
+    const Curve& seam = piece.edges[side].curve;
+    const Curve rest = split(seam, time_at(seam, down)).after;
+    const Curve& hole = piece.edges[side - 1].curve;
+    const double turned = Geom::angle_between(start_direction(seam), start_direction(rest));
+    const Curve drawn = end_turned(eased(hole, no_shift, rest.initialPoint() - hole.finalPoint()), turned);
+    Piece out = piece;
+    out.edges[side].curve = rest;
+    out.edges[side - 1].curve = drawn;
+    keep_from_underarm(out, piece, side, drawn);
+    settle_bodice_guides(out);
+    return out;
+}
 
 Piece side_redrawn(const Piece& piece, Length at_underarm, Length at_waist, Length at_bottom)
 {

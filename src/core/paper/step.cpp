@@ -80,6 +80,8 @@ HandMark hand_mark(StepKind kind)
         case StepKind::DrawGape:
         case StepKind::DrawDartLine:
         case StepKind::MarkUnderarm:
+        case StepKind::MarkUnderarmLower:
+        case StepKind::GatherCap:
         case StepKind::MarkAcross:
         case StepKind::DrawBackCorner:
         case StepKind::DrawSleeveCross:
@@ -110,6 +112,7 @@ HandMark hand_mark(StepKind kind)
         case StepKind::TakeInSide:
         case StepKind::DrawWaistDart:
         case StepKind::RedrawUnderarm:
+        case StepKind::RedrawLowerArmhole:
         case StepKind::RedrawAcross:
         case StepKind::RedrawBodiceSide:
         case StepKind::RedrawUnderarms: return HandMark::Redraw;

@@ -76,26 +76,28 @@ enum class StepKind {
     MarkDartTip,    // amount under (above) the tip
     DrawBustLevel,  // from the centre, `place` under the neck, to the bust point and on through the side dart
     // widths of a bodice
-    MarkTipAcross,   // amount outside (inside) the bust point, square to the grain
-    RedrawAimed,     // dart legs to tips amount further out (in)
-    LayTogether,     // two panels at the bust point
-    CloseIntoSeam,   // amount that opened (overlaps) at the side
-    RedrawSeam,      // rounded over the bust point within amount
-    DrawBustLines,   // from the lower edge up to the bust point, on to the armhole, `place` above the underarm;
-                     // from the side to the bust point
-    CutBustLines,    // leaves hinges at the armhole and at the bust point
-    SwingBust,       // until the upright cut is parallel and amount wide
-    DropCentre,      // the centre amount down (up), level with the rest
-    RedrawBustDart,  // amount wide, its tip `place` before the bust point
-    TakeInSide,      // the surplus of amount at the lower end of the side seam
-    DrawWaistDart,   // amount wide, `place` long
-    EaseSide,        // amount is eased into the side seam instead of a dart
-    DrawKnitDart,    // amount wide, `place` long, `second` above the underarm
-    DrawGape,        // a wedge of amount at the edge, nothing at the bust point, `place` away
-    CloseGape,       // the dart opens to `place`
-    DrawDartLine,    // from the new place to the bust point, `place` long
-    SwingDart,       // amount of the old mouth closes
-    MarkUnderarm,    // amount outside (inside) the underarm
+    MarkTipAcross,      // amount outside (inside) the bust point, square to the grain
+    RedrawAimed,        // dart legs to tips amount further out (in)
+    LayTogether,        // two panels at the bust point
+    CloseIntoSeam,      // amount that opened (overlaps) at the side
+    RedrawSeam,         // rounded over the bust point within amount
+    DrawBustLines,      // from the lower edge up to the bust point, on to the armhole, `place` above the underarm;
+                        // from the side to the bust point
+    CutBustLines,       // leaves hinges at the armhole and at the bust point
+    SwingBust,          // until the upright cut is parallel and amount wide
+    DropCentre,         // the centre amount down (up), level with the rest
+    RedrawBustDart,     // amount wide, its tip `place` before the bust point
+    TakeInSide,         // the surplus of amount at the lower end of the side seam
+    DrawWaistDart,      // amount wide, `place` long
+    EaseSide,           // amount is eased into the side seam instead of a dart
+    DrawKnitDart,       // amount wide, `place` long, `second` above the underarm
+    DrawGape,           // a wedge of amount at the edge, nothing at the bust point, `place` away
+    CloseGape,          // the dart opens to `place`
+    DrawDartLine,       // from the new place to the bust point, `place` long
+    SwingDart,          // amount of the old mouth closes
+    MarkUnderarmLower,  // amount down the side seam
+    RedrawLowerArmhole,  // to the mark
+    MarkUnderarm,        // amount outside (inside) the underarm
     RedrawUnderarm,
     MarkAcross,  // amount outside (inside) the armhole at the across line
     RedrawAcross,
@@ -111,6 +113,7 @@ enum class StepKind {
     CutSleeveMiddle,
     SpreadSleeve,  // amount from top to hem
     TrueSleeve,
+    GatherCap,    // amount between the side notches
     DrawCapLine,  // across below the notches, `place` under the top
     DrawCapTop,   // across above the notches
     CutCap,

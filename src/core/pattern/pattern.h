@@ -31,6 +31,7 @@ struct Seam {
     std::vector<SeamSide> b;
     Length ease;  // how much longer b is meant to be
     Follow follow = Follow::No;
+    Length gathered{};  // how much longer still b was made on purpose, to be gathered in
 };
 
 struct Pattern {

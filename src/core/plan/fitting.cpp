@@ -313,6 +313,7 @@ std::set<std::string> bring_up_to(Garment& g, const Standing& standing)
             const auto seam =
                 std::find_if(g.seams.begin(), g.seams.end(), [&](const Seam& x) { return x.id == s.id; });
             seam->ease = s.ease;
+            seam->gathered = s.gathered;
         }
     }
     return changed;
