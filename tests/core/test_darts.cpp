@@ -10,6 +10,8 @@
 #include "core/paper/panels.h"
 #include "core/paper/turned_redraw.h"
 #include "core/pattern/dart.h"
+#include "core/pattern/garment_measure.h"
+#include "skirts.h"
 #include "tests.h"
 
 using namespace sartorum;
@@ -77,6 +79,25 @@ bool closed_outline(const Piece& p)
 class TestDarts : public QObject {
     Q_OBJECT
 private slots:
+    void a_tuck_stitched_past_the_hip_counts_there()
+    {
+        // Common practice: stitched d from its fold it takes 2·d, at every level it is stitched at.
+        auto pieces = graded_skirt().sizes[0].pieces;
+        Piece& front = *find_piece(pieces, PieceRole::Front);
+        const auto hip = [&] { return measure_flat({front}).of(GarmentMeasure::Hip).in_mm(); };
+        const double hip_level = guide(front, GuideKind::Hip)->a[Geom::Y];
+        const double plain = hip();
+        for (const auto& [kind, below, taken] : {std::tuple{DartKind::Tuck, -40.0, 1.0},
+                                                 {DartKind::Tuck, 40.0, 0.0},
+                                                 {DartKind::Pleat, -40.0, 0.0}}) {
+            Dart& d = front.darts.at(0);
+            d.kind = kind;
+            d.tip = {(d.leg_a[Geom::X] + d.leg_b[Geom::X]) / 2, hip_level + below};
+            const double width = far(d.leg_a, d.leg_b);
+            QVERIFY2(std::abs(plain - hip() - 2 * taken * width) < 1e-6,
+                     qPrintable(QString::number(plain - hip())));
+        }
+    }
     void a_wedges_mouth_is_the_chord_of_its_angle()
     {
         for (const double angle : {0.05, 0.2, 0.6}) {

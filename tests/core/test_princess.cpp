@@ -45,10 +45,10 @@ struct ByHand {
     double lower = 0;
     double side_dart = 0;
 
-    ByHand(const Piece& front, double a)
+    ByHand(const Piece& front, double a, double share = 1.0 / 3)
     {
         const Length hole = sewn_length(front, EdgeRole::Armhole);
-        const Point hinge = point_at(front, place_along(front, EdgeRole::Armhole, hole * (2.0 / 3)));
+        const Point hinge = point_at(front, place_along(front, EdgeRole::Armhole, hole * (1 - share)));
         const Length side = sewn_length(front, EdgeRole::Side);
         const Point at_side = point_at(front, place_along(front, EdgeRole::Side, side * 0.3));
         const Point bp = *front.bust_point;
@@ -290,6 +290,30 @@ private slots:
                             measure_flat(g.pieces).of(GarmentMeasure::Bust);
         QVERIFY(close(gained.in_mm(), 72, 0.05));
         QVERIFY(check(two->garment, {}, {}).seams_hold());
+    }
+    void two_slashes_change_armhole_and_centre_as_one_does()
+    {
+        std::mt19937 rng{5};
+        int seen = 0;
+        for (int i = 0; i < tries(14); ++i) {
+            const auto traced = bodice(i ? random_princess(rng) : princess(plain_bodice()));
+            for (const double mm : {-20.0, 12.0, 24.0, 36.0, 48.0}) {
+                const auto one = fuller(traced, mm);
+                const auto two = fuller(traced, mm, BustMethod::TwoSlashes);
+                if (!one || !two) continue;
+                ++seen;
+                const auto gained = [&](const Applied& done, EdgeRole role) {
+                    return mm_of(front_of(done.garment), role) - mm_of(front_of(traced), role);
+                };
+                QVERIFY(close(gained(*two, EdgeRole::Armhole), gained(*one, EdgeRole::Armhole), 0.5));
+                // What one slash would drop the centre, hinged where the upper of the two is, and the lower.
+                const double least = ByHand{front_of(traced), mm, 0.43}.gain;
+                const double most = ByHand{front_of(traced), mm, 0.23}.gain;
+                const double came = gained(*two, EdgeRole::Centre);
+                if (mm > 0) QVERIFY2(came > least && came < most, qPrintable(QString::number(came)));
+            }
+        }
+        QVERIFY(seen > tries(30));
     }
     void the_bust_points_level_is_moved_in_the_seam()
     {

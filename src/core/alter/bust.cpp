@@ -19,8 +19,10 @@
 namespace sartorum {
 namespace {
 
-constexpr std::array<double, 2> hinges{1.0 / 3, 1.0 / 5};  // of the armhole, from the underarm
-constexpr Length fuller = Length::mm(12.7);                // a cup: tips stop a thumb's breadth further back
+constexpr double one_hinge = 1.0 / 3;  // of the armhole, from the underarm
+// Above and below it, so that two halves together drop the centre about as one whole does.
+constexpr std::array<double, 2> two_hinges{0.43, 0.23};
+constexpr Length fuller = Length::mm(12.7);  // a cup: tips stop a thumb's breadth further back
 constexpr Length further_back = Length::mm(10);
 
 Length tip_before(Length a)
@@ -103,17 +105,23 @@ double hinge_on_side_panel(const Piece& front, double wanted)
     return std::min(wanted, 0.8 * (below / sewn_length(front, EdgeRole::Armhole)));
 }
 
-// The seam is where paper parts already: no dart is sewn at the side, and nothing shows of the swing but a seam
-// that bends more over the bust.
-Outcome<bool> swing_into_seam(Applied& out, Piece& front, Length a, double share)
+Length side_mouth(const Piece& front)
+{
+    const auto mouth = mouth_in(front, EdgeRole::Side);
+    return mouth ? mouth_width(front.darts[dart_at(front, *mouth)]) : Length{};
+}
+
+// The seam is where paper parts already: only the side's opening is left to be closed. Returned is how far the
+// side was opened beforehand, to have something to close.
+Outcome<Length> swung_in_panels(Applied& out, Piece& front, Length a, double share)
 {
     const double hinge = hinge_on_side_panel(front, share);
     Length lent;
     if (a < Length{}) {
         const auto darted = with_dart_to_close(front, a, hinge);
         if (!darted) return tl::make_unexpected(darted.error());
+        lent = side_mouth(*darted) - side_mouth(front);
         front = *darted;
-        lent = mouth_width(front.darts[dart_at(front, *mouth_in(front, EdgeRole::Side))]);
     }
     const auto spread = bust_spread(front, a, hinge, {}, WaistGap::Dart);
     if (!spread) return tl::make_unexpected(spread.error());
@@ -128,10 +136,8 @@ Outcome<bool> swing_into_seam(Applied& out, Piece& front, Length a, double share
         if (g.kind == GuideKind::Bust) g = {g.kind, line->a + dropped, line->b + dropped + Point{a.in_mm(), 0}};
     }
     out.steps.push_back(redrawn_step(front, swung, StepKind::DropCentre, spread->gain));
-    const Piece after = mouth_in(swung, EdgeRole::Side) ? side_dart_into_princess(swung) : swung;
-    out.steps.push_back(redrawn_step(swung, after, StepKind::CloseIntoSeam, spread->dart_is - lent));
-    front = after;
-    return true;
+    front = swung;
+    return lent;
 }
 
 Outcome<Applied> alter_princess(const Garment& garment, Length a, std::size_t rounds)
@@ -140,10 +146,17 @@ Outcome<Applied> alter_princess(const Garment& garment, Length a, std::size_t ro
     Piece& front = *find_piece(out.garment.pieces, PieceRole::Front);
     if (!princess_mouths(front)) return refuse(Why::NeedsBustPoint, "bust");
     out.steps.push_back(step_on(front, StepKind::LayTogether));
+    Length lent;
     for (std::size_t i = 0; i < rounds; ++i) {
-        const auto ok = swing_into_seam(out, front, a / static_cast<double>(rounds), hinges[i]);
+        const auto ok =
+            swung_in_panels(out, front, a / static_cast<double>(rounds), rounds == 1 ? one_hinge : two_hinges[i]);
         if (!ok) return tl::make_unexpected(ok.error());
+        lent += *ok;
     }
+    // No dart is sewn at the side, and nothing shows of the swing but a seam that bends more over the bust.
+    const Piece closed = mouth_in(front, EdgeRole::Side) ? side_dart_into_princess(front) : front;
+    out.steps.push_back(redrawn_step(front, closed, StepKind::CloseIntoSeam, side_mouth(front) - lent));
+    front = closed;
     settle_bodice_guides(front);
     out.steps.push_back(step_on(front, StepKind::RedrawSeam, rounded_over));
     if (const auto even = match_sides(out); !even) return tl::make_unexpected(even.error());
@@ -202,7 +215,8 @@ Outcome<Applied> alter_bust(const Garment& garment, const Dose& dose)
     const auto into = method == BustMethod::WaistDart ? WaistGap::Dart : WaistGap::Edge;
     const std::size_t rounds = two ? 2 : 1;
     for (std::size_t i = 0; i < rounds; ++i) {
-        const auto spread = swung(out, front, a / static_cast<double>(rounds), hinges[i], into);
+        const auto spread =
+            swung(out, front, a / static_cast<double>(rounds), two ? two_hinges[i] : one_hinge, into);
         if (!spread) return tl::make_unexpected(spread.error());
     }
     if (method == BustMethod::WaistDart) {

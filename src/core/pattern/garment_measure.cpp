@@ -48,9 +48,11 @@ Value waist_width(const Piece& piece)
     return line ? Value{Length::mm(Geom::distance(line->a, line->b))} : along<EdgeRole::Waist>(piece);
 }
 
+// A tuck stitched down past the hip takes its width there too.
 Value hip_width(const Piece& piece)
 {
-    return width_at(piece, guide(piece, GuideKind::Hip)->a[Geom::Y]).value_or(Length{});
+    const double level = guide(piece, GuideKind::Hip)->a[Geom::Y];
+    return width_at(piece, level).value_or(Length{}) - taken_of(piece, level);
 }
 
 Value waist_to_hip(const Piece& piece)
