@@ -94,7 +94,10 @@ void look_at(const Computed& c, Found& found)
             }
         }
         found.not_a_number += !finite;
-        if (finite && crosses(outline_points(piece, Length::mm(0.5)))) ++found.crossing[piece.id];
+        // What seems to cross in coarse steps is looked at in fine ones.
+        if (finite && crosses(outline_points(piece, Length::mm(0.5))) &&
+            crosses(outline_points(piece, Length::mm(0.02))))
+            ++found.crossing[piece.id];
     }
 }
 

@@ -10,9 +10,19 @@ bool on_two_panels(const Step& s)
     return !s.picture.panels.empty() && s.picture.panels.front().princess;
 }
 
-}  // namespace
+// Where the measure along an edge begins.
+QString along_from(const std::optional<EdgeRole>& on)
+{
+    switch (on.value_or(EdgeRole::Side)) {
+        case EdgeRole::Neck: return t("along the neckline from the centre");
+        case EdgeRole::Shoulder: return t("along the shoulder from the neck point");
+        case EdgeRole::Armhole: return t("along the armhole from the tip");
+        case EdgeRole::Waist: return t("along the waist from the side seam");
+        default: return t("down the side seam from the underarm");
+    }
+}
 
-QString step_detail(const Step& s, Unit unit)
+QString how_and_where(const Step& s, Unit unit)
 {
     const Unit u = paper_unit(unit);
     const QString place = amount(s.place, u);
@@ -207,10 +217,9 @@ QString step_detail(const Step& s, Unit unit)
                 "to "
                 "the lower. Dart legs that cross the cut are drawn anew.");
         case StepKind::DrawWedge:
-            return t("On centre back, %1 above the lower edge at the middle of the wedge: half up, half down, "
-                     "both lines "
-                     "to one point on the side seam.")
-                .arg(place);
+            return t("On centre back, %1 above the lower edge at the middle of the wedge: half up, half down; "
+                     "both lines run to one point on the side seam, %2 above its lower end.")
+                .arg(place, second);
         case StepKind::CutToSide: return t("Along the lower line; leave a paper hinge at the side seam.");
         case StepKind::CloseWedge:
             return t("Bring the lower line up to the upper one and tape. Centre back loses exactly that.");
@@ -250,14 +259,15 @@ QString step_detail(const Step& s, Unit unit)
                 .arg(amount(abs(s.amount), u));
         case StepKind::DrawBustLines:
             return on_two_panels(s)
-                       ? t("From the waist along the side panel's seam to the bust point, and on to the armhole a "
-                           "third of its length above the underarm; and from the side, a third of the way down, "
-                           "to "
-                           "the bust point.")
-                       : t("From the lower edge along the grain to the bust point, and on to the armhole a third "
-                           "of "
-                           "its length above the underarm; and from the side, through the middle of the dart, to "
-                           "the bust point.");
+                       ? t("From the waist along the side panel's seam to the bust point, and on to the armhole, "
+                           "%1 along it from the underarm; and from the side seam, %2 down it from the underarm, "
+                           "to the bust point.")
+                             .arg(place, second)
+                       : t("From the lower edge along the grain to the bust point, and on to the armhole, %1 "
+                           "along "
+                           "it from the underarm; and from the side seam, %2 down it from the underarm or through "
+                           "the middle of the dart there, to the bust point.")
+                             .arg(place, second);
         case StepKind::CutBustLines:
             return t("Up to the armhole's stitching line and in to the bust point: a paper hinge stays at each.");
         case StepKind::SwingBust:
@@ -284,12 +294,16 @@ QString step_detail(const Step& s, Unit unit)
         case StepKind::DrawKnitDart:
             return t("%1 long, towards the bust point, its middle %2 above the underarm along the armhole.")
                 .arg(place, second);
-        case StepKind::DrawGape: return t("From both ends of the pinch to the bust point, %1 away.").arg(place);
+        case StepKind::DrawGape:
+            return t("The middle of the pinch lies %1 %2, or where you pinned it. From both its ends to the bust "
+                     "point, %3 away.")
+                .arg(second, along_from(s.on), place);
         case StepKind::CloseGape: return t("Fold one line onto the other. The dart is %1 wide then.").arg(place);
         case StepKind::DrawDartLine:
-            return t("%1 long; and carry both legs of the old dart on to the bust point. Cut the new line and one "
-                     "leg, a hinge stays at the bust point.")
-                .arg(place);
+            return t("It begins %1 %2, and is %3 long; and carry both legs of the old dart on to the bust point. "
+                     "Cut "
+                     "the new line and one leg, a hinge stays at the bust point.")
+                .arg(second, along_from(s.on), place);
         case StepKind::SwingDart: return t("Bring leg to leg and tape. The same angle opens at the new place.");
         case StepKind::MarkUnderarm:
             return t("At the level of the underarm, straight out from the seam's upper end.");
@@ -302,18 +316,21 @@ QString step_detail(const Step& s, Unit unit)
         case StepKind::RedrawAcross:
             return t("Nothing at the tip and nothing at the notch, one smooth line between.");
         case StepKind::DrawBackCorner:
-            return t(
-                "From the shoulder straight down, well inside its middle, and from the armhole straight across.");
+            return t("From the shoulder, %1 inside its tip, straight down along the grain; and from the armhole, "
+                     "%2 along "
+                     "it from the tip, straight across to that line.")
+                .arg(place, second);
         case StepKind::OverlapBackArmhole: return t("Pivot where the cuts meet. The shoulder opens a little.");
         case StepKind::EaseShoulder: return t("One straight shoulder to the new tip; the armhole in one line.");
         case StepKind::RedrawBodiceSide: return t("Full at the mark, even up to the underarm.");
         case StepKind::DrawSleeveCross:
-            return t("From the top straight down to the hem, and from underarm to underarm.");
+            return t(
+                "From the top notch straight down to the hem, along the grain, and from underarm to underarm.");
         case StepKind::CutSleeveCross: return t("Hinges stay at the top, at the hem and at both underarms.");
         case StepKind::SpreadBicep:
             return t("Pull the middles apart and let the top slide along the middle line: the cap is %1 %2.")
                 .arg(amount(abs(s.place), u), s.place > Length{} ? t("lower") : t("higher"));
-        case StepKind::DrawSleeveMiddle: return t("Along the grain.");
+        case StepKind::DrawSleeveMiddle: return t("From the top notch straight down along the grain to the hem.");
         case StepKind::CutSleeveMiddle: return t("Both halves come free.");
         case StepKind::SpreadSleeve: return t("The same everywhere, along the bicep line.");
         case StepKind::TrueSleeve: return t("A smooth top, straight underarm seams, the hem square to them.");
@@ -336,6 +353,14 @@ QString step_detail(const Step& s, Unit unit)
         case StepKind::RedrawUnderarms: return t("Both alike, smooth into what stays.");
     }
     return {};
+}
+
+}  // namespace
+
+QString step_detail(const Step& s, Unit unit)
+{
+    const QString detail = how_and_where(s, unit);
+    return runs_over_a_dart(s) ? t("Fold the dart in it shut first.") + " " + detail : detail;
 }
 
 QString before_going_on(const Step& s)

@@ -1,4 +1,5 @@
 // Every reason and every step has its sentence; the sentences keep to how the trade and the program speak.
+#include <QRegularExpression>
 #include <QTest>
 #include <set>
 
@@ -120,6 +121,58 @@ private slots:
             QVERIFY2(seen.count(kind), qPrintable(QString{"step kind %1 never came"}.arg(k)));
         }
     }
+    void the_lines_for_a_bust_lie_where_the_words_say()
+    {
+        // Measured here along the drawn edges in short chords.
+        const auto along = [](const Curve& c, Point to) {
+            double sum = 0;
+            double best = 1e9;
+            double at = 0;
+            Point last = c.initialPoint();
+            for (std::size_t k = 0; k < c.size_default(); ++k) {
+                for (int i = 1; i <= 3000; ++i) {
+                    const Point p = c[k].pointAt(i / 3000.0);
+                    sum += Geom::distance(last, p);
+                    last = p;
+                    if (Geom::distance(p, to) < best) {
+                        best = Geom::distance(p, to);
+                        at = sum;
+                    }
+                }
+            }
+            return std::pair{at, sum};
+        };
+        const auto g = bodice(plain_bodice());
+        for (const std::size_t way : {0u, 4u}) {
+            const auto done = *adjustment(AdjustmentKind::Bust).apply(g, {Length::mm(30), way});
+            int seen = 0;
+            for (const auto& s : done.steps) {
+                if (s.kind != StepKind::DrawBustLines || seen++ > 0) continue;
+                const Piece& front = s.picture.panels.front();
+                const auto [to, whole] = along(edge(front, EdgeRole::Armhole).curve, s.picture.lines[1].b);
+                QVERIFY(is_near(s.place, Length::mm(whole - to), Length::mm(0.1)));
+                const auto [down, all] = along(edge(front, EdgeRole::Side).curve, s.picture.lines[2].a);
+                QVERIFY(is_near(s.second, Length::mm(down), Length::mm(0.1)));
+                QVERIFY(
+                    words::step_detail(s, Unit::Centimetre).contains(words::amount(s.place, Unit::Millimetre)));
+            }
+            QCOMPARE(seen, way == 4 ? 2 : 1);
+        }
+    }
+    void a_dart_in_an_edge_that_is_drawn_anew_is_folded_first()
+    {
+        BodiceFlat flat = plain_bodice();
+        flat.shoulder_dart = Length::mm(12);
+        const auto g = bodice(flat);
+        const auto done = *adjustment(AdjustmentKind::ShoulderSlope).apply(g, same(-6));
+        for (const auto& s : done.steps) {
+            if (s.kind != StepKind::RedrawShoulder) continue;
+            const bool back = s.piece == find_piece(g.pieces, PieceRole::Back)->id;
+            QCOMPARE(words::step_detail(s, Unit::Centimetre).startsWith("Fold the dart"), back);
+        }
+        const auto armhole = *adjustment(AdjustmentKind::AcrossFront).apply(g, same(-4));
+        for (const auto& s : armhole.steps) QVERIFY(!runs_over_a_dart(s));
+    }
     void every_step_of_sleeves_widths_and_panels_can_be_found_on_paper()
     {
         std::set<StepKind> seen;
@@ -131,6 +184,14 @@ private slots:
                     check_voice(words::step_detail(s, unit));
                     const QString look = words::before_going_on(s);
                     if (!look.isEmpty()) check_voice(look);
+                }
+                // What is drawn is measured from something that can be found, or runs between what is marked.
+                const bool between_marks =
+                    s.kind == StepKind::DrawSleeveCross || s.kind == StepKind::DrawSleeveMiddle;
+                if (hand_mark(s.kind) == HandMark::Draw && !between_marks) {
+                    const QString said =
+                        words::step_title(s, Unit::Centimetre) + words::step_detail(s, Unit::Centimetre);
+                    QVERIFY2(said.contains(QRegularExpression{"\\d"}), qPrintable(said));
                 }
                 // Whatever is done by hand has a mark of its own kind.
                 QVERIFY(static_cast<int>(hand_mark(s.kind)) <= static_cast<int>(HandMark::Trim));

@@ -65,7 +65,8 @@ Outcome<Applied> alter_back_armhole(const Garment& garment, const Dose& dose)
     const Length shoulder = sewn_length(back, EdgeRole::Shoulder);
     const Piece after = corner_turned(back, up, at, whole_motion(turn));
     const Length grew = sewn_length(after, EdgeRole::Shoulder) - shoulder;
-    Step draw = step_on(back, StepKind::DrawBackCorner, dose.front);
+    Step draw = step_on(back, StepKind::DrawBackCorner, dose.front,
+                        Length::mm(Geom::distance(shoulder_tip(back), up)), along_to(back, EdgeRole::Armhole, at));
     draw.picture.lines = strokes(way);
     Step cut = step_on(back, StepKind::CutCorner, dose.front);
     cut.picture.panels = {turned->cut.first, turned->cut.second};

@@ -35,8 +35,8 @@ void add_swing(Applied& out, const Piece& front, const BustSpread& s, Length a)
 {
     const Polygon upright{s.from_waist, s.bust_point, s.hinge};
     const Polygon level{s.from_side, s.bust_point};
-    const Length up = sewn_length(front, EdgeRole::Armhole);
-    Step draw = step_on(front, StepKind::DrawBustLines, a, up / 3.0);
+    const Length up = sewn_length(front, EdgeRole::Armhole) - along_to(front, EdgeRole::Armhole, s.hinge);
+    Step draw = step_on(front, StepKind::DrawBustLines, a, up, along_to(front, EdgeRole::Side, s.from_side));
     draw.picture.lines = strokes(upright);
     draw.picture.lines.push_back({level[0], level[1]});
     out.steps.push_back(draw);

@@ -70,7 +70,9 @@ Outcome<Applied> alter_dart_moved(const Garment& garment, const Dose& dose)
     for (const auto m : turned.mouths) aim_dart(after, m, bp, before);
     settle_bodice_guides(after);
     settle_darts(after);
-    Step draw = step_on(front, StepKind::DrawDartLine, width, Length::mm(Geom::distance(at, bp)));
+    Step draw = step_on(front, StepKind::DrawDartLine, width, Length::mm(Geom::distance(at, bp)),
+                        along_to(front, role, at));
+    draw.on = role;
     draw.picture.lines = {{at, bp}, {old.leg_a, bp}, {old.leg_b, bp}};
     Step swing = redrawn_step(front, after, StepKind::SwingDart, width * share);
     const Dart& now = after.darts[dart_at(after, turned.mouths.back())];

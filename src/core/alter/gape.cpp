@@ -43,7 +43,9 @@ Outcome<Applied> alter_gape(const Garment& garment, const Dose& dose, EdgeRole r
     settle_bodice_guides(turned.piece);
     settle_darts(turned.piece);
     const auto edge_of = [&](double sign) { return (at - bp) * Geom::Rotate{sign * radians / 2} + bp; };
-    Step draw = step_on(front, StepKind::DrawGape, dose.front, Length::mm(Geom::distance(at, bp)));
+    Step draw = step_on(front, StepKind::DrawGape, dose.front, Length::mm(Geom::distance(at, bp)),
+                        along_to(front, role, at));
+    draw.on = role;
     draw.picture.lines = {{edge_of(1), bp}, {edge_of(-1), bp}};
     draw.picture.removed = {{edge_of(1), bp, edge_of(-1)}};
     draw.picture.dimensions = {{edge_of(1), edge_of(-1), dose.front}};

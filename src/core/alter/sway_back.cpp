@@ -12,6 +12,7 @@
 #include "core/alter/serves.h"
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
+#include "core/paper/dart_redraw.h"
 #include "core/paper/panels.h"
 #include "core/paper/turned_redraw.h"
 #include "core/pattern/part_rules.h"
@@ -51,7 +52,8 @@ Outcome<Piece> wedge_closed(Applied& applied, const Piece& piece, Length taken)
     if (!moved_paper) return tl::make_unexpected(moved_paper.error());
     const Point bottom = edge(piece, EdgeRole::Centre).curve.initialPoint();
     const Length place = Length::mm((w.upper[Geom::Y] + w.lower[Geom::Y]) / 2 - bottom[Geom::Y]);
-    Step draw = step_on(piece, StepKind::DrawWedge, taken, place);
+    const Length side = sewn_length(piece, EdgeRole::Side) - along_to(piece, EdgeRole::Side, w.hinge);
+    Step draw = step_on(piece, StepKind::DrawWedge, taken, place, side);
     draw.picture.lines = {{w.upper, w.hinge}, {w.lower, w.hinge}};
     draw.picture.removed = {{w.upper, w.hinge, w.lower}};
     draw.picture.dimensions = {{w.upper, w.lower, taken}};

@@ -94,6 +94,16 @@ OutlinePlace place_along(const Piece& p, EdgeRole role, Length along)
     return out;
 }
 
+Length along_to(const Piece& piece, EdgeRole role, Point at)
+{
+    const OutlinePlace place = place_near(piece, role, at);
+    Length before;
+    for (std::size_t i = 0; i < place.edge; ++i) {
+        if (piece.edges[i].role == role) before += length(piece.edges[i].curve);
+    }
+    return before + length_to(piece.edges[place.edge].curve, place.time);
+}
+
 OutlinePlace place_facing(const Piece& p, EdgeRole role, Point pivot, double from, double to)
 {
     const Length whole = sewn_length(p, role);

@@ -20,6 +20,8 @@ struct OutlinePlace {
 [[nodiscard]] Point point_at(const Piece&, const OutlinePlace&);
 // The place this far along the sewn edges of a role, from the first in travel.
 [[nodiscard]] OutlinePlace place_along(const Piece&, EdgeRole, Length);
+// How far along them the nearest place lies, from the first in travel.
+[[nodiscard]] Length along_to(const Piece&, EdgeRole, Point);
 // The place between two shares of a role's sewn length where the edge lies squarest to the way to a pivot: what is
 // folded there towards it meets best.
 [[nodiscard]] OutlinePlace place_facing(const Piece&, EdgeRole, Point pivot, double from, double to);

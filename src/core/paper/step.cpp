@@ -170,6 +170,21 @@ Step step_on(const Piece& piece, StepKind kind, Length amount, Length place, Len
     return out;
 }
 
+bool runs_over_a_dart(const Step& s)
+{
+    const HandMark mark = hand_mark(s.kind);
+    if (mark != HandMark::Redraw && mark != HandMark::True) return false;
+    if (s.picture.panels.empty() || s.picture.redrawn_from.empty()) return false;
+    const Piece& is = s.picture.panels.front();
+    const Piece& was = s.picture.redrawn_from.front();
+    for (std::size_t i = 1; i < is.edges.size(); ++i) {
+        if (is.edges[i].role != EdgeRole::DartMouth) continue;
+        const EdgeRole role = is.edges[i - 1].role;
+        if (edge_index(was, role) && !same_edges(was, is, role)) return true;
+    }
+    return false;
+}
+
 Step redrawn_step(const Piece& before, const Piece& after, StepKind kind, Length amount, Length place,
                   Length second)
 {

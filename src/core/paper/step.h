@@ -1,5 +1,6 @@
 // step.h: one thing done to the paper by hand, with everything needed to say and draw it.
 #pragma once
+#include <optional>
 #include <string>
 #include <vector>
 
@@ -181,7 +182,11 @@ struct Step {
     std::string to_size;
     StepPicture picture;
     Length second{};
+    std::optional<EdgeRole> on{};  // the edge that `second` is measured along, from its upper or inner end
 };
+
+// It draws an edge anew in which a dart lies: folded shut first, the line runs over it.
+[[nodiscard]] bool runs_over_a_dart(const Step&);
 
 // A step on this piece as it lies.
 [[nodiscard]] Step step_on(const Piece&, StepKind, Length amount = {}, Length place = {}, Length second = {});

@@ -1,6 +1,8 @@
 #include "core/plan/fitting.h"
 
 #include <algorithm>
+#include <exception>
+#include <new>
 #include <utility>
 
 #include "core/alter/follow.h"
@@ -87,10 +89,22 @@ void add_difference(Consequences& out, const FlatMeasures& before, const FlatMea
     }
 }
 
+// A library that gives up on an amount does so for this adjustment, not for the whole plan.
+Outcome<Applied> done_alone(const Adjustment& entry, const Garment& was, const Dose& dose)
+{
+    try {
+        return entry.apply(was, dose);
+    } catch (const std::bad_alloc&) {
+        throw;
+    } catch (const std::exception&) {
+        return refuse(Why::PaperCrosses, std::string{entry.key});
+    }
+}
+
 // Panels trued, and nothing on the paper that no hand can cut.
 Outcome<Applied> done_once(const Adjustment& entry, const Garment& was, const Dose& dose)
 {
-    auto out = entry.apply(was, dose);
+    auto out = done_alone(entry, was, dose);
     if (!out) return out;
     settle_princess(out->garment.pieces);
     for (auto& p : out->garment.pieces) {
