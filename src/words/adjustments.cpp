@@ -218,6 +218,21 @@ QString method_cost(AdjustmentKind kind, std::size_t method)
     return {};
 }
 
+// What is seen on the wearer where only a toile can tell.
+QString toile_sign(AdjustmentKind kind)
+{
+    switch (kind) {
+        case AdjustmentKind::BallOfShoulder: return t("the seam lies behind, folds beside the sleeve");
+        case AdjustmentKind::NeckForward: return t("the seam leaves the side of the neck");
+        case AdjustmentKind::ArmholeGape:
+        case AdjustmentKind::KnitDart: return t("the front armhole stands away");
+        case AdjustmentKind::NeckGape: return t("the neckline stands away in front");
+        case AdjustmentKind::BackArmhole: return t("loose cloth behind the arm");
+        case AdjustmentKind::SwayBack: return t("folds across the back above the seat");
+        default: return {};
+    }
+}
+
 // What to do instead of more than a method carries.
 QString limit_advice(AdjustmentKind kind)
 {

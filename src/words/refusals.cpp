@@ -166,6 +166,10 @@ QString refusal(const Refusal& r, Unit u)
                 .arg(field);
         case Why::SeamUnknownPiece: return t("Seam “%1” names an edge that no piece has.").arg(field);
         case Why::LineMissesPiece: return t("The line does not cross %1. Draw it from edge to edge.").arg(field);
+        case Why::NoRoomForCut:
+            return t(
+                "The lines to cut along find no room on this piece: its shoulder or armhole lies too near. Leave "
+                "it as bought, and look at it on a toile.");
         case Why::BlockImpossible:
             return t("These numbers cannot be drawn: the darts take %1 on the half skirt, and hip less waist "
                      "allows %2 to %3.")

@@ -275,8 +275,12 @@ QString amounts(const PlanLine& line, Unit u)
 
 QString why(const PlanLine& line, Unit u)
 {
-    if (!line.proposal) return t("nothing measured to propose it from");
+    const QString sign = toile_sign(line.kind);
+    if (!line.proposal)
+        return sign.isEmpty() ? t("nothing measured to propose it from") : t("its sign: %1").arg(sign);
     const auto& p = *line.proposal;
+    // Taken out only where it is seen.
+    if (p.leave() == Leave::SignFirst && p.amount < Length{}) return t("its sign: %1").arg(sign);
     const QString wanted = number(p.wanted, u);
     const QString given = number(p.given, u);
     const QString already =

@@ -30,6 +30,7 @@ namespace sartorum::words {
 // The trade's ways to do an adjustment, and what each costs.
 [[nodiscard]] QString method_name(AdjustmentKind, std::size_t method);
 [[nodiscard]] QString method_cost(AdjustmentKind, std::size_t method);
+[[nodiscard]] QString toile_sign(AdjustmentKind);    // what is seen where only a toile can tell; else empty
 [[nodiscard]] QString limit_advice(AdjustmentKind);  // what to do instead of more
 // More than is usual: how much is, and what else to do; a toile first.
 [[nodiscard]] QString caution(const Caution&, AdjustmentKind, Unit);

@@ -285,6 +285,24 @@ private slots:
         QVERIFY(titles(-16).contains("Fold") && titles(-16).contains("inside") && titles(-16).contains("higher"));
         QVERIFY(titles(16).contains("Spread the waistband") && titles(-16).contains("Overlap the waistband"));
     }
+    void what_only_a_toile_tells_names_its_sign()
+    {
+        for (const auto& entry : catalogue()) {
+            const QString sign = words::toile_sign(entry.kind);
+            // Where a dart is wanted, and how wide a forearm, is a wish.
+            const bool wish = entry.kind == AdjustmentKind::DartMoved || entry.kind == AdjustmentKind::Forearm;
+            if (!entry.propose && !wish) check_voice(sign);
+            PlanLine line;
+            line.kind = entry.kind;
+            QCOMPARE(words::why(line, Unit::Centimetre).contains("its sign"), !sign.isEmpty());
+        }
+        PlanLine sway;
+        sway.kind = AdjustmentKind::SwayBack;
+        sway.proposal = Proposal{Length::mm(-12), {}, Length::mm(400), Length::mm(412)};
+        QVERIFY(!words::why(sway, Unit::Centimetre).contains("its sign"));
+        sway.proposal->sign_first = true;
+        QVERIFY(words::why(sway, Unit::Centimetre).contains("folds across the back"));
+    }
     void every_line_of_a_plan_can_be_explained()
     {
         const auto c = everything_done(10);

@@ -91,7 +91,7 @@ Outcome<Applied> alter_across_back(const Garment& garment, const Dose& dose)
     const bool broad = dose.front > Length{};
     const Corner corner = corner_of(back);
     if (corner.up[Geom::Y] - corner.turn[Geom::Y] < 30 || corner.out[Geom::X] - corner.turn[Geom::X] < 10)
-        return refuse(Why::LineMissesPiece, "across_back");
+        return refuse(Why::NoRoomForCut, "across_back");
     const bool darted = broad && static_cast<AcrossBackMethod>(dose.method) == AcrossBackMethod::Darted;
     if (darted && mouth_in(back, EdgeRole::Shoulder)) return refuse(Why::DartAlreadyThere, "across_back");
     const Polygon way{corner.out, corner.turn, corner.up};

@@ -54,7 +54,7 @@ Outcome<Applied> alter_back_armhole(const Garment& garment, const Dose& dose)
     const Point at = guide(back, GuideKind::Across)->b;
     // Inside the middle of the shoulder: the further in the pivot, the less the shoulder grows for one overlap.
     const Point up = outer.pointAt(time_at(outer, length(outer) * cut_at));
-    if (at[Geom::X] - up[Geom::X] < least_reach) return refuse(Why::LineMissesPiece, "back_armhole");
+    if (at[Geom::X] - up[Geom::X] < least_reach) return refuse(Why::NoRoomForCut, "back_armhole");
     const Point pivot{up[Geom::X], at[Geom::Y]};
     const Polygon way{at, pivot, up};
     const auto radians = turn_for(dose.front, Geom::distance(at, pivot), "back_armhole");

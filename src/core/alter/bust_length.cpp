@@ -1,7 +1,5 @@
 #include "core/alter/bust_length.h"
 
-#include <cmath>
-
 #include "core/alter/lengths.h"
 #include "core/alter/match.h"
 #include "core/alter/serves.h"
@@ -47,7 +45,7 @@ Outcome<bool> open_across(Applied& out, Piece& front, std::size_t mouth, Length 
     const Point side = fold.pointAt(static_cast<double>(fold.size_default()) / 2);
     const Curve& centre = edge(front, EdgeRole::Centre).curve;
     const auto level = centre[0].roots(bp[Geom::Y], Geom::Y);
-    if (level.empty()) return refuse(Why::LineMissesPiece, "bust_length");
+    if (level.empty()) return refuse(Why::NoRoomForCut, "bust_length");
     const Point from = centre[0].pointAt(level.front());
     const Polygon way{from, bp, side};
     const Motion drop{1, {}, 0, {0, -amount.in_mm()}};

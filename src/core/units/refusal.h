@@ -64,6 +64,7 @@ enum class Why {
     SkeletonDiffers,
     SeamUnknownPiece,
     LineMissesPiece,
+    NoRoomForCut,   // on this piece, for the lines an adjustment is cut along
     MarkOffEdge,    // farther from its edge than high
     PieceTooLarge,  // in either direction; high is the most
     PieceTooSmall,
