@@ -222,7 +222,7 @@ QString method_cost(AdjustmentKind kind, std::size_t method)
 QString toile_sign(AdjustmentKind kind)
 {
     switch (kind) {
-        case AdjustmentKind::BallOfShoulder: return t("the seam lies behind, folds beside the sleeve");
+        case AdjustmentKind::BallOfShoulder: return t("seam behind, folds at the sleeve");
         case AdjustmentKind::NeckForward: return t("the seam leaves the side of the neck");
         case AdjustmentKind::ArmholeGape:
         case AdjustmentKind::KnitDart: return t("the front armhole stands away");
