@@ -177,10 +177,14 @@ bool runs_over_a_dart(const Step& s)
     if (s.picture.panels.empty() || s.picture.redrawn_from.empty()) return false;
     const Piece& is = s.picture.panels.front();
     const Piece& was = s.picture.redrawn_from.front();
-    for (std::size_t i = 1; i < is.edges.size(); ++i) {
+    if (is.edges.size() != was.edges.size()) return false;
+    // An edge that is only cut short at its other end runs into the dart as it did.
+    const auto turned = [](Point a, Point b) { return std::abs(Geom::angle_between(a, b)) > 1e-6; };
+    for (std::size_t i = 1; i + 1 < is.edges.size(); ++i) {
         if (is.edges[i].role != EdgeRole::DartMouth) continue;
-        const EdgeRole role = is.edges[i - 1].role;
-        if (edge_index(was, role) && !same_edges(was, is, role)) return true;
+        if (turned(end_direction(was.edges[i - 1].curve), end_direction(is.edges[i - 1].curve)) ||
+            turned(start_direction(was.edges[i + 1].curve), start_direction(is.edges[i + 1].curve)))
+            return true;
     }
     return false;
 }

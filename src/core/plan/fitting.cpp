@@ -76,7 +76,7 @@ PlanLine line_of(const FittingTurn& turn, FittingState state, const Plan& plan, 
     if (line.state == LineState::Accepted) {
         if (nothing) line.state = LineState::NothingKnown;
         if ((line.refusal = beyond(entry, *decision))) line.state = LineState::Refused;
-        line.look_again = changed_above(plan, entry.kind);
+        if (line.state == LineState::Accepted) line.look_again = changed_above(plan, entry.kind);
     }
     return line;
 }

@@ -44,11 +44,13 @@ void EaseTable::refresh()
     setVisible(!rows.empty());
     setFixedHeight(head_height + row_height * static_cast<int>(rows.size()));
     QStringList spoken;
+    const bool known = room_.chart() && !room_.chart()->bodies_assumed;
     for (const auto& r : rows) {
         spoken << tr("%1: garment %2, designed ease %3, now %4, planned %5, least %6")
                       .arg(words::measure_name(r.measure), words::number(r.finished, look_.unit()),
-                           words::number(r.designed, look_.unit()), words::number(r.now, look_.unit()),
-                           words::number(r.planned, look_.unit()), words::number(r.least, look_.unit()));
+                           known ? words::number(r.designed, look_.unit()) : tr("not known"),
+                           words::number(r.now, look_.unit()), words::number(r.planned, look_.unit()),
+                           words::number(r.least, look_.unit()));
     }
     setAccessibleName(spoken.join("; "));
     update();
@@ -76,6 +78,8 @@ void EaseTable::paintEvent(QPaintEvent*)
     }
     const double span = (most - least).in_mm() * 1.08;
     const auto at = [&](Length l) { return std::clamp((l - least).in_mm() / span, 0.0, 1.0) * w; };
+    // Of a chart that prints finished measures only nobody knows what was meant.
+    const bool known = !room_.chart()->bodies_assumed;
     double y = head_height + 14;
     for (const auto& r : rows) {
         p.setPen(d.ink);
@@ -87,7 +91,10 @@ void EaseTable::paintEvent(QPaintEvent*)
             draw_number(p, look_, {x[i] - nw, y}, l, look_.unit(), px, QFont::Normal, false);
         };
         cell(0, r.finished, d.walnut, 16);
-        cell(1, r.designed, d.ink, 16);
+        if (known)
+            cell(1, r.designed, d.ink, 16);
+        else
+            p.drawText(QRectF{x[1] - 90, y - 16, 90, 20}, Qt::AlignRight, tr("?"));
         cell(2, r.now, d.ink, 16);
         cell(3, r.planned, d.woad, 21);
         p.fillRect(QRectF{0, y + 8, w, 9}, d.linen);
@@ -98,7 +105,7 @@ void EaseTable::paintEvent(QPaintEvent*)
         p.setPen(QPen{d.woad, 2.4});
         p.drawLine(QPointF(then, y + 6), QPointF(then, y + 19));
         p.setPen(QPen{d.walnut, 1.4, Qt::DashLine});
-        p.drawLine(QPointF(at(r.designed), y + 6), QPointF(at(r.designed), y + 19));
+        if (known) p.drawLine(QPointF(at(r.designed), y + 6), QPointF(at(r.designed), y + 19));
         p.setPen(QPen{d.madder, 1.6});
         p.drawLine(QPointF(at(r.least), y + 8), QPointF(at(r.least), y + 17));
         y += row_height;

@@ -78,6 +78,7 @@ public:
     }
 
 protected:
+    void resizeEvent(QResizeEvent*) override { resize_rows(); }
     void paintEvent(QPaintEvent* e) override
     {
         if (!room_.computed()) return;
@@ -99,17 +100,25 @@ protected:
             p.setPen(i == here ? d.ink : d.faded);
             p.setFont(look_.lato(14, i == here ? QFont::DemiBold : QFont::Normal));
             const QString title = words::step_title(s, look_.unit());
-            p.drawText(QPointF{72, base}, p.fontMetrics().elidedText(title, Qt::ElideRight, width() - 76));
-            if (i == here) {
-                const Piece* piece = find_piece(room_.computed()->bought.pieces, s.piece);
-                p.setPen(d.woad);
-                p.setFont(look_.lato(13, QFont::DemiBold));
-                p.drawText(QPointF{72, base + 20 * look_.scale()}, piece ? words::piece_name(*piece) : QString{});
-                p.setPen(d.ink);
-                p.setFont(look_.lato(14));
-                p.drawText(QRectF{72, base + 27 * look_.scale(), width() - 84.0, 100 * look_.scale()},
-                           Qt::TextWordWrap, words::step_detail(s, look_.unit()));
+            if (i != here) {
+                p.drawText(QPointF{72, base}, p.fontMetrics().elidedText(title, Qt::ElideRight, width() - 76));
+                continue;
             }
+            const int title_height = wrapped(look_.lato(14, QFont::DemiBold), title);
+            double y = base - p.fontMetrics().ascent();
+            p.drawText(QRectF{text_left, y, double(text_width()), double(title_height)}, Qt::TextWordWrap, title);
+            y += title_height;
+            const Piece* piece = find_piece(room_.computed()->bought.pieces, s.piece);
+            p.setPen(d.woad);
+            p.setFont(look_.lato(13, QFont::DemiBold));
+            p.drawText(QPointF{text_left, y + p.fontMetrics().ascent()},
+                       piece ? words::piece_name(*piece) : QString{});
+            y += p.fontMetrics().height();
+            p.setPen(d.ink);
+            p.setFont(look_.lato(14));
+            const QString detail = words::step_detail(s, look_.unit());
+            p.drawText(QRectF{text_left, y, double(text_width()), double(wrapped(p.font(), detail))},
+                       Qt::TextWordWrap, detail);
         }
     }
     void mousePressEvent(QMouseEvent* e) override
@@ -121,7 +130,24 @@ protected:
     }
 
 private:
-    [[nodiscard]] int height_of(bool open) const { return static_cast<int>((open ? 136 : 32) * look_.scale()); }
+    static constexpr double text_left = 72;
+    [[nodiscard]] int text_width() const { return width() - 84; }
+    [[nodiscard]] int wrapped(const QFont& font, const QString& text) const
+    {
+        return QFontMetrics{font}.boundingRect(QRect{0, 0, text_width(), 10'000}, Qt::TextWordWrap, text).height();
+    }
+    // The open row holds all of its words, and is never so low that the others jump.
+    [[nodiscard]] int height_of(bool open) const
+    {
+        const auto least = [&](int high) { return static_cast<int>(high * look_.scale()); };
+        const auto here = static_cast<std::size_t>(std::max(0, room_.step()));
+        if (!open || !room_.computed() || here >= room_.computed()->steps.size()) return least(open ? 136 : 32);
+        const Step& s = room_.computed()->steps[here];
+        const int words = wrapped(look_.lato(14, QFont::DemiBold), words::step_title(s, look_.unit())) +
+                          QFontMetrics{look_.lato(13, QFont::DemiBold)}.height() +
+                          wrapped(look_.lato(14), words::step_detail(s, look_.unit()));
+        return std::max(least(136), least(18) + words);
+    }
     Look& look_;
     Room& room_;
     StepList& list_;
