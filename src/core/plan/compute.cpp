@@ -187,8 +187,7 @@ Computed recomputed(Computed out, Work work)
     out.lines.resize(stop.lines);
     out.steps.resize(stop.steps);
     for (auto& line : out.lines) {  // in which order things were decided may have changed
-        line.look_again =
-            accepted(out.work.plan, line.kind, line.part) ? changed_above(out.work.plan, line.kind) : std::nullopt;
+        line.look_again = asks_to_look_again(line) ? changed_above(out.work.plan, line.kind) : std::nullopt;
     }
     go_on(out, std::move(trail), turn, true, true);
     return out;

@@ -28,6 +28,11 @@ std::optional<AdjustmentKind> changed_above(const Plan& plan, AdjustmentKind kin
     return out;
 }
 
+bool asks_to_look_again(const PlanLine& line)
+{
+    return line.state == LineState::Accepted || line.state == LineState::Refused;
+}
+
 namespace {
 
 LineState state_of(const PlanLine& line, const Decision* decision)
@@ -76,7 +81,7 @@ PlanLine line_of(const FittingTurn& turn, FittingState state, const Plan& plan, 
     if (line.state == LineState::Accepted) {
         if (nothing) line.state = LineState::NothingKnown;
         if ((line.refusal = beyond(entry, *decision))) line.state = LineState::Refused;
-        if (line.state == LineState::Accepted) line.look_again = changed_above(plan, entry.kind);
+        if (asks_to_look_again(line)) line.look_again = changed_above(plan, entry.kind);
     }
     return line;
 }

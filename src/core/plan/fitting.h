@@ -56,6 +56,9 @@ public:
 // The garment as it stands, from how it was before: only what changed is copied. The ids of those pieces.
 [[nodiscard]] std::set<std::string> bring_up_to(Garment& g, const Standing& standing);
 
+// Of an adjustment that was accepted and has something to do.
+[[nodiscard]] bool asks_to_look_again(const PlanLine&);
+
 [[nodiscard]] bool accepted(const Plan& plan, AdjustmentKind kind, PartKind part);
 // Which decision of something above came after this one.
 [[nodiscard]] std::optional<AdjustmentKind> changed_above(const Plan& plan, AdjustmentKind kind);

@@ -217,6 +217,8 @@ void ChartStation::refresh_choice()
                                 : tr("Your choice. Advised from the tape: %1.")
                                       .arg(words::advice_title(c, advice.choice, advice.levels)));
     QStringList firm;
+    if (c.bodies_assumed) firm << words::bodies_assumed();
+    if (room_.plan().cloth.stretch_asked()) firm << words::stretch_asked();
     for (const auto& b : advice.between) {
         firm << tr("%1 stands between %2 and %3 within measuring: either will do.")
                     .arg(words::measure_name(b.measure), QString::fromStdString(c.sizes[b.lower].name),
@@ -273,8 +275,6 @@ void ChartStation::refresh_ease()
     ease_->refresh();
     const auto rows = ease_rows(room_);
     QStringList note;
-    if (room_.chart()->bodies_assumed) note << words::bodies_assumed();
-    if (room_.plan().cloth.stretch_asked()) note << words::stretch_asked();
     for (const auto& r : rows) {
         const auto taken = room_.body().taken(r.measure);
         if (!r.holds(taken ? taken->spread : Length{})) note << words::ease_below(r, look_.unit());

@@ -94,7 +94,7 @@ void EaseTable::paintEvent(QPaintEvent*)
         if (known)
             cell(1, r.designed, d.ink, 16);
         else
-            p.drawText(QRectF{x[1] - 90, y - 16, 90, 20}, Qt::AlignRight, tr("?"));
+            p.drawText(QPointF{x[1] - p.fontMetrics().horizontalAdvance("?"), y}, "?");
         cell(2, r.now, d.ink, 16);
         cell(3, r.planned, d.woad, 21);
         p.fillRect(QRectF{0, y + 8, w, 9}, d.linen);

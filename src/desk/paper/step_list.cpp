@@ -107,13 +107,13 @@ protected:
             const int title_height = wrapped(look_.lato(14, QFont::DemiBold), title);
             double y = base - p.fontMetrics().ascent();
             p.drawText(QRectF{text_left, y, double(text_width()), double(title_height)}, Qt::TextWordWrap, title);
-            y += title_height;
+            y += title_height + 2 * look_.scale();
             const Piece* piece = find_piece(room_.computed()->bought.pieces, s.piece);
             p.setPen(d.woad);
             p.setFont(look_.lato(13, QFont::DemiBold));
             p.drawText(QPointF{text_left, y + p.fontMetrics().ascent()},
                        piece ? words::piece_name(*piece) : QString{});
-            y += p.fontMetrics().height();
+            y += p.fontMetrics().height() + 2 * look_.scale();
             p.setPen(d.ink);
             p.setFont(look_.lato(14));
             const QString detail = words::step_detail(s, look_.unit());
@@ -146,7 +146,7 @@ private:
         const int words = wrapped(look_.lato(14, QFont::DemiBold), words::step_title(s, look_.unit())) +
                           QFontMetrics{look_.lato(13, QFont::DemiBold)}.height() +
                           wrapped(look_.lato(14), words::step_detail(s, look_.unit()));
-        return std::max(least(136), least(18) + words);
+        return std::max(least(136), least(20) + words);
     }
     Look& look_;
     Room& room_;
