@@ -286,7 +286,7 @@ QString why(const PlanLine& line, Unit u)
     const QString already =
         abs(p.already) < Length::mm(0.5) ? QString{} : t(", changed above %1").arg(number(p.already, u, true));
     if (line.kind == AdjustmentKind::ShoulderSlope)
-        return t("tip %1 below the neck point, pattern %2").arg(wanted, given);
+        return t("the tip drops %1 by the body, pattern %2").arg(wanted, given);
     if (line.kind == AdjustmentKind::ShoulderLength && p.against != Against::Chart)
         return t("to the armhole: wanted %1, pattern %2").arg(wanted, given);
     switch (p.against) {

@@ -110,8 +110,9 @@ std::optional<Proposal> propose_shoulder_slope(const FittingState& s)
     const bool at_neck = static_cast<SlopeMethod>(s.method) == SlopeMethod::NeckEnds;
     const Length amount = sewn.front * (std::tan(radians) * (at_neck ? -1 : 1));
     const Length spread = Length::mm(std::hypot(neck->spread.in_mm(), tip->spread.in_mm()));
-    Proposal out{amount, spread, neck->value - tip->value, sewn.front * std::sin(given * std::numbers::pi / 180.0),
-                 chart_slope(s) ? Against::Chart : Against::Pattern};
+    // Both as the drop at the tip of this pattern's shoulder, whose length need not be hers.
+    const auto drop = [&](double degrees) { return sewn.front * std::sin(degrees * std::numbers::pi / 180.0); };
+    Proposal out{amount, spread, drop(*body), drop(given), chart_slope(s) ? Against::Chart : Against::Pattern};
     out.least = least_on_seam;
     return out;
 }

@@ -63,16 +63,24 @@ bool with_elbow(const Garment& g)
 constexpr Length shared_from = Length::mm(10);  // our own choice: less goes below the elbow in one
 
 // Arm length against the chart's, or the sleeve's own, less what the cap took.
-std::optional<Proposal> propose_below(const FittingState& s)
+std::optional<Proposal> lacking_arm(const FittingState& s)
 {
     return lacking_length(s, Measure::ArmLength, s.sizes.frame, s.traced_flat.of(GarmentMeasure::Sleeve),
                           s.now_flat.of(GarmentMeasure::Sleeve));
 }
 
+// What the length above the elbow leaves, also while that waits for its answer: nothing is asked for twice.
+std::optional<Proposal> propose_below(const FittingState& s)
+{
+    auto p = lacking_arm(s);
+    if (p && s.waits_for(AdjustmentKind::SleeveAbove)) p->amount = p->amount / 2.0;
+    return p;
+}
+
 // Half of it, so that the elbow stays at the elbow.
 std::optional<Proposal> propose_above(const FittingState& s)
 {
-    auto p = with_elbow(s.now) ? propose_below(s) : std::nullopt;
+    auto p = with_elbow(s.now) ? lacking_arm(s) : std::nullopt;
     if (!p || abs(p->amount) < shared_from) return std::nullopt;
     p->amount = p->amount / 2.0;
     return p;
