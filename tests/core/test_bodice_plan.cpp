@@ -23,6 +23,35 @@ using enum AdjustmentKind;
 class TestBodicePlan : public QObject {
     Q_OBJECT
 private slots:
+    void an_arm_that_differs_is_asked_for_once()
+    {
+        const auto b = bench(with_sleeve(plain_bodice()));
+        const double drafted = b(plan_at("12")).traced_flat.of(GarmentMeasure::Sleeve).in_mm();
+        const auto body = body_of({{Measure::ArmLength, drafted + 20}});
+        const auto lower = [&](std::optional<Answer> above) {
+            Plan plan = plan_at("12");
+            if (above) plan.decide({AdjustmentKind::SleeveAbove, *above, {}});
+            return b(plan, body).line(AdjustmentKind::SleeveBelow)->proposal->amount.in_mm();
+        };
+        QVERIFY(
+            close(b(plan_at("12"), body).line(AdjustmentKind::SleeveAbove)->proposal->amount.in_mm(), 10, 1e-6));
+        QVERIFY(close(lower({}), 10, 1e-6));
+        QVERIFY(close(lower(Answer::Accepted), 10, 0.5));  // the seam leans
+        QVERIFY(close(lower(Answer::Declined), 20, 1e-6));
+    }
+    void a_slope_compares_both_drops_at_this_shoulders_tip()
+    {
+        // 45 mm over a shoulder of 120 is 22.02 degrees (arc sine), whatever the pattern's shoulder is long.
+        const auto b = bench();
+        const auto body = body_of({{Measure::NeckPointHeight, 1400},
+                                   {Measure::ShoulderTipHeight, 1355},
+                                   {Measure::ShoulderLength, 120}});
+        const auto c = b(plan_at("12"), body);
+        const auto& p = *c.line(AdjustmentKind::ShoulderSlope)->proposal;
+        const double seam = sewn_length(front_of(c.altered), EdgeRole::Shoulder).in_mm();
+        QVERIFY(close(p.wanted.in_mm(), seam * 45 / 120, 0.01));
+        QVERIFY(close((p.given - p.wanted).in_mm(), p.amount.in_mm(), 0.6));  // sines against the tangent
+    }
     void only_what_serves_a_top_is_offered_in_fitting_order()
     {
         const auto c = bench()(plan_at("12"));
