@@ -14,8 +14,13 @@
 #include "core/check/walk.h"
 #include "core/paper/bodice_redraw.h"
 #include "core/paper/dart_redraw.h"
+#include "core/paper/redraw.h"
 #include "core/pattern/dart.h"
+#include "core/pattern/part_rules.h"
+#include "core/plan/first_plan.h"
+#include "skirts.h"
 #include "tests.h"
+#include "tops.h"
 
 using namespace sartorum;
 using namespace sartorum::test;
@@ -110,6 +115,62 @@ double mm_of(const Piece& p, EdgeRole role)
 class TestWidths : public QObject {
     Q_OBJECT
 private slots:
+    void a_side_seams_meant_ease_survives_every_width_and_length()
+    {
+        const Length ease = Length::mm(6);
+        const auto eased = [&](Pattern p, bool turned) {
+            for (auto& sized : p.sizes) {
+                Piece& front = *find_piece(sized.pieces, PieceRole::Front);
+                Piece& back = *find_piece(sized.pieces, PieceRole::Back);
+                if (has_level(front, Level::Shoulder)) {
+                    auto even = sides_evened(front, back, ease);
+                    front = even.front;
+                    back = even.back;
+                } else {
+                    auto even = *sides_matched(front, back, ease);
+                    front = even.front;
+                    back = even.back;
+                }
+            }
+            for (auto& seam : p.seams) {
+                if (seam.id != "side") continue;
+                seam.ease = turned ? -ease : ease;
+                if (turned) std::swap(seam.a, seam.b);
+            }
+            return *check_pattern(std::move(p));
+        };
+        int done = 0;
+        for (const bool turned : {false, true}) {
+            for (const auto& p : {eased(graded(plain_bodice()), turned), eased(graded_skirt(4), turned)}) {
+                const std::string small = p.sizes[0].size;
+                const std::string large = p.sizes[1].size;
+                Plan blend = plan_in_sizes(large, small);
+                blend.sizes[Level::Bust] = small;
+                blend.choosing.kind = garment_drawn(p, GarmentKind::Top);
+                const auto traced = *compute(p, chart_for(p), {}, blend);
+                QVERIFY(traced.checks.seams_hold());
+                for (const auto& line : traced.lines) {
+                    const auto& entry = adjustment(line.kind);
+                    if (entry.zone != Zone::Lengths && entry.zone != Zone::Widths) continue;
+                    for (const double mm : {9.0, -7.0}) {
+                        Plan plan = blend;
+                        plan.decide({line.kind, Answer::Accepted, Length::mm(mm)});
+                        const auto c = *compute(p, chart_for(p), {}, plan);
+                        if (c.line(line.kind)->state != LineState::Accepted) continue;
+                        ++done;
+                        const auto side = std::find_if(c.checks.walks.begin(), c.checks.walks.end(),
+                                                       [](const Walk& w) { return w.seam == "side"; });
+                        QVERIFY2(side->holds && abs(side->difference) < Length::mm(0.6),
+                                 qPrintable(QString{"%1 %2: %3"}
+                                                .arg(QString::fromStdString(std::string{entry.key}))
+                                                .arg(mm)
+                                                .arg(side->difference.in_mm())));
+                    }
+                }
+            }
+        }
+        QVERIFY(done > 30);
+    }
     void the_classic_bust_is_what_rigid_panels_do()
     {
         std::mt19937 rng{51};

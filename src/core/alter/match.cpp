@@ -54,6 +54,31 @@ void match_side_notches(Piece& front, const Piece& back)
 
 }  // namespace
 
+Length back_side_ease(const std::vector<Piece>& pieces, const std::vector<Seam>& seams)
+{
+    const auto role_of = [&](const std::vector<SeamSide>& side) -> std::optional<PieceRole> {
+        if (side.size() != 1 || side.front().role != EdgeRole::Side) return std::nullopt;
+        const Piece* piece = find_piece(pieces, side.front().piece);
+        return piece ? std::optional{piece->role} : std::nullopt;
+    };
+    for (const auto& seam : seams) {
+        const auto a = role_of(seam.a);
+        const auto b = role_of(seam.b);
+        if (a == PieceRole::Front && b == PieceRole::Back) return seam.ease;
+        if (a == PieceRole::Back && b == PieceRole::Front) return -seam.ease;
+    }
+    return {};
+}
+
+namespace {
+
+Length back_longer(const Garment& g)
+{
+    return back_side_ease(g.pieces, g.seams);
+}
+
+}  // namespace
+
 Outcome<bool> match_sides(Applied& applied)
 {
     return part_alter(applied.garment).match_sides(applied);
@@ -61,8 +86,7 @@ Outcome<bool> match_sides(Applied& applied)
 
 Outcome<bool> match_lower_ends(Applied& applied)
 {
-    auto even =
-        sides_evened(front_of(applied.garment), back_of(applied.garment), seam_ease(applied.garment, "side"));
+    auto even = sides_evened(front_of(applied.garment), back_of(applied.garment), back_longer(applied.garment));
     keep_matched(applied, std::move(even.front), std::move(even.back), even.raised);
     match_side_notches(*find_piece(applied.garment.pieces, PieceRole::Front), back_of(applied.garment));
     return true;
@@ -70,7 +94,8 @@ Outcome<bool> match_lower_ends(Applied& applied)
 
 Outcome<bool> match_waist_ends(Applied& applied)
 {
-    auto matched = sides_matched(front_of(applied.garment), back_of(applied.garment));
+    auto matched =
+        sides_matched(front_of(applied.garment), back_of(applied.garment), back_longer(applied.garment));
     if (!matched) return tl::make_unexpected(matched.error());
     keep_matched(applied, std::move(matched->front), std::move(matched->back), matched->raised);
     return true;

@@ -4,7 +4,10 @@
 
 namespace sartorum {
 
-// Front and back side seams; leaves a step where an end moved by more than 0.5 mm.
+// How much longer than the front's the back's side seam is meant to be; nothing where no seam joins the two.
+[[nodiscard]] Length back_side_ease(const std::vector<Piece>&, const std::vector<Seam>&);
+
+// Front and back side seams, but for the ease meant; leaves a step where an end moved by more than 0.5 mm.
 [[nodiscard]] Outcome<bool> match_sides(Applied&);
 // How that is done on a kind of part: at the lower ends, which keeps the underarm; or at the waist, which keeps
 // what hangs below.

@@ -145,11 +145,11 @@ Outcome<Piece> side_waist_raised(const Piece& piece, Length amount)
     return out;
 }
 
-Outcome<Matched> sides_matched(const Piece& front, const Piece& back)
+Outcome<Matched> sides_matched(const Piece& front, const Piece& back, Length ease)
 {
     Matched out{front, back, {}};
     for (int i = 0; i < 12; ++i) {
-        const Length apart = sewn_length(out.front, EdgeRole::Side) - sewn_length(out.back, EdgeRole::Side);
+        const Length apart = sewn_length(out.front, EdgeRole::Side) + ease - sewn_length(out.back, EdgeRole::Side);
         if (abs(apart) < Length::mm(0.01)) break;
         out.raised += -apart / 2.0;
         auto f = side_waist_raised(front, out.raised);

@@ -26,7 +26,7 @@ struct Matched {
     Length raised;  // the front's side waist went up by this, the back's down by about as much
 };
 // Shares the difference of the side seams between the two side waist points, so that both are equal within 0.01
-// mm.
-[[nodiscard]] Outcome<Matched> sides_matched(const Piece& front, const Piece& back);
+// mm, or the back's longer by `ease`.
+[[nodiscard]] Outcome<Matched> sides_matched(const Piece& front, const Piece& back, Length ease = {});
 
 }  // namespace sartorum
