@@ -174,6 +174,7 @@ bool runs_over_a_dart(const Step& s)
 {
     const HandMark mark = hand_mark(s.kind);
     if (mark != HandMark::Redraw && mark != HandMark::True) return false;
+    if (s.kind == StepKind::DrawBlend) return false;  // traced from line to line, as it lies
     if (s.picture.panels.empty() || s.picture.redrawn_from.empty()) return false;
     const Piece& is = s.picture.panels.front();
     const Piece& was = s.picture.redrawn_from.front();

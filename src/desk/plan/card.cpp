@@ -329,8 +329,11 @@ void Card::draw_chain(QPainter& p, const PlanLine& l)
     const auto add = [&](const QString& name, Length v) {
         if (abs(v) >= Length::mm(0.5)) boxes.push_back({name, v});
     };
+    // As many as the card holds beside the check; all of them stand under Finished.
+    const auto most = static_cast<std::size_t>(std::clamp((width() - x + 10) / (92 * k + 18) - 1, 1.0, 4.0));
     for (const auto& row : all_garment_measures()) {
-        if (row.tells_change && boxes.size() < 4) add(words::change_name(row.measure), l.changed.of(row.measure));
+        if (row.tells_change && boxes.size() < most)
+            add(words::change_name(row.measure), l.changed.of(row.measure));
     }
     const auto draw_box = [&](const QString& name, const std::optional<Length>& v, bool check) {
         p.setPen(Qt::NoPen);
