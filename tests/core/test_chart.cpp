@@ -369,6 +369,11 @@ private slots:
         auto ragged = c;
         ragged.sizes[3].finished.erase(Measure::Hip);
         QCOMPARE(check_chart(ragged).error().why, Why::ChartRagged);
+        // A length of the body beside them changes nothing in that.
+        for (auto& s : ragged.sizes) s.body[Measure::BackWaistLength] = Length::mm(410);
+        QCOMPARE(check_chart(ragged).error().why, Why::ChartRagged);
+        for (auto& s : c.sizes) s.body[Measure::BackWaistLength] = Length::mm(410);
+        QVERIFY(check_chart(c) && prints_finished_only(c));
         std::swap(c.sizes[3].finished, c.sizes[4].finished);
         QCOMPARE(check_chart(c).error().why, Why::ChartSizesOutOfOrder);
         QVERIFY(!with_bodies_served(eight_sizes(), {}, {}).bodies_assumed);

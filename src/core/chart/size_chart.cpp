@@ -16,12 +16,14 @@ std::optional<Length> in(const std::map<Measure, Length>& values, Measure m)
     return it == values.end() ? std::nullopt : std::optional{it->second};
 }
 
+bool has_girth(const std::map<Measure, Length>& printed)
+{
+    return std::any_of(growing.begin(), growing.end(), [&](Measure m) { return printed.contains(m); });
+}
+
 Outcome<bool> check_size(const ChartSize& size)
 {
     if (size.name.empty()) return refuse(Why::ChartSizesUnnamed, {}, size.line);
-    const auto has_girth = [](const std::map<Measure, Length>& printed) {
-        return std::any_of(growing.begin(), growing.end(), [&](Measure m) { return printed.contains(m); });
-    };
     if (!has_girth(size.body) && !has_girth(size.finished)) {
         return refuse(Why::ChartNoMeasure, std::string{facts(Measure::Waist).key}, size.line);
     }
@@ -119,11 +121,14 @@ Outcome<SizeChart> check_chart(SizeChart chart)
     for (const auto& group : chart.groups()) {
         const auto one = chart.of_group(group);
         if (one.sizes.size() < 2) return refuse(Why::ChartTooFewSizes, one.sizes[0].name);
-        // Finished girths may be measured flat for some sizes only, unless they are all there is.
-        const auto printed = one.sizes[0].body.empty() ? &ChartSize::finished : &ChartSize::body;
+        // Finished girths may be measured flat for some sizes only, unless no others are printed.
+        const bool finished_only = !has_girth(one.sizes[0].body);
         for (std::size_t i = 1; i < one.sizes.size(); ++i) {
-            if (const auto ok = check_order(one.sizes[i - 1], one.sizes[i], printed); !ok)
-                return tl::make_unexpected(ok.error());
+            const auto& small = one.sizes[i - 1];
+            const auto& large = one.sizes[i];
+            auto ok = check_order(small, large, &ChartSize::body);
+            if (ok && finished_only) ok = check_order(small, large, &ChartSize::finished);
+            if (!ok) return tl::make_unexpected(ok.error());
         }
     }
     return chart;
