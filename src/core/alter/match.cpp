@@ -70,15 +70,6 @@ Length back_side_ease(const std::vector<Piece>& pieces, const std::vector<Seam>&
     return {};
 }
 
-namespace {
-
-Length back_longer(const Garment& g)
-{
-    return back_side_ease(g.pieces, g.seams);
-}
-
-}  // namespace
-
 Outcome<bool> match_sides(Applied& applied)
 {
     return part_alter(applied.garment).match_sides(applied);
@@ -86,7 +77,8 @@ Outcome<bool> match_sides(Applied& applied)
 
 Outcome<bool> match_lower_ends(Applied& applied)
 {
-    auto even = sides_evened(front_of(applied.garment), back_of(applied.garment), back_longer(applied.garment));
+    const Garment& g = applied.garment;
+    auto even = sides_evened(front_of(g), back_of(g), back_side_ease(g.pieces, g.seams));
     keep_matched(applied, std::move(even.front), std::move(even.back), even.raised);
     match_side_notches(*find_piece(applied.garment.pieces, PieceRole::Front), back_of(applied.garment));
     return true;
@@ -94,8 +86,8 @@ Outcome<bool> match_lower_ends(Applied& applied)
 
 Outcome<bool> match_waist_ends(Applied& applied)
 {
-    auto matched =
-        sides_matched(front_of(applied.garment), back_of(applied.garment), back_longer(applied.garment));
+    const Garment& g = applied.garment;
+    auto matched = sides_matched(front_of(g), back_of(g), back_side_ease(g.pieces, g.seams));
     if (!matched) return tl::make_unexpected(matched.error());
     keep_matched(applied, std::move(matched->front), std::move(matched->back), matched->raised);
     return true;

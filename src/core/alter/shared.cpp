@@ -8,28 +8,37 @@
 
 namespace sartorum {
 
+namespace {
+
+template <class SeamsOf>
+auto seam_of(SeamsOf& g, std::string_view id)
+{
+    const auto it = std::find_if(g.seams.begin(), g.seams.end(), [&](const Seam& s) { return s.id == id; });
+    return it == g.seams.end() ? nullptr : &*it;
+}
+
+}  // namespace
+
 Length seam_ease(const Garment& g, std::string_view seam)
 {
-    const auto it = std::find_if(g.seams.begin(), g.seams.end(), [&](const Seam& s) { return s.id == seam; });
-    return it == g.seams.end() ? Length{} : it->ease;
+    const Seam* s = seam_of(g, seam);
+    return s ? s->ease : Length{};
 }
 
 void add_seam_ease(Garment& g, std::string_view seam, Length more)
 {
-    const auto it = std::find_if(g.seams.begin(), g.seams.end(), [&](const Seam& s) { return s.id == seam; });
-    if (it != g.seams.end()) it->ease += more;
+    if (Seam* s = seam_of(g, seam)) s->ease += more;
 }
 
 void gather(Garment& g, std::string_view seam, Length more)
 {
-    const auto it = std::find_if(g.seams.begin(), g.seams.end(), [&](const Seam& s) { return s.id == seam; });
-    if (it != g.seams.end()) it->gathered += more;
+    if (Seam* s = seam_of(g, seam)) s->gathered += more;
 }
 
 Length gathered(const Garment& g, std::string_view seam)
 {
-    const auto it = std::find_if(g.seams.begin(), g.seams.end(), [&](const Seam& s) { return s.id == seam; });
-    return it == g.seams.end() ? Length{} : it->gathered;
+    const Seam* s = seam_of(g, seam);
+    return s ? s->gathered : Length{};
 }
 
 namespace {
