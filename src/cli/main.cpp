@@ -181,7 +181,10 @@ Said plan(const Options& o)
                               {"lines", formats::lines_json(c)}});
         return answer;
     }
-    for (const auto& line : c.lines) answer.out += words::plan_sentence(line, c, o.unit) + "\n";
+    for (const auto& line : c.lines) {
+        answer.out += words::plan_sentence(line, c, o.unit) + "\n";
+        if (const auto why = words::hindrance(line, o.unit); !why.isEmpty()) answer.out += "    " + why + "\n";
+    }
     return answer;
 }
 
@@ -245,6 +248,7 @@ Said check_seams(const Options& o)
     } else {
         for (const auto& w : c.checks.walks)
             answer.out += words::walk_sentence(w, words::paper_unit(o.unit)) + "\n";
+        for (const auto& said : words::to_true(c.checks, words::paper_unit(o.unit))) answer.out += said + "\n";
     }
     if (!c.checks.all_hold() || !c.checks.unwalked.empty()) answer.code = exit_not_all;
     return answer;

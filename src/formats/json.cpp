@@ -3,6 +3,7 @@
 
 #include "core/pattern/princess.h"
 #include "formats/pattern_svg.h"
+#include "words/lines.h"
 #include "words/words.h"
 
 namespace sartorum::formats {
@@ -20,6 +21,7 @@ std::string key_of(LineState s)
         case LineState::Declined: return "declined";
         case LineState::NothingKnown: return "nothing_known";
         case LineState::Refused: return "refused";
+        case LineState::NotOnPaper: return "not_on_paper";
     }
     return {};
 }
@@ -82,6 +84,7 @@ namespace {
 
 constexpr std::array<std::string_view, 8> join_keys{"neck_point", "shoulder_tip", "underarm",        "waist",
                                                     "hem",        "cap_top",      "sleeve_underarm", "sleeve_hem"};
+constexpr std::array<std::string_view, 3> outline_keys{"line_of_no_length", "crossing", "mouth_too_wide"};
 
 }  // namespace
 
@@ -97,6 +100,8 @@ json lines_json(const Computed& computed)
         if (!methods.empty()) entry["method"] = methods[line.method];
         for (const auto& c : line.cautions)
             entry["more_than_usual"].push_back({{"mm", c.given.in_mm()}, {"usual_mm", c.most.in_mm()}});
+        if (const auto why = words::hindrance(line, Unit::Millimetre); !why.isEmpty())
+            entry["hindrance"] = why.toStdString();
         if (line.look_again) entry["look_again_after"] = adjustment(*line.look_again).key;
         if (line.proposal) {
             entry["proposed_mm"] = line.proposal->amount.in_mm();
@@ -198,6 +203,10 @@ json checks_json(const Checks& checks)
         out["folds"].push_back({{"piece", f.piece}, {"off_mm", f.off.in_mm()}, {"holds", f.holds}});
     for (const auto& d : checks.darts)
         out["darts"].push_back({{"piece", d.piece}, {"legs_apart_mm", d.apart.in_mm()}, {"holds", d.holds}});
+    for (const auto& o : checks.outlines) {
+        out["outlines"].push_back({{"piece", o.piece}, {"holds", o.holds}});
+        if (o.found) out["outlines"].back()["found"] = outline_keys[static_cast<std::size_t>(*o.found)];
+    }
     if (checks.shoulder) {
         out["shoulder"] = {{"slope_degrees", checks.shoulder->slope_degrees()},
                            {"forward_mm", checks.shoulder->forward().in_mm()}};

@@ -206,6 +206,10 @@ private:
             need(14);
             y_ += text(0, width_, font(10), words::walk_sentence(w, unit_)) + 2;
         }
+        for (const auto& said : words::to_true(c_.checks, unit_)) {
+            need(14);
+            y_ += text(0, width_, font(10, true), said) + 2;
+        }
         if (const auto unwalked = words::unwalked(c_.checks); !unwalked.isEmpty()) {
             need(14);
             y_ += text(0, width_, font(10, true), unwalked) + 2;

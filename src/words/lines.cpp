@@ -14,6 +14,7 @@ QString accepted_text(const PlanLine& l)
     if (l.amount == Length{} && l.kind == AdjustmentKind::DartMoved) return t("accepted: all of it");
     if (l.amount == Length{} && zero_works(adjustment(l.kind), l.method))
         return t("on the toile first; then type the pinch");
+    if (l.short_of) return t("accepted: the most this paper carries");
     if (!l.cautions.empty()) return t("accepted: more than is usual");
     return l.own_amount ? t("accepted with your amount") : t("accepted");
 }
@@ -53,14 +54,24 @@ QString part_name(PartKind part)
 QString state_text(const PlanLine& l, Unit u)
 {
     switch (l.state) {
-        case LineState::Proposed: return t("proposed: accept it or leave it");
+        case LineState::Proposed:
+            return l.short_of ? t("proposed, the most this paper carries: accept it or leave it")
+                              : t("proposed: accept it or leave it");
         case LineState::LeaveIt: return left_text(*l.proposal, u);
         case LineState::Accepted: return accepted_text(l);
         case LineState::Declined: return t("left as bought");
         case LineState::NothingKnown: return unknown_text(l);
         case LineState::Refused: return refusal(*l.refusal, u);
+        case LineState::NotOnPaper: return t("this paper cannot do it");
     }
     return {};
+}
+
+QString hindrance(const PlanLine& l, Unit u)
+{
+    if (l.state == LineState::NotOnPaper) return t("Asked for, and not proposed. %1").arg(refusal(*l.refusal, u));
+    if (!l.short_of) return {};
+    return t("The measures ask for %1. %2").arg(amount(l.proposal->amount, u, true), refusal(*l.short_of, u));
 }
 
 PlanText plan_text(const PlanLine& l, const Computed& c, Unit u)
@@ -90,6 +101,41 @@ QString walk_sentence(const Walk& w, Unit u)
     return t("%1: %2 %3, %4 %5, %6")
         .arg(seam_name(w.seam), walk_side(w, false), amount(w.a, u), walk_side(w, true), amount(w.b, u),
              w.holds ? t("holds") : t("true again"));
+}
+
+namespace {
+
+QString outline_sentence(const OutlineCheck& o)
+{
+    const QString piece = text(o.piece);
+    switch (*o.found) {
+        case Unsound::LineOfNoLength: return t("%1 has a line of no length: join its ends").arg(piece);
+        case Unsound::Crossing: return t("the outline of %1 crosses itself: draw it anew").arg(piece);
+        case Unsound::MouthTooWide: return t("a dart of %1 is wider than its edge").arg(piece);
+    }
+    return {};
+}
+
+}  // namespace
+
+QStringList to_true(const Checks& c, Unit u)
+{
+    QStringList out;
+    for (const auto& o : c.outlines) {
+        if (!o.holds) out << outline_sentence(o);
+    }
+    for (const auto& j : c.joins) {
+        if (!j.holds)
+            out << t("%1 has a corner, %2°: true it").arg(join_name(j.place), QString::number(j.degrees, 'f', 1));
+    }
+    for (const auto& f : c.folds) {
+        if (!f.holds) out << t("the fold of the %1 bends by %2").arg(text(f.piece), amount(f.off, u));
+    }
+    for (const auto& d : c.darts) {
+        if (!d.holds)
+            out << t("the legs of a dart of %1 differ by %2").arg(text(d.piece), amount(abs(d.apart), u));
+    }
+    return out;
 }
 
 QString step_sentence(const Step& s, std::size_t index, Unit u)

@@ -1,6 +1,7 @@
 // lines.h: the lines of text that card, printed card and command line have in common, each made once.
 #pragma once
 #include <QString>
+#include <QStringList>
 
 #include "core/plan/compute.h"
 #include "core/units/length_text.h"
@@ -19,6 +20,8 @@ struct PlanText {
 };
 [[nodiscard]] PlanText plan_text(const PlanLine&, const Computed&, Unit);
 [[nodiscard]] QString state_text(const PlanLine&, Unit);
+// Why the paper does not carry what the measures ask for, or not all of it; else empty.
+[[nodiscard]] QString hindrance(const PlanLine&, Unit);
 // In one sentence: name, amounts, why and state.
 [[nodiscard]] QString plan_sentence(const PlanLine&, const Computed&, Unit);
 
@@ -26,6 +29,8 @@ struct PlanText {
 [[nodiscard]] QString walk_side(const Walk&, bool second);
 // "Side seam: front 209 mm, back 209 mm, holds"
 [[nodiscard]] QString walk_sentence(const Walk&, Unit);
+// What of the rest has to be made true, a sentence each: where seams meet, folds, darts and outlines.
+[[nodiscard]] QStringList to_true(const Checks&, Unit);
 // "3. front: Cut across"
 [[nodiscard]] QString step_sentence(const Step&, std::size_t index, Unit);
 

@@ -202,6 +202,10 @@ QString refusal(const Refusal& r, Unit u)
         case Why::NeedsBustDart:
             return t("The front has no dart to put this into. Make room for the bust first: that makes a dart.");
         case Why::DartTooSmall:
+            if (r.low == Length{})
+                return t(
+                    "There is no dart to close. Move one in first, take in the side seams, or take a smaller "
+                    "size.");
             return t("This closes more than the dart there is: %1 at most. Move another dart in first, or take a "
                      "smaller size.")
                 .arg(low);

@@ -4,8 +4,10 @@
 #include <QTest>
 #include <nlohmann/json.hpp>
 
+#include "crossed_skirt.h"
 #include "tests.h"
 
+using namespace sartorum::test;
 using nlohmann::json;
 
 namespace {
@@ -350,6 +352,23 @@ private slots:
         const auto r = run(QStringList{"check", "--size", "16"} + with);
         QCOMPARE(r.code, 1);
         QVERIFY(r.err.contains("front side, back side"));
+    }
+    void an_outline_that_crosses_as_drawn_is_named()
+    {
+        QTemporaryDir dir;
+        QFile crossed{dir.filePath("crossed.svg")};
+        QVERIFY(crossed.open(QIODevice::WriteOnly) && crossed.write(crossed_skirt()) > 0);
+        crossed.close();
+        QStringList with = files().mid(0, 6);
+        with[3] = crossed.fileName();
+        const QStringList check = QStringList{"check", "--size", "16", "--go-on"} + with;
+        const auto said = run(check);
+        QCOMPARE(said.code, 1);
+        QVERIFY2(said.out.contains("the outline of front crosses itself: draw it anew"), said.out);
+        const auto j = json::parse(run(check + QStringList{"--json"}).out.toStdString());
+        QCOMPARE(j["outlines"][0]["found"].get<std::string>(), std::string{"crossing"});
+        QVERIFY(!j["all_hold"].get<bool>() && !j["outlines"][0]["holds"].get<bool>());
+        QVERIFY(j["outlines"].back()["holds"].get<bool>() && !j["outlines"].back().contains("found"));
     }
     void an_old_file_is_left_unless_force_is_said_and_stays_whole_on_a_full_disk()
     {

@@ -170,6 +170,39 @@ private slots:
         const auto small = body_of({{Measure::Bust, 900}});
         QVERIFY(bust_ways(b(plan, small)).empty());
     }
+    // A smaller bust closes the dart there is and no more: that much is proposed, and said; typed, it is refused.
+    void no_more_is_proposed_than_the_paper_carries()
+    {
+        const auto b = bench(plain_bodice());
+        const double drafted = b.chart.body(*b.chart.index_of("12"), Measure::Bust)->in_mm();
+        const auto body = body_of({{Measure::Bust, drafted - 60}, {Measure::HighBust, drafted - 80}});
+        Plan plan = plan_at("12");
+        const auto proposed = *b(plan, body).line(Kind::Bust);
+        QCOMPARE(proposed.state, LineState::Proposed);
+        QVERIFY(close(proposed.proposal->amount.in_mm(), -30, 1e-6));
+        QVERIFY(proposed.short_of && proposed.short_of->why == Why::DartTooSmall);
+        const Length most = proposed.short_of->low;
+        QVERIFY(proposed.amount >= most && proposed.amount - most < Length::mm(0.5) + to_the_eye);
+        plan.decide({Kind::Bust, Answer::Accepted, {}});
+        const auto taken = b(plan, body);
+        QCOMPARE(taken.line(Kind::Bust)->state, LineState::Accepted);
+        QVERIFY(is_near(taken.line(Kind::Bust)->amount, proposed.amount, to_the_eye));
+        QVERIFY(taken.line(Kind::Bust)->short_of && taken.not_done.empty() && taken.checks.seams_hold());
+        plan.decide(take(Kind::Bust, -30));
+        QCOMPARE(b(plan, body).line(Kind::Bust)->state, LineState::Refused);
+        QCOMPARE(b(plan, body).not_done.size(), std::size_t{1});
+    }
+    // Nothing to close at all: not proposed, and not passed over in silence.
+    void what_this_paper_cannot_do_is_not_proposed()
+    {
+        const auto b = bench(plain_tee());
+        const double drafted = b.chart.body(*b.chart.index_of("12"), Measure::Bust)->in_mm();
+        const auto body = body_of({{Measure::Bust, drafted - 60}, {Measure::HighBust, drafted - 80}});
+        const auto bust = *b(plan_at("12"), body).line(Kind::Bust);
+        QCOMPARE(bust.state, LineState::NotOnPaper);
+        QVERIFY(bust.refusal && bust.refusal->why == Why::DartTooSmall && !bust.short_of);
+        QVERIFY(b(plan_at("12"), body).not_done.empty());
+    }
     void the_finished_table_holds_body_ease_and_garment_apart()
     {
         const auto b = bench(with_sleeve(plain_bodice()));

@@ -263,7 +263,22 @@ private slots:
         const auto much = need(adjustment(AdjustmentKind::Bust).apply(tee, same(20, way(BustMethod::Eased))));
         QVERIFY(eased.cautions.empty() && much.cautions.size() == 1);
         QVERIFY(much.cautions[0].kind == CautionKind::SideEased && much.cautions[0].given > much.cautions[0].most);
-        QVERIFY(adjustment(AdjustmentKind::Bust).apply(tee, same(-5)).error().why == Why::NeedsBustDart);
+        QVERIFY(adjustment(AdjustmentKind::Bust).apply(tee, same(-5)).error().why == Why::DartTooSmall);
+    }
+    // Whichever side of its seam the front's is.
+    void an_eased_dart_is_eased_into_the_front_however_the_seam_is_named()
+    {
+        auto tee = bodice(plain_tee());
+        const auto dose = same(5, way(BustMethod::Eased));
+        const auto usual = need(adjustment(AdjustmentKind::Bust).apply(tee, dose)).garment;
+        for (auto& seam : tee.seams) {
+            std::swap(seam.a, seam.b);
+            seam.ease = -seam.ease;
+        }
+        const auto turned = need(adjustment(AdjustmentKind::Bust).apply(tee, dose)).garment;
+        QVERIFY(check(turned, {}, {}).seams_hold());
+        for (std::size_t i = 0; i < usual.seams.size(); ++i)
+            QVERIFY(close(turned.seams[i].ease.in_mm(), -usual.seams[i].ease.in_mm()));
     }
     void a_smaller_bust_closes_no_more_than_the_dart_there_is()
     {

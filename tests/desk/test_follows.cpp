@@ -2,6 +2,7 @@
 #include <QScrollBar>
 #include <QSlider>
 
+#include "crossed_skirt.h"
 #include "desk/paper/seam_walk.h"
 #include "desk/paper/walk_view.h"
 #include "desk/plan/finished_view.h"
@@ -112,6 +113,19 @@ private slots:
         d.look.set_unit(Unit::Inch);
         d.settle();
         QVERIFY(room->accessibleDescription().contains(words::number(ease, Unit::Inch)));
+    }
+    void an_outline_that_crosses_is_counted_and_spoken_with_the_seams()
+    {
+        Desk d{at(), true};
+        QVERIFY(d.room->take_pattern_svg(crossed_skirt().toStdString()).has_value());
+        d.room->choose(d.room->advice()->choice);
+        d.window->go_to(Station::Paper);
+        d.settle();
+        const auto* bars = d.window->findChild<SeamWalk*>();
+        QVERIFY(bars->isVisible());
+        QVERIFY2(bars->accessibleDescription().contains("the outline of front crosses itself"),
+                 qPrintable(bars->accessibleDescription()));
+        QVERIFY(bars->accessibleDescription().contains("to true"));
     }
     void a_seam_is_walked_by_mouse_and_by_keyboard()
     {

@@ -313,6 +313,26 @@ private slots:
             check_voice(words::why(l, Unit::Centimetre));
         }
     }
+    void what_has_to_be_made_true_is_named_and_what_holds_is_not()
+    {
+        Checks c;
+        c.joins = {{JoinPlace::Underarm, 171.04, false}, {JoinPlace::NeckPoint, 180, true}};
+        c.folds = {{"back", Length::mm(3), false}, {"front", {}, true}};
+        c.darts = {{"front", Length::mm(-4), false}, {"back", {}, true}};
+        c.outlines = {{"front", Unsound::Crossing, false},
+                      {"back", Unsound::LineOfNoLength, false},
+                      {"sleeve", Unsound::MouthTooWide, false},
+                      {"facing", {}, true}};
+        const auto said = words::to_true(c, Unit::Millimetre);
+        for (const auto& s : said) check_voice(s);
+        QCOMPARE(
+            said,
+            (QStringList{"the outline of front crosses itself: draw it anew",
+                         "back has a line of no length: join its ends", "a dart of sleeve is wider than its edge",
+                         words::join_name(JoinPlace::Underarm) + " has a corner, 171.0°: true it",
+                         "the fold of the back bends by 3 mm", "the legs of a dart of front differ by 4 mm"}));
+        QVERIFY(words::to_true({}, Unit::Inch).isEmpty());
+    }
     void low_ease_is_told_and_enough_is_not()
     {
         QVERIFY(words::ease_warning({Measure::Hip, {}, {}, Length::mm(60), Length::mm(40), true}, Unit::Centimetre)

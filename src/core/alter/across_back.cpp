@@ -26,11 +26,21 @@ struct Corner {
     Point up;  // in the middle of the shoulder's outer edge
 };
 
+// Paper wide enough to be held while it is moved.
+constexpr double least_strip = 20;  // mm
+constexpr double least_upright = 30;
+constexpr double beside_dart = 5;
+
+// Outside of a shoulder dart, in the middle of what is left of the seam; further in where the armhole is near.
 Corner corner_of(const Piece& back)
 {
     const Curve& outer = back.edges[*edge_index(back, EdgeRole::Shoulder, true)].curve;
-    const Point up = outer.pointAt(time_at(outer, length(outer) * 0.5));
     const Point out = guide(back, GuideKind::Across)->b;
+    const double first = mouth_in(back, EdgeRole::Shoulder) ? beside_dart : 0;
+    double along = length(outer).in_mm() / 2;
+    const auto at = [&] { return outer.pointAt(time_at(outer, Length::mm(along))); };
+    while (along > first && out[Geom::X] - at()[Geom::X] < least_strip) along = std::max(first, along - 1);
+    const Point up = at();
     return {out, {up[Geom::X], out[Geom::Y]}, up};
 }
 
@@ -90,7 +100,8 @@ Outcome<Applied> alter_across_back(const Garment& garment, const Dose& dose)
     Piece& back = *find_piece(out.garment.pieces, PieceRole::Back);
     const bool broad = dose.front > Length{};
     const Corner corner = corner_of(back);
-    if (corner.up[Geom::Y] - corner.turn[Geom::Y] < 30 || corner.out[Geom::X] - corner.turn[Geom::X] < 10)
+    if (corner.up[Geom::Y] - corner.turn[Geom::Y] < least_upright ||
+        corner.out[Geom::X] - corner.turn[Geom::X] < least_strip)
         return refuse(Why::NoRoomForCut, "across_back");
     const bool darted = broad && static_cast<AcrossBackMethod>(dose.method) == AcrossBackMethod::Darted;
     if (darted && mouth_in(back, EdgeRole::Shoulder)) return refuse(Why::DartAlreadyThere, "across_back");
@@ -114,8 +125,16 @@ Outcome<Applied> alter_across_back(const Garment& garment, const Dose& dose)
     move.picture.dimensions = {{corner.turn, corner.turn * moved.how, abs(dose.front)}};
     move.picture.motions = {moved.motion};
     Piece after = shoulder_corner_moved(back, corner.out, moved.how, moved.tip);
+    const auto grown = [&] {
+        return sewn_length(after, EdgeRole::Shoulder) - sewn_length(back, EdgeRole::Shoulder);
+    };
+    // A dart in the seam opens or closes a little as its outer part turns: the tip makes up for it.
+    if (!broad) {
+        const Point outward = Geom::unit_vector(moved.tip - neck_point(back));
+        after = shoulder_corner_moved(back, corner.out, moved.how, moved.tip - outward * grown().in_mm());
+    }
     out.steps = {draw, cut, move, redrawn_step(panel->whole, after, StepKind::TrueArmhole)};
-    const Length grew = sewn_length(after, EdgeRole::Shoulder) - sewn_length(back, EdgeRole::Shoulder);
+    const Length grew = grown();
     if (broad && darted) {
         const Piece with = with_shoulder_dart(after, grew);
         Step step = step_on(with, StepKind::DrawShoulderDart, grew, shoulder_dart_length);
@@ -125,7 +144,7 @@ Outcome<Applied> alter_across_back(const Garment& garment, const Dose& dose)
         after = with;
     } else if (broad) {
         out.steps.push_back(step_on(after, StepKind::EaseShoulder, grew));
-        add_seam_ease(out.garment, "shoulder", grew);
+        ease_in(out.garment, PieceRole::Back, EdgeRole::Shoulder, grew);
     }
     back = after;
     return out;

@@ -80,7 +80,7 @@ Outcome<Applied> alter_back_armhole(const Garment& garment, const Dose& dose)
     out.steps = {draw, cut, move, ease};
     if (grew > most_eased) out.cautions.push_back({CautionKind::ShoulderEased, grew, most_eased});
     back = after;
-    add_seam_ease(out.garment, "shoulder", grew);
+    ease_in(out.garment, PieceRole::Back, EdgeRole::Shoulder, grew);
     return out;
 }
 

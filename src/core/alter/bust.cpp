@@ -193,7 +193,7 @@ Outcome<bool> ease_dart(Applied& out, Piece& front, const Piece& drafted)
     step.picture.lines = {{dart.leg_a, dart.leg_b}};
     out.steps.push_back(step);
     front = after;
-    add_seam_ease(out.garment, "side", -width);
+    ease_in(out.garment, PieceRole::Front, EdgeRole::Side, width);
     return true;
 }
 

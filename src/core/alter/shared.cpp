@@ -25,9 +25,16 @@ Length seam_ease(const Garment& g, std::string_view seam)
     return s ? s->ease : Length{};
 }
 
-void add_seam_ease(Garment& g, std::string_view seam, Length more)
+void ease_in(Garment& g, PieceRole piece, EdgeRole edge, Length more)
 {
-    if (Seam* s = seam_of(g, seam)) s->ease += more;
+    const auto eased = [&](const SeamSide& s) {
+        const Piece* p = find_piece(g.pieces, s.piece);
+        return p && p->role == piece && s.role == edge;
+    };
+    for (auto& seam : g.seams) {
+        if (std::any_of(seam.b.begin(), seam.b.end(), eased)) seam.ease += more;
+        if (std::any_of(seam.a.begin(), seam.a.end(), eased)) seam.ease += -more;
+    }
 }
 
 void gather(Garment& g, std::string_view seam, Length more)

@@ -5,9 +5,10 @@
 
 namespace sartorum {
 
-// How much longer the far side of a seam is meant to be; and changing that, where paper is eased in.
+// How much longer the far side of a seam is meant to be.
 [[nodiscard]] Length seam_ease(const Garment&, std::string_view seam);
-void add_seam_ease(Garment&, std::string_view seam, Length more);
+// That edge of that piece became longer by `more`, to be eased in, whichever side of its seam it is.
+void ease_in(Garment&, PieceRole piece, EdgeRole edge, Length more);
 // What the far side was made longer by on purpose, to be gathered in.
 void gather(Garment&, std::string_view seam, Length more);
 [[nodiscard]] Length gathered(const Garment&, std::string_view seam);

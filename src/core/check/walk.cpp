@@ -137,6 +137,17 @@ void add_folds_and_darts(Checks& out, const Piece& piece)
     }
 }
 
+void add_outlines(Checks& out, const Garment& g, const std::optional<Stayed>& stayed)
+{
+    for (std::size_t i = 0; i < g.pieces.size(); ++i) {
+        const Piece& piece = g.pieces[i];
+        const bool same = stayed && !stayed->changed.contains(piece.id) && i < stayed->checks.outlines.size() &&
+                          stayed->checks.outlines[i].piece == piece.id;
+        const auto found = same ? stayed->checks.outlines[i].found : unsound(piece);
+        out.outlines.push_back({piece.id, found, !found});
+    }
+}
+
 // Of front, back and sleeve, what is always sewn to another edge; an armhole only where there is a sleeve. And a
 // waistband's seam: one that is sewn to nothing follows nothing.
 std::vector<SeamSide> unwalked(const Garment& g)
@@ -206,7 +217,8 @@ bool Checks::seams_hold() const
 {
     const auto holds = [](const auto& x) { return x.holds; };
     return std::all_of(walks.begin(), walks.end(), holds) && std::all_of(joins.begin(), joins.end(), holds) &&
-           std::all_of(folds.begin(), folds.end(), holds) && std::all_of(darts.begin(), darts.end(), holds);
+           std::all_of(folds.begin(), folds.end(), holds) && std::all_of(darts.begin(), darts.end(), holds) &&
+           std::all_of(outlines.begin(), outlines.end(), holds);
 }
 
 bool Checks::all_hold() const
@@ -233,6 +245,7 @@ Checks check_measured(const Garment& g, const std::vector<PartMeasured>& parts, 
     add_walks(out, g, cloth, stayed);
     for (const auto& part : parts) add_part(out, part, body, cloth);
     for (const auto& piece : g.pieces) add_folds_and_darts(out, piece);
+    add_outlines(out, g, stayed);
     out.unwalked = unwalked(g);
     return out;
 }

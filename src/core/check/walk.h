@@ -9,6 +9,7 @@
 #include "core/alter/applied.h"
 #include "core/body/body_set.h"
 #include "core/chart/ease.h"
+#include "core/paper/sound.h"
 #include "core/pattern/garment_measure.h"
 #include "core/pattern/shoulder.h"
 
@@ -54,6 +55,13 @@ struct DartCheck {
     bool holds = false;
 };
 
+// What no hand can cut out (core/paper/sound.h), as drawn by the pattern or as it came out.
+struct OutlineCheck {
+    std::string piece;
+    std::optional<Unsound> found{};
+    bool holds = false;
+};
+
 struct EaseCheck {
     Measure measure{};
     Length finished;
@@ -78,13 +86,14 @@ struct Checks {
     std::vector<EaseCheck> ease;
     std::vector<FoldCheck> folds{};
     std::vector<DartCheck> darts{};
+    std::vector<OutlineCheck> outlines{};    // one a piece, in their order
     std::optional<SewnShoulder> shoulder{};  // of a bodice
     std::optional<CapCheck> cap{};
     Length front_hem{};
     Length back_hem{};
     // Edges that are sewn to something, and no seam of the pattern says to what: nothing is known of them.
     std::vector<SeamSide> unwalked{};
-    [[nodiscard]] bool seams_hold() const;  // walks, joins, folds, darts
+    [[nodiscard]] bool seams_hold() const;  // walks, joins, folds, darts, outlines
     [[nodiscard]] bool all_hold() const;
 };
 

@@ -115,7 +115,6 @@ Outcome<BustSpread> bust_spread(const Piece& front, Length a, double hinge_at, L
     Piece& p = out.piece;
     const Point bp = out.bust_point;
     const auto had = mouth_in(front, EdgeRole::Side);
-    if (!had && a < Length{}) return refuse(Why::NeedsBustDart, "bust");
     const Length least = least_spread(front, hinge_at);
     if (a < least) return refuse_amount(Why::DartTooSmall, "bust", a, least, {});
     const OutlinePlace hinge = hinge_place(front, hinge_at);

@@ -28,6 +28,7 @@ enum class LineState {
     Declined,
     NothingKnown,  // no measure to propose from; may be added by hand
     Refused,       // accepted, but the paper does not carry it
+    NotOnPaper,    // the measures ask for it, and this paper cannot do it: not proposed
 };
 
 // What an applied adjustment changed.
@@ -50,6 +51,8 @@ struct PlanLine {
     std::vector<Caution> cautions{};  // done, and yet unusual
     bool noted = false;               // the posture noted calls for it
     std::optional<Refusal> refusal;
+    // The measures ask for more than this; the amount is the most the paper carries.
+    std::optional<Refusal> short_of{};
     Consequences changed;
     std::size_t first_step = 0;
     std::size_t steps = 0;

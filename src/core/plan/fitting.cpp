@@ -1,6 +1,7 @@
 #include "core/plan/fitting.h"
 
 #include <algorithm>
+#include <cmath>
 #include <exception>
 #include <new>
 #include <utility>
@@ -140,6 +141,37 @@ Outcome<Applied> done_soundly(const Adjustment& entry, const Garment& was, const
                          std::max(most, Length{}));
 }
 
+// The most that was said to be carried of a dose; none where that is nothing anybody would sew.
+std::optional<Dose> most_carried(const Refusal& why, const Dose& dose, const Proposal& asked)
+{
+    constexpr Length whole = Length::mm(0.5);
+    const Length larger = abs(dose.front) < abs(dose.back) ? dose.back : dose.front;
+    const Length bound = larger < Length{} ? why.low : why.high;
+    if (bound == Length{} || abs(bound) >= abs(larger) || (bound < Length{}) != (larger < Length{})) return {};
+    const double share = whole * std::floor(bound / larger * (abs(larger) / whole)) / abs(larger);
+    Proposal less = asked;
+    less.amount = asked.amount * share;
+    if (less.leave() != Leave::No) return {};
+    return Dose{dose.front * share, dose.back * share, dose.method};
+}
+
+struct Tried {
+    Dose dose;
+    Outcome<Applied> applied;
+    std::optional<Refusal> short_of{};
+};
+
+// What is only proposed is done as far as the paper carries it; her own amount as it is, or not at all.
+Tried tried(const Adjustment& entry, const Garment& was, const Dose& dose, const Proposal* asked)
+{
+    Tried out{dose, done_soundly(entry, was, dose)};
+    if (out.applied || !asked) return out;
+    const auto less = most_carried(out.applied.error(), dose, *asked);
+    if (!less) return out;
+    if (auto again = done_soundly(entry, was, *less)) return {*less, std::move(again), out.applied.error()};
+    return out;
+}
+
 // More than the way usually carries.
 void add_unusual(PlanLine& line, const Adjustment& entry, const Dose& dose)
 {
@@ -215,6 +247,7 @@ private:
         if (!serves(entry, *p.now)) return;
         PlanLine line = line_of(turn, state_before(p), plan(), ground_.doubted);
         line.first_step = out_.steps.size();
+        if (line.state == LineState::Proposed) hold_to_paper(entry, *p.now, line);
         const bool taken = line.state == LineState::Accepted;
         if (taken && entry.joins && accepted(plan(), *entry.joins, turn.part)) {
             auto next = std::make_shared<Standing>(*standing_);
@@ -227,6 +260,20 @@ private:
             apply(entry, dose, line, at);
         }
         out_.lines.push_back(std::move(line));
+    }
+
+    // Nothing is proposed that cannot be done once it is accepted.
+    static void hold_to_paper(const Adjustment& entry, const Garment& now, PlanLine& line)
+    {
+        const auto result = tried(entry, now, {line.amount, line.back, line.method}, &*line.proposal);
+        if (!result.applied) {
+            line.state = LineState::NotOnPaper;
+            line.refusal = result.applied.error();
+            return;
+        }
+        line.amount = result.dose.front;
+        line.back = result.dose.back;
+        line.short_of = result.short_of;
     }
 
     FittingState state_before(const PartState& p) const
@@ -243,11 +290,20 @@ private:
         return s;
     }
 
-    void apply(const Adjustment& entry, const Dose& dose, PlanLine& line, std::size_t at)
+    void apply(const Adjustment& entry, Dose dose, PlanLine& line, std::size_t at)
     {
         if (dose.front == Length{} && dose.back == Length{} && !zero_works(entry, line.method)) return;
         const Garment& was = *standing_->parts[at].now;
-        auto applied = done_soundly(entry, was, dose);
+        const bool as_proposed = line.state == LineState::Accepted && !line.own_amount && line.proposal &&
+                                 dose.front == line.amount && dose.back == line.back;
+        auto result = tried(entry, was, dose, as_proposed ? &*line.proposal : nullptr);
+        auto& applied = result.applied;
+        if (result.short_of) {
+            dose = result.dose;
+            line.amount = dose.front;
+            line.back = dose.back;
+            line.short_of = result.short_of;
+        }
         std::shared_ptr<const std::vector<Piece>> others = standing_->others;
         if (applied) {
             if (const auto ok = follow(*applied, was, others); !ok) applied = tl::make_unexpected(ok.error());

@@ -9,6 +9,33 @@
 
 namespace sartorum::desk {
 
+namespace {
+
+struct Counted {
+    int holds = 0;
+    int open = 0;
+};
+
+// Darts and outlines are counted only where they do not hold: that they do is what anybody takes for granted.
+Counted counted(const Checks& checks)
+{
+    Counted out;
+    const auto count = [&](const auto& all) {
+        for (const auto& x : all) ++(x.holds ? out.holds : out.open);
+    };
+    const auto count_open = [&](const auto& all) {
+        for (const auto& x : all) out.open += x.holds ? 0 : 1;
+    };
+    count(checks.walks);
+    count(checks.joins);
+    count(checks.folds);
+    count_open(checks.darts);
+    count_open(checks.outlines);
+    return out;
+}
+
+}  // namespace
+
 SeamWalk::SeamWalk(Look& look, Room& room, QWidget* parent) : Panel{look, parent}, room_{room}
 {
     setFocusPolicy(Qt::StrongFocus);
@@ -32,8 +59,10 @@ void SeamWalk::describe()
 {
     if (!room_.computed()) return;
     const Unit u = words::paper_unit(look_.unit());
-    QStringList out;
+    const auto [holds, open] = counted(room_.computed()->checks);
+    QStringList out{tr("%1 hold, %2 to true").arg(holds).arg(open)};
     for (const auto& w : room_.computed()->checks.walks) out << words::walk_sentence(w, u);
+    out << words::to_true(room_.computed()->checks, u);
     setAccessibleDescription(out.join("; "));
 }
 
@@ -49,12 +78,7 @@ void SeamWalk::paintEvent(QPaintEvent* e)
     const double k = text_scale();
     p.setFont(cabin(18));
     p.drawText(QPointF{20, 30 * k}, tr("Walk the seams"));
-    int holds = 0;
-    int open = 0;
-    for (const auto& w : checks.walks) ++(w.holds ? holds : open);
-    for (const auto& j : checks.joins) ++(j.holds ? holds : open);
-    for (const auto& f : checks.folds) ++(f.holds ? holds : open);
-    for (const auto& x : checks.darts) open += x.holds ? 0 : 1;
+    const auto [holds, open] = counted(checks);
     p.setFont(lato(14, QFont::DemiBold));
     draw_tick(p, look_, {27, 50 * k}, 6.5);
     p.setPen(d.lichen_ink);
@@ -225,19 +249,10 @@ void SeamWalk::draw_hem(QPainter& p, const QRectF& r, const Checks& c)
     const auto runs_on = std::count_if(c.joins.begin(), c.joins.end(), [](const Join& j) { return j.holds; });
     const bool many = c.joins.size() > 5;
     if (many && runs_on > 0) row(true, tr("%1 edges run on smoothly").arg(runs_on));
+    for (const auto& said : words::to_true(c, u)) row(false, said);
     for (const auto& j : c.joins) {
-        if (many && j.holds) continue;
         const QString degrees = QString::number(j.degrees, 'f', 1) + "°";
-        row(j.holds, j.holds ? tr("%1 runs on, %2").arg(words::join_name(j.place), degrees)
-                             : tr("%1 has a corner, %2: true it").arg(words::join_name(j.place), degrees));
-    }
-    for (const auto& f : c.folds) {
-        if (!f.holds)
-            row(false, tr("the fold of the %1 bends by %2")
-                           .arg(QString::fromStdString(f.piece), words::amount(f.off, u)));
-    }
-    for (const auto& dart : c.darts) {
-        if (!dart.holds) row(false, tr("a dart's legs differ by %1").arg(words::amount(dart.apart, u)));
+        if (j.holds && !many) row(true, tr("%1 runs on, %2").arg(words::join_name(j.place), degrees));
     }
     p.setPen(d.faded);
     p.setFont(lato(12.5));

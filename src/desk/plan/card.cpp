@@ -184,6 +184,7 @@ void Card::refresh()
     resizeEvent(nullptr);
     const auto said = words::plan_text(*l, *room_.computed(), look_.unit());
     QString now = said.amounts + ", " + said.why + ", " + said.state;
+    if (const auto why = words::hindrance(*l, look_.unit()); !why.isEmpty()) now += " " + why;
     for (const auto& c : l->cautions) now += " " + words::caution(c, kind_, look_.unit());
     // A closed card shows no more than it says, and the word that something above it came later.
     const auto after = l->look_again ? std::optional{*l->look_again} : std::nullopt;
@@ -215,8 +216,8 @@ void Card::paintEvent(QPaintEvent*)
     const auto& d = look_.dyes();
     QPainter p{this};
     p.setRenderHint(QPainter::Antialiasing);
-    const bool quiet =
-        l->state == LineState::LeaveIt || l->state == LineState::NothingKnown || l->state == LineState::Declined;
+    const bool quiet = l->state == LineState::LeaveIt || l->state == LineState::NothingKnown ||
+                       l->state == LineState::Declined || l->state == LineState::NotOnPaper;
     const QRectF r = QRectF{rect()}.adjusted(1.5, 1.5, -1.5, -1.5);
     p.setBrush(l->state == LineState::Refused ? d.madder_wash : d.sheet);
     QPen edge{open_   ? d.woad
@@ -278,7 +279,7 @@ void Card::paintEvent(QPaintEvent*)
     p.setFont(look_.lato(12.5, QFont::DemiBold));
     const bool good = (applied(*l) && !l->look_again && l->cautions.empty()) || l->state == LineState::LeaveIt;
     const bool asks = l->state == LineState::Proposed || l->look_again || !l->cautions.empty() ||
-                      (l->noted && l->state == LineState::NothingKnown);
+                      l->state == LineState::NotOnPaper || (l->noted && l->state == LineState::NothingKnown);
     p.setPen(Qt::NoPen);
     p.setBrush(l->state == LineState::Refused ? d.madder_wash
                : good                         ? d.lichen_wash
@@ -314,11 +315,13 @@ void Card::draw_chain(QPainter& p, const PlanLine& l)
         p.drawText(QRectF{x, y, width() - x - 20.0, 44}, Qt::TextWordWrap, words::state_text(l, look_.unit()));
         return;
     }
-    if (!l.cautions.empty()) {
+    QStringList said;
+    if (const auto why = words::hindrance(l, look_.unit()); !why.isEmpty()) said << why;
+    if (!l.cautions.empty()) said << words::caution(l.cautions.front(), kind_, look_.unit());
+    if (!said.isEmpty()) {
         p.setPen(d.weld_ink);
         p.setFont(look_.lato(13.5));
-        p.drawText(QRectF{x, y, width() - x - 20.0, 46 * k}, Qt::TextWordWrap,
-                   words::caution(l.cautions.front(), kind_, look_.unit()));
+        p.drawText(QRectF{x, y, width() - x - 20.0, 46 * k}, Qt::TextWordWrap, said.join(" "));
         return;
     }
     struct Box {

@@ -1,0 +1,113 @@
+// What no hand can cut out is a finding, whether the pattern drew it so or a change did.
+#include <QTest>
+
+#include "core/check/walk.h"
+#include "core/paper/dart_redraw.h"
+#include "core/paper/sound.h"
+#include "core/pattern/dart.h"
+#include "core/plan/compute.h"
+#include "tests.h"
+#include "tops.h"
+
+using namespace sartorum;
+using namespace sartorum::test;
+
+namespace {
+
+Curve& curve_of(Piece& p, EdgeRole role)
+{
+    return p.edges[*edge_index(p, role)].curve;
+}
+
+// The side seam's last handle pulled across the piece and past its centre.
+void cross(Piece& p)
+{
+    auto points = all_controls(curve_of(p, EdgeRole::Side));
+    points[points.size() - 2] += {-900, 300};
+    curve_of(p, EdgeRole::Side) = from_controls(points);
+}
+
+// A segment as long as a hair is thin, put in where the curve begins.
+void put_a_sliver(Piece& p)
+{
+    auto points = all_controls(curve_of(p, EdgeRole::Armhole));
+    const Point at = points[0];
+    const Point on = Geom::unit_vector(points[1] - at) * 2e-4;
+    points[0] = at + on;
+    points.insert(points.begin(), {at, at + on / 3, at + on * 2 / 3});
+    curve_of(p, EdgeRole::Armhole) = from_controls(points);
+}
+
+void widen_the_dart(Piece& p)
+{
+    const auto mouth = *mouth_in(p, EdgeRole::Waist);
+    auto& dart = p.darts[dart_at(p, mouth)];
+    dart.leg_b = dart.leg_a + Geom::unit_vector(dart.leg_b - dart.leg_a) * 700;
+}
+
+std::vector<std::optional<Unsound>> found(const Checks& c)
+{
+    std::vector<std::optional<Unsound>> out;
+    for (const auto& o : c.outlines) out.push_back(o.found);
+    return out;
+}
+
+}  // namespace
+
+class TestSound : public QObject {
+    Q_OBJECT
+private slots:
+    void blocks_as_drawn_can_be_cut_out()
+    {
+        for (const auto& g : {bodice(plain_bodice()), bodice(plain_tee()), bodice(with_sleeve(plain_bodice()))}) {
+            const auto checks = check(g, {}, {});
+            QCOMPARE(checks.outlines.size(), g.pieces.size());
+            for (const auto& o : checks.outlines) QVERIFY(o.holds && !o.found);
+        }
+    }
+    void each_outline_nobody_can_cut_is_named_and_the_rest_are_left_alone()
+    {
+        const std::vector<std::pair<void (*)(Piece&), Unsound>> ways{{cross, Unsound::Crossing},
+                                                                     {put_a_sliver, Unsound::LineOfNoLength},
+                                                                     {widen_the_dart, Unsound::MouthTooWide}};
+        for (const auto& [ruin, what] : ways) {
+            auto g = bodice(plain_bodice());
+            ruin(*find_piece(g.pieces, PieceRole::Front));
+            const auto checks = check(g, {}, {});
+            QVERIFY(!checks.seams_hold() && !checks.all_hold());
+            for (std::size_t i = 0; i < g.pieces.size(); ++i) {
+                const bool front = g.pieces[i].role == PieceRole::Front;
+                QCOMPARE(checks.outlines[i].piece, g.pieces[i].id);
+                QVERIFY(checks.outlines[i].found == (front ? std::optional{what} : std::nullopt));
+                QCOMPARE(checks.outlines[i].holds, !front);
+            }
+        }
+    }
+    void slivers_are_dropped_and_nothing_else_moves()
+    {
+        Piece p = front_of(bodice(plain_bodice()));
+        const Piece before = p;
+        put_a_sliver(p);
+        QVERIFY(unsound(p) == Unsound::LineOfNoLength);
+        drop_slivers(p);
+        QVERIFY(!unsound(p));
+        QVERIFY(largest_gap(p, before) < 1e-3 && largest_gap(before, p) < 1e-3);
+    }
+    // Findings of pieces that did not change are kept, not lost.
+    void a_finding_stays_while_another_piece_is_changed()
+    {
+        auto p = graded(plain_bodice());
+        for (auto& size : p.sizes) cross(*find_piece(size.pieces, PieceRole::Front));
+        Work work = work_of(p, chart_for(p), {}, plan_at("12"));
+        const auto first = compute(work);
+        QVERIFY(first.has_value());
+        work.plan.decide({AdjustmentKind::AcrossBack, Answer::Accepted, Length::mm(8)});
+        const auto again = recompute(*first, work);
+        QVERIFY(again.has_value());
+        QVERIFY(found(again->checks) == found(first->checks));
+        QVERIFY(found(again->checks).front() == Unsound::Crossing ||
+                found(again->checks).back() == Unsound::Crossing);
+    }
+};
+SARTORUM_TEST(TestSound)
+#include "test_sound.moc"
