@@ -191,8 +191,8 @@ QString method_cost(AdjustmentKind kind, std::size_t method)
     if (kind == AdjustmentKind::DartMoved) return t("The angle goes; the mouth is as wide as the new place asks.");
     if (key == "quarters") return t("A quarter of the girth at each side seam of front and back.");
     if (key == "back_only") return t("Half of the girth at each back side seam: for a body fuller behind.");
-    if (key == "side") return t("The waist gains the amount too; it is taken in again at the side seam.");
-    if (key == "waist_dart") return t("The waist gains the amount too; it goes into the dart below the bust.");
+    if (key == "side") return t("The waist changes by the amount too; the side seam makes up for it.");
+    if (key == "waist_dart") return t("The waist changes by the amount too; the dart below the bust takes it up.");
     if (key == "kept") return t("The lower edge stays wider by the amount on each half front.");
     if (key == "eased")
         return t("No dart is sewn: its mouth is eased into the side seam. Small amounts, cloth that eases.");

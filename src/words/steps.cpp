@@ -85,8 +85,7 @@ QString how_and_where(const Step& s, Unit unit)
         case StepKind::MatchSides:
             return t("Front and back side seams are then equally long. Run the waist smoothly to its new end.");
         case StepKind::DrawCorner:
-            return t("From the middle of the shoulder, %1 from the neck point, straight down along the grain for "
-                     "%2; "
+            return t("From the shoulder, %1 in a line from the neck point, straight down along the grain for %2; "
                      "then square out to the armhole, where it is straightest.")
                 .arg(place, second);
         case StepKind::CutCorner:

@@ -23,7 +23,7 @@ constexpr Length most_back_ease = Length::mm(30);
 struct Corner {
     Point out;  // on the armhole, at the across line
     Point turn;
-    Point up;  // in the middle of the shoulder's outer edge
+    Point up;  // on the shoulder
 };
 
 // Paper wide enough to be held while it is moved.

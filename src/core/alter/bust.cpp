@@ -62,6 +62,18 @@ void add_swing(Applied& out, const Piece& front, const BustSpread& s, Length a)
     out.steps.insert(out.steps.end(), {cut, swing});
 }
 
+Length side_mouth(const Piece& front)
+{
+    const auto mouth = mouth_in(front, EdgeRole::Side);
+    return mouth ? mouth_width(front.darts[dart_at(front, *mouth)]) : Length{};
+}
+
+// What a smaller bust leaves of its dart is eased, where nobody would sew it.
+bool given_up(const Piece& front, Length a)
+{
+    return a < Length{} && mouth_in(front, EdgeRole::Side) && side_mouth(front) < bust_dart_least;
+}
+
 Outcome<BustSpread> swung(Applied& out, Piece& front, Length a, double hinge, WaistGap into)
 {
     auto spread = bust_spread(front, a, hinge, tip_before(a), into);
@@ -70,7 +82,7 @@ Outcome<BustSpread> swung(Applied& out, Piece& front, Length a, double hinge, Wa
     const Step drop = redrawn_step(front, spread->piece, StepKind::DropCentre, spread->gain);
     out.steps.push_back(drop);
     const auto mouth = mouth_in(spread->piece, EdgeRole::Side);
-    if (mouth) {
+    if (mouth && !given_up(spread->piece, a)) {
         const Dart& d = spread->piece.darts[dart_at(spread->piece, *mouth)];
         Step draw = step_on(spread->piece, StepKind::RedrawBustDart, mouth_width(d), tip_before(a));
         draw.picture.lines = {{d.leg_a, d.tip}, {d.leg_b, d.tip}};
@@ -103,12 +115,6 @@ double hinge_on_side_panel(const Piece& front, double wanted)
     if (dart_role(front, upper) != EdgeRole::Armhole) return wanted;
     const Length below = length(front.edges[upper + 1].curve);
     return std::min(wanted, 0.8 * (below / sewn_length(front, EdgeRole::Armhole)));
-}
-
-Length side_mouth(const Piece& front)
-{
-    const auto mouth = mouth_in(front, EdgeRole::Side);
-    return mouth ? mouth_width(front.darts[dart_at(front, *mouth)]) : Length{};
 }
 
 // The seam is where paper parts already: only the side's opening is left to be closed. Returned is how far the
@@ -174,11 +180,9 @@ void take_in_at_side(Applied& out, Piece& front, Length a)
 }
 
 // The side dart not sewn: its mouth is eased in, the edge drawn straight over it.
-Outcome<bool> ease_dart(Applied& out, Piece& front, const Piece& drafted)
+void ease_dart(Applied& out, Piece& front)
 {
     const auto mouth = mouth_in(front, EdgeRole::Side);
-    const auto had = mouth_in(drafted, EdgeRole::Side);
-    if (!mouth || had) return refuse(Why::DartAlreadyThere, "bust");
     const Dart dart = front.darts[dart_at(front, *mouth)];
     const Length width = mouth_width(dart);
     if (width > bust_eased_limit) out.cautions.push_back({CautionKind::SideEased, width, bust_eased_limit});
@@ -194,7 +198,6 @@ Outcome<bool> ease_dart(Applied& out, Piece& front, const Piece& drafted)
     out.steps.push_back(step);
     front = after;
     ease_in(out.garment, PieceRole::Front, EdgeRole::Side, width);
-    return true;
 }
 
 }  // namespace
@@ -229,7 +232,11 @@ Outcome<Applied> alter_bust(const Garment& garment, const Dose& dose)
         take_in_at_side(out, front, a);
     }
     if (method == BustMethod::Eased) {
-        if (const auto ok = ease_dart(out, front, drafted); !ok) return tl::make_unexpected(ok.error());
+        if (!mouth_in(front, EdgeRole::Side) || mouth_in(drafted, EdgeRole::Side))
+            return refuse(Why::DartAlreadyThere, "bust");
+        ease_dart(out, front);
+    } else if (given_up(front, a)) {
+        ease_dart(out, front);
     }
     if (const auto even = match_sides(out); !even) return tl::make_unexpected(even.error());
     return out;

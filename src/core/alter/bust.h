@@ -20,6 +20,7 @@ namespace sartorum {
 
 inline constexpr Length bust_limit = Length::mm(26);
 inline constexpr Length bust_two_slashes_limit = Length::mm(52);
+inline constexpr Length bust_dart_least = Length::mm(5);    // our choice: a narrower one is eased
 inline constexpr Length bust_eased_limit = Length::mm(13);  // of the mouth
 
 enum class BustMethod { Side, WaistDart, Kept, Eased, TwoSlashes, Princess };
