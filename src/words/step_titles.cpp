@@ -7,7 +7,7 @@ namespace sartorum::words {
 QString step_title(const Step& s, Unit unit)
 {
     const Unit u = paper_unit(unit);
-    const QString a = amount(abs(s.amount), u);
+    const QString a = amount_on_paper(abs(s.amount), u);
     const QString from = text(s.from_size);
     const QString to = text(s.to_size);
     const bool more = s.amount > Length{};
@@ -18,7 +18,8 @@ QString step_title(const Step& s, Unit unit)
         case StepKind::DrawFoldLines: return t("Draw a second line %1 below").arg(a);
         case StepKind::CutAcross: return t("Cut along the line");
         case StepKind::Spread: return t("Spread %1, edges parallel").arg(a);
-        case StepKind::FoldOut: return t("Fold %1 deep to take out %2").arg(amount(abs(s.amount) / 2.0, u), a);
+        case StepKind::FoldOut:
+            return t("Fold %1 deep to take out %2").arg(amount_on_paper(abs(s.amount) / 2.0, u), a);
         case StepKind::TrueSide: return t("True the side seam from waist to hip");
         case StepKind::ExtendBelow: return t("Carry centre and side on by %1").arg(a);
         case StepKind::AddHem: return t("Draw the hem again, %1 lower").arg(a);

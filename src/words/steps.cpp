@@ -25,9 +25,9 @@ QString along_from(const std::optional<EdgeRole>& on)
 QString how_and_where(const Step& s, Unit unit)
 {
     const Unit u = paper_unit(unit);
-    const QString place = amount(s.place, u);
-    const QString second = amount(s.second, u);
-    const QString a = amount(abs(s.amount), u);
+    const QString place = amount_on_paper(s.place, u);
+    const QString second = amount_on_paper(s.second, u);
+    const QString a = amount_on_paper(abs(s.amount), u);
     const bool more = s.amount > Length{};
     switch (s.kind) {
         case StepKind::TraceSize:
@@ -255,7 +255,7 @@ QString how_and_where(const Step& s, Unit unit)
         case StepKind::RedrawSeam:
             return t("From its upper end to the bust point and on to its lower end, rounded within %1 of the bust "
                      "point; the same length on both panels. Then part them again.")
-                .arg(amount(abs(s.amount), u));
+                .arg(amount_on_paper(abs(s.amount), u));
         case StepKind::DrawBustLines:
             return on_two_panels(s)
                        ? t("From the waist along the side panel's seam to the bust point, and on to the armhole, "
@@ -328,7 +328,7 @@ QString how_and_where(const Step& s, Unit unit)
         case StepKind::CutSleeveCross: return t("Hinges stay at the top, at the hem and at both underarms.");
         case StepKind::SpreadBicep:
             return t("Pull the middles apart and let the top slide along the middle line: the cap is %1 %2.")
-                .arg(amount(abs(s.place), u), s.place > Length{} ? t("lower") : t("higher"));
+                .arg(amount_on_paper(abs(s.place), u), s.place > Length{} ? t("lower") : t("higher"));
         case StepKind::DrawSleeveMiddle: return t("From the top notch straight down along the grain to the hem.");
         case StepKind::CutSleeveMiddle: return t("Both halves come free.");
         case StepKind::SpreadSleeve: return t("The same everywhere, along the bicep line.");

@@ -17,6 +17,15 @@ QString amount(Length l, Unit u, bool change)
     return text(length_text(l, u, change));
 }
 
+QString amount_on_paper(Length l, Unit unit)
+{
+    const Unit u = paper_unit(unit);
+    const Length least = u == Unit::Inch ? Length::inches(1.0 / 16) : Length::mm(0.5);
+    if (l == Length{} || abs(l) > least) return amount(l, u);
+    if (u == Unit::Inch && abs(l) > least / 2.0) return "1/16 in";
+    return QString::number(l.in_mm(), 'f', 1) + " mm";
+}
+
 namespace {
 
 QString whole_name(const Piece& p)

@@ -16,6 +16,8 @@ namespace sartorum::words {
 [[nodiscard]] Unit paper_unit(Unit);  // mm for cm, inches stay
 [[nodiscard]] QString number(Length, Unit, bool change = false);
 [[nodiscard]] QString amount(Length, Unit, bool change = false);
+// To be measured on paper; what the unit rounds away is said finer, never as nothing.
+[[nodiscard]] QString amount_on_paper(Length, Unit);
 
 [[nodiscard]] QString piece_name(const Piece&);
 [[nodiscard]] QString piece_names(AdjustmentKind, const Garment&);

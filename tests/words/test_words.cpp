@@ -313,6 +313,21 @@ private slots:
             check_voice(words::why(l, Unit::Centimetre));
         }
     }
+    void no_step_asks_for_nothing_at_all()
+    {
+        Step s;
+        s.kind = StepKind::MarkTip;
+        const auto said = [&](double mm, Unit u) {
+            s.amount = Length::mm(mm);
+            return words::step_title(s, u);
+        };
+        QVERIFY(said(0.4, Unit::Centimetre).contains("0.4 mm"));
+        QVERIFY(said(0.6, Unit::Centimetre).contains(" 1 mm"));
+        QVERIFY(said(1.2, Unit::Inch).contains("1/16 in"));
+        QVERIFY(said(0.4, Unit::Inch).contains("0.4 mm"));
+        QVERIFY(said(3.175, Unit::Inch).contains("⅛ in"));
+        QVERIFY(said(12.7, Unit::Inch).contains("½ in"));
+    }
     void what_has_to_be_made_true_is_named_and_what_holds_is_not()
     {
         Checks c;

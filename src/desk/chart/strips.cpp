@@ -381,9 +381,11 @@ void Strips::draw_answer(QPainter& p, Measure m, const Taken& taken, const QRect
     const bool in_range = abs(difference) <= room_.chart()->half_range(on, m);
     const bool paper = room_.pattern() && (m == Measure::Waist || m == Measure::Hip || m == Measure::WaistToHip);
     const auto ease = ease_rows(room_);
-    const bool held = !paper && std::any_of(ease.begin(), ease.end(), [&](const EaseRow& row) {
-        return row.measure == m && ease_holds(row, difference);
-    });
+    // Of a chart of finished measures nothing is taken in.
+    const bool roomier = room_.chart()->bodies_assumed && difference < Length{};
+    const bool held = roomier || (!paper && std::any_of(ease.begin(), ease.end(), [&](const EaseRow& row) {
+                          return row.measure == m && ease_holds(row, difference);
+                      }));
     // The frame in its nearest size is what the rest is fitted to.
     const auto& advice = *room_.advice();
     const bool frame = !paper && m == Measure::HighBust && anchor_of(advice.school.school) == m &&
