@@ -8,7 +8,7 @@
 #include <cstdio>
 
 #include "desk/demo.h"
-#include "desk/plan/card.h"
+#include "desk/plan/plan_map.h"
 #include "desk/plan/plan_station.h"
 #include "desk/window.h"
 #include "peak_memory.h"
@@ -75,18 +75,13 @@ int main(int argc, char** argv)
     }
     window.findChild<PlanStation*>()->show_adjustment(AdjustmentKind::ShoulderSlope);
     settle();
-    Card* card = nullptr;
-    for (auto* c : window.findChildren<Card*>()) {
-        if (c->kind() == AdjustmentKind::ShoulderSlope) card = c;
-    }
+    auto* map = window.findChild<PlanMap*>();
     room.decide(AdjustmentKind::ShoulderSlope, Answer::Accepted, Length::mm(-6));
     settle();
-    const QPointF hold{120, 48};
-    mouse(card, QEvent::MouseButtonPress, hold);
-    const double plan = frame_ms([&](int i) {
-        mouse(card, QEvent::MouseMove, hold + QPointF{6.0 * (1 + i % 5), 0});
-    });
-    mouse(card, QEvent::MouseButtonRelease, hold);
+    const QPointF hold = *map->mark_of(AdjustmentKind::ShoulderSlope);
+    mouse(map, QEvent::MouseButtonPress, hold);
+    const double plan = frame_ms([&](int i) { mouse(map, QEvent::MouseMove, hold + QPointF{0, 1.0 + i % 5}); });
+    mouse(map, QEvent::MouseButtonRelease, hold);
     settle();
     window.go_to(Station::Paper);
     settle();

@@ -109,14 +109,14 @@ int main(int argc, char** argv)
         emit views->picked(view);
     };
     room.decide(AdjustmentKind::Bust, Answer::Accepted, {});
-    beside(1);
     window.findChild<PlanStation*>()->show_adjustment(AdjustmentKind::Bust);
+    beside(2);
     shot("plan-follows");
     for (const auto kind : {AdjustmentKind::UpperArm, AdjustmentKind::CapHeight, AdjustmentKind::CapForward,
                             AdjustmentKind::TopNotch})
         room.decide(kind, Answer::Accepted, {});
-    beside(2);
     window.findChild<PlanStation*>()->show_adjustment(AdjustmentKind::UpperArm);
+    beside(3);
     shot("plan-sleeve");
     window.go_to(Station::Paper);
     for (std::size_t i = 0; i < room.computed()->steps.size(); ++i) {

@@ -81,9 +81,11 @@ public:
     // it.
     void try_out(const Decision&);
     void keep_trial();
+    void drop_trial();  // as it stood before the hand took hold
     [[nodiscard]] bool trying() const { return trial_.has_value(); }
     // Every proposal, one after the other: what an earlier one changes may bring a later one up. One act.
     void accept_all();
+    void leave_zone(Zone);  // every proposal there, as bought; one act
     void undo();
     void redo();
     // Takes over from a window that has closed, and reads anew what another one wrote.

@@ -116,6 +116,26 @@ void Room::keep_trial()
     if (tried) decide(Decision{*tried});
 }
 
+void Room::drop_trial()
+{
+    if (!before_trial_) return;
+    plan_ = *std::exchange(before_trial_, std::nullopt);
+    trial_.reset();
+    rework();
+    emit changed();
+}
+
+void Room::leave_zone(Zone zone)
+{
+    if (!computed_) return;
+    Plan next = before_trial_.value_or(plan_);
+    for (const auto& l : computed_->lines) {
+        if (l.state == LineState::Proposed && adjustment(l.kind).zone == zone)
+            next.decide({l.kind, Answer::Declined, {}});
+    }
+    if (save_plan(next, words::zone_name(zone))) take_plan(next);
+}
+
 void Room::accept_all()
 {
     if (!computed_ || !chart_) return;

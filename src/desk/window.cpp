@@ -51,10 +51,13 @@ Foot::Keys keys_of(Station s)
                     {"E", t("how it is worn")},
                     {"Enter", t("to Plan")}};
         case Station::Plan:
-            return {{"↑ ↓", t("card")},
+            return {{"↑ ↓", t("next")},
                     {"Space", t("accept or leave")},
-                    {"+ −", t("amount")},
-                    {"A", t("type an amount")},
+                    {"+ − ← →", t("amount")},
+                    {"A", t("type it")},
+                    {"Z", t("what is left alone")},
+                    {"C", t("the plan before")},
+                    {"F M R", t("follows, finished, room")},
                     {"Enter", t("to Paper")}};
         case Station::Paper:
             return {{"← →", t("step")},           {"Space", t("done on paper")},        {"O", t("as bought")},

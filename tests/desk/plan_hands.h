@@ -1,7 +1,8 @@
-// plan_hands.h: what tests of tops do again and again: lay the demo's bodice, open a card, find a step.
+// plan_hands.h: what tests of tops do again and again: lay the demo's bodice, open a change, find a step.
 #pragma once
 #include "desk/desk_fixture.h"
-#include "desk/plan/card.h"
+#include "desk/plan/change_pad.h"
+#include "desk/plan/plan_map.h"
 #include "desk/plan/plan_station.h"
 
 namespace sartorum::test {
@@ -20,12 +21,21 @@ inline void lay_bodice(Desk& d)
     lay_pattern(d, "Windlass");
 }
 
-inline Card* card_of(const Desk& d, AdjustmentKind kind)
+inline PlanMap& map_of(const Desk& d)
 {
-    for (auto* c : d.window->findChildren<Card*>()) {
-        if (c->kind() == kind) return c;
-    }
-    qFatal("no card");
+    return *d.window->findChild<PlanMap*>();
+}
+
+// Stands out on the plan: a tag in the margin.
+inline bool stands_out(const Desk& d, AdjustmentKind kind)
+{
+    const auto* tag = map_of(d).tag_of(kind);
+    return tag && tag->isVisible();
+}
+
+inline ChangePad& pad_of(const Desk& d)
+{
+    return *d.window->findChild<ChangePad*>();
 }
 
 inline void open_card(Desk& d, AdjustmentKind kind)
@@ -43,7 +53,8 @@ inline int step_of(const Desk& d, StepKind kind)
     qFatal("no such step");
 }
 
-// One of the pictures beside the cards, by the keyboard.
+// One of the views beside the plan, by the keyboard.
+enum BesidePlan { change_shown, shoulder_shown, follows_shown, finished_shown, room_shown };
 inline void beside(Desk& d, int view)
 {
     auto* choices = d.find<Choices>("beside_plan");

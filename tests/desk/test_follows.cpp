@@ -38,7 +38,7 @@ private slots:
     {
         Desk d{at(), true};
         lay_on_plan(d);
-        beside(d, 1);
+        beside(d, follows_shown);
         auto* follows = d.window->findChild<FollowsView*>();
         QVERIFY(follows->isVisible());
         QVERIFY(!d.window->findChild<Button*>("follow_cap_height"));
@@ -72,7 +72,7 @@ private slots:
     {
         Desk d{at(), true};
         lay_on_plan(d);
-        beside(d, 1);
+        beside(d, follows_shown);
         d.room->keep_readings(Measure::Bust, {Length::mm(1046), Length::mm(1046)});
         d.room->keep_readings(Measure::HighBust, {Length::mm(922), Length::mm(922)});
         auto choice = d.room->choice();
@@ -97,14 +97,14 @@ private slots:
         Desk d{at(), true};
         lay_on_plan(d);
         d.room->decide(AdjustmentKind::Bust, Answer::Accepted, {});
-        beside(d, 2);
+        beside(d, finished_shown);
         auto* finished = d.window->findChild<FinishedView*>();
         QVERIFY(finished->isVisible());
         const auto after =
             words::number(d.room->computed()->altered_flat.of(GarmentMeasure::Bust), Unit::Centimetre);
         QVERIFY2(finished->accessibleDescription().contains(after), qPrintable(finished->accessibleDescription()));
         QVERIFY(finished->accessibleDescription().contains("upper arm"));
-        beside(d, 3);
+        beside(d, room_shown);
         auto* room = d.window->findChild<Profile*>();
         QVERIFY(room->isVisible());
         const auto ease =

@@ -147,12 +147,12 @@ private slots:
         lay_bodice(d);
         d.window->go_to(Station::Plan);
         d.look.set_scale(1.5);
-        beside(d, 2);
+        beside(d, finished_shown);
         auto* table = d.window->findChild<FinishedView*>();
         QVERIFY(table->isVisible());
         for (const char* word : {"bust", "upper arm", "armhole", "needed"})
             QVERIFY2(table->accessibleDescription().contains(word), word);
-        beside(d, 3);
+        beside(d, room_shown);
         auto* room = d.window->findChild<Profile*>();
         QVERIFY(room->isVisible() && !room->accessibleDescription().isEmpty());
         const QString was = room->accessibleDescription();

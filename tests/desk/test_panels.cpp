@@ -88,7 +88,7 @@ private slots:
         QVERIFY(find_piece(d.room->computed()->bought.pieces, PieceRole::Sleeve));
 
         d.window->go_to(Station::Plan);
-        QVERIFY(!card_of(d, DartMoved)->isVisible() && !card_of(d, KnitDart)->isVisible());
+        QVERIFY(!stands_out(d, DartMoved) && !stands_out(d, KnitDart));
         d.click("accept_all");
         QCOMPARE(d.line(Bust).state, LineState::Accepted);
         QCOMPARE(d.line(Bust).method, static_cast<std::size_t>(BustMethod::Princess));
@@ -140,7 +140,7 @@ private slots:
         d.settle();
         QCOMPARE(d.line(Bust).state, LineState::Accepted);
         QCOMPARE(d.line(Bust).cautions.size(), std::size_t{1});
-        beside(d, 1);
+        beside(d, follows_shown);
         d.click("bust_two_slashes");
         d.settle();
         QCOMPARE(d.line(Bust).state, LineState::Accepted);

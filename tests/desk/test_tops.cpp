@@ -7,7 +7,6 @@
 #include "core/pattern/bodice_block.h"
 #include "desk/paper/canvas.h"
 #include "desk/paper/step_list.h"
-#include "desk/plan/card.h"
 #include "desk/plan/shoulder_view.h"
 #include "desk/plan_hands.h"
 #include "desk/print/print_station.h"
@@ -120,20 +119,25 @@ private slots:
         Desk d{at(), true};
         d.room->choose(d.room->advice()->choice);
         d.window->go_to(Station::Plan);
-        QVERIFY(card_of(d, WaistToHip)->isVisible() && !card_of(d, ShoulderLength)->isVisible());
+        QVERIFY(stands_out(d, WaistToHip) && !stands_out(d, ShoulderLength));
         QVERIFY(!d.window->findChild<ShoulderView*>()->isVisible());
         lay_bodice(d);
-        QVERIFY(!card_of(d, WaistToHip)->isVisible() && card_of(d, ShoulderLength)->isVisible());
+        QVERIFY(!stands_out(d, WaistToHip) && stands_out(d, ShoulderLength));
+        beside(d, shoulder_shown);
         auto* view = d.window->findChild<ShoulderView*>();
         QVERIFY(view->isVisible());
         QVERIFY(view->accessibleDescription().contains("sewn"));
-        // The arrow keys walk the cards there are.
+        // The arrow keys walk what stands out, in fitting order.
         d.window->findChild<PlanStation*>()->setFocus();
-        QVERIFY(d.find<QLineEdit>("amount_shoulder_length")->isVisible());
-        d.key(Qt::Key_Down);
-        QVERIFY(d.find<QLineEdit>("amount_shoulder_slope")->isVisible());
-        for (int i = 0; i < 40; ++i) d.key(Qt::Key_Down);
-        QVERIFY(d.find<QLineEdit>("amount_sleeve_hem")->isVisible());
+        beside(d, change_shown);
+        d.window->findChild<PlanStation*>()->setFocus();
+        const auto shown = map_of(d).shown();
+        QVERIFY(shown.size() > 5 && shown.front() == ShoulderLength);
+        for (const auto kind : shown) {
+            QCOMPARE(pad_of(d).kind(), kind);
+            d.key(Qt::Key_Down);
+        }
+        QCOMPARE(pad_of(d).kind(), shown.back());
         QVERIFY(d.room->plan().choosing.kind == GarmentKind::Top);
     }
     void front_and_back_may_differ_and_the_way_is_chosen()
@@ -189,7 +193,7 @@ private slots:
         d.room->decide({RoundBack_(), Answer::Accepted, Length::mm(12), {}, 0});
         open_card(d, RoundBack_());
         QVERIFY(d.line(RoundBack_()).state == LineState::Refused);
-        QVERIFY(card_of(d, RoundBack_())->accessibleDescription().contains("fold"));
+        QVERIFY(pad_of(d).accessibleDescription().contains("fold"));
         auto* ways = d.find<Choices>("method_round_back");
         ways->setFocus();
         d.key(Qt::Key_Right);
@@ -223,11 +227,8 @@ private slots:
         // It is done, and the card says that it is unusual and what else to do.
         QVERIFY(d.line(BallOfShoulder).state == LineState::Accepted);
         QCOMPARE(d.line(BallOfShoulder).cautions.size(), std::size_t{1});
-        const auto cards = d.window->findChildren<Card*>();
-        const auto card =
-            std::find_if(cards.begin(), cards.end(), [](Card* c) { return c->kind() == BallOfShoulder; });
-        QVERIFY((*card)->accessibleDescription().contains("show from the front"));
-        QVERIFY((*card)->accessibleDescription().contains("toile"));
+        QVERIFY(pad_of(d).accessibleDescription().contains("show from the front"));
+        QVERIFY(pad_of(d).accessibleDescription().contains("toile"));
     }
     void what_can_hardly_be_is_asked_at_the_head_of_the_plan()
     {

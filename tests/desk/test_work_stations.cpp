@@ -65,7 +65,6 @@ private slots:
         d.key(Qt::Key_Space);
         QVERIFY(d.line(AdjustmentKind::WaistToHip).state == LineState::Declined);
         d.key(Qt::Key_Down);
-        d.key(Qt::Key_Down);
         d.key(Qt::Key_Space);
         QVERIFY(d.line(AdjustmentKind::WidthAtHip).state == LineState::Accepted);
         d.key(Qt::Key_Return);
@@ -108,6 +107,7 @@ private slots:
         Desk d{at(), true};
         lay_ready(d);
         d.window->go_to(Station::Plan);
+        d.key(Qt::Key_R);
         auto* profile = picture_of(d, "Room all the way down");
         QVERIFY(profile);
         const auto flat = d.room->computed()->altered_flat;

@@ -4,6 +4,7 @@
 #include <array>
 #include <cmath>
 
+#include "core/alter/places.h"
 #include "core/alter/propose.h"
 #include "core/alter/serves.h"
 #include "core/alter/shared.h"
@@ -192,6 +193,7 @@ Adjustment across_back_row()
         .most = across_back_limit,
         .needs = {Level::Underarm},
         .apply = alter_across_back,
+        .places = across_back_armhole,
         .propose = propose_across_back,
         .from = Measure::AcrossBack,
         .methods = across_back_methods,

@@ -2,6 +2,7 @@
 
 #include <algorithm>
 
+#include "core/alter/places.h"
 #include "core/alter/propose.h"
 #include "core/alter/serves.h"
 #include "core/alter/shared.h"
@@ -91,6 +92,7 @@ Adjustment across_front_row()
         .most = across_front_most,
         .needs = {Level::Underarm},
         .apply = alter_across_front,
+        .places = across_front_armhole,
         .propose = propose_across_front,
         .from = Measure::AcrossFront,
     };

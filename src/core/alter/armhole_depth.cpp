@@ -2,6 +2,7 @@
 
 #include "core/alter/across_cut.h"
 #include "core/alter/lengths.h"
+#include "core/alter/places.h"
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
 
@@ -52,6 +53,7 @@ Adjustment armhole_depth_row()
         .most = armhole_depth_limit,
         .needs = {Level::Shoulder},
         .apply = alter_armhole_depth,
+        .places = across_armholes,
         .propose = propose_armhole_depth,
         .from = Measure::ArmholeDepth,
     };

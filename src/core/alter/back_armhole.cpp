@@ -2,6 +2,7 @@
 
 #include <cmath>
 
+#include "core/alter/places.h"
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
 #include "core/paper/dart_redraw.h"
@@ -96,6 +97,7 @@ Adjustment back_armhole_row()
         .most = back_armhole_limit,
         .needs = {Level::Underarm},
         .apply = alter_back_armhole,
+        .places = in_back_armhole,
     };
 }
 

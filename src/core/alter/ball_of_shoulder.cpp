@@ -5,6 +5,7 @@
 #include <cmath>
 
 #include "core/alter/match.h"
+#include "core/alter/places.h"
 #include "core/alter/shared.h"
 #include "core/alter/shoulder_ends.h"
 #include "core/paper/bodice_redraw.h"
@@ -89,6 +90,7 @@ Adjustment ball_of_shoulder_row()
         .most = shoulder_forward_limit,
         .needs = {Level::Shoulder},
         .apply = alter_ball_of_shoulder,
+        .places = at_shoulder_tips,
         .methods = ball_methods,
         .noted = ball_noted,
     };

@@ -3,6 +3,7 @@
 #include "core/alter/across_cut.h"
 #include "core/alter/lengths.h"
 #include "core/alter/match.h"
+#include "core/alter/places.h"
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
 #include "core/pattern/part_rules.h"
@@ -76,6 +77,7 @@ Adjustment bodice_length_row()
         .most = bodice_length_limit,
         .needs = {Level::Shoulder},
         .apply = alter_bodice_length,
+        .places = on_length_lines,
         .propose = propose_bodice_length,
         .from = Measure::FrontWaistLength,
     };

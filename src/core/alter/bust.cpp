@@ -4,6 +4,7 @@
 #include <array>
 
 #include "core/alter/match.h"
+#include "core/alter/places.h"
 #include "core/alter/propose.h"
 #include "core/alter/serves.h"
 #include "core/alter/shared.h"
@@ -300,6 +301,7 @@ Adjustment bust_row()
         .most = bust_two_slashes_limit,
         .needs = {Level::Bust},
         .apply = alter_bust,
+        .places = at_bust_point,
         .propose = propose_bust,
         .from = Measure::Bust,
         .methods = bust_methods,

@@ -7,6 +7,7 @@
 #include <utility>
 
 #include "core/alter/match.h"
+#include "core/alter/places.h"
 #include "core/alter/serves.h"
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
@@ -246,6 +247,7 @@ Adjustment bust_depth_row()
         .most = bust_depth_limit,
         .needs = {Level::Bust},
         .apply = alter_bust_depth,
+        .places = at_bust_point,
         .propose = propose_bust_depth,
         .serves = with_bust_depth,
         .from = Measure::BustDepth,

@@ -2,6 +2,7 @@
 
 #include "core/alter/lengths.h"
 #include "core/alter/match.h"
+#include "core/alter/places.h"
 #include "core/alter/serves.h"
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
@@ -135,6 +136,7 @@ Adjustment bust_length_row()
         .most = bust_length_limit,
         .needs = {Level::Bust},
         .apply = alter_bust_length,
+        .places = at_bust_on_centre,
         .propose = propose_bust_length,
         .from = Measure::FrontWaistLength,
     };

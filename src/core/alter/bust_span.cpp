@@ -1,6 +1,7 @@
 #include "core/alter/bust_span.h"
 
 #include "core/alter/match.h"
+#include "core/alter/places.h"
 #include "core/alter/propose.h"
 #include "core/alter/serves.h"
 #include "core/alter/shared.h"
@@ -113,6 +114,7 @@ Adjustment bust_span_row()
         .most = bust_span_limit,
         .needs = {Level::Bust},
         .apply = alter_bust_span,
+        .places = at_bust_point,
         .propose = propose_bust_span,
         .serves = points_at_bust,
         .from = Measure::BustSpan,

@@ -2,6 +2,7 @@
 
 #include <algorithm>
 
+#include "core/alter/places.h"
 #include "core/alter/serves.h"
 #include "core/alter/shared.h"
 #include "core/paper/panels.h"
@@ -67,6 +68,7 @@ Adjustment cap_forward_row()
         .most = cap_forward_limit,
         .needs = {Level::Shoulder},
         .apply = alter_cap_forward,
+        .places = at_cap_top,
         .propose = propose_cap_forward,
         .serves = sleeved,
     };

@@ -2,6 +2,7 @@
 
 #include <algorithm>
 
+#include "core/alter/places.h"
 #include "core/alter/serves.h"
 #include "core/alter/shared.h"
 #include "core/paper/panels.h"
@@ -124,6 +125,7 @@ Adjustment cap_height_row()
         .most = cap_height_limit,
         .needs = {Level::Shoulder},
         .apply = alter_cap_height,
+        .places = in_the_cap,
         .propose = propose_cap_height,
         .serves = sleeved,
     };

@@ -4,6 +4,7 @@
 #include <array>
 
 #include "core/alter/match.h"
+#include "core/alter/places.h"
 #include "core/alter/serves.h"
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
@@ -120,6 +121,7 @@ Adjustment dart_moved_row()
         .most = dart_moved_limit,
         .needs = {Level::Bust},
         .apply = alter_dart_moved,
+        .places = at_bust_dart,
         .serves = has_movable_dart,
         .methods = dart_places,
         .usual_method = usual_dart_place,

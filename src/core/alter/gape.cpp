@@ -3,6 +3,7 @@
 #include <cmath>
 
 #include "core/alter/match.h"
+#include "core/alter/places.h"
 #include "core/alter/serves.h"
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
@@ -85,6 +86,7 @@ Adjustment neck_gape_row()
         .most = gape_limit,
         .needs = {Level::Bust},
         .apply = alter_neck_gape,
+        .places = in_front_neckline,
         .serves = has_dart,
     };
 }
@@ -101,6 +103,7 @@ Adjustment armhole_gape_row()
         .most = gape_limit,
         .needs = {Level::Bust},
         .apply = alter_armhole_gape,
+        .places = in_front_armhole,
         .serves = has_movable_dart,
     };
 }

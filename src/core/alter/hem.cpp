@@ -3,6 +3,7 @@
 #include <algorithm>
 
 #include "core/alter/part_alter.h"
+#include "core/alter/places.h"
 #include "core/alter/shared.h"
 #include "core/paper/redraw.h"
 #include "core/pattern/part_rules.h"
@@ -121,6 +122,7 @@ Adjustment hem_given_back_row()
         .most = hem_limit,
         .needs = {Level::Hem},
         .apply = alter_hem,
+        .places = on_hems,
         .propose = propose_given_back,
         .joins = AdjustmentKind::FinishedLength,
     };
@@ -138,6 +140,7 @@ Adjustment finished_length_row()
         .most = hem_limit,
         .needs = {Level::Hem},
         .apply = alter_hem,
+        .places = on_hems,
         .propose = propose_length,
         .from = Measure::SkirtLength,
     };

@@ -3,6 +3,7 @@
 #include <array>
 
 #include "core/alter/across_cut.h"
+#include "core/alter/places.h"
 #include "core/alter/serves.h"
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
@@ -92,6 +93,7 @@ Adjustment knit_dart_row()
         .most = knit_pinch_limit,
         .needs = {Level::Bust},
         .apply = alter_knit_dart,
+        .places = in_front_armhole,
         .serves = without_bust_dart,
         .methods = knit_dart_methods,
     };

@@ -1,6 +1,7 @@
 #include "core/alter/neck_forward.h"
 
 #include "core/alter/match.h"
+#include "core/alter/places.h"
 #include "core/alter/shared.h"
 #include "core/alter/shoulder_ends.h"
 
@@ -39,6 +40,7 @@ Adjustment neck_forward_row()
         .most = neck_forward_limit,
         .needs = {Level::Shoulder},
         .apply = alter_neck_forward,
+        .places = at_neck_points,
         .noted = neck_noted,
     };
 }

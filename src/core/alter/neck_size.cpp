@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <array>
 
+#include "core/alter/places.h"
 #include "core/alter/propose.h"
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
@@ -123,6 +124,7 @@ Adjustment neck_size_row()
         .most = neck_size_limit,
         .needs = {Level::Shoulder},
         .apply = alter_neck_size,
+        .places = in_the_necklines,
         .propose = propose_neck_size,
         .from = Measure::NeckBase,
         .methods = neck_methods,

@@ -6,6 +6,7 @@
 #include <cmath>
 
 #include "core/alter/lengths.h"
+#include "core/alter/places.h"
 #include "core/alter/serves.h"
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
@@ -141,6 +142,7 @@ Adjustment round_back_row()
         .most = round_back_limit,
         .needs = {Level::Shoulder},
         .apply = alter_round_back,
+        .places = high_on_centre_back,
         .propose = propose_round_back,
         .from = Measure::BackWaistLength,
         .methods = round_back_methods,

@@ -5,6 +5,7 @@
 #include <numbers>
 
 #include "core/alter/match.h"
+#include "core/alter/places.h"
 #include "core/alter/propose.h"
 #include "core/alter/serves.h"
 #include "core/alter/shared.h"
@@ -122,6 +123,7 @@ Adjustment shoulder_length_row()
         .most = shoulder_length_limit,
         .needs = {Level::Shoulder},
         .apply = alter_shoulder_length,
+        .places = at_shoulder_tips,
         .propose = propose_shoulder_length,
         .from = Measure::CrossShoulder,
     };

@@ -7,6 +7,7 @@
 #include <numbers>
 
 #include "core/alter/match.h"
+#include "core/alter/places.h"
 #include "core/alter/shared.h"
 #include "core/alter/shoulder_ends.h"
 #include "core/paper/bodice_redraw.h"
@@ -131,6 +132,7 @@ Adjustment shoulder_slope_row()
         .most = shoulder_slope_limit,
         .needs = {Level::Shoulder},
         .apply = alter_shoulder_slope,
+        .places = at_shoulder_tips,
         .propose = propose_shoulder_slope,
         .from = Measure::ShoulderTipHeight,
         .methods = slope_methods,

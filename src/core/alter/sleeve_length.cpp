@@ -3,6 +3,7 @@
 #include <algorithm>
 
 #include "core/alter/across_cut.h"
+#include "core/alter/places.h"
 #include "core/alter/propose.h"
 #include "core/alter/serves.h"
 #include "core/alter/shared.h"
@@ -100,6 +101,7 @@ Adjustment sleeve_above_row()
         .most = sleeve_length_limit,
         .needs = {Level::Shoulder},
         .apply = alter_sleeve_above,
+        .places = above_elbow,
         .propose = propose_above,
         .serves = sleeved,
         .from = Measure::ArmLength,
@@ -118,6 +120,7 @@ Adjustment sleeve_below_row()
         .most = sleeve_length_limit,
         .needs = {Level::Shoulder},
         .apply = alter_sleeve_below,
+        .places = below_elbow,
         .propose = propose_below,
         .serves = with_elbow,
         .from = Measure::ArmLength,

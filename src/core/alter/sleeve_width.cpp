@@ -2,6 +2,7 @@
 
 #include <algorithm>
 
+#include "core/alter/places.h"
 #include "core/alter/serves.h"
 #include "core/alter/shared.h"
 #include "core/paper/sleeve_redraw.h"
@@ -81,6 +82,7 @@ Adjustment forearm_row()
         .most = sleeve_width_limit,
         .needs = {Level::Shoulder},
         .apply = alter_forearm,
+        .places = on_underarm_seam,
         .serves = sleeved,
     };
 }
@@ -97,6 +99,7 @@ Adjustment sleeve_hem_row()
         .most = sleeve_width_limit,
         .needs = {Level::Shoulder},
         .apply = alter_sleeve_hem,
+        .places = on_sleeve_hem,
         .propose = propose_hem,
         .serves = sleeved,
         .from = Measure::Wrist,

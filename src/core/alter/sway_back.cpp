@@ -9,6 +9,7 @@
 #include "core/alter/lengths.h"
 #include "core/alter/match.h"
 
+#include "core/alter/places.h"
 #include "core/alter/serves.h"
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
@@ -181,6 +182,7 @@ Adjustment sway_back_row()
         .most = Length{},
         .needs = {Level::Shoulder},
         .apply = alter_sway_back,
+        .places = low_on_centre_back,
         .propose = propose_sway_back,
         .from = Measure::BackWaistLength,
         .methods = sway_back_methods,

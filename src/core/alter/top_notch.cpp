@@ -1,5 +1,6 @@
 #include "core/alter/top_notch.h"
 
+#include "core/alter/places.h"
 #include "core/alter/serves.h"
 #include "core/alter/shared.h"
 #include "core/paper/sleeve_redraw.h"
@@ -65,6 +66,7 @@ Adjustment top_notch_row()
         .most = top_notch_limit,
         .needs = {Level::Shoulder},
         .apply = alter_top_notch,
+        .places = at_cap_top,
         .propose = propose_top_notch,
         .serves = sleeved,
     };

@@ -1,6 +1,7 @@
 #include "core/alter/underarm_width.h"
 
 #include "core/alter/match.h"
+#include "core/alter/places.h"
 #include "core/alter/shared.h"
 #include "core/chart/cup.h"
 #include "core/chart/ease.h"
@@ -63,6 +64,7 @@ Adjustment underarm_width_row()
         .most = underarm_limit,
         .needs = {Level::Underarm},
         .apply = alter_underarm_width,
+        .places = at_underarms,
         .propose = propose_underarm_width,
         .from = Measure::HighBust,
         .methods = share_methods,

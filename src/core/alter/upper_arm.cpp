@@ -2,6 +2,7 @@
 
 #include <array>
 
+#include "core/alter/places.h"
 #include "core/alter/propose.h"
 #include "core/alter/serves.h"
 #include "core/alter/shared.h"
@@ -201,6 +202,7 @@ Adjustment upper_arm_row()
         .most = upper_arm_limit,
         .needs = {Level::Shoulder},
         .apply = alter_upper_arm,
+        .places = on_bicep_line,
         .propose = propose_upper_arm,
         .serves = sleeved,
         .from = Measure::UpperArm,

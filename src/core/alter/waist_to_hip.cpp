@@ -3,6 +3,7 @@
 #include <functional>
 
 #include "core/alter/match.h"
+#include "core/alter/places.h"
 #include "core/alter/propose.h"
 #include "core/alter/shared.h"
 #include "core/paper/panels.h"
@@ -113,6 +114,7 @@ Adjustment waist_to_hip_row()
         .most = waist_to_hip_limit,
         .needs = {Level::Waist, Level::Hip},
         .apply = alter_waist_to_hip,
+        .places = on_length_lines,
         .propose = propose_waist_to_hip,
         .from = Measure::WaistToHip,
     };

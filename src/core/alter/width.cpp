@@ -2,6 +2,7 @@
 
 #include "core/alter/match.h"
 #include "core/alter/part_alter.h"
+#include "core/alter/places.h"
 #include "core/alter/propose.h"
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
@@ -128,6 +129,7 @@ Adjustment width_at_waist_row()
         .most = width_limit,
         .needs = {Level::Waist},
         .apply = alter_width_at_waist,
+        .places = at_side_waists,
         .propose = propose_at_waist,
         .from = Measure::Waist,
         .methods = share_methods,
@@ -147,6 +149,7 @@ Adjustment width_at_hip_row()
         .most = width_limit,
         .needs = {Level::Hem},
         .apply = alter_width_at_hip,
+        .places = at_side_hips,
         .propose = propose_at_hip,
         .from = Measure::Hip,
         .methods = share_methods,

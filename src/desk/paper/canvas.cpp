@@ -14,14 +14,6 @@
 namespace sartorum::desk {
 namespace {
 
-constexpr double gap = 70;  // mm between pieces
-
-QRectF box_of(const Piece& p)
-{
-    const auto b = bounds(p);
-    return {b.left(), -b.bottom(), b.width(), b.height()};
-}
-
 // The last state of a piece at a step: its panels after the newest step that touched it.
 std::vector<Piece> state_at(const Computed& c, const std::string& piece, int step)
 {
@@ -77,42 +69,9 @@ void Canvas::play()
     film_.start();
 }
 
-// As the step's panels lie at this moment of its film. A line drawn anew goes over from the old one where both
-// have the same nodes.
-// Front with its side seam to the right, back mirrored with its side seam to the left; a sleeve beside
-// them, the band beneath.
-std::map<std::string, Canvas::Placed> Canvas::places() const
+std::map<std::string, LaidPiece> Canvas::places() const
 {
-    std::map<std::string, Placed> out;
-    const auto& c = *room_.computed();
-    const Piece& front = *find_piece(c.bought.pieces, PieceRole::Front);
-    const Piece& back = *find_piece(c.bought.pieces, PieceRole::Back);
-    const auto hull = [&](const std::string& id) {
-        return box_of(*find_piece(c.bought.pieces, id)) | box_of(*find_piece(c.altered.pieces, id));
-    };
-    const QRectF f = hull(front.id);
-    const QRectF b = hull(back.id);
-    QTransform tf = QTransform::fromTranslate(-f.left(), -f.top());
-    out[front.id] = {tf, tf.mapRect(f)};
-    QTransform tb;
-    tb.translate(f.width() + gap + b.right(), -b.top());
-    tb.scale(-1, 1);
-    out[back.id] = {tb, tb.mapRect(b)};
-    double y = std::max(f.height(), b.height()) + gap * 0.95;
-    if (const Piece* sleeve = find_piece(c.bought.pieces, PieceRole::Sleeve)) {
-        const QRectF r = hull(sleeve->id);
-        const auto t = QTransform::fromTranslate(f.width() + b.width() + gap * 1.8 - r.left(), -r.top());
-        out[sleeve->id] = {t, t.mapRect(r)};
-    }
-    for (const auto& p : c.bought.pieces) {
-        if (out.contains(p.id)) continue;
-        const QRectF r = hull(p.id);
-        const double x = (f.width() + gap + b.width() - r.width()) / 2;
-        const auto t = QTransform::fromTranslate(x - r.left(), y - r.top());
-        out[p.id] = {t, t.mapRect(r)};
-        y += r.height() + gap * 0.5;
-    }
-    return out;
+    return laid_out(room_.computed()->bought.pieces, room_.computed()->altered.pieces);
 }
 
 QRectF Canvas::sheet() const
@@ -238,7 +197,7 @@ void Canvas::paintEvent(QPaintEvent*)
     if (hasFocus()) draw_focus(p, look_, QRectF{rect()}.adjusted(2, 2, -2, -2), 4);
 }
 
-void Canvas::draw_piece(QPainter& p, const Piece& bought, const Placed& placed)
+void Canvas::draw_piece(QPainter& p, const Piece& bought, const LaidPiece& placed)
 {
     const auto& c = *room_.computed();
     const QTransform t = placed.to_sheet * sheet_to_screen();

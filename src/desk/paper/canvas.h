@@ -6,6 +6,7 @@
 #include <QVariantAnimation>
 
 #include "desk/room.h"
+#include "desk/shared/laid_out.h"
 #include "desk/shared/parts.h"
 
 namespace sartorum::desk {
@@ -36,14 +37,10 @@ protected:
     void mouseMoveEvent(QMouseEvent*) override;
 
 private:
-    struct Placed {
-        QTransform to_sheet;  // piece mm, y down, to sheet mm
-        QRectF box;           // on the sheet
-    };
-    [[nodiscard]] std::map<std::string, Placed> places() const;
+    [[nodiscard]] std::map<std::string, LaidPiece> places() const;
     [[nodiscard]] QTransform sheet_to_screen() const;
     [[nodiscard]] QRectF sheet() const;
-    void draw_piece(QPainter&, const Piece& bought, const Placed&);
+    void draw_piece(QPainter&, const Piece& bought, const LaidPiece&);
     void draw_measures(QPainter&, const Piece&, const QTransform&);
     void draw_name(QPainter&, const Piece&, const QTransform&);
     void draw_squares(QPainter&, const QTransform&);

@@ -55,8 +55,8 @@ void NotDoneView::add_row(const NotDone& n)
     const QString name = words::adjustment_name(n.kind);
     row->addWidget(label(look_, words::not_done(n, look_.unit()), 14, true, rows_), 1);
     if (room_.computed()->line(n.kind)) {
-        auto* open = new Button{look_, tr("Open its card"), ButtonKind::Plain, rows_};
-        open->setAccessibleName(tr("Open the card of %1").arg(name));
+        auto* open = new Button{look_, tr("Open it"), ButtonKind::Plain, rows_};
+        open->setAccessibleName(tr("Open %1").arg(name));
         connect(open, &Button::clicked, this, [this, kind = n.kind] { emit opened(kind); });
         row->addWidget(open, 0, Qt::AlignTop);
     }

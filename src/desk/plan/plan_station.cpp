@@ -3,19 +3,21 @@
 #include <QApplication>
 #include <QHBoxLayout>
 #include <QKeyEvent>
-#include <QScrollArea>
 #include <QTimer>
 #include <QVBoxLayout>
 #include <algorithm>
 #include <utility>
 
-#include "desk/plan/card.h"
+#include "desk/plan/change_pad.h"
 #include "desk/plan/doubt_view.h"
 #include "desk/plan/finished_view.h"
 #include "desk/plan/follows_view.h"
 #include "desk/plan/not_done_view.h"
+#include "desk/plan/plan_map.h"
 #include "desk/plan/profile.h"
+#include "desk/plan/quiet_list.h"
 #include "desk/plan/shoulder_view.h"
+#include "desk/plan/zone_strip.h"
 #include "desk/shared/empty_state.h"
 #include "desk/shared/when_shown.h"
 #include "words/words.h"
@@ -24,78 +26,12 @@ namespace sartorum::desk {
 
 namespace {
 constexpr int nudge_ends_ms = 700;
-}
+constexpr int pad_width = 350;
+enum View { change_view, shoulder_view, follows_view, finished_view, room_view };
+}  // namespace
 
-// A zone's name on the left, the thread with its number down the middle, its cards on the right.
-class ZoneBox : public Panel {
-public:
-    ZoneBox(Look& look, Room& room, const QString& name, const QString& why, int number, QWidget* parent)
-        : Panel{look, parent}, room_{room}, name_{name}, why_{why}, number_{number}, column_{new QVBoxLayout{this}}
-    {
-        column_->setContentsMargins(146, 8, 10, 8);
-        column_->setSpacing(8);
-    }
-    // Hidden while none of its adjustments serves; the rest are numbered in order.
-    bool settle(int number)
-    {
-        const bool any = std::any_of(cards_.begin(), cards_.end(), [&](const Card* c) {
-            return room_.computed() && room_.computed()->line(c->kind());
-        });
-        setVisible(any);
-        // Painting a zone paints every card in it: only when the zone itself looks otherwise.
-        const bool sewn = any_accepted();
-        if (number != std::exchange(number_, number) || sewn != std::exchange(sewn_, sewn)) update();
-        return any;
-    }
-    void add(Card* card)
-    {
-        cards_.push_back(card);
-        column_->addWidget(card);
-    }
-
-protected:
-    void paintEvent(QPaintEvent* e) override
-    {
-        Panel::paintEvent(e);
-        const auto& d = look_.dyes();
-        QPainter p{this};
-        p.setRenderHint(QPainter::Antialiasing);
-        p.setPen(d.ink);
-        p.setFont(look_.cabin(16));
-        p.drawText(QRectF{14, 12, 100, 24}, name_);
-        p.setPen(d.faded);
-        p.setFont(look_.lato(12.5));
-        p.drawText(QRectF{14, 36, 92, 90}, Qt::TextWordWrap, why_);
-        const bool sewn = any_accepted();
-        const double x = 124;
-        draw_thread(p, look_, {x, 0}, {x, double(height())}, sewn);
-        const QRectF swatch{x - 11, 16, 22, 22};
-        p.setPen(sewn ? QPen{Qt::NoPen} : QPen{d.edge, 1.2});
-        p.setBrush(sewn ? d.woad : d.sheet);
-        p.drawPolygon(pinked(swatch, 4));
-        p.setPen(sewn ? d.on_woad : d.ink);
-        p.setFont(look_.lato(14, QFont::DemiBold));
-        p.drawText(swatch, Qt::AlignCenter, QString::number(number_));
-    }
-
-private:
-    [[nodiscard]] bool any_accepted() const
-    {
-        return std::any_of(cards_.begin(), cards_.end(), [&](const Card* c) {
-            const auto* line = room_.computed() ? room_.computed()->line(c->kind()) : nullptr;
-            return line && line->state == LineState::Accepted;
-        });
-    }
-    Room& room_;
-    QString name_;
-    QString why_;
-    int number_;
-    bool sewn_ = false;
-    QVBoxLayout* column_;
-    std::vector<Card*> cards_;
-};
-
-PlanStation::PlanStation(Look& look, Room& room, QWidget* parent) : QWidget{parent}, look_{look}, room_{room}
+PlanStation::PlanStation(Look& look, Room& room, QWidget* parent)
+    : QWidget{parent}, look_{look}, room_{room}, other_{new OtherWay{room, this}}
 {
     auto* row = new QHBoxLayout{this};
     row->setContentsMargins(0, 0, 0, 0);
@@ -110,106 +46,126 @@ PlanStation::PlanStation(Look& look, Room& room, QWidget* parent) : QWidget{pare
                                tr("The plan starts from the size that is traced."),
                                {{tr("To the chart"), [this] { emit chart_wanted(); }}},
                                this};
+    held_up_ = new EmptyState{look,
+                              tr("There is no plan for this yet."),
+                              {},
+                              {{tr("To the chart"), [this] { emit chart_wanted(); }}},
+                              this};
+    held_up_why_ = held_up_->findChild<QLabel*>("what_to_do");
     work_ = new QWidget{this};
     auto* inner = new QHBoxLayout{work_};
     inner->setContentsMargins(0, 0, 0, 0);
-    inner->setSpacing(14);
-    scroll_ = new QScrollArea{work_};
-    scroll_->setWidgetResizable(true);
-    scroll_->setFocusPolicy(Qt::NoFocus);
-    scroll_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    auto* list = new QWidget;
-    auto* column = new QVBoxLayout{list};
-    column->setContentsMargins(0, 0, 0, 0);
-    column->setSpacing(10);
-    const std::pair<Zone, QString> zones[] = {{Zone::Frame, tr("first: a top hangs from here")},
-                                              {Zone::Lengths, tr("so levels sit where the body has them")},
-                                              {Zone::Widths, tr("once levels are true")},
-                                              {Zone::Sleeve, tr("the armhole first, then what is sewn into it")},
-                                              {Zone::Hem, tr("last: when all above is settled")}};
-    doubts_ = new DoubtView{look, room, list};
-    column->addWidget(doubts_);
-    not_done_ = new NotDoneView{look, room, list};
-    connect(not_done_, &NotDoneView::opened, this, &PlanStation::show_adjustment);
-    column->addWidget(not_done_);
-    cards_.resize(adjustment_count);
-    int number = 0;
-    for (const auto& [zone, why] : zones) {
-        auto* box = new ZoneBox{look, room, words::zone_name(zone), why, ++number, list};
-        for (const auto& entry : catalogue()) {
-            if (entry.zone != zone) continue;
-            auto* card = new Card{look, room, entry.kind, box};
-            connect(card, &Card::opened, this, &PlanStation::open);
-            cards_[static_cast<std::size_t>(entry.kind)] = card;
-            box->add(card);
-        }
-        zones_.push_back(box);
-        column->addWidget(box);
-    }
-    column->addStretch();
-    scroll_->setWidget(list);
-    inner->addWidget(scroll_, 1);
-
+    inner->setSpacing(12);
+    auto* picture = new QWidget{work_};
+    build_picture(picture);
+    inner->addWidget(picture, 1);
     auto* side = new QWidget{work_};
-    side->setFixedWidth(360);
-    auto* side_column = new QVBoxLayout{side};
-    side_column->setContentsMargins(0, 0, 0, 0);
-    side_column->setSpacing(8);
-    beside_ = new Choices{
-        look, {tr("Shoulder"), tr("Follows"), tr("Finished"), tr("Room")}, tr("Beside the plan"), side};
-    beside_->setObjectName("beside_plan");
-    side_column->addWidget(beside_);
-    auto* follows = new FollowsView{look, room, side};
-    views_ = {new ShoulderView{look, room, side}, follows, new FinishedView{look, room, side},
-              new Profile{look, room, side}};
-    for (auto* v : views_) side_column->addWidget(v, 1);
-    connect(beside_, &Choices::picked, this, [this] { show_beside(); });
-    connect(follows, &FollowsView::opened, this, &PlanStation::show_adjustment);
-    trouble_ = label(look, {}, 14, true, side);
-    left_ = label(look, {}, 14, false, side);
-    all_ = new Button{look, {}, ButtonKind::Plain, side};
-    all_->setObjectName("accept_all");
-    onwards_ = new Button{look, tr("To the paper"), ButtonKind::Primary, side};
-    onwards_->setObjectName("to_paper");
-    for (QWidget* w : std::initializer_list<QWidget*>{trouble_, left_, all_, onwards_}) side_column->addWidget(w);
-    connect(all_, &Button::clicked, this, &PlanStation::accept_all);
-    connect(onwards_, &Button::clicked, this, &PlanStation::paper_wanted);
+    side->setFixedWidth(pad_width);
+    build_pad(side);
     inner->addWidget(side);
-    for (auto* w : {no_pattern_, no_sizes_, work_}) row->addWidget(w);
+    for (auto* w : {no_pattern_, no_sizes_, held_up_, work_}) row->addWidget(w);
     settle_.setSingleShot(true);
     settle_.setInterval(nudge_ends_ms);
     connect(&settle_, &QTimer::timeout, &room, &Room::keep_trial);
     setFocusPolicy(Qt::StrongFocus);
-    setAccessibleName(tr("Plan: the adjustments in fitting order"));
+    setAccessibleName(tr("Plan: the changes in fitting order"));
     refresh_when_shown(
-        this, [this] { refresh(); }, room);
-    refresh_when_shown(
-        this,
-        [this] {
-            open(current_);
-            refresh();
-        },
-        look);
-    open(current_);
+        this, [this] { refresh(); }, room, look);
     refresh();
+}
+
+void PlanStation::build_picture(QWidget* frame)
+{
+    auto* column = new QVBoxLayout{frame};
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(8);
+    doubts_ = new DoubtView{look_, room_, frame};
+    not_done_ = new NotDoneView{look_, room_, frame};
+    connect(not_done_, &NotDoneView::opened, this, &PlanStation::show_adjustment);
+    column->addWidget(doubts_);
+    column->addWidget(not_done_);
+    auto* sheet = new Panel{look_, frame};
+    auto* on_sheet = new QVBoxLayout{sheet};
+    on_sheet->setContentsMargins(2, 2, 2, 2);
+    on_sheet->setSpacing(0);
+    strip_ = new ZoneStrip{look_, room_, sheet};
+    map_ = new PlanMap{look_, room_, *other_, sheet};
+    quiet_ = new QuietList{look_, room_, sheet};
+    on_sheet->addWidget(strip_);
+    on_sheet->addWidget(map_, 1);
+    on_sheet->addWidget(quiet_, 1);
+    column->addWidget(sheet, 1);
+    connect(strip_, &ZoneStrip::opened, this, &PlanStation::show_adjustment);
+    connect(strip_, &ZoneStrip::zone_wanted, this, [this](Zone zone) {
+        quiet_->isVisible() && quiet_->zones() == std::vector{zone} ? show_picture() : list_quiet({zone});
+    });
+    connect(quiet_, &QuietList::opened, this, [this](AdjustmentKind kind) {
+        show_picture();
+        show_adjustment(kind);
+    });
+    connect(quiet_, &QuietList::left, this, &PlanStation::show_picture);
+    connect(map_, &PlanMap::opened, this, &PlanStation::show_adjustment);
+}
+
+void PlanStation::build_pad(QWidget* side)
+{
+    auto* column = new QVBoxLayout{side};
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(8);
+    beside_ = new Choices{look_,
+                          {tr("Change"), tr("Shoulder"), tr("Follows"), tr("Finished"), tr("Room")},
+                          tr("Beside the plan"),
+                          side};
+    beside_->wrap();
+    beside_->setObjectName("beside_plan");
+    column->addWidget(beside_);
+    change_ = new ChangePad{look_, room_, *other_, side};
+    auto* follows = new FollowsView{look_, room_, side};
+    views_ = {change_, new ShoulderView{look_, room_, side}, follows, new FinishedView{look_, room_, side},
+              new Profile{look_, room_, side}};
+    for (auto* v : views_) column->addWidget(v, 1);
+    connect(beside_, &Choices::picked, this, [this] { show_beside(); });
+    connect(follows, &FollowsView::opened, this, &PlanStation::show_adjustment);
+    connect(map_, &PlanMap::dragged, change_, &ChangePad::try_amount);
+    connect(map_, &PlanMap::dropped, &room_, &Room::keep_trial);
+    trouble_ = label(look_, {}, 14, true, side);
+    left_ = label(look_, {}, 14, false, side);
+    for (auto* l : {trouble_, left_}) l->setWordWrap(true);
+    all_ = new Button{look_, {}, ButtonKind::Plain, side};
+    all_->setObjectName("accept_all");
+    connect(all_, &Button::clicked, &room_, &Room::accept_all);
+    zone_ = new Button{look_, {}, ButtonKind::Plain, side};
+    zone_->setObjectName("leave_zone");
+    connect(zone_, &Button::clicked, this, [this] { room_.leave_zone(adjustment(current_).zone); });
+    onwards_ = new Button{look_, tr("To the paper"), ButtonKind::Primary, side};
+    onwards_->setObjectName("to_paper");
+    connect(onwards_, &Button::clicked, this, &PlanStation::paper_wanted);
+    for (QWidget* w : std::initializer_list<QWidget*>{trouble_, left_, all_, zone_, onwards_})
+        column->addWidget(w);
 }
 
 void PlanStation::open(AdjustmentKind kind)
 {
+    if (kind != current_) settle_nudge();
     current_ = kind;
-    for (auto* c : cards_) c->set_open(c->kind() == kind);
+    show_open();
+}
+
+// The change on pad, map and thread.
+void PlanStation::show_open()
+{
+    map_->choose(current_);
+    strip_->refresh(map_->shown(), current_);
+    const Tag* tag = map_->tag_of(current_);
+    change_->show_change(current_, tag ? tag->text().number : QString{});
+    if (room_.computed()) refresh_sums();
 }
 
 void PlanStation::show_adjustment(AdjustmentKind kind)
 {
+    if (!room_.computed() || !room_.computed()->line(kind)) return;
+    beside(change_view);
     open(kind);
-    // The list has not been laid out again yet with the card open.
-    QTimer::singleShot(0, this, [this] { scroll_->ensureWidgetVisible(current(), 0, 20); });
-}
-
-void PlanStation::accept_all()
-{
-    room_.accept_all();
 }
 
 void PlanStation::refresh()
@@ -218,69 +174,108 @@ void PlanStation::refresh()
     const bool ready = room_.computed().has_value();
     no_pattern_->setVisible(!pattern);
     no_sizes_->setVisible(pattern && !ready && !room_.trouble());
-    work_->setVisible(pattern && (ready || room_.trouble()));
-    trouble_->setText(room_.trouble() ? words::refusal(*room_.trouble(), look_.unit()) : QString{});
-    trouble_->setVisible(room_.trouble().has_value());
+    held_up_->setVisible(pattern && !ready && room_.trouble());
+    work_->setVisible(pattern && ready);
+    if (room_.trouble()) held_up_why_->setText(words::refusal(*room_.trouble(), look_.unit()));
     if (!ready) return;
-    QStringList warnings;
-    for (const auto& ease : room_.computed()->checks.ease) {
-        if (!ease.holds) warnings << words::ease_warning(ease, look_.unit());
-    }
-    if (const auto unwalked = words::unwalked(room_.computed()->checks); !unwalked.isEmpty()) warnings << unwalked;
+    const auto& c = *room_.computed();
+    if (!room_.trying()) before_.take(c);
     doubts_->refresh();
     not_done_->refresh();
-    if (!warnings.isEmpty()) trouble_->setText(warnings.join("\n"));
-    trouble_->setVisible(!warnings.isEmpty());
-    int waiting = 0;
-    int taken = 0;
-    for (const auto& l : room_.computed()->lines) {
-        waiting += l.state == LineState::Proposed;
-        taken += l.state == LineState::Accepted;
+    if (!c.line(current_)) {
+        const auto out = standing_out(c);
+        current_ = out.empty() ? c.lines.front().kind : out.front()->kind;
     }
-    left_->setText(waiting ? tr("%1 accepted, %2 waiting for an answer").arg(taken).arg(waiting)
-                           : tr("%1 accepted, nothing waiting").arg(taken));
-    all_->setText(waiting == 1 ? tr("Accept the one proposed") : tr("Accept all %1 proposed").arg(waiting));
-    all_->setAccessibleName(all_->text());
-    all_->setVisible(waiting > 0);
-    for (auto* c : cards_) c->refresh();
-    int number = 0;
-    for (auto* z : zones_) number += z->settle(number + 1) ? 1 : 0;
-    if (!room_.computed()->line(current_)) open(room_.computed()->lines.front().kind);
+    quiet_->refresh();
+    show_open();
+    compare(comparing_ && before_.known());
     show_beside();
 }
 
-// A skirt has no shoulder to look at: the room all the way down stands there instead.
+// What the garment asks to be looked at, and what waits for an answer.
+void PlanStation::refresh_sums()
+{
+    const auto& c = *room_.computed();
+    QStringList warnings;
+    for (const auto& ease : c.checks.ease) {
+        if (!ease.holds) warnings << words::ease_warning(ease, look_.unit());
+    }
+    if (const auto unwalked = words::unwalked(c.checks); !unwalked.isEmpty()) warnings << unwalked;
+    trouble_->setText(warnings.join("\n"));
+    trouble_->setVisible(!warnings.isEmpty());
+    int waiting = 0;
+    int taken = 0;
+    int here = 0;
+    const Zone zone = adjustment(current_).zone;
+    for (const auto& l : c.lines) {
+        waiting += l.state == LineState::Proposed;
+        taken += l.state == LineState::Accepted;
+        here += l.state == LineState::Proposed && adjustment(l.kind).zone == zone;
+    }
+    QString sum = waiting ? tr("%1 accepted, %2 waiting for an answer").arg(taken).arg(waiting)
+                          : tr("%1 accepted, nothing waiting").arg(taken);
+    if (comparing_) sum = tr("Since the plan before: %1").arg(before_.changes(look_.unit()));
+    left_->setText(sum);
+    all_->setText(waiting == 1 ? tr("Accept the one proposed") : tr("Accept all %1 proposed").arg(waiting));
+    all_->setAccessibleName(all_->text());
+    all_->setVisible(waiting > 0);
+    zone_->setText(tr("Leave the %1 of %2").arg(here).arg(words::zone_name(zone)));
+    zone_->setAccessibleName(zone_->text());
+    zone_->setVisible(here > 1);
+}
+
+// A skirt has no shoulder to look at.
 void PlanStation::show_beside()
 {
     const bool top = room_.computed() && room_.computed()->checks.shoulder;
-    if (top != top_) beside_->choose(top ? 0 : 3);
-    top_ = top;
-    beside_->offer({top, true, true, true});
+    if (!top && beside_->chosen() == shoulder_view) beside_->choose(change_view);
+    beside_->offer({true, top, true, true, true});
     for (std::size_t i = 0; i < views_.size(); ++i)
         views_[i]->setVisible(static_cast<std::size_t>(beside_->chosen()) == i);
 }
 
-Card* PlanStation::current() const
+void PlanStation::beside(int view)
 {
-    return cards_[static_cast<std::size_t>(current_)];
+    beside_->choose(view);
+    show_beside();
 }
 
-// The next adjustment up or down that serves this garment.
+void PlanStation::list_quiet(const std::vector<Zone>& zones)
+{
+    quiet_->show_zones(zones);
+    map_->hide();
+    quiet_->show();
+    quiet_->take_focus();
+}
+
+void PlanStation::show_picture()
+{
+    quiet_->hide();
+    map_->show();
+    setFocus();
+}
+
+void PlanStation::compare(bool on)
+{
+    comparing_ = on;
+    map_->compare_with(on ? before_.pieces() : std::vector<Piece>{});
+    if (room_.computed()) refresh_sums();
+}
+
+// The next change up or down that stands out.
 void PlanStation::open_beside(int way)
 {
-    if (!room_.computed()) return;
-    const auto& lines = room_.computed()->lines;
-    const auto here =
-        std::find_if(lines.begin(), lines.end(), [&](const PlanLine& l) { return l.kind == current_; });
-    const auto next = here - lines.begin() + way;
-    if (next >= 0 && next < static_cast<std::ptrdiff_t>(lines.size()))
-        show_adjustment(lines[static_cast<std::size_t>(next)].kind);
+    const auto shown = map_->shown();
+    const auto here = std::find(shown.begin(), shown.end(), current_);
+    const auto next = here - shown.begin() + way;
+    if (next < 0 || next >= static_cast<std::ptrdiff_t>(shown.size())) return;
+    show_adjustment(shown[static_cast<std::size_t>(next)]);
 }
 
 // A key held down is one gesture: it is written when it is let go, or when nothing more comes.
-void PlanStation::nudge(double tenths)
+void PlanStation::nudge(double steps, bool fine)
 {
-    current()->nudge(tenths);
+    change_->nudge(steps, fine);
     settle_.start();
 }
 
@@ -304,16 +299,38 @@ void PlanStation::hideEvent(QHideEvent*)
 
 void PlanStation::keyPressEvent(QKeyEvent* e)
 {
+    if (!room_.computed()) return QWidget::keyPressEvent(e);
     const double big = e->modifiers() & Qt::ShiftModifier ? 5 : 1;
     switch (e->key()) {
         case Qt::Key_Up: open_beside(-1); break;
         case Qt::Key_Down: open_beside(1); break;
-        case Qt::Key_Space: current()->flip(); break;
+        case Qt::Key_Left: nudge(-1, true); break;
+        case Qt::Key_Right: nudge(1, true); break;
+        case Qt::Key_Space: change_->flip(); break;
         case Qt::Key_Plus:
-        case Qt::Key_Equal: nudge(big); break;
+        case Qt::Key_Equal: nudge(big, false); break;
         case Qt::Key_Minus:
-        case Qt::Key_Underscore: nudge(-big); break;
-        case Qt::Key_A: current()->amount_field().edit().setFocus(); break;
+        case Qt::Key_Underscore: nudge(-big, false); break;
+        case Qt::Key_A:
+            beside(change_view);
+            change_->amount_field().edit().setFocus();
+            break;
+        case Qt::Key_Z: quiet_->isVisible() ? show_picture() : list_quiet(zones_of(*room_.computed())); break;
+        case Qt::Key_C:
+            if (before_.known()) compare(!comparing_);
+            break;
+        case Qt::Key_F: beside(follows_view); break;
+        case Qt::Key_M: beside(finished_view); break;
+        case Qt::Key_R: beside(room_view); break;
+        case Qt::Key_Escape:
+            if (map_->dragging() || room_.trying()) {
+                map_->let_go();
+                settle_.stop();
+                room_.drop_trial();
+            } else {
+                beside(change_view);
+            }
+            break;
         case Qt::Key_Return:
         case Qt::Key_Enter:
             // In an amount Enter takes the amount, and no more.

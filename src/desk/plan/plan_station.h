@@ -1,24 +1,29 @@
-// plan_station.h: the proposed adjustments in fitting order, and the room they make all the way down.
+// plan_station.h: the plan seen whole on its pieces, and beside it one change large, what follows, what comes out.
 #pragma once
 #include <QTimer>
 
+#include "core/plan/overview.h"
+#include "desk/plan/plan_before.h"
 #include "desk/room.h"
 #include "desk/shared/parts.h"
 
-class QScrollArea;
+class QVBoxLayout;
 
 namespace sartorum::desk {
 
-class Card;
+class ChangePad;
 class DoubtView;
 class NotDoneView;
-class ZoneBox;
+class OtherWay;
+class PlanMap;
+class QuietList;
+class ZoneStrip;
 
 class PlanStation : public QWidget {
     Q_OBJECT
 public:
     PlanStation(Look&, Room&, QWidget* parent = nullptr);
-    void show_adjustment(AdjustmentKind);  // opened, and in sight
+    void show_adjustment(AdjustmentKind);
 
 signals:
     void pattern_wanted();
@@ -31,26 +36,37 @@ protected:
     void hideEvent(QHideEvent*) override;
 
 private:
+    void build_picture(QWidget* frame);
+    void build_pad(QWidget* side);
     void refresh();
+    void refresh_sums();
     void open(AdjustmentKind);
-    void accept_all();
+    void show_open();
     void show_beside();
     void open_beside(int way);
-    void nudge(double tenths);
+    void beside(int view);
+    void list_quiet(const std::vector<Zone>&);
+    void show_picture();
+    void compare(bool on);
+    void nudge(double steps, bool fine);
     void settle_nudge();
-    [[nodiscard]] Card* current() const;
     Look& look_;
     Room& room_;
+    OtherWay* other_;
     QWidget* no_pattern_;
     QWidget* no_sizes_;
     QWidget* work_;
-    std::vector<Card*> cards_;
+    QWidget* held_up_;  // computed nothing: why
+    QLabel* held_up_why_;
     AdjustmentKind current_ = AdjustmentKind::WaistToHip;
+    ZoneStrip* strip_;
+    PlanMap* map_;
+    QuietList* quiet_;
+    ChangePad* change_;
     QLabel* left_;
     Button* all_;
+    Button* zone_;
     Button* onwards_;
-    QScrollArea* scroll_;
-    std::vector<ZoneBox*> zones_;
     DoubtView* doubts_;
     NotDoneView* not_done_;
     QTimer settle_;
@@ -58,6 +74,8 @@ private:
     std::vector<QWidget*> views_;  // beside the plan, one at a time
     bool top_ = true;
     QLabel* trouble_;
+    PlanBefore before_;
+    bool comparing_ = false;
 };
 
 }  // namespace sartorum::desk

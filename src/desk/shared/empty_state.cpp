@@ -15,7 +15,10 @@ EmptyState::EmptyState(Look& look, const QString& sentence, const QString& what,
     column->addStretch();
     column->addWidget(heading(look, sentence, 21, this));
     column->addSpacing(8);
-    column->addWidget(label(look, what, 14, false, this));
+    auto* what_to_do = label(look, what, 14, false, this);
+    what_to_do->setObjectName("what_to_do");
+    what_to_do->setWordWrap(true);
+    column->addWidget(what_to_do);
     column->addSpacing(16);
     for (std::size_t i = 0; i < actions.size(); ++i) {
         auto* b = new Button{look, actions[i].text, i == 0 ? ButtonKind::Primary : ButtonKind::Plain, this};

@@ -162,6 +162,11 @@ std::vector<double> Choices::widths() const
     std::vector<double> out;
     for (qsizetype i = 0; i < words_.size(); ++i)
         out.push_back(offered(i) ? m.horizontalAdvance(words_[i]) + (look_.scale() > roomy_text ? 14 : 26) : 0);
+    // Closer together before they go on in another row.
+    double sum = 9;
+    for (const double w : out) sum += w;
+    if (!wraps_ || sum <= width() || look_.scale() > roomy_text) return out;
+    for (auto& w : out) w = std::max(0.0, w - 12);
     return out;
 }
 
@@ -187,47 +192,90 @@ void Choices::choose(int index)
     update();
 }
 
+void Choices::wrap()
+{
+    wraps_ = true;
+    QSizePolicy policy{QSizePolicy::Preferred, QSizePolicy::Minimum};
+    policy.setHeightForWidth(true);
+    setSizePolicy(policy);
+}
+
+double Choices::row_height() const
+{
+    return std::lround(30 * look_.scale());
+}
+
+std::vector<Choices::Cell> Choices::cells(double width) const
+{
+    std::vector<Cell> out;
+    const auto w = widths();
+    double x = 4.5;
+    double y = 4.5;
+    for (int i = 0; i < words_.size(); ++i) {
+        if (!offered(i)) continue;
+        const double wide = w[std::size_t(i)];
+        if (wraps_ && x > 4.5 && x + wide > width - 3) {
+            x = 4.5;
+            y += row_height() + 4;
+        }
+        out.push_back({i, {x, y, wide, row_height() - 1}});
+        x += wide;
+    }
+    return out;
+}
+
+QSize Choices::minimumSizeHint() const
+{
+    if (!wraps_) return sizeHint();
+    const auto w = widths();
+    return {static_cast<int>(*std::max_element(w.begin(), w.end())) + 9, static_cast<int>(row_height()) + 8};
+}
+
+int Choices::heightForWidth(int width) const
+{
+    if (!wraps_) return sizeHint().height();
+    const auto all = cells(width);
+    return all.empty() ? sizeHint().height() : static_cast<int>(std::lround(all.back().at.bottom() + 4.5));
+}
+
 void Choices::paintEvent(QPaintEvent*)
 {
     const auto& d = look_.dyes();
     QPainter p{this};
     p.setRenderHint(QPainter::Antialiasing);
-    const QRectF r = QRectF{rect()}.adjusted(4.5, 4.5, -4.5, -4.5);
     p.setFont(look_.lato(14, QFont::DemiBold));
-    p.setPen(QPen{d.edge, 1});
-    p.setBrush(d.sheet);
-    p.drawRoundedRect(r, 5, 5);
-    QPainterPath inside;
-    inside.addRoundedRect(r, 5, 5);
-    double x = r.left();
-    const auto w = widths();
-    for (int i = 0; i < words_.size(); ++i) {
-        if (!offered(i)) continue;
-        const QRectF cell{x, r.top(), w[std::size_t(i)], r.height()};
-        if (i == chosen_) {
+    const auto all = cells(width());
+    for (std::size_t i = 0; i < all.size();) {
+        // One box a row.
+        std::size_t end = i;
+        QRectF row = all[i].at;
+        while (end < all.size() && all[end].at.top() == all[i].at.top()) row |= all[end++].at;
+        QPainterPath inside;
+        inside.addRoundedRect(row, 5, 5);
+        p.fillPath(inside, d.sheet);
+        for (; i < end; ++i) {
+            const bool here = all[i].index == chosen_;
             p.save();
             p.setClipPath(inside);
-            p.fillRect(cell, d.woad);
+            if (here) p.fillRect(all[i].at, d.woad);
             p.restore();
+            p.setPen(here ? d.on_woad : d.faded);
+            p.drawText(all[i].at, Qt::AlignCenter, words_[all[i].index]);
         }
-        p.setPen(i == chosen_ ? d.on_woad : d.faded);
-        p.drawText(cell, Qt::AlignCenter, words_[i]);
-        x += w[std::size_t(i)];
+        p.setPen(QPen{d.edge, 1});
+        p.setBrush(Qt::NoBrush);
+        p.drawPath(inside);
     }
     if (hasFocus()) draw_focus(p, look_, QRectF{rect()}.adjusted(1, 1, -1, -1), 7);
 }
 
 void Choices::mousePressEvent(QMouseEvent* e)
 {
-    double x = 4;
-    const auto w = widths();
-    for (int i = 0; i < words_.size(); ++i) {
-        x += w[std::size_t(i)];
-        if (e->position().x() < x) {
-            choose(i);
-            emit picked(i);
-            return;
-        }
+    for (const auto& cell : cells(width())) {
+        if (!cell.at.contains(e->position())) continue;
+        choose(cell.index);
+        emit picked(cell.index);
+        return;
     }
 }
 

@@ -51,7 +51,11 @@ public:
     [[nodiscard]] int chosen() const { return chosen_; }
     // Which of them can be chosen now; the others are not there. Indices stay.
     void offer(const std::vector<bool>&);
+    // In a narrow place they go on in further rows.
+    void wrap();
     [[nodiscard]] QSize sizeHint() const override;
+    [[nodiscard]] QSize minimumSizeHint() const override;
+    [[nodiscard]] int heightForWidth(int width) const override;
 
 signals:
     void picked(int index);
@@ -63,7 +67,14 @@ protected:
 
 private:
     [[nodiscard]] std::vector<double> widths() const;
+    struct Cell {
+        int index;
+        QRectF at;
+    };
+    [[nodiscard]] std::vector<Cell> cells(double width) const;
+    [[nodiscard]] double row_height() const;
     Look& look_;
+    bool wraps_ = false;
     [[nodiscard]] bool offered(qsizetype i) const { return offered_.empty() || offered_[std::size_t(i)]; }
     QStringList words_;
     std::vector<bool> offered_;

@@ -1,0 +1,335 @@
+#include "desk/plan/change_pad.h"
+
+#include <QHBoxLayout>
+#include <QPainter>
+#include <QVBoxLayout>
+#include <algorithm>
+#include <cmath>
+#include <utility>
+
+#include "core/alter/shared.h"
+#include "desk/plan/chain_boxes.h"
+#include "words/lines.h"
+#include "words/words.h"
+
+namespace sartorum::desk {
+
+// The mark of the change at the head of its pad.
+class MarkView : public QWidget {
+public:
+    MarkView(Look& look, QWidget* parent) : QWidget{parent}, look_{look} {}
+    void show_mark(Shows standing, const QString& number)
+    {
+        standing_ = standing;
+        number_ = number;
+        const int side = static_cast<int>(28 * look_.scale());
+        setFixedSize(side, side);
+        update();
+    }
+
+protected:
+    void paintEvent(QPaintEvent*) override
+    {
+        QPainter p{this};
+        p.setRenderHint(QPainter::Antialiasing);
+        draw_mark(p, look_, QRectF{rect()}.center(), width() - 2.0, standing_, number_, false);
+    }
+
+private:
+    Look& look_;
+    Shows standing_{};
+    QString number_;
+};
+
+ChangePad::ChangePad(Look& look, Room& room, OtherWay& other, QWidget* parent)
+    : Panel{look, parent}, room_{room}, picture_{new ChangePicture{look, room, other}}
+{
+    build(scrolled(this));
+}
+
+void ChangePad::build(QWidget* inside)
+{
+    auto* column = new QVBoxLayout{inside};
+    column->setContentsMargins(14, 10, 12, 10);
+    column->setSpacing(5);
+    auto* head = new QHBoxLayout;
+    head->setSpacing(8);
+    mark_ = new MarkView{look_, inside};
+    name_ = heading(look_, {}, 18, inside);
+    name_->setWordWrap(true);
+    toggle_ = new Toggle{look_, {}, inside};
+    head->addWidget(mark_);
+    head->addWidget(name_, 1);
+    head->addWidget(toggle_);
+    column->addLayout(head);
+    const auto wrapped = [&](double px, bool strong) {
+        auto* l = label(look_, {}, px, strong, inside);
+        l->setWordWrap(true);
+        column->addWidget(l);
+        return l;
+    };
+    why_ = wrapped(14, false);
+    state_ = wrapped(13.5, true);
+    stale_ = wrapped(13.5, true);
+    column->addWidget(picture_);
+    meaning_ = caption(look_, {}, inside);
+    meaning_->setWordWrap(true);
+    column->addWidget(meaning_);
+    front_ = amount_row(false, column);
+    back_ = amount_row(true, column);
+    amount_ = front_.field;
+    ways_place_ = new QVBoxLayout;
+    ways_place_->setContentsMargins(0, 2, 0, 0);
+    column->addLayout(ways_place_);
+    cost_ = caption(look_, {}, inside);
+    cost_->setWordWrap(true);
+    column->addWidget(cost_);
+    refused_ = wrapped(13.5, true);
+    warning_ = wrapped(13.5, false);
+    chain_ = new ChainBoxes{look_, room_, inside};
+    column->addWidget(chain_);
+    auto* row = new QHBoxLayout;
+    looked_ = new Button{look_, tr("Looked at: it stays"), ButtonKind::Small, inside};
+    follow_ = new Button{look_, tr("As proposed"), ButtonKind::Small, inside};
+    row->addWidget(looked_);
+    row->addWidget(follow_);
+    row->addStretch();
+    column->addLayout(row);
+    column->addStretch();
+    connect(looked_, &Button::clicked, this, [this] { room_.looked_again(kind_); });
+    connect(follow_, &Button::clicked, this, [this] { decide({}, {}); });
+    connect(toggle_, &Toggle::clicked, this, &ChangePad::flip);
+}
+
+ChangePad::Row ChangePad::amount_row(bool back, QVBoxLayout* column)
+{
+    QWidget* inside = column->parentWidget();
+    Row out;
+    auto* row = new QHBoxLayout;
+    row->setSpacing(4);
+    out.name = label(look_, {}, 14, true, inside);
+    out.less = new Button{look_, "−", ButtonKind::Small, inside};
+    out.field = new LengthField{look_, {}, inside};
+    out.field->layout()->setContentsMargins(0, 4, 0, 0);  // level with the buttons
+    out.more = new Button{look_, "+", ButtonKind::Small, inside};
+    row->addWidget(out.name);
+    row->addStretch();
+    row->addWidget(out.less, 0, Qt::AlignTop);
+    row->addWidget(out.field, 0, Qt::AlignTop);
+    row->addWidget(out.more, 0, Qt::AlignTop);
+    column->addLayout(row);
+    out.field->check = [this](Length l) -> std::optional<Refusal> {
+        const std::string name{adjustment(kind_).key};
+        if (l == Length{}) return Refusal{Why::AmountZero, name, l, {}, {}, 0};
+        if (abs(l) > paper_most) return Refusal{Why::AmountTooLarge, name, l, -paper_most, paper_most, 0};
+        return std::nullopt;
+    };
+    connect(out.field, &LengthField::entered, this, [this, back](Length l) {
+        const auto* now = line();
+        if (!now) return;
+        const Decision* was = room_.plan().decision(kind_);
+        back ? decide(now->amount, l) : decide(l, was ? was->back() : std::nullopt);
+    });
+    const auto by = [this, back](double steps) {
+        const auto* now = line();
+        if (!now) return;
+        const Length step = grain() * steps;
+        const bool apart = back || now->back != now->amount;
+        try_amount(now->amount + (back ? Length{} : step), now->back + (back || !apart ? step : Length{}), apart);
+        room_.keep_trial();  // a click is one act
+    };
+    connect(out.less, &Button::clicked, this, [by] { by(-1); });
+    connect(out.more, &Button::clicked, this, [by] { by(1); });
+    return out;
+}
+
+const PlanLine* ChangePad::line() const
+{
+    return room_.computed() ? room_.computed()->line(kind_) : nullptr;
+}
+
+Length ChangePad::grain() const
+{
+    return look_.unit() == Unit::Inch ? Length::inches(0.125) : Length::mm(1);
+}
+
+// What is typed and not finished belongs to the change it was typed for.
+void ChangePad::show_change(AdjustmentKind kind, const QString& number)
+{
+    if (kind != kind_) {
+        for (auto* f : {front_.field, back_.field}) f->edit().clearFocus();
+    }
+    const bool other = kind != std::exchange(kind_, kind) || name_->text().isEmpty();
+    number_ = number;
+    if (other) {
+        name_all();
+        rebuild_ways();
+    }
+    refresh();
+}
+
+void ChangePad::name_all()
+{
+    const QString name = words::adjustment_name(kind_);
+    const auto key = QString::fromStdString(std::string{adjustment(kind_).key});
+    setAccessibleName(name);
+    name_->setText(name);
+    toggle_->setAccessibleName(tr("Accept %1").arg(name));
+    toggle_->setObjectName("accept_" + key);
+    looked_->setObjectName("looked_" + key);
+    follow_->setObjectName("as_proposed_" + key);
+    for (const auto& [row, what, id] : {std::tuple{&front_, tr("Amount of %1"), QString{"amount_"}},
+                                        std::tuple{&back_, tr("Amount of %1 on the back"), QString{"back_"}}}) {
+        row->field->edit().setAccessibleName(what.arg(name));
+        row->field->edit().setObjectName(id + key);
+        row->field->say({}, false);
+        row->less->setAccessibleName(tr("Less: %1").arg(what.arg(name)));
+        row->more->setAccessibleName(tr("More: %1").arg(what.arg(name)));
+        row->less->setObjectName("less_" + id + key);
+        row->more->setObjectName("more_" + id + key);
+    }
+}
+
+void ChangePad::rebuild_ways()
+{
+    delete std::exchange(ways_, nullptr);
+    const auto& entry = adjustment(kind_);
+    if (entry.methods.empty()) return;
+    QStringList names;
+    for (std::size_t i = 0; i < entry.methods.size(); ++i) names << words::method_name(kind_, i);
+    ways_ = new Choices{look_, names, tr("How: %1").arg(words::adjustment_name(kind_)), name_->parentWidget()};
+    ways_->wrap();
+    ways_->setObjectName("method_" + QString::fromStdString(std::string{entry.key}));
+    connect(ways_, &Choices::picked, this, &ChangePad::take_way);
+    ways_place_->addWidget(ways_);
+}
+
+// An answer given stays; choosing a way before answering accepts.
+void ChangePad::take_way(int way)
+{
+    if (!line()) return;
+    const Decision* was = room_.plan().decision(kind_);
+    Decision d = was ? *was : Decision{kind_, Answer::Accepted, {}};
+    d.method = static_cast<std::size_t>(way);
+    room_.decide(d);
+}
+
+void ChangePad::decide(std::optional<Length> amount, std::optional<Length> back)
+{
+    const Decision* was = room_.plan().decision(kind_);
+    room_.decide(Decision{kind_, Answer::Accepted, amount, back == amount ? std::nullopt : back,
+                          was ? was->method : std::nullopt});
+}
+
+void ChangePad::flip()
+{
+    const auto* l = line();
+    if (!l) return;
+    const auto own = l->own_amount ? std::optional{l->amount} : std::nullopt;
+    if (l->state == LineState::Accepted || l->state == LineState::Refused) {
+        room_.decide(kind_, Answer::Declined, own);
+    } else if (l->amount != Length{} || zero_works(adjustment(kind_), l->method)) {
+        room_.decide(kind_, Answer::Accepted, own);
+    } else {
+        amount_->edit().setFocus();  // nothing to propose: an amount of her own is needed first
+        amount_->say(tr("Type the amount first: nothing was measured to propose it from."), false);
+    }
+    refresh();
+}
+
+void ChangePad::nudge(double steps, bool fine)
+{
+    const auto* l = line();
+    if (!l) return;
+    const Length by = grain() * (fine ? steps / 2 : steps);
+    try_amount(l->amount + by, l->back + by, l->back != l->amount);
+}
+
+void ChangePad::try_amount(Length front, Length back, bool apart)
+{
+    const auto& entry = adjustment(kind_);
+    // A hand that drags stops at what is usual; more is typed.
+    if (front == Length{} || front < entry.least || front > entry.most) return;
+    const Decision* was = room_.plan().decision(kind_);
+    room_.try_out(Decision{kind_, Answer::Accepted, front, apart ? std::optional{back} : std::nullopt,
+                           was ? was->method : std::nullopt});
+}
+
+void ChangePad::say(QLabel* l, const QString& text)
+{
+    l->setText(text);
+    l->setVisible(!text.isEmpty());
+}
+
+void ChangePad::refresh_amounts(const PlanLine& l)
+{
+    const bool apart = adjustment(kind_).acts_on == ActsOn::Apart;
+    front_.name->setText(apart ? tr("Front") : tr("Amount"));
+    back_.name->setText(tr("Back"));
+    for (auto* w : std::initializer_list<QWidget*>{back_.name, back_.less, back_.field, back_.more})
+        w->setVisible(apart);
+    for (const auto& [row, amount] : {std::pair{&front_, l.amount}, std::pair{&back_, l.back}}) {
+        row->field->edit().setFixedWidth(static_cast<int>(92 * look_.scale()));
+        if (!row->field->edit().hasFocus() || row->field->value())
+            row->field->show_value(amount == Length{} ? std::nullopt : std::optional{amount});
+    }
+}
+
+void ChangePad::refresh()
+{
+    const auto* l = line();
+    if (!l) return;
+    const auto& d = look_.dyes();
+    const Unit u = look_.unit();
+    const auto said = words::plan_text(*l, *room_.computed(), u);
+    mark_->show_mark(shows_as(*l), number_);
+    toggle_->setChecked(l->state == LineState::Accepted || l->state == LineState::Refused);
+    say(why_, words::why(*l, u) + " · " + words::piece_names(kind_, room_.computed()->traced));
+    const QString state =
+        l->state == LineState::Refused ? tr("not done")
+        : l->look_again ? tr("look again: %1 came after").arg(words::adjustment_name(*l->look_again).toLower())
+                        : said.state;
+    say(state_, state);
+    const bool asks = l->state == LineState::Proposed || l->look_again || !l->cautions.empty() || l->short_of;
+    const auto ink = [](QLabel* on, const QColor& c) {
+        auto palette = on->palette();
+        palette.setColor(QPalette::WindowText, c);
+        on->setPalette(palette);
+        on->setStyleSheet(QString{"color: %1"}.arg(c.name()));
+    };
+    ink(state_, l->state == LineState::Refused ? d.madder_ink : asks ? d.weld_ink : d.lichen_ink);
+    const auto old = room_.stale_under(kind_);
+    say(stale_, old ? tr("measure again: ") + words::stale(*old) : QString{});
+    ink(stale_, d.weld_ink);
+    picture_->show_kind(kind_);
+    say(meaning_, QString::fromStdString(std::string{unit_text(u)}) + ", " + words::amount_meaning(kind_));
+    refresh_amounts(*l);
+    if (ways_) {
+        ways_->choose(static_cast<int>(l->method));
+        std::vector<bool> open;
+        const auto& entry = adjustment(kind_);
+        const Garment part = part_view(room_.computed()->traced, l->part);
+        for (std::size_t i = 0; i < entry.methods.size(); ++i)
+            open.push_back(i == l->method || method_serves(entry, part, i));
+        ways_->offer(open);
+        ways_->setVisible(std::count(open.begin(), open.end(), true) > 1);
+        ways_->setAccessibleDescription(words::method_cost(kind_, l->method));
+    }
+    say(cost_, ways_ ? words::method_cost(kind_, l->method) : QString{});
+    say(refused_, l->state == LineState::Refused ? words::state_text(*l, u) : QString{});
+    ink(refused_, d.madder_ink);
+    QStringList warn;
+    if (const auto why = words::hindrance(*l, u); !why.isEmpty()) warn << why;
+    for (const auto& c : l->cautions) warn << words::caution(c, kind_, u);
+    say(warning_, warn.join(" "));
+    ink(warning_, d.weld_ink);
+    chain_->show_change(kind_);
+    follow_->setVisible(l->own_amount && l->proposal);
+    looked_->setVisible(l->look_again.has_value());
+    setAccessibleDescription(
+        (QStringList{said.amounts, said.why, l->state == LineState::Refused ? words::state_text(*l, u) : state} +
+         warn)
+            .join(", "));
+}
+
+}  // namespace sartorum::desk

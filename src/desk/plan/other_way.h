@@ -1,0 +1,28 @@
+// other_way.h: the garment had one change been answered the other way: without what is accepted, with what is
+// proposed. Worked out when it is asked for, kept until the plan changes; a hand that drags changes it not.
+#pragma once
+#include <map>
+
+#include "desk/room.h"
+
+namespace sartorum::desk {
+
+struct BeforeAfter {
+    std::vector<Piece> before;
+    std::vector<Piece> after;
+};
+
+class OtherWay : public QObject {
+    Q_OBJECT
+public:
+    explicit OtherWay(Room&, QObject* parent = nullptr);
+    // None where nothing would be different on paper.
+    [[nodiscard]] std::optional<BeforeAfter> of(AdjustmentKind);
+
+private:
+    [[nodiscard]] std::optional<std::vector<Piece>> worked_out(AdjustmentKind) const;
+    Room& room_;
+    std::map<AdjustmentKind, std::optional<std::vector<Piece>>> known_;
+};
+
+}  // namespace sartorum::desk

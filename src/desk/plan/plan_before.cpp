@@ -1,0 +1,45 @@
+#include "desk/plan/plan_before.h"
+
+#include <algorithm>
+
+#include "words/words.h"
+
+namespace sartorum::desk {
+
+void PlanBefore::take(const Computed& c)
+{
+    const auto& is = c.altered.pieces;
+    const bool same_pieces = std::equal(is.begin(), is.end(), now_.pieces.begin(), now_.pieces.end(),
+                                        [](const Piece& a, const Piece& b) { return a.id == b.id; });
+    const bool same = same_pieces && std::equal(is.begin(), is.end(), now_.pieces.begin(), same_paper);
+    if (same) return;
+    // Another pattern has no plan before.
+    before_ = same_pieces ? std::move(now_) : Stood{};
+    now_ = {is, {}};
+    for (const auto& l : c.lines) {
+        if (l.state == LineState::Accepted) now_.taken[l.kind] = l.amount;
+    }
+}
+
+QString PlanBefore::changes(Unit u) const
+{
+    QStringList out;
+    for (const auto& [kind, amount] : now_.taken) {
+        const QString name = words::adjustment_name(kind);
+        const auto was = before_.taken.find(kind);
+        if (was == before_.taken.end()) {
+            out << QObject::tr("%1 %2, was left").arg(name, words::amount(amount, u, true));
+        } else if (abs(was->second - amount) > to_the_eye) {
+            out << QObject::tr("%1 %2, was %3")
+                       .arg(name, words::amount(amount, u, true), words::amount(was->second, u, true));
+        }
+    }
+    for (const auto& [kind, amount] : before_.taken) {
+        if (!now_.taken.contains(kind))
+            out << QObject::tr("%1 left, was %2")
+                       .arg(words::adjustment_name(kind), words::amount(amount, u, true));
+    }
+    return out.join("; ");
+}
+
+}  // namespace sartorum::desk

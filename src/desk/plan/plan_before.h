@@ -1,0 +1,26 @@
+// plan_before.h: the plan as it stood before the last answer: its pieces, and in words what has changed since.
+#pragma once
+#include <map>
+
+#include "desk/room.h"
+
+namespace sartorum::desk {
+
+class PlanBefore {
+public:
+    // As the plan stands now; what stood before is kept when something on paper is otherwise.
+    void take(const Computed&);
+    [[nodiscard]] bool known() const { return !before_.pieces.empty(); }
+    [[nodiscard]] const std::vector<Piece>& pieces() const { return before_.pieces; }
+    [[nodiscard]] QString changes(Unit) const;
+
+private:
+    struct Stood {
+        std::vector<Piece> pieces;
+        std::map<AdjustmentKind, Length> taken;  // what was accepted, and its amount
+    };
+    Stood now_;
+    Stood before_;
+};
+
+}  // namespace sartorum::desk
