@@ -257,8 +257,8 @@ void ChangePad::try_amount(Length front, Length back, bool apart)
 
 void ChangePad::say(QLabel* l, const QString& text)
 {
-    l->setText(text);
-    l->setVisible(!text.isEmpty());
+    if (l->text() != text) l->setText(text);
+    if (l->isHidden() != text.isEmpty()) l->setVisible(!text.isEmpty());
 }
 
 void ChangePad::refresh_amounts(const PlanLine& l)
@@ -291,11 +291,10 @@ void ChangePad::refresh()
                         : said.state;
     say(state_, state);
     const bool asks = l->state == LineState::Proposed || l->look_again || !l->cautions.empty() || l->short_of;
+    // A style sheet set again is worked through again: only another colour.
     const auto ink = [](QLabel* on, const QColor& c) {
-        auto palette = on->palette();
-        palette.setColor(QPalette::WindowText, c);
-        on->setPalette(palette);
-        on->setStyleSheet(QString{"color: %1"}.arg(c.name()));
+        const QString sheet = QString{"color: %1"}.arg(c.name());
+        if (on->styleSheet() != sheet) on->setStyleSheet(sheet);
     };
     ink(state_, l->state == LineState::Refused ? d.madder_ink : asks ? d.weld_ink : d.lichen_ink);
     const auto old = room_.stale_under(kind_);

@@ -1,11 +1,11 @@
 #include "desk/plan/change_picture.h"
 
 #include <QPainter>
-#include <QPainterPath>
 #include <algorithm>
 
+#include "core/paper/area.h"
 #include "desk/shared/laid_out.h"
-#include "formats/painter_paths.h"
+#include "desk/shared/piece_painter.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
@@ -35,12 +35,14 @@ void ChangePicture::paintEvent(QPaintEvent*)
 
 void ChangePicture::draw_change(QPainter& p, const BeforeAfter& change)
 {
-    const auto& d = look_.dyes();
     constexpr double around = 45;  // mm of paper beside what changes
     constexpr double least = 200;
     struct Shown {
-        QPainterPath was;
-        QPainterPath is;
+        const Piece* before;
+        const Piece* after;
+        std::vector<Polygon> added;
+        std::vector<Polygon> removed;
+        QTransform turned;  // the back lies mirrored, as on the map
         QRectF seen;
     };
     std::vector<Shown> shown;
@@ -49,14 +51,17 @@ void ChangePicture::draw_change(QPainter& p, const BeforeAfter& change)
     for (const auto& before : change.before) {
         const Piece* after = find_piece(change.after, before.id);
         if (!after || same_paper(before, *after)) continue;
-        Shown s{formats::painter_path(before), formats::painter_path(*after), {}};
-        if (before.role == PieceRole::Back) {
-            const auto mirrored = QTransform::fromScale(-1, 1);
-            s = {mirrored.map(s.was), mirrored.map(s.is), {}};
+        Shown s{&before, after, difference(*after, before), difference(before, *after), {}, {}};
+        if (before.role == PieceRole::Back) s.turned = QTransform::fromScale(-1, 1);
+        QPolygonF moved;
+        for (const auto& shapes : {s.added, s.removed}) {
+            for (const auto& shape : shapes) {
+                for (const auto& q : shape) moved << QPointF{q[Geom::X], -q[Geom::Y]};
+            }
         }
-        const QRectF moved = s.is.subtracted(s.was).boundingRect() | s.was.subtracted(s.is).boundingRect();
-        const double more = std::max(around, (least - std::min(moved.width(), moved.height())) / 2);
-        s.seen = moved.adjusted(-more, -more, more, more) & (s.was.boundingRect() | s.is.boundingRect());
+        const QRectF where = moved.boundingRect();
+        const double more = std::max(around, (least - std::min(where.width(), where.height())) / 2);
+        s.seen = s.turned.mapRect(where.adjusted(-more, -more, more, more) & (box_of(before) | box_of(*after)));
         wide += s.seen.width();
         high = std::max(high, s.seen.height());
         shown.push_back(std::move(s));
@@ -66,26 +71,18 @@ void ChangePicture::draw_change(QPainter& p, const BeforeAfter& change)
     const double n = static_cast<double>(shown.size());
     const double fit = std::min((width() - gap * (n + 1)) / wide, (height() - 12.0) / high);
     double x = (width() - wide * fit - gap * (n - 1)) / 2;
-    QPen bought{d.walnut, 1.3, Qt::CustomDashLine};
-    bought.setDashPattern({5, 3.4});
     for (const auto& s : shown) {
         QTransform t;
         t.translate(x - s.seen.left() * fit, (height() - s.seen.height() * fit) / 2 - s.seen.top() * fit);
         t.scale(fit, fit);
         p.save();
         p.setClipRect(t.mapRect(s.seen).adjusted(-3, -3, 3, 3));
-        p.fillPath(t.map(s.is), d.paper);
-        p.setPen(QPen{d.weld_ink, 0.8});
-        p.setBrush(look_.dots());
-        p.drawPath(t.map(s.is.subtracted(s.was)));
-        p.setPen(QPen{d.madder, 0.8});
-        p.setBrush(look_.hatch());
-        p.drawPath(t.map(s.was.subtracted(s.is)));
-        p.setBrush(Qt::NoBrush);
-        p.setPen(bought);
-        p.drawPath(t.map(s.was));
-        p.setPen(QPen{d.woad, 2});
-        p.drawPath(t.map(s.is));
+        PiecePainter paint{p, look_, s.turned * t};
+        paint.paper(*s.after);
+        paint.added(s.added);
+        paint.removed(s.removed);
+        paint.as_bought(*s.before);
+        paint.new_line(*s.after);
         p.restore();
         x += s.seen.width() * fit + gap;
     }

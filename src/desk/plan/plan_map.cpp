@@ -8,6 +8,7 @@
 #include <cmath>
 #include <utility>
 
+#include "core/paper/area.h"
 #include "core/plan/chain.h"
 #include "desk/shared/piece_painter.h"
 #include "formats/painter_paths.h"
@@ -38,6 +39,7 @@ PlanMap::PlanMap(Look& look, Room& room, OtherWay& other, QWidget* parent)
     setAccessibleName(tr("The plan on its pieces"));
     setMouseTracking(true);
     setMinimumSize(480, 360);
+    setAttribute(Qt::WA_OpaquePaintEvent);
 }
 
 QRectF PlanMap::area() const
@@ -259,20 +261,13 @@ void PlanMap::draw_pieces(QPainter& p)
 // Where the outline lies further out after it, and further in.
 void PlanMap::draw_change(QPainter& p, const BeforeAfter& change)
 {
-    const auto& d = look_.dyes();
     for (const auto& [id, laid] : laid_) {
         const Piece* before = find_piece(change.before, id);
         const Piece* after = find_piece(change.after, id);
         if (!before || !after || same_paper(*before, *after)) continue;
-        const QTransform t = laid.to_sheet * sheet_to_screen_;
-        const QPainterPath was = formats::painter_path(*before);
-        const QPainterPath is = formats::painter_path(*after);
-        p.setPen(QPen{d.weld_ink, 1});
-        p.setBrush(look_.dots());
-        p.drawPath(t.map(is.subtracted(was)));
-        p.setPen(QPen{d.madder, 1});
-        p.setBrush(look_.hatch());
-        p.drawPath(t.map(was.subtracted(is)));
+        PiecePainter paint{p, look_, laid.to_sheet * sheet_to_screen_};
+        paint.added(difference(*after, *before));
+        paint.removed(difference(*before, *after));
     }
 }
 

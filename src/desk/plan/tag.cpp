@@ -46,6 +46,7 @@ Tag::Tag(Look& look, QWidget* parent) : QAbstractButton{parent}, look_{look}
 {
     setFocusPolicy(Qt::StrongFocus);
     setAttribute(Qt::WA_Hover);
+    setAttribute(Qt::WA_OpaquePaintEvent);  // a hand that drags repaints the map, not what stands on it
     setCursor(Qt::PointingHandCursor);
 }
 
@@ -96,6 +97,7 @@ void Tag::paintEvent(QPaintEvent*)
     const auto& d = look_.dyes();
     const double k = look_.scale();
     QPainter p{this};
+    p.fillRect(rect(), d.sheet);
     p.setRenderHint(QPainter::Antialiasing);
     const QRectF r = QRectF{rect()}.adjusted(1.5, 1.5, -1.5, -1.5);
     const bool dashed = text_.standing == Shows::NotDone || text_.standing == Shows::Quiet;

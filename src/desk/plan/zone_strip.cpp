@@ -3,6 +3,7 @@
 #include <QMouseEvent>
 #include <QPainter>
 #include <algorithm>
+#include <utility>
 
 #include "words/words.h"
 
@@ -25,6 +26,7 @@ QString counted(const QuietCount& n)
 ZoneStrip::ZoneStrip(Look& look, Room& room, QWidget* parent) : QWidget{parent}, look_{look}, room_{room}
 {
     setAccessibleName(tr("Zones in fitting order"));
+    connect(&look, &Look::changed, this, qOverload<>(&QWidget::update));
 }
 
 void ZoneStrip::refresh(const std::vector<AdjustmentKind>& shown, AdjustmentKind chosen)
@@ -63,7 +65,14 @@ void ZoneStrip::refresh(const std::vector<AdjustmentKind>& shown, AdjustmentKind
     setAccessibleDescription(spoken.join("; "));
     setFixedHeight(static_cast<int>(height_at_rest * look_.scale()));
     lay_out();
-    update();
+    QStringList drawn{spoken};
+    for (const auto& cell : cells_) {
+        for (const auto& m : cell.marks)
+            drawn << m.number + QString::number(static_cast<int>(m.standing)) + (m.kind == chosen ? "!" : "");
+        drawn << cell.count << QString::number(look_.scale());
+    }
+    // While a hand drags it mostly stays as it is.
+    if (drawn != std::exchange(drawn_, drawn)) update();
 }
 
 // Zones share the width by what they hold.

@@ -43,6 +43,7 @@ private:
     AdjustmentKind chosen_{};
     std::vector<Cell> cells_;
     std::vector<Button*> buttons_;
+    QStringList drawn_;
 };
 
 }  // namespace sartorum::desk
