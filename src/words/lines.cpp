@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <array>
+#include <functional>
 
 #include "words/say.h"
 #include "words/words.h"
@@ -96,11 +97,39 @@ QString walk_side(const Walk& w, bool second)
     return part ? part_name(*part) : seam_sides(w.seam, second);
 }
 
+namespace {
+
+// How far a seam is from level, or from what is meant; empty where it is level and means to be.
+QString walked_off(const Walk& w, const std::function<QString(Length)>& said)
+{
+    constexpr Length seen = Length::mm(0.5);
+    const Length meant = w.b - w.a - w.difference;
+    const bool eased = abs(meant) >= seen;
+    if (w.holds && !eased) return {};
+    if (w.holds) return (meant > Length{} ? t("%1 longer, as meant") : t("%1 shorter, as meant")).arg(said(meant));
+    if (!eased) return (w.difference > Length{} ? t("%1 longer") : t("%1 shorter")).arg(said(w.difference));
+    return (w.difference > Length{} ? t("%1 more than meant") : t("%1 less than meant")).arg(said(w.difference));
+}
+
+}  // namespace
+
+QString walk_verdict(const Walk& w, Unit u)
+{
+    const QString off = walked_off(w, [&](Length l) { return amount_on_paper(abs(l), u); });
+    if (off.isEmpty()) return t("holds");
+    return w.holds ? off : t("%1: true again").arg(off);
+}
+
+QString walk_brief(const Walk& w, Unit u)
+{
+    return walked_off(w, [&](Length l) { return number(abs(l), paper_unit(u)); });
+}
+
 QString walk_sentence(const Walk& w, Unit u)
 {
     return t("%1: %2 %3, %4 %5, %6")
         .arg(seam_name(w.seam), walk_side(w, false), amount(w.a, u), walk_side(w, true), amount(w.b, u),
-             w.holds ? t("holds") : t("true again"));
+             walk_verdict(w, u));
 }
 
 namespace {

@@ -27,6 +27,10 @@ struct PlanText {
 
 // What is on that side of a seam: "front", "cap"; of a join the part.
 [[nodiscard]] QString walk_side(const Walk&, bool second);
+// Counted from what is meant: "holds", "12 mm longer, as meant", "4 mm more than meant: true again".
+[[nodiscard]] QString walk_verdict(const Walk&, Unit);
+// The same where there is little room: "12 longer, as meant"; empty where nothing is meant and it holds.
+[[nodiscard]] QString walk_brief(const Walk&, Unit);
 // "Side seam: front 209 mm, back 209 mm, holds"
 [[nodiscard]] QString walk_sentence(const Walk&, Unit);
 // What of the rest has to be made true, a sentence each: where seams meet, folds, darts and outlines.

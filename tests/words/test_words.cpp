@@ -313,6 +313,23 @@ private slots:
             check_voice(words::why(l, Unit::Centimetre));
         }
     }
+    void a_seam_is_counted_from_what_is_meant()
+    {
+        const auto said = [](double a, double b, double off, bool holds) {
+            return words::walk_verdict(
+                {"armhole-front", Length::mm(a), Length::mm(b), Length::mm(off), holds, {}, {}}, Unit::Centimetre);
+        };
+        QCOMPARE(said(209, 209, 0, true), QString{"holds"});
+        QCOMPARE(said(237, 249, 0, true), QString{"12 mm longer, as meant"});
+        QCOMPARE(said(249, 237, 0, true), QString{"12 mm shorter, as meant"});
+        QCOMPARE(said(235, 251, 4, false), QString{"4 mm more than meant: true again"});
+        QCOMPARE(said(235, 243, -4, false), QString{"4 mm less than meant: true again"});
+        QCOMPARE(said(200, 203, 3, false), QString{"3 mm longer: true again"});
+        const Walk eased{"armhole-front", Length::mm(237), Length::mm(249), {}, true, {}, {}};
+        QCOMPARE(words::walk_brief(eased, Unit::Centimetre), QString{"12 longer, as meant"});
+        QVERIFY(
+            words::walk_brief({"side", Length::mm(200), Length::mm(200), {}, true, {}, {}}, Unit::Inch).isEmpty());
+    }
     void no_step_asks_for_nothing_at_all()
     {
         Step s;

@@ -202,12 +202,16 @@ void SeamWalk::draw_pair(QPainter& p, const QRectF& r, const Walk& walk)
     const double x = in.left() + p.fontMetrics().horizontalAdvance(off) + 14;
     p.setFont(lato(12.5));
     p.setPen(walk.holds ? d.faded : d.madder_ink);
-    const QString allowed =
-        QString::number(walk_tolerance.in_mm()) + " mm";  // finer than an eighth of an inch shows
+    // Finer than an eighth of an inch shows.
+    const QString allowed = QString::number(walk_tolerance.in_mm()) + " mm";
     const QString said =
         walk.holds ? tr("level, allowed %1").arg(allowed) : tr("allowed %1: true again").arg(allowed);
     if (x + p.fontMetrics().horizontalAdvance(said) < in.right() - 18)
         p.drawText(QPointF{x, in.bottom() - 5}, said);
+    // What is meant stands between bars and number, where it has room.
+    const QString meant = words::walk_brief(walk, u);
+    if (p.fontMetrics().horizontalAdvance(meant) <= in.width() + 8)
+        p.drawText(QPointF{in.left(), in.top() + 112 * text_scale()}, meant);
     const QPointF mark{in.right() - 8, in.bottom() - 10};
     if (walk.holds)
         draw_tick(p, look_, mark, 7.5);
