@@ -60,9 +60,14 @@ Foot::Keys keys_of(Station s)
                     {"F M R", t("follows, finished, room")},
                     {"Enter", t("to Paper")}};
         case Station::Paper:
-            return {{"← →", t("step")},           {"Space", t("done on paper")},        {"O", t("as bought")},
-                    {"F", t("finished")},         {"Z W", t("zoom to the cut, whole")}, {"M", t("lengths")},
-                    {"K R", t("seams, roll one")}};
+            return {{"← →", t("step")},
+                    {"Space", t("done on paper")},
+                    {"O", t("as bought")},
+                    {"F", t("finished")},
+                    {"Z W", t("zoom to the cut, whole")},
+                    {"M", t("lengths")},
+                    {"K R", t("seams, roll one")},
+                    {"F11", t("large")}};
         case Station::Print: return {{"Tab", t("next")}, {"← →", t("kind, paper")}, {"Enter", t("save")}};
     }
     return {};

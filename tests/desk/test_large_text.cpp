@@ -1,12 +1,15 @@
 // The largest text, inches and the night theme: nothing is lost, everything can still be reached by the keyboard.
 #include <QSlider>
 
+#include "desk/paper/large_step.h"
+#include "desk/paper/paper_station.h"
 #include "desk/paper/seam_walk.h"
 #include "desk/paper/walk_view.h"
 #include "desk/plan/finished_view.h"
 #include "desk/plan/profile.h"
 #include "desk/plan_hands.h"
 #include "tests.h"
+#include "words/words.h"
 
 using namespace sartorum;
 using namespace sartorum::test;
@@ -68,6 +71,37 @@ private slots:
                 }
             }
         }
+    }
+    void a_step_is_read_from_across_the_room()
+    {
+        Desk d{at(), true};
+        lay_bodice(d);
+        d.room->decide(Bust, Answer::Accepted, {});
+        d.window->go_to(Station::Paper);
+        d.settle();
+        d.window->findChild<PaperStation*>()->setFocus();
+        d.key(Qt::Key_F11);
+        auto* large = d.window->findChild<LargeStep*>();
+        QVERIFY(large && large->isVisible() && large->hasFocus());
+        QCOMPARE(large->size(), d.window->size());
+        const int steps = static_cast<int>(d.room->computed()->steps.size());
+        for (int i = 0; i < steps; ++i) {
+            QCOMPARE(d.room->step(), i);
+            QVERIFY2(large->text_px() >= 24, qPrintable(large->accessibleDescription()));
+            QVERIFY(large->accessibleDescription().contains(
+                words::step_title(d.room->computed()->steps[std::size_t(i)], Unit::Centimetre)));
+            if (i % 2)
+                d.key(Qt::Key_Space);
+            else
+                QTest::mouseClick(large, Qt::LeftButton, {}, {10, 10});
+        }
+        QCOMPARE(d.room->step(), steps - 1);
+        d.key(Qt::Key_Left);
+        QCOMPARE(d.room->step(), steps - 2);
+        d.window->resize(1180, 720);
+        QTRY_COMPARE(large->size(), d.window->size());
+        d.key(Qt::Key_Escape);
+        QVERIFY(!large->isVisible());
     }
     void one_seam_has_the_height_and_all_of_them_come_back()
     {

@@ -5,6 +5,7 @@
 #include <QVBoxLayout>
 
 #include "desk/paper/canvas.h"
+#include "desk/paper/large_step.h"
 #include "desk/paper/seam_walk.h"
 #include "desk/paper/step_list.h"
 #include "desk/paper/walk_view.h"
@@ -147,6 +148,16 @@ void PaperStation::go(int step)
     room_.go_to_step(step);
 }
 
+void PaperStation::enlarge()
+{
+    if (!large_) {
+        large_ = new LargeStep{look_, room_, window()};
+        connect(large_, &LargeStep::step_wanted, this, &PaperStation::go);
+    }
+    show_view(1);
+    large_->open();
+}
+
 void PaperStation::play()
 {
     if (!room_.computed()) return;
@@ -214,6 +225,7 @@ void PaperStation::keyPressEvent(QKeyEvent* e)
         case Qt::Key_Z: canvas_->zoom_to_step(); break;
         case Qt::Key_W: canvas_->whole(); break;
         case Qt::Key_P: play(); break;
+        case Qt::Key_F11: enlarge(); break;
         case Qt::Key_M: canvas_->set_measures(!canvas_->measures()); break;
         case Qt::Key_K:
             if (!walk_->isVisible()) show_view(1);

@@ -7,6 +7,7 @@ namespace sartorum::desk {
 
 class Canvas;
 class StepList;
+class LargeStep;
 class SeamWalk;
 class WalkView;
 
@@ -26,6 +27,7 @@ private:
     void go(int step);
     void play();
     void show_view(int);
+    void enlarge();
     Look& look_;
     Room& room_;
     QWidget* empty_;
@@ -37,6 +39,7 @@ private:
     SeamWalk* walk_;
     WalkView* rolling_;
     QWidget* legend_;
+    LargeStep* large_ = nullptr;  // made when it is first asked for, over the whole window
 };
 
 }  // namespace sartorum::desk
