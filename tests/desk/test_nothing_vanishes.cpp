@@ -184,6 +184,12 @@ private slots:
         Desk d{at(), false};
         d.room->undo();
         QVERIFY(d.find("foot")->accessibleName().contains("nothing more to take back"));
+        // It stays over the next change, until it was read.
+        d.room->add_wearer("Somebody");
+        QVERIFY(d.find("foot")->accessibleName().contains("nothing more to take back"));
+        d.click("foot_read");
+        QVERIFY(d.find("foot")->accessibleName().startsWith("Kept"));
+        QCOMPARE(d.find("foot")->height(), 30);
     }
     void values_left_out_are_told_and_the_day_s_copy_is_kept()
     {

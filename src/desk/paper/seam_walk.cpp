@@ -173,8 +173,10 @@ void SeamWalk::draw_pair(QPainter& p, const QRectF& r, const Walk& walk)
                          const QString& name, bool down) {
         p.setPen(d.faded);
         p.setFont(lato(13));
-        const bool room = in.width() > 100 * text_scale();  // name and length beside each other
-        if (room) p.drawText(QPointF{in.left(), y - 6}, name);
+        // Name and length beside each other, where both have room.
+        const double named = p.fontMetrics().horizontalAdvance(name) + 6;
+        const double measured = QFontMetricsF{lato(15, QFont::DemiBold)}.horizontalAdvance(words::amount(l, u));
+        if (named + measured <= in.width()) p.drawText(QPointF{in.left(), y - 6}, name);
         p.setPen(d.ink);
         p.setFont(lato(15, QFont::DemiBold));
         p.drawText(QRectF{in.left(), y - 24 * text_scale(), in.width(), 20 * text_scale()}, Qt::AlignRight,

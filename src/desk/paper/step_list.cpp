@@ -65,15 +65,16 @@ public:
 
     [[nodiscard]] QRect row(int i) const
     {
-        const int h = height_of(false);
-        const int here = room_.step();
-        const int open = height_of(true);
-        return {0, i * h + (i > here ? open - h : 0), width(), i == here ? open : h};
+        const auto at = static_cast<std::size_t>(i);
+        if (at + 1 >= tops_.size()) return {};
+        return {0, tops_[at], width(), tops_[at + 1] - tops_[at]};
     }
     void resize_rows()
     {
-        const int n = room_.computed() ? static_cast<int>(room_.computed()->steps.size()) : 0;
-        setFixedHeight(std::max(1, (n - 1) * height_of(false) + height_of(true)));
+        tops_.assign(1, 0);
+        const std::size_t n = room_.computed() ? room_.computed()->steps.size() : 0;
+        for (std::size_t i = 0; i < n; ++i) tops_.push_back(tops_.back() + height_of(i));
+        setFixedHeight(std::max(1, tops_.back()));
         update();
     }
 
@@ -101,7 +102,9 @@ protected:
             p.setFont(look_.lato(14, i == here ? QFont::DemiBold : QFont::Normal));
             const QString title = words::step_title(s, look_.unit());
             if (i != here) {
-                p.drawText(QPointF{72, base}, p.fontMetrics().elidedText(title, Qt::ElideRight, width() - 76));
+                const double top = base - p.fontMetrics().ascent();
+                p.drawText(QRectF{text_left, top, double(text_width()), r.bottom() - top}, Qt::TextWordWrap,
+                           title);
                 continue;
             }
             const int title_height = wrapped(look_.lato(14, QFont::DemiBold), title);
@@ -136,18 +139,24 @@ private:
     {
         return QFontMetrics{font}.boundingRect(QRect{0, 0, text_width(), 10'000}, Qt::TextWordWrap, text).height();
     }
-    // The open row holds all of its words, and is never so low that the others jump.
-    [[nodiscard]] int height_of(bool open) const
+    // A row holds all of its words; the open one is never so low that the others jump.
+    [[nodiscard]] int height_of(std::size_t i) const
     {
         const auto least = [&](int high) { return static_cast<int>(high * look_.scale()); };
-        const auto here = static_cast<std::size_t>(std::max(0, room_.step()));
-        if (!open || !room_.computed() || here >= room_.computed()->steps.size()) return least(open ? 136 : 32);
-        const Step& s = room_.computed()->steps[here];
-        const int words = wrapped(look_.lato(14, QFont::DemiBold), words::step_title(s, look_.unit())) +
+        const Step& s = room_.computed()->steps[i];
+        const QString title = words::step_title(s, look_.unit());
+        if (static_cast<int>(i) != room_.step()) {
+            // Nothing is laid out for what is short enough at a glance.
+            constexpr double wide = 9;
+            if (static_cast<double>(title.size()) * wide * look_.scale() < text_width()) return least(32);
+            return std::max(least(32), least(13) + wrapped(look_.lato(14), title));
+        }
+        const int words = wrapped(look_.lato(14, QFont::DemiBold), title) +
                           QFontMetrics{look_.lato(13, QFont::DemiBold)}.height() +
                           wrapped(look_.lato(14), words::step_detail(s, look_.unit()));
         return std::max(least(136), least(20) + words);
     }
+    std::vector<int> tops_;  // of each row, and where the last ends
     Look& look_;
     Room& room_;
     StepList& list_;

@@ -53,6 +53,7 @@ void ChangePicture::draw_change(QPainter& p, const BeforeAfter& change)
         if (!after || same_paper(before, *after)) continue;
         Shown s{&before, after, difference(*after, before), difference(before, *after), {}, {}};
         if (before.role == PieceRole::Back) s.turned = QTransform::fromScale(-1, 1);
+        if (s.added.empty() && s.removed.empty()) continue;
         QPolygonF moved;
         for (const auto& shapes : {s.added, s.removed}) {
             for (const auto& shape : shapes) {

@@ -1,12 +1,48 @@
 #include "desk/shell/foot.h"
 
+#include <algorithm>
+
 namespace sartorum::desk {
 
-Foot::Foot(Look& look, QWidget* parent) : QWidget{parent}, look_{look}
+namespace {
+constexpr int at_rest = 30;
+}
+
+Foot::Foot(Look& look, QWidget* parent)
+    : QWidget{parent}, look_{look}, read_{new Button{look, tr("Read"), ButtonKind::Small, this}}
 {
-    setFixedHeight(30);
     setObjectName("foot");
-    connect(&look, &Look::changed, this, qOverload<>(&QWidget::update));
+    read_->setObjectName("foot_read");
+    read_->setAccessibleName(tr("Put the message away as read"));
+    connect(read_, &Button::clicked, this, [this] {
+        trouble_.clear();
+        setAccessibleName(kept_);
+        lay_out();
+    });
+    connect(&look, &Look::changed, this, &Foot::lay_out);
+    lay_out();
+}
+
+// As high as the message needs.
+void Foot::lay_out()
+{
+    read_->setVisible(!trouble_.isEmpty());
+    int height = at_rest;
+    if (!trouble_.isEmpty()) {
+        const QSize button = read_->sizeHint();
+        const QRect room{0, 0, std::max(100, width() - 60 - button.width()), 10'000};
+        const QFontMetrics m{look_.lato(14, QFont::DemiBold)};
+        height = std::max(button.height(), m.boundingRect(room, Qt::TextWordWrap, trouble_).height() + 10);
+        read_->setGeometry(width() - button.width() - 12, (height - button.height()) / 2, button.width(),
+                           button.height());
+    }
+    setFixedHeight(height);
+    update();
+}
+
+void Foot::resizeEvent(QResizeEvent*)
+{
+    lay_out();
 }
 
 void Foot::show_keys(const Keys& keys)
@@ -17,10 +53,9 @@ void Foot::show_keys(const Keys& keys)
 
 void Foot::show_kept(const QString& text)
 {
-    if (text == kept_ && trouble_.isEmpty()) return;
+    if (text == kept_) return;
     kept_ = text;
-    trouble_.clear();
-    setAccessibleName(text);
+    if (trouble_.isEmpty()) setAccessibleName(text);
     update();
 }
 
@@ -28,7 +63,7 @@ void Foot::show_trouble(const QString& text)
 {
     trouble_ = text;
     setAccessibleName(text);
-    update();
+    lay_out();
 }
 
 void Foot::paintEvent(QPaintEvent*)
@@ -43,7 +78,8 @@ void Foot::paintEvent(QPaintEvent*)
         draw_triangle(p, look_, {22, height() / 2.0}, 8);
         p.setPen(d.madder_ink);
         p.setFont(look_.lato(14, QFont::DemiBold));
-        p.drawText(QRectF{40, 0, width() - 50.0, double(height())}, Qt::AlignVCenter, trouble_);
+        p.drawText(QRectF{40, 0, width() - 60.0 - read_->width(), double(height())},
+                   Qt::AlignVCenter | Qt::TextWordWrap, trouble_);
         return;
     }
     double x = 20;

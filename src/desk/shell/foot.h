@@ -4,7 +4,7 @@
 #include <QPair>
 #include <QWidget>
 
-#include "desk/shared/look.h"
+#include "desk/shared/parts.h"
 
 namespace sartorum::desk {
 
@@ -15,16 +15,19 @@ public:
     explicit Foot(Look&, QWidget* parent = nullptr);
     void show_keys(const Keys&);
     void show_kept(const QString&);
-    void show_trouble(const QString&);  // stays until the next change is kept
+    void show_trouble(const QString&);  // all of it, until it is put away as read
 
 protected:
     void paintEvent(QPaintEvent*) override;
+    void resizeEvent(QResizeEvent*) override;
 
 private:
+    void lay_out();
     Look& look_;
     Keys keys_;
     QString kept_;
     QString trouble_;
+    Button* read_;
 };
 
 }  // namespace sartorum::desk
