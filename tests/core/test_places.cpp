@@ -52,7 +52,7 @@ private slots:
                 }
             }
         }
-        QVERIFY(seen > 300);
+        QVERIFY(seen > tries(300));
     }
     // So that they can be taken hold of: the place goes with the amount.
     void places_at_the_ends_of_lines_go_with_the_amount()
