@@ -351,7 +351,7 @@ std::vector<bool> Window::finished() const
     bool measured = room_->table().wearer.has_value();
     for (const auto m : room_->measures())
         measured = measured && (facts(m).kind == MeasureKind::Wish || settled(m));
-    bool answered = c && room_->sizes_chosen();
+    bool answered = c && room_->sizes_chosen() && c->doubts.empty();
     if (c) {
         for (const auto& l : c->lines)
             answered = answered && l.state != LineState::Proposed && l.state != LineState::Refused;

@@ -242,6 +242,10 @@ private slots:
         QVERIFY(d.find("doubts")->isVisible());
         QVERIFY(d.find<QLabel>("doubts_said")->text().contains("Waist"));
         QVERIFY(!d.line(BodiceLength).proposal);
+        // The question waits for an answer.
+        d.window->go_to(Station::Chart);
+        QVERIFY(d.find("station_3")->accessibleDescription() != "finished");
+        d.window->go_to(Station::Plan);
         d.click("meant_so");
         d.settle();
         QVERIFY(!d.window->findChild<QWidget*>("doubts")->isVisible());

@@ -253,8 +253,11 @@ void PlanMap::draw_pieces(QPainter& p)
         p.setPen(look_.dyes().walnut);
         p.setFont(look_.cabin(13.5));
         const QRectF box = sheet_to_screen_.mapRect(laid.box);
+        // Small pieces lie too near each other for their names.
+        const QString name = words::piece_name(now);
+        if (p.fontMetrics().horizontalAdvance(name) > box.width() + 24) continue;
         p.drawText(QRectF{box.center().x() - 110, box.bottom() + 2, 220, name_height * look_.scale()},
-                   Qt::AlignCenter, words::piece_name(now));
+                   Qt::AlignCenter, name);
     }
 }
 

@@ -45,7 +45,7 @@ void ZoneStrip::refresh(const std::vector<AdjustmentKind>& shown, AdjustmentKind
     QStringList spoken;
     for (std::size_t i = 0; i < zones.size(); ++i) {
         const auto quiet = left_alone(c, zones[i]);
-        Cell cell{zones[i], {}, buttons_[i], counted(count_quiet(quiet)), {}, true};
+        Cell cell{zones[i], {}, buttons_[i], counted(count_quiet(quiet)), {}, c.doubts.empty()};
         for (std::size_t n = 0; n < shown.size(); ++n) {
             const PlanLine& line = *c.line(shown[n]);
             if (adjustment(line.kind).zone != zones[i] || shows_as(line) == Shows::Quiet) continue;
