@@ -126,6 +126,7 @@ struct Piece {
 [[nodiscard]] std::vector<Point> outline_points(const Piece&, Length tolerance);
 // Enclosed area in mm², exact for the cubics.
 [[nodiscard]] double area_mm2(const Piece&);
+[[nodiscard]] double signed_area_mm2(const Piece&);  // positive when the edges run counter-clockwise (y up)
 [[nodiscard]] Geom::Rect bounds(const Piece&);
 // Width from the centre line to the side seam at a level, on the stitching line; none if the level misses.
 [[nodiscard]] std::optional<Length> width_at(const Piece&, double level_mm);
