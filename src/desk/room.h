@@ -83,6 +83,7 @@ public:
     void keep_trial();
     void drop_trial();  // as it stood before the hand took hold
     [[nodiscard]] bool trying() const { return trial_.has_value(); }
+    [[nodiscard]] std::optional<AdjustmentKind> tried() const { return trial_; }
     // Every proposal, one after the other: what an earlier one changes may bring a later one up. One act.
     void accept_all();
     void leave_zone(Zone);  // every proposal there, as bought; one act

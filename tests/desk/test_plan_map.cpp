@@ -200,6 +200,42 @@ private slots:
         d.click("more_amount_shoulder_length");
         QVERIFY(is_near(d.line(ShoulderLength).amount, Length::mm(8.5), Length::mm(1e-9)));
     }
+    void a_step_goes_over_nothing_to_the_other_side()
+    {
+        Desk d{at(), true};
+        lay_bodice(d);
+        d.window->go_to(Station::Plan);
+        d.room->decide(ShoulderLength, Answer::Accepted, Length::mm(1));
+        open_card(d, ShoulderLength);
+        d.click("less_amount_shoulder_length");
+        QVERIFY(is_near(d.line(ShoulderLength).amount, Length::mm(-1), Length::mm(1e-9)));
+        d.click("more_amount_shoulder_length");
+        QVERIFY(is_near(d.line(ShoulderLength).amount, Length::mm(1), Length::mm(1e-9)));
+        // Front and back by amounts of their own: each its own buttons.
+        d.room->decide({ShoulderSlope, Answer::Accepted, Length::mm(-6), Length::mm(-4)});
+        open_card(d, ShoulderSlope);
+        d.click("less_back_shoulder_slope");
+        d.click("more_amount_shoulder_slope");
+        QVERIFY(is_near(d.line(ShoulderSlope).back, Length::mm(-5), Length::mm(1e-9)));
+        QVERIFY(is_near(d.line(ShoulderSlope).amount, Length::mm(-5), Length::mm(1e-9)));
+    }
+    void while_a_hand_tries_what_was_proposed_the_picture_stays_before_and_after()
+    {
+        Desk d{at(), true};
+        lay_bodice(d);
+        OtherWay other{*d.room};
+        const Piece without = front_of(d.room->computed()->altered);
+        QVERIFY(other.of(Bust) && other.of(UpperArm));
+        d.room->try_out({Bust, Answer::Accepted, Length::mm(14)});
+        const auto tried = other.of(Bust);
+        QVERIFY(same_paper(*find_piece(tried->before, PieceRole::Front), without));
+        QVERIFY(!same_paper(*find_piece(tried->after, PieceRole::Front), without));
+        // Another change is shown on what is tried, not on what was there before.
+        const auto arm = other.of(UpperArm);
+        QVERIFY(same_paper(*find_piece(arm->before, PieceRole::Front), *find_piece(arm->after, PieceRole::Front)));
+        d.room->drop_trial();
+        QVERIFY(same_paper(*find_piece(other.of(Bust)->before, PieceRole::Front), without));
+    }
     void before_and_after_are_the_plan_with_and_without_it()
     {
         Desk d{at(), true};
@@ -247,6 +283,12 @@ private slots:
         QVERIFY(map_of(d).grab().toImage() != without);
         d.key(Qt::Key_C);
         QVERIFY(map_of(d).grab().toImage() == without);
+        // Another pattern has no plan before, though its pieces are named alike.
+        lay_pattern(d, "Heron");
+        d.settle();
+        const QImage tee = map_of(d).grab().toImage();
+        d.key(Qt::Key_C);
+        QVERIFY(map_of(d).grab().toImage() == tee);
     }
 };
 SARTORUM_TEST(TestPlanMap)

@@ -193,7 +193,7 @@ Adjustment across_back_row()
         .most = across_back_limit,
         .needs = {Level::Underarm},
         .apply = alter_across_back,
-        .places = across_back_armhole,
+        .place = at_across_end,
         .propose = propose_across_back,
         .from = Measure::AcrossBack,
         .methods = across_back_methods,

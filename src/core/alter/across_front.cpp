@@ -92,7 +92,7 @@ Adjustment across_front_row()
         .most = across_front_most,
         .needs = {Level::Underarm},
         .apply = alter_across_front,
-        .places = across_front_armhole,
+        .place = at_across_end,
         .propose = propose_across_front,
         .from = Measure::AcrossFront,
     };

@@ -143,8 +143,8 @@ struct Adjustment {
     // Done on each part that lies at these levels, if it serves; neither of these two is asked elsewhere.
     std::vector<Level> needs;
     Outcome<Applied> (*apply)(const Garment&, const Dose&);
-    // Where on the pieces it is done.
-    Places (*places)(const Garment&);
+    // Where on each of the pieces it is done.
+    Spot (*place)(const Piece&);
     // None when nothing is known to propose from, or there is nothing to do. Without a function it is entered from
     // what a toile showed.
     std::optional<Proposal> (*propose)(const FittingState&) = nullptr;

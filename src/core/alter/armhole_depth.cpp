@@ -53,7 +53,7 @@ Adjustment armhole_depth_row()
         .most = armhole_depth_limit,
         .needs = {Level::Shoulder},
         .apply = alter_armhole_depth,
-        .places = across_armholes,
+        .place = on_across_line,
         .propose = propose_armhole_depth,
         .from = Measure::ArmholeDepth,
     };

@@ -97,7 +97,7 @@ Adjustment back_armhole_row()
         .most = back_armhole_limit,
         .needs = {Level::Underarm},
         .apply = alter_back_armhole,
-        .places = in_back_armhole,
+        .place = low_in_armhole,
     };
 }
 

@@ -90,7 +90,7 @@ Adjustment ball_of_shoulder_row()
         .most = shoulder_forward_limit,
         .needs = {Level::Shoulder},
         .apply = alter_ball_of_shoulder,
-        .places = at_shoulder_tips,
+        .place = at_shoulder_tip,
         .methods = ball_methods,
         .noted = ball_noted,
     };

@@ -77,7 +77,7 @@ Adjustment bodice_length_row()
         .most = bodice_length_limit,
         .needs = {Level::Shoulder},
         .apply = alter_bodice_length,
-        .places = on_length_lines,
+        .place = on_length_line,
         .propose = propose_bodice_length,
         .from = Measure::FrontWaistLength,
     };

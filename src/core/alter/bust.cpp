@@ -301,7 +301,7 @@ Adjustment bust_row()
         .most = bust_two_slashes_limit,
         .needs = {Level::Bust},
         .apply = alter_bust,
-        .places = at_bust_point,
+        .place = at_bust_point,
         .propose = propose_bust,
         .from = Measure::Bust,
         .methods = bust_methods,

@@ -247,7 +247,7 @@ Adjustment bust_depth_row()
         .most = bust_depth_limit,
         .needs = {Level::Bust},
         .apply = alter_bust_depth,
-        .places = at_bust_point,
+        .place = at_bust_point,
         .propose = propose_bust_depth,
         .serves = with_bust_depth,
         .from = Measure::BustDepth,

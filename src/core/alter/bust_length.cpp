@@ -136,7 +136,7 @@ Adjustment bust_length_row()
         .most = bust_length_limit,
         .needs = {Level::Bust},
         .apply = alter_bust_length,
-        .places = at_bust_on_centre,
+        .place = at_bust_on_centre,
         .propose = propose_bust_length,
         .from = Measure::FrontWaistLength,
     };

@@ -114,7 +114,7 @@ Adjustment bust_span_row()
         .most = bust_span_limit,
         .needs = {Level::Bust},
         .apply = alter_bust_span,
-        .places = at_bust_point,
+        .place = at_bust_point,
         .propose = propose_bust_span,
         .serves = points_at_bust,
         .from = Measure::BustSpan,

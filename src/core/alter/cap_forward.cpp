@@ -68,7 +68,7 @@ Adjustment cap_forward_row()
         .most = cap_forward_limit,
         .needs = {Level::Shoulder},
         .apply = alter_cap_forward,
-        .places = at_cap_top,
+        .place = at_cap_top,
         .propose = propose_cap_forward,
         .serves = sleeved,
     };

@@ -125,7 +125,7 @@ Adjustment cap_height_row()
         .most = cap_height_limit,
         .needs = {Level::Shoulder},
         .apply = alter_cap_height,
-        .places = in_the_cap,
+        .place = in_the_cap,
         .propose = propose_cap_height,
         .serves = sleeved,
     };

@@ -117,6 +117,26 @@ std::size_t usual_method(const Adjustment& a, const Garment& g)
     return a.usual_method ? a.usual_method(g) : 0;
 }
 
+std::vector<Place> places_of(const Adjustment& a, const Garment& part)
+{
+    std::vector<Place> out;
+    const auto add = [&](PieceRole role) {
+        const Piece* piece = find_piece(part.pieces, role);
+        if (const Spot at = piece ? a.place(*piece) : std::nullopt) out.push_back({role, *at});
+    };
+    switch (a.acts_on) {
+        case ActsOn::Both:
+        case ActsOn::Apart:
+            add(PieceRole::Front);
+            add(PieceRole::Back);
+            break;
+        case ActsOn::Front: add(PieceRole::Front); break;
+        case ActsOn::Back: add(PieceRole::Back); break;
+        case ActsOn::Sleeve: add(PieceRole::Sleeve); break;
+    }
+    return out;
+}
+
 std::vector<FittingTurn> fitting_order(const std::vector<PartKind>& parts)
 {
     std::vector<FittingTurn> out;

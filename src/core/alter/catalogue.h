@@ -16,6 +16,13 @@ namespace sartorum {
 // The way it is done on this part unless the sewist says another.
 [[nodiscard]] std::size_t usual_method(const Adjustment&, const Garment& part);
 
+// Where it is done on the pieces of a part; the first place stands for the rest.
+struct Place {
+    PieceRole piece{};
+    Point at;
+};
+[[nodiscard]] std::vector<Place> places_of(const Adjustment&, const Garment& part);
+
 // One adjustment on one part.
 struct FittingTurn {
     const Adjustment* adjustment;

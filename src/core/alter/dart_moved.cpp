@@ -121,7 +121,7 @@ Adjustment dart_moved_row()
         .most = dart_moved_limit,
         .needs = {Level::Bust},
         .apply = alter_dart_moved,
-        .places = at_bust_dart,
+        .place = at_bust_dart,
         .serves = has_movable_dart,
         .methods = dart_places,
         .usual_method = usual_dart_place,

@@ -86,7 +86,7 @@ Adjustment neck_gape_row()
         .most = gape_limit,
         .needs = {Level::Bust},
         .apply = alter_neck_gape,
-        .places = in_front_neckline,
+        .place = in_the_neckline,
         .serves = has_dart,
     };
 }
@@ -103,7 +103,7 @@ Adjustment armhole_gape_row()
         .most = gape_limit,
         .needs = {Level::Bust},
         .apply = alter_armhole_gape,
-        .places = in_front_armhole,
+        .place = in_the_armhole,
         .serves = has_movable_dart,
     };
 }

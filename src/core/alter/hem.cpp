@@ -122,7 +122,7 @@ Adjustment hem_given_back_row()
         .most = hem_limit,
         .needs = {Level::Hem},
         .apply = alter_hem,
-        .places = on_hems,
+        .place = on_the_hem,
         .propose = propose_given_back,
         .joins = AdjustmentKind::FinishedLength,
     };
@@ -140,7 +140,7 @@ Adjustment finished_length_row()
         .most = hem_limit,
         .needs = {Level::Hem},
         .apply = alter_hem,
-        .places = on_hems,
+        .place = on_the_hem,
         .propose = propose_length,
         .from = Measure::SkirtLength,
     };

@@ -93,7 +93,7 @@ Adjustment knit_dart_row()
         .most = knit_pinch_limit,
         .needs = {Level::Bust},
         .apply = alter_knit_dart,
-        .places = in_front_armhole,
+        .place = in_the_armhole,
         .serves = without_bust_dart,
         .methods = knit_dart_methods,
     };

@@ -40,7 +40,7 @@ Adjustment neck_forward_row()
         .most = neck_forward_limit,
         .needs = {Level::Shoulder},
         .apply = alter_neck_forward,
-        .places = at_neck_points,
+        .place = at_neck_point,
         .noted = neck_noted,
     };
 }

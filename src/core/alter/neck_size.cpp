@@ -124,7 +124,7 @@ Adjustment neck_size_row()
         .most = neck_size_limit,
         .needs = {Level::Shoulder},
         .apply = alter_neck_size,
-        .places = in_the_necklines,
+        .place = in_the_neckline,
         .propose = propose_neck_size,
         .from = Measure::NeckBase,
         .methods = neck_methods,

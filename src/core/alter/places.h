@@ -1,49 +1,38 @@
-// places.h: where on the pieces an adjustment is done, so that it can be shown and taken hold of there.
-//
-// Of a part as it lies now; pieces without the line asked for have no place. The first place of all is the one
-// that stands for the rest.
+// places.h: where on a piece an adjustment is done, so that it can be shown and taken hold of there. None where
+// the piece has not got the line it lies on. Which pieces those are says what the adjustment acts on.
 #pragma once
-#include <vector>
+#include <optional>
 
-#include "core/pattern/garment.h"
+#include "core/pattern/piece.h"
 
 namespace sartorum {
 
-struct Place {
-    PieceRole piece{};
-    Point at;
-};
-using Places = std::vector<Place>;
+using Spot = std::optional<Point>;
 
 // Front and back.
-[[nodiscard]] Places at_neck_points(const Garment&);
-[[nodiscard]] Places at_shoulder_tips(const Garment&);
-[[nodiscard]] Places in_the_necklines(const Garment&);
-[[nodiscard]] Places across_armholes(const Garment&);  // in the middle, half-way down the armhole
-[[nodiscard]] Places at_underarms(const Garment&);
-[[nodiscard]] Places on_length_lines(const Garment&);  // the printed line, in its middle
-[[nodiscard]] Places at_side_waists(const Garment&);
-[[nodiscard]] Places at_side_hips(const Garment&);  // the hip line's outer end, else the hem's
-[[nodiscard]] Places on_hems(const Garment&);
-// The front.
-[[nodiscard]] Places at_bust_point(const Garment&);
-[[nodiscard]] Places at_bust_on_centre(const Garment&);
-[[nodiscard]] Places at_bust_dart(const Garment&);  // the tip of the dart in side or armhole
-[[nodiscard]] Places in_front_neckline(const Garment&);
-[[nodiscard]] Places in_front_armhole(const Garment&);
-[[nodiscard]] Places across_front_armhole(const Garment&);
-// The back.
-[[nodiscard]] Places high_on_centre_back(const Garment&);
-[[nodiscard]] Places low_on_centre_back(const Garment&);
-[[nodiscard]] Places across_back_armhole(const Garment&);
-[[nodiscard]] Places in_back_armhole(const Garment&);
+[[nodiscard]] Spot at_neck_point(const Piece&);
+[[nodiscard]] Spot at_shoulder_tip(const Piece&);
+[[nodiscard]] Spot in_the_neckline(const Piece&);
+[[nodiscard]] Spot in_the_armhole(const Piece&);
+[[nodiscard]] Spot low_in_armhole(const Piece&);
+[[nodiscard]] Spot on_across_line(const Piece&);  // in its middle, half-way down the armhole
+[[nodiscard]] Spot at_across_end(const Piece&);
+[[nodiscard]] Spot at_underarm(const Piece&);
+[[nodiscard]] Spot on_length_line(const Piece&);  // the printed line, in its middle
+[[nodiscard]] Spot at_side_waist(const Piece&);
+[[nodiscard]] Spot at_side_hip(const Piece&);  // the hip line's outer end, else the lower edge's
+[[nodiscard]] Spot high_on_centre(const Piece&);
+[[nodiscard]] Spot low_on_centre(const Piece&);
+[[nodiscard]] Spot at_bust_point(const Piece&);
+[[nodiscard]] Spot at_bust_on_centre(const Piece&);
+[[nodiscard]] Spot at_bust_dart(const Piece&);  // the tip of the dart that points at the bust
+[[nodiscard]] Spot on_the_hem(const Piece&);    // of a sleeve too
 // The sleeve.
-[[nodiscard]] Places at_cap_top(const Garment&);
-[[nodiscard]] Places in_the_cap(const Garment&);
-[[nodiscard]] Places on_bicep_line(const Garment&);
-[[nodiscard]] Places above_elbow(const Garment&);
-[[nodiscard]] Places below_elbow(const Garment&);
-[[nodiscard]] Places on_underarm_seam(const Garment&);
-[[nodiscard]] Places on_sleeve_hem(const Garment&);
+[[nodiscard]] Spot at_cap_top(const Piece&);
+[[nodiscard]] Spot in_the_cap(const Piece&);
+[[nodiscard]] Spot on_bicep_line(const Piece&);
+[[nodiscard]] Spot above_elbow(const Piece&);
+[[nodiscard]] Spot below_elbow(const Piece&);
+[[nodiscard]] Spot on_underarm_seam(const Piece&);
 
 }  // namespace sartorum

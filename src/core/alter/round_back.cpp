@@ -142,7 +142,7 @@ Adjustment round_back_row()
         .most = round_back_limit,
         .needs = {Level::Shoulder},
         .apply = alter_round_back,
-        .places = high_on_centre_back,
+        .place = high_on_centre,
         .propose = propose_round_back,
         .from = Measure::BackWaistLength,
         .methods = round_back_methods,

@@ -123,7 +123,7 @@ Adjustment shoulder_length_row()
         .most = shoulder_length_limit,
         .needs = {Level::Shoulder},
         .apply = alter_shoulder_length,
-        .places = at_shoulder_tips,
+        .place = at_shoulder_tip,
         .propose = propose_shoulder_length,
         .from = Measure::CrossShoulder,
     };

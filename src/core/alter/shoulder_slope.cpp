@@ -132,7 +132,7 @@ Adjustment shoulder_slope_row()
         .most = shoulder_slope_limit,
         .needs = {Level::Shoulder},
         .apply = alter_shoulder_slope,
-        .places = at_shoulder_tips,
+        .place = at_shoulder_tip,
         .propose = propose_shoulder_slope,
         .from = Measure::ShoulderTipHeight,
         .methods = slope_methods,

@@ -82,7 +82,7 @@ Adjustment forearm_row()
         .most = sleeve_width_limit,
         .needs = {Level::Shoulder},
         .apply = alter_forearm,
-        .places = on_underarm_seam,
+        .place = on_underarm_seam,
         .serves = sleeved,
     };
 }
@@ -99,7 +99,7 @@ Adjustment sleeve_hem_row()
         .most = sleeve_width_limit,
         .needs = {Level::Shoulder},
         .apply = alter_sleeve_hem,
-        .places = on_sleeve_hem,
+        .place = on_the_hem,
         .propose = propose_hem,
         .serves = sleeved,
         .from = Measure::Wrist,

@@ -182,7 +182,7 @@ Adjustment sway_back_row()
         .most = Length{},
         .needs = {Level::Shoulder},
         .apply = alter_sway_back,
-        .places = low_on_centre_back,
+        .place = low_on_centre,
         .propose = propose_sway_back,
         .from = Measure::BackWaistLength,
         .methods = sway_back_methods,

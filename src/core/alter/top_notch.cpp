@@ -66,7 +66,7 @@ Adjustment top_notch_row()
         .most = top_notch_limit,
         .needs = {Level::Shoulder},
         .apply = alter_top_notch,
-        .places = at_cap_top,
+        .place = at_cap_top,
         .propose = propose_top_notch,
         .serves = sleeved,
     };

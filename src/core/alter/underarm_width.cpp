@@ -64,7 +64,7 @@ Adjustment underarm_width_row()
         .most = underarm_limit,
         .needs = {Level::Underarm},
         .apply = alter_underarm_width,
-        .places = at_underarms,
+        .place = at_underarm,
         .propose = propose_underarm_width,
         .from = Measure::HighBust,
         .methods = share_methods,

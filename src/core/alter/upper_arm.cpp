@@ -202,7 +202,7 @@ Adjustment upper_arm_row()
         .most = upper_arm_limit,
         .needs = {Level::Shoulder},
         .apply = alter_upper_arm,
-        .places = on_bicep_line,
+        .place = on_bicep_line,
         .propose = propose_upper_arm,
         .serves = sleeved,
         .from = Measure::UpperArm,

@@ -114,7 +114,7 @@ Adjustment waist_to_hip_row()
         .most = waist_to_hip_limit,
         .needs = {Level::Waist, Level::Hip},
         .apply = alter_waist_to_hip,
-        .places = on_length_lines,
+        .place = on_length_line,
         .propose = propose_waist_to_hip,
         .from = Measure::WaistToHip,
     };

@@ -80,6 +80,16 @@ void Plan::take_sizes(const std::string& waist, const std::string& hip, const st
     }
 }
 
+Decision Plan::taken(AdjustmentKind kind, std::optional<Length> amount, std::optional<Length> back) const
+{
+    const Decision* was = decision(kind);
+    Decision out = was ? *was : Decision{kind, Answer::Accepted};
+    out.answer = Answer::Accepted;
+    out.set_amount(amount);
+    out.set_back(back == amount ? std::nullopt : back);
+    return out;
+}
+
 const Decision* Plan::decision(AdjustmentKind kind, const std::string& subject) const
 {
     const auto it = std::find_if(decisions.begin(), decisions.end(),

@@ -61,6 +61,8 @@ struct Plan {
     // The same; said of every part it also takes the place of what a part had of its own.
     void decide(Decision);
     void forget(AdjustmentKind);  // whatever it is about
+    // Accepted with these amounts of her own, or as proposed; the way and what is said of places and sides stay.
+    [[nodiscard]] Decision taken(AdjustmentKind, std::optional<Length> amount, std::optional<Length> back) const;
 };
 [[nodiscard]] Plan plan_in_sizes(const std::string& waist, const std::string& hip, const std::string& bust = {});
 

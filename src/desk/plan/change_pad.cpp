@@ -77,7 +77,6 @@ void ChangePad::build(QWidget* inside)
     column->addWidget(meaning_);
     front_ = amount_row(false, column);
     back_ = amount_row(true, column);
-    amount_ = front_.field;
     ways_place_ = new QVBoxLayout;
     ways_place_->setContentsMargins(0, 2, 0, 0);
     column->addLayout(ways_place_);
@@ -130,16 +129,12 @@ ChangePad::Row ChangePad::amount_row(bool back, QVBoxLayout* column)
         const Decision* was = room_.plan().decision(kind_);
         back ? decide(now->amount, l) : decide(l, was ? was->back() : std::nullopt);
     });
-    const auto by = [this, back](double steps) {
-        const auto* now = line();
-        if (!now) return;
-        const Length step = grain() * steps;
-        const bool apart = back || now->back != now->amount;
-        try_amount(now->amount + (back ? Length{} : step), now->back + (back || !apart ? step : Length{}), apart);
+    const auto click = [this, back](double steps) {
+        nudge(steps, false, back ? Face::Back : Face::Front);
         room_.keep_trial();  // a click is one act
     };
-    connect(out.less, &Button::clicked, this, [by] { by(-1); });
-    connect(out.more, &Button::clicked, this, [by] { by(1); });
+    connect(out.less, &Button::clicked, this, [click] { click(-1); });
+    connect(out.more, &Button::clicked, this, [click] { click(1); });
     return out;
 }
 
@@ -216,9 +211,7 @@ void ChangePad::take_way(int way)
 
 void ChangePad::decide(std::optional<Length> amount, std::optional<Length> back)
 {
-    const Decision* was = room_.plan().decision(kind_);
-    room_.decide(Decision{kind_, Answer::Accepted, amount, back == amount ? std::nullopt : back,
-                          was ? was->method : std::nullopt});
+    room_.decide(room_.plan().taken(kind_, amount, back));
 }
 
 void ChangePad::flip()
@@ -231,28 +224,33 @@ void ChangePad::flip()
     } else if (l->amount != Length{} || zero_works(adjustment(kind_), l->method)) {
         room_.decide(kind_, Answer::Accepted, own);
     } else {
-        amount_->edit().setFocus();  // nothing to propose: an amount of her own is needed first
-        amount_->say(tr("Type the amount first: nothing was measured to propose it from."), false);
+        front_.field->edit().setFocus();  // nothing to propose: an amount of her own is needed first
+        front_.field->say(tr("Type the amount first: nothing was measured to propose it from."), false);
     }
     refresh();
 }
 
-void ChangePad::nudge(double steps, bool fine)
+// One face alone once they differ, and the back from the first; else both. Nothing would be no adjustment: it is
+// stepped over.
+void ChangePad::nudge(double steps, bool fine, Face face)
 {
     const auto* l = line();
     if (!l) return;
-    const Length by = grain() * (fine ? steps / 2 : steps);
-    try_amount(l->amount + by, l->back + by, l->back != l->amount);
+    const bool apart = l->back != l->amount;
+    const auto stepped = [&](Length amount, Face of) {
+        if (face != Face::Both && face != of && (apart || face == Face::Back)) return amount;
+        const Length by = grain() * (fine ? steps / 2 : steps);
+        return abs(amount + by) < to_the_eye ? amount + by * 2.0 : amount + by;
+    };
+    try_amount(stepped(l->amount, Face::Front), stepped(l->back, Face::Back));
 }
 
-void ChangePad::try_amount(Length front, Length back, bool apart)
+void ChangePad::try_amount(Length front, Length back)
 {
     const auto& entry = adjustment(kind_);
     // A hand that drags stops at what is usual; more is typed.
     if (front == Length{} || front < entry.least || front > entry.most) return;
-    const Decision* was = room_.plan().decision(kind_);
-    room_.try_out(Decision{kind_, Answer::Accepted, front, apart ? std::optional{back} : std::nullopt,
-                           was ? was->method : std::nullopt});
+    room_.try_out(room_.plan().taken(kind_, front, back));
 }
 
 void ChangePad::say(QLabel* l, const QString& text)

@@ -18,13 +18,12 @@ public:
     ChangePad(Look&, Room&, OtherWay&, QWidget* parent = nullptr);
     void show_change(AdjustmentKind, const QString& number);
     [[nodiscard]] AdjustmentKind kind() const { return kind_; }
-    [[nodiscard]] LengthField& amount_field() { return *amount_; }
-    [[nodiscard]] Toggle& toggle() { return *toggle_; }
+    [[nodiscard]] LengthField& amount_field() { return *front_.field; }
     void flip();  // accept or leave
-    // Tries an amount; Room::keep_trial() writes it. Zero would be no adjustment: the hand goes on without it.
-    void try_amount(Length front, Length back, bool apart);
+    // Tries an amount; Room::keep_trial() writes it. Nothing would be no adjustment: the hand goes on without it.
+    void try_amount(Length front, Length back);
     // By so many steps of the unit in use: a millimetre, an eighth of an inch; fine: half of one.
-    void nudge(double steps, bool fine = false);
+    void nudge(double steps, bool fine, Face = Face::Both);
 
 private:
     struct Row {
@@ -57,7 +56,6 @@ private:
     QLabel* meaning_;
     Row front_;
     Row back_;
-    LengthField* amount_ = nullptr;
     QVBoxLayout* ways_place_;
     Choices* ways_ = nullptr;
     QLabel* cost_;

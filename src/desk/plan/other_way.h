@@ -1,5 +1,5 @@
 // other_way.h: the garment had one change been answered the other way: without what is accepted, with what is
-// proposed. Worked out when it is asked for, kept until the plan changes; a hand that drags changes it not.
+// proposed. Worked out when it is asked for, kept until the plan changes.
 #pragma once
 #include <map>
 
@@ -20,9 +20,12 @@ public:
     [[nodiscard]] std::optional<BeforeAfter> of(AdjustmentKind);
 
 private:
-    [[nodiscard]] std::optional<std::vector<Piece>> worked_out(AdjustmentKind) const;
+    struct Known {
+        bool with = false;  // the change is in it; else it is without
+        std::optional<std::vector<Piece>> pieces;
+    };
     Room& room_;
-    std::map<AdjustmentKind, std::optional<std::vector<Piece>>> known_;
+    std::map<AdjustmentKind, Known> known_;
 };
 
 }  // namespace sartorum::desk

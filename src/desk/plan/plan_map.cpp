@@ -1,6 +1,5 @@
 #include "desk/plan/plan_map.h"
 
-#include <QKeyEvent>
 #include <QMouseEvent>
 #include <QPainter>
 #include <QPainterPath>
@@ -10,6 +9,7 @@
 
 #include "core/paper/area.h"
 #include "core/plan/chain.h"
+#include "core/plan/otherwise.h"
 #include "desk/shared/piece_painter.h"
 #include "formats/painter_paths.h"
 #include "words/lines.h"
@@ -21,9 +21,7 @@ namespace {
 constexpr double margin = 14;
 constexpr double legend_height = 26;
 constexpr double hold_within = 14;
-constexpr double name_height = 18;          // under a piece
-constexpr Length tried_by = Length::mm(2);  // to see which way a mark goes
-constexpr double least_moved = 0.05;        // of a millimetre for one of the amount: less is no handle
+constexpr double name_height = 18;  // under a piece
 
 Length snapped(Length l, Unit unit)
 {
@@ -107,7 +105,7 @@ void PlanMap::refresh()
     }
     space_ = room_for_tags(area(), lines.size(), {Tag::large(look_), Tag::small(look_), 8 * look_.scale()});
     lay_pieces(space_.inner);
-    for (const auto* line : lines) shown_.push_back({line, nullptr, places_of(*line, c.altered), 0, {}});
+    for (const auto* line : lines) shown_.push_back({line, nullptr, marks_of(*line, c.altered), 0, {}});
     find_marks();
     tie();
     show_tags();
@@ -128,11 +126,11 @@ void PlanMap::lay_pieces(const QRectF& inner)
     sheet_to_screen_.translate(-sheet.center().x(), -sheet.center().y());
 }
 
-std::vector<QPointF> PlanMap::places_of(const PlanLine& line, const Garment& garment) const
+std::vector<QPointF> PlanMap::marks_of(const PlanLine& line, const Garment& garment) const
 {
     const Garment part = part_view(garment, line.part);
     std::vector<QPointF> out;
-    for (const auto& place : adjustment(line.kind).places(part)) {
+    for (const auto& place : places_of(adjustment(line.kind), part)) {
         const Piece& piece = *find_piece(part.pieces, place.piece);
         const auto t = laid_.at(piece.id).to_sheet * sheet_to_screen_;
         out.push_back(t.map(QPointF{place.at[Geom::X], -place.at[Geom::Y]}));
@@ -356,31 +354,15 @@ std::optional<AdjustmentKind> PlanMap::mark_at(QPointF at) const
     return out;
 }
 
-// Which way the place goes with the amount is tried out: a little more of it.
 std::optional<PlanMap::Drag> PlanMap::taken_hold(AdjustmentKind kind, QPointF at) const
 {
     const auto& c = *room_.computed();
+    const auto handle = handle_of(c, kind);
+    if (!handle) return std::nullopt;
+    const QTransform t = laid_.at(handle->piece).to_sheet * sheet_to_screen_;
+    const QPointF by{handle->a_millimetre[Geom::X], -handle->a_millimetre[Geom::Y]};
     const PlanLine& line = *c.line(kind);
-    Work work = c.work;
-    const Decision* was = work.plan.decision(kind);
-    const auto with = [&](Length by) {
-        const bool apart = line.back != line.amount;
-        work.plan.decide(Decision{kind, Answer::Accepted, line.amount + by,
-                                  apart ? std::optional{line.back + by} : std::nullopt,
-                                  was ? was->method : std::nullopt});
-        const auto out = compute(work);
-        return out ? places_of(line, out->altered) : std::vector<QPointF>{};
-    };
-    const auto now = with(Length::mm(0.01));
-    const auto then = with(tried_by);
-    const double pixels = sheet_to_screen_.m11();
-    QPointF best;
-    for (std::size_t i = 0; i < std::min(now.size(), then.size()); ++i) {
-        const QPointF by = (then[i] - now[i]) / tried_by.in_mm();
-        if (QPointF::dotProduct(by, by) > QPointF::dotProduct(best, best)) best = by;
-    }
-    if (std::sqrt(QPointF::dotProduct(best, best)) < least_moved * pixels) return std::nullopt;
-    return Drag{kind, at, best, line.amount, line.back};
+    return Drag{at, t.map(by) - t.map(QPointF{}), line.amount, line.back};
 }
 
 void PlanMap::mousePressEvent(QMouseEvent* e)
@@ -402,7 +384,7 @@ void PlanMap::mouseMoveEvent(QMouseEvent* e)
     const QPointF along = drag_->a_millimetre;
     const double mm = QPointF::dotProduct(e->position() - drag_->from, along) / QPointF::dotProduct(along, along);
     const Length front = snapped(drag_->front + Length::mm(mm), look_.unit());
-    emit dragged(front, drag_->back + (front - drag_->front), drag_->back != drag_->front);
+    emit dragged(front, drag_->back + (front - drag_->front));
 }
 
 // One drag is one act, however far the hand went.

@@ -26,7 +26,7 @@ public:
 
 signals:
     void opened(AdjustmentKind);
-    void dragged(Length front, Length back, bool apart);
+    void dragged(Length front, Length back);
     void dropped();
 
 protected:
@@ -47,7 +47,6 @@ private:
         Seat seat;
     };
     struct Drag {
-        AdjustmentKind kind;
         QPointF from;
         QPointF a_millimetre;  // how the mark moves on the screen with a millimetre of the amount
         Length front;
@@ -58,7 +57,7 @@ private:
     void find_marks();
     void tie();
     void show_tags();
-    [[nodiscard]] std::vector<QPointF> places_of(const PlanLine&, const Garment&) const;
+    [[nodiscard]] std::vector<QPointF> marks_of(const PlanLine&, const Garment&) const;
     [[nodiscard]] std::optional<AdjustmentKind> mark_at(QPointF) const;
     [[nodiscard]] std::optional<Drag> taken_hold(AdjustmentKind, QPointF) const;
     void point_at(std::optional<AdjustmentKind>);

@@ -1,0 +1,56 @@
+#include "core/plan/otherwise.h"
+
+#include <algorithm>
+
+#include "core/alter/catalogue.h"
+
+namespace sartorum {
+namespace {
+
+constexpr Length tried_by = Length::mm(2);
+constexpr Length hardly = Length::mm(0.01);  // none at all would be no adjustment
+constexpr double least_moved = 0.05;
+
+// With that much more of it than the plan has; the altered part it is done on.
+std::optional<Garment> with_more(const Computed& c, const PlanLine& line, Length by)
+{
+    Work work = c.work;
+    work.plan.decide(work.plan.taken(line.kind, line.amount + by, line.back + by));
+    const auto out = compute(std::move(work));
+    return out ? std::optional{part_view(out->altered, line.part)} : std::nullopt;
+}
+
+}  // namespace
+
+std::optional<std::vector<Piece>> answered_otherwise(const Computed& c, AdjustmentKind kind)
+{
+    const PlanLine* line = c.line(kind);
+    if (!line) return std::nullopt;
+    Work work = c.work;
+    const Decision* was = work.plan.decision(kind);
+    Decision d = was ? *was : Decision{kind, Answer::Accepted};
+    d.answer = line->state == LineState::Accepted ? Answer::Declined : Answer::Accepted;
+    work.plan.decide(std::move(d));
+    auto other = compute(std::move(work));
+    return other ? std::optional{std::move(other->altered.pieces)} : std::nullopt;
+}
+
+std::optional<Handle> handle_of(const Computed& c, AdjustmentKind kind)
+{
+    const PlanLine* line = c.line(kind);
+    if (!line) return std::nullopt;
+    const auto now = with_more(c, *line, hardly);
+    const auto then = with_more(c, *line, hardly + tried_by);
+    if (!now || !then) return std::nullopt;
+    const auto from = places_of(adjustment(kind), *now);
+    const auto to = places_of(adjustment(kind), *then);
+    std::optional<Handle> best;
+    for (std::size_t i = 0; i < std::min(from.size(), to.size()); ++i) {
+        const Point by = (to[i].at - from[i].at) / tried_by.in_mm();
+        const double least = best ? Geom::L2(best->a_millimetre) : least_moved;
+        if (Geom::L2(by) > least) best = Handle{find_piece(now->pieces, from[i].piece)->id, by};
+    }
+    return best;
+}
+
+}  // namespace sartorum
