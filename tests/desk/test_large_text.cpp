@@ -102,6 +102,13 @@ private slots:
         QTRY_COMPARE(large->size(), d.window->size());
         d.key(Qt::Key_Escape);
         QVERIFY(!large->isVisible());
+        // It does not lie over another station.
+        d.window->findChild<PaperStation*>()->setFocus();
+        d.key(Qt::Key_F11);
+        QVERIFY(large->isVisible());
+        d.key(Qt::Key_3, Qt::ControlModifier);
+        QCOMPARE(d.window->current(), Station::Plan);
+        QVERIFY(!large->isVisible());
     }
     void one_seam_has_the_height_and_all_of_them_come_back()
     {

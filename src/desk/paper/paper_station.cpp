@@ -158,6 +158,12 @@ void PaperStation::enlarge()
     large_->open();
 }
 
+// It covers the window: another station would lie under it.
+void PaperStation::hideEvent(QHideEvent*)
+{
+    if (large_) large_->hide();
+}
+
 void PaperStation::play()
 {
     if (!room_.computed()) return;

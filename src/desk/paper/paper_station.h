@@ -21,6 +21,7 @@ signals:
 
 protected:
     void keyPressEvent(QKeyEvent*) override;
+    void hideEvent(QHideEvent*) override;
 
 private:
     void refresh();
