@@ -133,7 +133,7 @@ void Room::leave_zone(Zone zone)
         if (l.state == LineState::Proposed && adjustment(l.kind).zone == zone)
             next.decide({l.kind, Answer::Declined, {}});
     }
-    if (save_plan(next, words::zone_name(zone))) take_plan(next);
+    if (save_plan(next, tr("%1 left").arg(words::zone_name(zone)))) take_plan(next);
 }
 
 void Room::accept_all()

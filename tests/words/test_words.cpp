@@ -313,6 +313,27 @@ private slots:
             check_voice(words::why(l, Unit::Centimetre));
         }
     }
+    void what_the_paper_does_not_carry_is_said_with_the_rest()
+    {
+        PlanLine l;
+        l.kind = AdjustmentKind::Bust;
+        l.state = LineState::Proposed;
+        l.proposal = Proposal{Length::mm(-30), {}, {}, {}};
+        l.amount = Length::mm(-11);
+        QVERIFY(words::hindrance(l, Unit::Centimetre).isEmpty());
+        l.short_of = Refusal{Why::DartTooSmall, "bust", Length::mm(-30), Length::mm(-11.2), {}, 0};
+        const auto most = words::hindrance(l, Unit::Centimetre);
+        check_voice(most);
+        QVERIFY2(most.contains("−3.0 cm") && most.contains("−1.1 cm"), qPrintable(most));
+        QVERIFY(words::state_text(l, Unit::Centimetre).contains("the most this paper carries"));
+        l.state = LineState::NotOnPaper;
+        l.short_of.reset();
+        l.refusal = Refusal{Why::DartTooSmall, "bust", Length::mm(-30), {}, {}, 0};
+        const auto none = words::hindrance(l, Unit::Inch);
+        check_voice(none);
+        QVERIFY(none.contains("no dart to close"));
+        check_voice(words::state_text(l, Unit::Inch));
+    }
     void a_seam_is_counted_from_what_is_meant()
     {
         const auto said = [](double a, double b, double off, bool holds) {

@@ -6,16 +6,13 @@
 
 namespace sartorum::desk {
 
-void PlanBefore::take(const Computed& c)
+void PlanBefore::take(const Computed& c, std::optional<notebook::Id> wearer)
 {
     const auto& is = c.altered.pieces;
-    const bool same_pieces = std::equal(is.begin(), is.end(), now_.pieces.begin(), now_.pieces.end(),
-                                        [](const Piece& a, const Piece& b) { return a.id == b.id; });
-    const bool same = same_pieces && std::equal(is.begin(), is.end(), now_.pieces.begin(), same_paper);
-    if (same) return;
-    // Another pattern has no plan before.
-    before_ = same_pieces ? std::move(now_) : Stood{};
-    now_ = {is, {}};
+    const bool same_work = now_.pattern == c.work.pattern && now_.wearer == wearer;
+    if (same_work && std::equal(is.begin(), is.end(), now_.pieces.begin(), now_.pieces.end(), same_paper)) return;
+    before_ = same_work ? std::move(now_) : Stood{};
+    now_ = {c.work.pattern, wearer, is, {}};
     for (const auto& l : c.lines) {
         if (l.state == LineState::Accepted) now_.taken[l.kind] = l.amount;
     }

@@ -8,14 +8,17 @@ namespace sartorum::desk {
 
 class PlanBefore {
 public:
-    // As the plan stands now; what stood before is kept when something on paper is otherwise.
-    void take(const Computed&);
+    // As this wearer's plan for this pattern stands now; what stood before is kept when something on paper is
+    // otherwise. Another wearer's or pattern's has none before.
+    void take(const Computed&, std::optional<notebook::Id> wearer);
     [[nodiscard]] bool known() const { return !before_.pieces.empty(); }
     [[nodiscard]] const std::vector<Piece>& pieces() const { return before_.pieces; }
     [[nodiscard]] QString changes(Unit) const;
 
 private:
     struct Stood {
+        std::shared_ptr<const Pattern> pattern;
+        std::optional<notebook::Id> wearer;
         std::vector<Piece> pieces;
         std::map<AdjustmentKind, Length> taken;  // what was accepted, and its amount
     };

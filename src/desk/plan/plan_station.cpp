@@ -149,6 +149,7 @@ void PlanStation::open(AdjustmentKind kind)
     if (kind != current_) settle_nudge();
     current_ = kind;
     show_open();
+    refresh_sums();
 }
 
 // The change on pad, map and thread.
@@ -158,7 +159,6 @@ void PlanStation::show_open()
     strip_->refresh(map_->shown(), current_);
     const Tag* tag = map_->tag_of(current_);
     change_->show_change(current_, tag ? tag->text().number : QString{});
-    if (room_.computed()) refresh_sums();
 }
 
 void PlanStation::show_adjustment(AdjustmentKind kind)
@@ -179,7 +179,7 @@ void PlanStation::refresh()
     if (room_.trouble()) held_up_why_->setText(words::refusal(*room_.trouble(), look_.unit()));
     if (!ready) return;
     const auto& c = *room_.computed();
-    if (!room_.trying()) before_.take(c);
+    if (!room_.trying()) before_.take(c, room_.table().wearer);
     doubts_->refresh();
     not_done_->refresh();
     if (!c.line(current_)) {

@@ -23,11 +23,12 @@ QFont fitted(const QString& text, double room, double px, double least, const st
 
 TagText tag_text(const PlanLine& l, const QString& number, Unit u)
 {
-    TagText out{l.kind, shows_as(l), number, words::adjustment_name(l.kind), l.amount, l.back, false, {}, {}};
+    TagText out{l.kind, shows_as(l), number, words::adjustment_name(l.kind), l.amount, l.back, false, false, {}, {}};
     out.has_amount = out.standing != Shows::NotDone && (l.amount != Length{} || l.back != Length{});
     if (out.standing == Shows::NotDone) {
         out.why = {QObject::tr("not done: open it to see why"), QObject::tr("not done")};
     } else if (l.look_again) {
+        out.look_again = true;
         out.why = {QObject::tr("look again: %1 came after").arg(words::adjustment_name(*l.look_again).toLower()),
                    QObject::tr("look again")};
     } else if (l.own_amount) {
@@ -145,7 +146,7 @@ void Tag::paintEvent(QPaintEvent*)
             p.setFont(look_.lato(14, QFont::DemiBold));
             p.drawText(QRectF{at.x() + 16 * k, at.y() - 12 * k, 26 * k, 24 * k}, Qt::AlignCenter, text_.follows);
         }
-        p.setPen(text_.why.value(0).startsWith(tr("look again")) ? d.weld_ink : d.faded);
+        p.setPen(text_.look_again ? d.weld_ink : d.faded);
         // Two lines where there is no amount.
         const QRectF place = text_.has_amount ? QRectF{10 * k, 60 * k, right - 10 * k, 20 * k}
                                               : QRectF{left, 30 * k, right - left, 46 * k};

@@ -15,6 +15,7 @@ struct TagText {
     Length amount;
     Length back;
     bool has_amount = false;
+    bool look_again = false;
     QStringList why;  // the same in more and in fewer words: the first that fits is shown
     QString follows;  // the number of what follows
     friend bool operator==(const TagText&, const TagText&) = default;
