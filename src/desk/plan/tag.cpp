@@ -23,7 +23,8 @@ QFont fitted(const QString& text, double room, double px, double least, const st
 
 TagText tag_text(const PlanLine& l, const QString& number, Unit u)
 {
-    TagText out{l.kind, shows_as(l), number, words::adjustment_name(l.kind), l.amount, l.back, false, false, {}, {}};
+    TagText out{l.kind, shows_as(l), number, words::adjustment_name(l.kind), l.amount, l.back, false,
+                false,  {},          {}};
     out.has_amount = out.standing != Shows::NotDone && (l.amount != Length{} || l.back != Length{});
     if (out.standing == Shows::NotDone) {
         out.why = {QObject::tr("not done: open it to see why"), QObject::tr("not done")};
