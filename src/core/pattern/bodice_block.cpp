@@ -33,12 +33,23 @@ struct Half {
     double side_dart = 0;
     double waist_dart = 0;
     double shoulder_dart = 0;
+    double waist = 0;  // darts closed
+    double hem = 0;
 };
 
 Half half_of(const BodiceFlat& f, bool front)
 {
     const double more = f.front_more.in_mm() / 4;
     const double quarter = f.bust.in_mm() / 4;
+    const double sign = front ? 1 : -1;
+    const bool own = f.front_waist > Length{};
+    const auto half = [&](Length whole, Length of_front) {
+        const double even = whole.in_mm() / 4 + sign * more;
+        if (!own) return even;
+        return front ? of_front.in_mm() : whole.in_mm() / 2 - of_front.in_mm();
+    };
+    const double waist = half(f.waist, f.front_waist);
+    const double hem = half(f.hip, f.front_hip);
     if (front) {
         return {true,
                 quarter + more,
@@ -49,7 +60,9 @@ Half half_of(const BodiceFlat& f, bool front)
                 f.shoulder.in_mm(),
                 f.side_dart.in_mm(),
                 f.front_dart.in_mm(),
-                0};
+                0,
+                waist,
+                hem};
     }
     return {false,
             quarter - more,
@@ -60,7 +73,9 @@ Half half_of(const BodiceFlat& f, bool front)
             (f.shoulder + f.shoulder_ease).in_mm(),
             0,
             f.back_dart.in_mm(),
-            f.shoulder_dart.in_mm()};
+            f.shoulder_dart.in_mm(),
+            waist,
+            hem};
 }
 
 Point bust_point(const BodiceFlat& f)
@@ -128,16 +143,14 @@ SideSeam leaning_side(const BodiceFlat& f, const Half& h, double lean)
     return side_from(f, h, waist, lean);
 }
 
-// Shaped to the waist and out to the hem.
-SideSeam shaped_side(const BodiceFlat& f, const Half& h)
+// Shaped to the waist and out to the hem; `side` straight from the underarm to the waist.
+SideSeam shaped_side(const BodiceFlat& f, const Half& h, double side)
 {
-    const double more = h.bust - f.bust.in_mm() / 4;
-    const Point waist{f.waist.in_mm() / 4 + more, 0};
+    const Point waist{h.waist, 0};
     const double in = h.bust - waist[Geom::X];
-    const double side = f.side_length.in_mm();
     const Point underarm{h.bust, std::sqrt(side * side - in * in)};
     // The hem, square to the centre and to the flared side, rises to the side.
-    const double wide = f.hip.in_mm() / 4 + more;
+    const double wide = h.hem;
     const double flare = std::atan2(wide - waist[Geom::X], f.below_waist.in_mm());
     const Point hem{wide, wide * std::tan(flare / 2) - f.below_waist.in_mm()};
     const Point up = Geom::unit_vector(underarm - waist);
@@ -236,7 +249,7 @@ void add_bottom(Piece& p, const BodiceFlat& f, const Half& h)
     }
     const Point a = before.finalPoint();
     const Point b = after.initialPoint();
-    const Dart dart{a, b, tip};
+    const Dart dart{a, b, tip, f.fold};
     p.edges.push_back({role, before, allowance});
     p.edges.push_back(
         {EdgeRole::DartMouth, reversed(dart_mouth({b, a, tip}, -start_direction(after))), allowance});
@@ -325,7 +338,7 @@ Outcome<bool> drawable(const BodiceFlat& f)
          {"front_dart", f.front_dart, f.princess ? Length::mm(3) : Length{}, Length::mm(70)},
          {"back_dart", f.back_dart, Length{}, Length::mm(70)},
          {"shoulder_dart", f.shoulder_dart, Length{}, Length::mm(30)},
-         {"shoulder_ease", f.shoulder_ease, Length{}, Length::mm(15)},
+         {"shoulder_ease", f.shoulder_ease, Length::mm(-5), Length::mm(15)},
          {"front_more", f.front_more, Length::mm(-80), Length::mm(160)},
          {"below_waist", f.below_waist, Length{}, f.princess ? Length{} : Length::mm(900)},
          {"hip", f.hip, below ? Length::mm(400) : Length{}, Length::mm(2800)},
@@ -391,6 +404,52 @@ Outcome<Drawn> settled(const BodiceFlat& f)
     return drawn(f, lean);
 }
 
+// The lean of one side seam at which the half waist of its piece is `wanted`; refused as it lies, its dart open.
+template <class Draw>
+Outcome<Piece> leaning_to(Length wanted, const char* field, Length dart, const Draw& draw)
+{
+    const auto waist = [&](double lean) { return sewn_length(draw(lean), EdgeRole::Waist); };
+    const Length widest = waist(-most_lean);
+    const Length least = waist(most_lean);
+    if (wanted > widest || wanted < least) {
+        return refuse_amount(Why::BlockWaistImpossible, field, wanted + dart, least + dart, widest + dart);
+    }
+    return draw(zero_between(-most_lean, most_lean, (wanted - widest).in_mm(), (wanted - least).in_mm(), 1e-4,
+                             [&](double at) { return (wanted - waist(at)).in_mm(); }));
+}
+
+Outcome<Drawn> each_its_own(const BodiceFlat& f)
+{
+    const Half front = half_of(f, true);
+    const Half back = half_of(f, false);
+    auto as_front = leaning_to(Length::mm(front.waist), "front_waist", f.front_dart, [&](double lean) {
+        return f.princess ? princess_front(f, lean) : panel(f, front, leaning_side(f, front, lean));
+    });
+    if (!as_front) return tl::make_unexpected(as_front.error());
+    auto as_back = leaning_to(Length::mm(back.waist), "back_waist", f.back_dart,
+                              [&](double lean) { return panel(f, back, leaning_side(f, back, lean)); });
+    if (!as_back) return tl::make_unexpected(as_back.error());
+    return Drawn{std::move(*as_front), std::move(*as_back)};
+}
+
+// With a hem: the back's side seam made as long as the front's.
+std::vector<Piece> shaped(const BodiceFlat& f)
+{
+    const Half front = half_of(f, true);
+    const Half back = half_of(f, false);
+    const double side = f.side_length.in_mm();
+    std::vector<Piece> out{panel(f, front, shaped_side(f, front, side)),
+                           panel(f, back, shaped_side(f, back, side))};
+    double of_back = side;
+    for (int i = 0; f.front_waist > Length{} && i < 20; ++i) {
+        const Length off = sewn_length(out[1], EdgeRole::Side) - sewn_length(out[0], EdgeRole::Side);
+        if (abs(off) < Length::mm(1e-6)) break;
+        of_back -= off.in_mm();
+        out[1] = panel(f, back, shaped_side(f, back, of_back));
+    }
+    return out;
+}
+
 }  // namespace
 
 std::vector<Seam> bodice_seams(Length shoulder_ease, std::optional<Length> cap_ease)
@@ -420,14 +479,11 @@ Outcome<SizedPieces> draw_bodice(const BodiceFlat& f)
 {
     if (const auto ok = drawable(f); !ok) return tl::make_unexpected(ok.error());
     if (f.below_waist > Length{}) {
-        const Half front = half_of(f, true);
-        const Half back = half_of(f, false);
         BodiceFlat plain = f;
         plain.side_dart = plain.front_dart = plain.back_dart = {};
-        return with_sleeve(
-            f, {f.size, {panel(plain, front, shaped_side(f, front)), panel(plain, back, shaped_side(f, back))}});
+        return with_sleeve(f, {f.size, shaped(plain)});
     }
-    auto settled_at = settled(f);
+    auto settled_at = f.front_waist > Length{} ? each_its_own(f) : settled(f);
     if (!settled_at) return tl::make_unexpected(settled_at.error());
     return with_sleeve(f, {f.size, {std::move(settled_at->front), std::move(settled_at->back)}});
 }

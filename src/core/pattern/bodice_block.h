@@ -4,8 +4,9 @@
 // back side seam straight; front side seam straight when its dart is closed, leaning as the back's does, so that
 // both walk exactly; the one lean that gives the waist asked for. Neck and armhole leave the shoulder square to
 // it, and the armhole and the waist meet the side seam square to it, so that sewn edges run on. Common practice.
-// A sleeve, if asked for, is drawn to the armhole that results (sleeve_block.h).
-// With `below_waist` the side seam is shaped to the waist and on to the hem, without darts: a knit tee.
+// Where the front's own waist is given, each piece leans, or is shaped, as its own asks; the side seams stay
+// equally long. A sleeve, if asked for, is drawn to the armhole that results (sleeve_block.h). With `below_waist`
+// the side seam is shaped to the waist and on to the hem, without darts: a knit tee.
 #pragma once
 #include "core/pattern/princess.h"
 #include "core/pattern/sleeve_block.h"
@@ -35,10 +36,13 @@ struct BodiceFlat {
     Length front_dart{};
     Length back_dart{};
     Length shoulder_dart{};
-    Length shoulder_ease{};  // the back shoulder longer than the front by this
-    Length front_more{};     // the front wider than the back, all round
-    Length below_waist{};    // 0: ends at a waist seam; else waist to hem at the centre
-    Length hip{};            // all round at the hem, with below_waist
+    Length shoulder_ease{};          // the back shoulder longer than the front by this
+    Length front_more{};             // the front wider than the back, all round
+    Length front_waist{};            // of the half front, darts closed; 0: front and back lean alike
+    Length front_hip{};              // of the half front at the hem; with front_waist and below_waist
+    DartKind fold = DartKind::Dart;  // what shapes the waist
+    Length below_waist{};            // 0: ends at a waist seam; else waist to hem at the centre
+    Length hip{};                    // all round at the hem, with below_waist
     Length allowance = Length::mm(15);
     Length front_allowance = Length::mm(15);  // at the centre front, where it is not a fold
     Length hem_allowance = Length::mm(20);

@@ -22,18 +22,29 @@ struct Corners {
     Point centre_hem;
 };
 
-Corners corners(const SkirtFlat& f, double waist_width)
+// What differs between front and back.
+struct SkirtHalf {
+    PieceRole role;
+    double hip;
+    double waist;  // across, as drawn before darts
+    double top;    // of the side seam, above the centre
+    Length mouth;
+    Length dart_length;
+    bool fold;
+};
+
+Corners corners(const SkirtFlat& f, const SkirtHalf& h)
 {
     const double rise = f.side_rise.in_mm();
     const double hip = f.hip.in_mm() / 4;
     const double hip_level = rise - f.waist_to_hip.in_mm();
-    const Point side_hip{hip, hip_level};
+    const Point side_hip{h.hip, hip_level};
     // An arc square to the centre and to the side seam rises by width · tan(lean / 2): the side is cut that much
     // shorter.
     const double below = f.length.in_mm() + hip_level;
     const Point lean{f.flare.in_mm(), -below};
     const double side_below = below - hip * std::tan(std::atan2(f.flare.in_mm(), below) / 2);
-    return {{0, 0}, {waist_width, rise}, side_hip, along(side_hip, lean, side_below), {0, -f.length.in_mm()}};
+    return {{0, 0}, {h.waist, h.top}, side_hip, along(side_hip, lean, side_below), {0, -f.length.in_mm()}};
 }
 
 // The way the side seam leaves the waist: more outwards than straight to the hip.
@@ -74,8 +85,9 @@ Curve waist_line(const Corners& c)
     return cubic(c.centre_waist, {third, 0}, c.side_waist + square * handle, c.side_waist);
 }
 
-void add_waist(Piece& p, const Corners& c, const SkirtFlat& f, Length mouth, Length dart_length)
+void add_waist(Piece& p, const Corners& c, const SkirtFlat& f, const SkirtHalf& h)
 {
+    const Length mouth = h.mouth;
     const Curve line = waist_line(c);
     if (mouth <= Length{}) {
         p.edges.push_back({EdgeRole::Waist, line, f.allowance});
@@ -91,33 +103,34 @@ void add_waist(Piece& p, const Corners& c, const SkirtFlat& f, Length mouth, Len
     const Point b = after.initialPoint();
     const Point square = -Geom::rot90(Geom::unit_vector(b - a));
     const Point down = square[Geom::Y] < 0 ? square : -square;
-    const Point tip = (a + b) / 2 + down * dart_length.in_mm();
+    const Point tip = (a + b) / 2 + down * h.dart_length.in_mm();
     // Folded towards the centre the dart's cloth must reach the seam: the mouth rises to a small peak.
     const double peak = std::tan(std::asin(mouth.in_mm() / 2 / Geom::distance(tip, a))) * mouth.in_mm() / 2;
     const Point top = (a + b) / 2 - down * peak;
     p.edges.push_back({EdgeRole::Waist, before, f.allowance});
     p.edges.push_back({EdgeRole::DartMouth, joined(straight(a, top), straight(top, b)), f.allowance});
     p.edges.push_back({EdgeRole::Waist, after, f.allowance});
-    p.darts.push_back({a, b, tip});
+    p.darts.push_back({a, b, tip, f.fold});
 }
 
-Piece panel(const SkirtFlat& f, PieceRole role, double waist_width, Length mouth, Length dart_length, bool fold)
+Piece panel(const SkirtFlat& f, const SkirtHalf& h)
 {
-    const Corners c = corners(f, waist_width);
+    const Corners c = corners(f, h);
+    const auto [role, fold] = std::pair{h.role, h.fold};
     Piece p;
     p.id = std::string{key(role)};
     p.role = role;
     p.part = PartKind::Skirt;
     p.name = role == PieceRole::Front ? "Skirt front" : "Skirt back";
     p.cut = fold ? 1 : 2;
-    add_waist(p, c, f, mouth, dart_length);
+    add_waist(p, c, f, h);
     p.edges.push_back({EdgeRole::Side, side_seam(c), f.allowance});
     p.edges.push_back({EdgeRole::Hem, hem(c), f.hem_allowance});
     p.edges.push_back(
         {EdgeRole::Centre, straight(c.centre_hem, c.centre_waist), fold ? Length{} : f.allowance, fold});
     const double hip_level = c.side_hip[Geom::Y];
     // The printed line lies beneath the darts, so that cutting there leaves them whole.
-    const double line = std::max(std::min(hip_level * 0.68, -dart_length.in_mm() - 8), hip_level * 0.9);
+    const double line = std::max(std::min(hip_level * 0.68, -h.dart_length.in_mm() - 8), hip_level * 0.9);
     const double grain = c.side_hip[Geom::X] * 0.22;
     p.guides = {{GuideKind::Grain, {grain, hip_level - 60}, {grain, c.centre_hem[Geom::Y] + 105}},
                 {GuideKind::LengthenShorten, {0, line}, {width_at(p, line)->in_mm(), line}},
@@ -152,6 +165,7 @@ Outcome<bool> drawable(const SkirtFlat& f)
 {
     return check_ranges({{"waist", f.waist, Length::mm(300), Length::mm(2500)},
                          {"hip", f.hip, Length::mm(400), Length::mm(2800)},
+                         {"front_more", f.front_more, f.hip * -0.2, f.hip * 0.2},
                          {"waist_to_hip", f.waist_to_hip, Length::mm(100), Length::mm(450)},
                          {"length", f.length, f.waist_to_hip + Length::mm(100), Length::mm(1600)},
                          {"front_dart", f.front_dart, Length{}, Length::mm(60)},
@@ -179,27 +193,100 @@ std::vector<Seam> skirt_seams(bool with_band)
     return out;
 }
 
+namespace {
+
+struct SkirtHalves {
+    SkirtHalf front;
+    SkirtHalf back;
+};
+
+SkirtHalves halves_of(const SkirtFlat& f)
+{
+    const double quarter = f.hip.in_mm() / 4;
+    const double more = f.front_more.in_mm() / 4;
+    const double top = f.side_rise.in_mm();
+    return {{PieceRole::Front, quarter + more, 0, top, f.front_dart, f.front_dart_length, true},
+            {PieceRole::Back, quarter - more, 0, top, f.back_dart, f.back_dart_length, !f.back_seam}};
+}
+
+// What the side seam takes of one half between hip and waist, its dart open: neither nothing nor too much.
+Outcome<bool> taken_at_side(const char* field, Length waist, double hip, const SkirtFlat& f)
+{
+    const Length most = Length::mm(hip);
+    const Length least = most - f.waist_to_hip * 0.6;
+    if (waist >= least && waist <= most) return true;
+    return refuse_amount(Why::OutOfRange, field, waist, least, most);
+}
+
+constexpr Length settled_within = Length::mm(1e-5);
+
+// Front and back lean alike: settle both widths until the sewn waist is right. The drawn waist is curved, so a
+// little longer than it is wide.
+std::vector<Piece> alike(const SkirtFlat& f, SkirtHalves h, Length intake)
+{
+    const double both = (h.front.hip + h.back.hip) / 2;
+    h.front.waist = h.back.waist = (Length::mm(both) - intake).in_mm();
+    h.front.waist += h.front.hip - both;
+    h.back.waist += h.back.hip - both;
+    std::vector<Piece> out;
+    for (int i = 0; i < 20; ++i) {
+        out = {panel(f, h.front), panel(f, h.back)};
+        const Length off =
+            sewn_length(out[0], EdgeRole::Waist) + sewn_length(out[1], EdgeRole::Waist) - f.waist / 2.0;
+        if (abs(off) < settled_within) break;
+        h.front.waist -= off.in_mm() / 2;
+        h.back.waist -= off.in_mm() / 2;
+    }
+    return out;
+}
+
+// Each as wide as its own waist; the back's side seam as long as the front's.
+std::vector<Piece> each_its_own(const SkirtFlat& f, SkirtHalves h)
+{
+    const Length front = f.front_waist;
+    const Length back = f.waist / 2.0 - f.front_waist;
+    h.front.waist = (front + f.front_dart).in_mm();
+    h.back.waist = (back + f.back_dart).in_mm();
+    std::vector<Piece> out;
+    for (int i = 0; i < 60; ++i) {
+        out = {panel(f, h.front), panel(f, h.back)};
+        const Length off_front = sewn_length(out[0], EdgeRole::Waist) - front;
+        const Length off_back = sewn_length(out[1], EdgeRole::Waist) - back;
+        const Length off_side = sewn_length(out[1], EdgeRole::Side) - sewn_length(out[0], EdgeRole::Side);
+        if (std::max({abs(off_front), abs(off_back), abs(off_side)}) < settled_within) break;
+        h.front.waist -= off_front.in_mm();
+        h.back.waist -= off_back.in_mm();
+        h.back.top -= off_side.in_mm();
+    }
+    return out;
+}
+
+Outcome<std::vector<Piece>> panels_of(const SkirtFlat& f)
+{
+    const SkirtHalves h = halves_of(f);
+    if (f.front_waist <= Length{}) {
+        const Length intake = (f.hip - f.waist) / 4.0 - (f.front_dart + f.back_dart) / 2.0;
+        if (intake < Length{} || intake > f.waist_to_hip * 0.6) {
+            return refuse_amount(Why::BlockImpossible, "front_dart", f.front_dart + f.back_dart,
+                                 (f.hip - f.waist) / 2.0 - f.waist_to_hip * 1.2, (f.hip - f.waist) / 2.0);
+        }
+        return alike(f, h, intake);
+    }
+    const Length front = f.front_waist + f.front_dart;
+    const Length back = f.waist / 2.0 - f.front_waist + f.back_dart;
+    if (auto ok = taken_at_side("front_waist", front, h.front.hip, f); !ok) return tl::make_unexpected(ok.error());
+    if (auto ok = taken_at_side("back_waist", back, h.back.hip, f); !ok) return tl::make_unexpected(ok.error());
+    return each_its_own(f, h);
+}
+
+}  // namespace
+
 Outcome<SizedPieces> draw_skirt(const SkirtFlat& f)
 {
     if (const auto ok = drawable(f); !ok) return tl::make_unexpected(ok.error());
-    const Length intake = (f.hip - f.waist) / 4.0 - (f.front_dart + f.back_dart) / 2.0;
-    if (intake < Length{} || intake > f.waist_to_hip * 0.6) {
-        return refuse_amount(Why::BlockImpossible, "front_dart", f.front_dart + f.back_dart,
-                             (f.hip - f.waist) / 2.0 - f.waist_to_hip * 1.2, (f.hip - f.waist) / 2.0);
-    }
-    // The drawn waist is curved, so a little longer than it is wide: settle the width until the sewn waist is
-    // right.
-    SizedPieces out{f.size, {}};
-    double width = (f.hip / 4.0 - intake).in_mm();
-    for (int i = 0; i < 20; ++i) {
-        out.pieces = {panel(f, PieceRole::Front, width, f.front_dart, f.front_dart_length, true),
-                      panel(f, PieceRole::Back, width, f.back_dart, f.back_dart_length, !f.back_seam)};
-        const Length sewn =
-            (sewn_length(out.pieces[0], EdgeRole::Waist) + sewn_length(out.pieces[1], EdgeRole::Waist));
-        const Length off = sewn - f.waist / 2.0;
-        if (abs(off) < Length::mm(1e-5)) break;
-        width -= off.in_mm() / 2;
-    }
+    auto panels = panels_of(f);
+    if (!panels) return tl::make_unexpected(panels.error());
+    SizedPieces out{f.size, std::move(*panels)};
     if (f.band_depth > Length{}) {
         out.pieces.push_back(waistband(f, sewn_length(out.pieces[0], EdgeRole::Waist),
                                        sewn_length(out.pieces[1], EdgeRole::Waist)));

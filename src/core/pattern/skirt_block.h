@@ -4,6 +4,8 @@
 // do not take goes to the four side-seam halves alike, so front and back side seams are the same curve and walk
 // exactly. Side seam: one cubic from waist to hip, running without a kink into the straight flared line below.
 // Hem: square to the centre and to the side seam. Common practice.
+// Where the front's own waist is given, each piece takes its own intake, and the back's side waist stands as high
+// as its side seam needs to be as long as the front's.
 #pragma once
 #include "core/pattern/pattern.h"
 
@@ -15,9 +17,11 @@ struct SkirtFlat {
     std::string size;
     Length waist;
     Length hip;
-    Length waist_to_hip;  // at the side, straight down
-    Length length;        // along centre front, waist to hem
-    Length front_dart;    // width of the mouth; 0 for none
+    Length front_more{};   // the front wider than the back, all round
+    Length front_waist{};  // of the half front, darts closed; 0: front and back lean alike
+    Length waist_to_hip;   // at the side, straight down
+    Length length;         // along centre front, waist to hem
+    Length front_dart;     // width of the mouth; 0 for none
     Length front_dart_length = Length::mm(90);
     Length back_dart;
     Length back_dart_length = Length::mm(120);
@@ -27,6 +31,7 @@ struct SkirtFlat {
     Length band_depth = Length::mm(35);  // 0 for no waistband
     Length side_rise = Length::mm(10);   // how far the side waist stands above the centre
     bool back_seam = true;               // centre back: a seam, else on the fold
+    DartKind fold = DartKind::Dart;      // what shapes the waist
 };
 
 // One size. Refuses what cannot be drawn and names the measure.

@@ -1,0 +1,250 @@
+#include "core/tissue/assume.h"
+
+#include <algorithm>
+
+namespace sartorum {
+namespace {
+
+using L = TissueLine;
+
+Length at_least(Length value, Length low)
+{
+    return std::max(value, low);
+}
+
+// Takes the lines in an order in which each can go by those before it.
+class Assuming {
+public:
+    Assuming(const Tissue& t, const TissueSize& s, const SizeChart* chart) : tissue_{t}, size_{s}, chart_{chart}
+    {
+        if (chart_) index_ = chart_->index_of(s.name);
+    }
+    // What another size says to one line, before this size's own rule.
+    void go_by(TissueLengths neighbour) { neighbour_ = std::move(neighbour); }
+
+    TissueLengths all()
+    {
+        if (tissue_.kind == TissueKind::Skirt) skirt();
+        if (tissue_.kind == TissueKind::Bodice) bodice();
+        if (tissue_.kind == TissueKind::Girth) girth();
+        take(L::Allowance, Length::mm(15));
+        take(L::FrontAllowance, Length::mm(15));
+        take(L::HemAllowance, Length::mm(tissue_.kind == TissueKind::Skirt ? 30 : 20));
+        return std::move(out_);
+    }
+
+private:
+    [[nodiscard]] bool known(TissueLine line) const { return measured(size_, line) || lacks(size_, line); }
+    [[nodiscard]] Length of(TissueLine line) const { return out_.at(line); }
+
+    Length take(TissueLine line, Length assumed) { return take(line, assumed, facts(line).low, facts(line).high); }
+    // Assumed within what the lines taken before leave.
+    Length take(TissueLine line, Length assumed, Length low, Length high)
+    {
+        if (lacks(size_, line)) return out_[line] = {};
+        if (const auto m = measured(size_, line)) return out_[line] = *m;
+        if (const auto it = neighbour_.find(line); it != neighbour_.end()) assumed = it->second;
+        return out_[line] = low > high ? assumed : std::clamp(assumed, low, high);
+    }
+
+    [[nodiscard]] std::optional<Length> body(Measure m) const
+    {
+        return index_ ? chart_->body(*index_, m) : std::nullopt;
+    }
+    // All round.
+    [[nodiscard]] Length garment(Measure m, double ease_mm, double else_mm) const
+    {
+        if (index_) {
+            if (const auto f = chart_->finished(*index_, m)) return *f;
+            if (const auto b = body(m)) return *b + Length::mm(ease_mm);
+        }
+        return Length::mm(else_mm);
+    }
+
+    void skirt()
+    {
+        const Length quarter = garment(Measure::Hip, 50, 1070) / 4.0;
+        take(L::FrontHip, measured(size_, L::BackHip).value_or(quarter));
+        take(L::BackHip, of(L::FrontHip));
+        const Length to_hip = take(L::WaistToHip, body(Measure::WaistToHip).value_or(Length::mm(206)));
+        take(L::CentreLength, body(Measure::SkirtLength).value_or(Length::mm(580)), to_hip + Length::mm(100),
+             facts(L::CentreLength).high);
+        take(L::SideRise, Length::mm(10));
+        take(L::BandDepth, Length::mm(35));
+        skirt_half(L::FrontHip, L::FrontWaist, L::FrontDart, 18);
+        skirt_half(L::BackHip, L::BackWaist, L::BackDart, 28);
+        take(L::FrontDartLength, Length::mm(90), facts(L::FrontDartLength).low, to_hip);
+        take(L::BackDartLength, Length::mm(120), facts(L::BackDartLength).low, to_hip);
+        out_[L::FrontHem] = measured(size_, L::FrontHem).value_or(Length{});
+    }
+    // The side seam takes what is left; never more than it can.
+    void skirt_half(TissueLine hip, TissueLine waist, TissueLine dart, double dart_mm)
+    {
+        const Length most = of(hip) - Length::mm(1);
+        const Length least = of(hip) - of(L::WaistToHip) * 0.55;
+        const Length closed = garment(Measure::Waist, 25, 785) / 4.0;
+        if (known(waist)) {
+            take(dart, Length::mm(dart_mm));
+            take(waist, {});
+            return;
+        }
+        take(dart, Length::mm(dart_mm));
+        take(waist, closed + of(dart), least, most);
+    }
+
+    void bodice()
+    {
+        const Length quarter = garment(Measure::Bust, 80, 980) / 4.0;
+        const auto more = Length::mm(4);
+        const auto back = measured(size_, L::BackBust);
+        take(L::FrontBust, back ? *back + more * 2.0 : quarter + more);
+        take(L::BackBust, of(L::FrontBust) - more * 2.0);
+        grown_ = (of(L::FrontBust) + of(L::BackBust)) / Length::mm(490) - 1;
+        shoulders();
+        lengths();
+        widths();
+        darts();
+        waists();
+        if (tissue_.note(TissueNote::Sleeve) == 1) sleeve();
+    }
+    // A length that grows with the bust, by a share of how much it does.
+    [[nodiscard]] Length soft(double plain_mm, double share) const
+    {
+        return Length::mm(plain_mm * (1 + share * grown_));
+    }
+    void shoulders()
+    {
+        take(L::NeckWidth, soft(71, 0.4));
+        take(L::FrontNeckDepth, soft(82, 0.4));
+        take(L::BackNeckDepth, soft(22, 0.2));
+        const auto before = measured(size_, L::FrontShoulder);
+        const auto behind = measured(size_, L::BackShoulder);
+        // Much longer than the front it has a dart, and a little of it is eased.
+        const Length longer = before && behind ? *behind - *before : Length{};
+        take(L::BackShoulderDart, longer > Length::mm(10) ? longer - Length::mm(3) : Length{});
+        take(L::FrontShoulder, behind ? *behind - of(L::BackShoulderDart) : soft(122, 0.3));
+        take(L::BackShoulder, of(L::FrontShoulder) + of(L::BackShoulderDart));
+        const auto drop_behind = measured(size_, L::BackDrop);
+        take(L::FrontDrop, drop_behind ? *drop_behind + Length::mm(6) : of(L::FrontShoulder) * 0.377, Length{},
+             of(L::FrontShoulder) * 0.6);
+        take(L::BackDrop, of(L::FrontDrop) * 0.87, Length{}, of(L::FrontShoulder) * 0.6);
+    }
+    // An armhole has room between the tip and the underarm.
+    void lengths()
+    {
+        const Length front_room = of(L::FrontDrop) + Length::mm(110);
+        const Length back_room = of(L::BackDrop) + Length::mm(90);
+        Length most = facts(L::SideLength).high;
+        if (const auto f = measured(size_, L::FrontLength)) most = std::min(most, *f - front_room);
+        if (const auto b = measured(size_, L::BackLength)) most = std::min(most, *b - back_room);
+        take(L::SideLength, soft(209, 0.1), facts(L::SideLength).low, at_least(most, facts(L::SideLength).low));
+        take(L::FrontLength, body(Measure::FrontWaistLength).value_or(soft(446, 0.25)),
+             of(L::SideLength) + front_room, facts(L::FrontLength).high);
+        take(L::BackLength, body(Measure::BackWaistLength).value_or(soft(410, 0.2)), of(L::SideLength) + back_room,
+             facts(L::BackLength).high);
+    }
+    void widths()
+    {
+        const Length least = of(L::NeckWidth) + Length::mm(25);
+        const auto behind = measured(size_, L::AcrossBack);
+        take(L::AcrossFront, behind ? *behind - Length::mm(10) : soft(164, 0.6), least,
+             of(L::FrontBust) - Length::mm(10));
+        take(L::AcrossBack, of(L::AcrossFront) + Length::mm(10), least, of(L::BackBust) - Length::mm(10));
+        take(L::BustDepth, body(Measure::BustDepth).value_or(of(L::FrontLength) * 0.6), facts(L::BustDepth).low,
+             of(L::FrontLength) - Length::mm(60));
+        const auto span = body(Measure::BustSpan);
+        take(L::BustHalfSpan, span ? *span / 2.0 : soft(93, 0.6), facts(L::BustHalfSpan).low,
+             of(L::FrontBust) - Length::mm(40));
+    }
+    void darts()
+    {
+        const bool hem = tissue_.note(TissueNote::Ends) == 1;
+        const bool panels = tissue_.note(TissueNote::FrontSeam) > 0;
+        take(L::SideDart, hem || panels ? Length{} : Length::mm(29), Length{}, facts(L::SideDart).high);
+        take(L::SeamAbove, Length::mm(18));
+        take(L::FrontWaistDart, hem ? Length{} : Length::mm(26), Length{}, facts(L::FrontWaistDart).high);
+        take(L::BackWaistDart, hem ? Length{} : Length::mm(26), Length{}, facts(L::BackWaistDart).high);
+    }
+    void waists()
+    {
+        const Length quarter = garment(Measure::Waist, 40, 780) / 4.0;
+        const Length lean = of(L::SideLength) * 0.36;
+        const Length more = (of(L::FrontBust) - of(L::BackBust)) / 2.0;
+        take(L::BodiceFrontWaist, quarter + more + of(L::FrontWaistDart), of(L::FrontBust) - lean,
+             of(L::FrontBust) + lean);
+        take(L::BodiceBackWaist, quarter - more + of(L::BackWaistDart), of(L::BackBust) - lean,
+             of(L::BackBust) + lean);
+        take(L::BelowWaist, Length::mm(200));
+        const Length hem = garment(Measure::Hip, 50, 1070) / 4.0;
+        take(L::FrontHemWidth, hem + more);
+        take(L::BackHemWidth, of(L::FrontHemWidth) - more * 2.0);
+    }
+    void sleeve()
+    {
+        const Length bust = (of(L::FrontBust) + of(L::BackBust)) * 2.0;
+        const auto arm = body(Measure::UpperArm);
+        take(L::SleeveBicep, arm ? *arm + Length::mm(60) : bust * 0.36);
+        const Length cap = measured(size_, L::CapHeight).value_or(Length::mm(150));
+        take(L::SleeveLength, body(Measure::ArmLength).value_or(Length::mm(580)), cap + Length::mm(60),
+             facts(L::SleeveLength).high);
+        out_[L::CapHeight] = measured(size_, L::CapHeight).value_or(Length{});
+        out_[L::CapLength] = measured(size_, L::CapLength).value_or(Length{});
+        const bool to_the_elbow = of(L::SleeveLength) > Length::mm(430);
+        take(L::SleeveElbow, to_the_elbow ? of(L::SleeveLength) * 0.6 : Length{}, Length{},
+             of(L::SleeveLength) - Length::mm(60));
+        take(L::SleeveHem, to_the_elbow ? bust * 0.25 : of(L::SleeveBicep) - Length::mm(20),
+             facts(L::SleeveHem).low, of(L::SleeveBicep) + Length::mm(110));
+    }
+
+    void girth()
+    {
+        const Measure m = girths_laid_flat[static_cast<std::size_t>(tissue_.note(TissueNote::GirthAt))];
+        const Length quarter = garment(m, 50, 800) / 4.0;
+        take(L::GirthFront, quarter);
+        take(L::GirthBack, quarter);
+        take(L::GirthSide, quarter / 2.0);
+        for (const auto line : {L::GirthFrontDarts, L::GirthBackDarts}) take(line, {});
+        for (const auto line : {L::GirthFrontFold, L::GirthBackFold}) take(line, Length::mm(10));
+    }
+
+    const Tissue& tissue_;
+    const TissueSize& size_;
+    const SizeChart* chart_;
+    std::optional<std::size_t> index_;
+    double grown_ = 0;
+    TissueLengths neighbour_;
+    TissueLengths out_;
+};
+
+// Only the lines that say a piece has not got something stay.
+TissueSize bare(const TissueSize& s, const std::string& name)
+{
+    TissueSize out{name, {}};
+    for (const auto& [line, value] : s.lines) {
+        if (value.state == TissueState::Lacking) out.lines[line] = value;
+    }
+    return out;
+}
+
+}  // namespace
+
+TissueLengths resolved(const Tissue& t, const TissueSize& size, const SizeChart* chart)
+{
+    Assuming here{t, size, chart};
+    TissueLengths neighbour;
+    for (const auto& other : t.sizes) {
+        if (other.name == size.name) continue;
+        const TissueSize plain_there = bare(other, other.name);
+        const TissueSize plain_here = bare(other, size.name);
+        auto there = Assuming{t, plain_there, chart}.all();
+        auto then = Assuming{t, plain_here, chart}.all();
+        for (const auto& [line, value] : other.lines) {
+            if (value.state == TissueState::Measured && there.contains(line) && !neighbour.contains(line))
+                neighbour[line] = value.value + then[line] - there[line];
+        }
+    }
+    here.go_by(std::move(neighbour));
+    return here.all();
+}
+
+}  // namespace sartorum

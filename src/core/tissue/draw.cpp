@@ -1,0 +1,388 @@
+#include "core/tissue/draw.h"
+
+#include <algorithm>
+
+#include "core/chart/flat_measuring.h"
+#include "core/pattern/bodice_block.h"
+#include "core/pattern/dart.h"
+#include "core/pattern/skirt_block.h"
+#include "core/tissue/laid.h"
+#include "core/units/root.h"
+
+namespace sartorum {
+namespace {
+
+using L = TissueLine;
+using N = TissueNote;
+
+// What a block's refusal is about: the line it names, and those it depends on.
+struct Blamed {
+    std::string_view field;
+    TissueLine line;
+    std::vector<TissueLine> with;
+};
+
+const std::vector<Blamed>& bodice_blame()
+{
+    static const std::vector<Blamed> rows{
+        {"bust", L::FrontBust, {L::BackBust}},
+        {"front_more", L::FrontBust, {L::BackBust}},
+        {"front_waist", L::BodiceFrontWaist, {L::FrontWaistDart, L::FrontBust, L::SideLength}},
+        {"back_waist", L::BodiceBackWaist, {L::BackWaistDart, L::BackBust, L::SideLength}},
+        {"waist", L::BodiceFrontWaist, {L::BodiceBackWaist}},
+        {"neck_width", L::NeckWidth, {}},
+        {"front_neck_depth", L::FrontNeckDepth, {}},
+        {"back_neck_depth", L::BackNeckDepth, {}},
+        {"shoulder", L::FrontShoulder, {}},
+        {"front_drop", L::FrontDrop, {L::FrontShoulder}},
+        {"back_drop", L::BackDrop, {L::FrontShoulder}},
+        {"across_front", L::AcrossFront, {L::NeckWidth, L::FrontBust}},
+        {"across_back", L::AcrossBack, {L::NeckWidth, L::BackBust}},
+        {"front_length", L::FrontLength, {L::SideLength, L::FrontDrop}},
+        {"back_length", L::BackLength, {L::SideLength, L::BackDrop}},
+        {"side_length", L::SideLength, {}},
+        {"bust_depth", L::BustDepth, {L::FrontLength}},
+        {"bust_span", L::BustHalfSpan, {L::FrontBust, L::BackBust}},
+        {"side_dart", L::SideDart, {}},
+        {"seam_above", L::SeamAbove, {}},
+        {"front_dart", L::FrontWaistDart, {}},
+        {"back_dart", L::BackWaistDart, {}},
+        {"shoulder_dart", L::BackShoulderDart, {}},
+        {"shoulder_ease", L::BackShoulder, {L::FrontShoulder, L::BackShoulderDart}},
+        {"below_waist", L::BelowWaist, {}},
+        {"hip", L::FrontHemWidth, {L::BackHemWidth}},
+        {"sleeve_bicep", L::SleeveBicep, {L::CapHeight, L::CapLength}},
+        {"cap_height", L::CapHeight, {L::SleeveBicep, L::CapLength}},
+        {"sleeve_length", L::SleeveLength, {L::CapHeight}},
+        {"sleeve_hem", L::SleeveHem, {L::SleeveBicep}},
+        {"elbow", L::SleeveElbow, {L::SleeveLength}},
+        {"cap_ease",
+         L::CapLength,
+         {L::FrontShoulder, L::FrontDrop, L::AcrossFront, L::FrontBust, L::SideLength, L::FrontLength, L::BackDrop,
+          L::AcrossBack, L::BackBust, L::BackLength, L::NeckWidth, L::BackNeckDepth}}};
+    return rows;
+}
+
+const std::vector<Blamed>& skirt_blame()
+{
+    static const std::vector<Blamed> rows{{"waist", L::FrontWaist, {L::BackWaist, L::FrontDart, L::BackDart}},
+                                          {"hip", L::FrontHip, {L::BackHip}},
+                                          {"front_more", L::FrontHip, {L::BackHip}},
+                                          {"waist_to_hip", L::WaistToHip, {}},
+                                          {"length", L::CentreLength, {L::WaistToHip}},
+                                          {"front_waist", L::FrontWaist, {L::FrontHip, L::WaistToHip}},
+                                          {"front_dart", L::FrontDart, {}},
+                                          {"front_dart_length", L::FrontDartLength, {L::WaistToHip}},
+                                          {"back_waist", L::BackWaist, {L::BackHip, L::WaistToHip}},
+                                          {"back_dart", L::BackDart, {}},
+                                          {"back_dart_length", L::BackDartLength, {L::WaistToHip}},
+                                          {"flare", L::FrontHem, {L::FrontHip, L::CentreLength, L::WaistToHip}},
+                                          {"side_rise", L::SideRise, {}},
+                                          {"band_depth", L::BandDepth, {}}};
+    return rows;
+}
+
+const Blamed* blamed_in(TissueKind kind, std::string_view field)
+{
+    const auto& rows = kind == TissueKind::Skirt ? skirt_blame() : bodice_blame();
+    const auto it = std::find_if(rows.begin(), rows.end(), [&](const Blamed& b) { return b.field == field; });
+    return it == rows.end() ? nullptr : &*it;
+}
+
+// In the lines' own terms; the block speaks of girths where a line is half a width.
+Refusal in_lines(Refusal r, TissueKind kind)
+{
+    if (const auto* b = blamed_in(kind, r.field)) r.field = std::string{facts(b->line).key};
+    return r;
+}
+
+DartKind fold_of(const Tissue& t)
+{
+    return static_cast<DartKind>(t.note(N::WaistFold));
+}
+
+// The longest armholes a cap is drawn to, by what it is longer than they are.
+constexpr Length usual_cap_ease = Length::mm(24);
+
+class TissueDrawing {
+public:
+    TissueDrawing(const Tissue& t, const TissueSize& s, const SizeChart* chart)
+        : tissue_{t}, size_{s}, lines_{resolved(t, s, chart)}
+    {
+    }
+
+    [[nodiscard]] Outcome<SizedPieces> drawn() const
+    {
+        if (tissue_.kind == TissueKind::Skirt) return skirt();
+        return tissue_.kind == TissueKind::Bodice ? bodice() : strips();
+    }
+
+private:
+    [[nodiscard]] Length of(TissueLine line) const { return lines_.at(line); }
+
+    [[nodiscard]] Outcome<SizedPieces> skirt() const
+    {
+        SkirtFlat f;
+        f.name = tissue_.name;
+        f.size = size_.name;
+        f.hip = (of(L::FrontHip) + of(L::BackHip)) * 2.0;
+        f.front_more = (of(L::FrontHip) - of(L::BackHip)) * 2.0;
+        f.front_dart = of(L::FrontDart);
+        f.back_dart = of(L::BackDart);
+        f.front_waist = of(L::FrontWaist) - f.front_dart;
+        f.waist = (f.front_waist + of(L::BackWaist) - f.back_dart) * 2.0;
+        f.waist_to_hip = of(L::WaistToHip);
+        f.length = of(L::CentreLength);
+        f.front_dart_length = of(L::FrontDartLength);
+        f.back_dart_length = of(L::BackDartLength);
+        f.side_rise = of(L::SideRise);
+        f.band_depth = of(L::BandDepth);
+        f.allowance = of(L::Allowance);
+        f.hem_allowance = of(L::HemAllowance);
+        f.back_seam = tissue_.note(N::CentreBack) == 1;
+        f.fold = fold_of(tissue_);
+        f.flare = Length::mm(55);
+        if (of(L::FrontHem) <= Length{}) return draw_skirt(f);
+        return with_hem(std::move(f), of(L::FrontHem));
+    }
+
+    // The flare at which the front's hem is as wide as it was measured along its line.
+    static Outcome<SizedPieces> with_hem(SkirtFlat f, Length wanted)
+    {
+        const auto wide = [&](double flare) -> Outcome<Length> {
+            f.flare = Length::mm(flare);
+            const auto d = draw_skirt(f);
+            if (!d) return tl::make_unexpected(d.error());
+            return sewn_length(d->pieces[0], EdgeRole::Hem);
+        };
+        constexpr double most_flare = 400;
+        const auto least = wide(0);
+        if (!least) return tl::make_unexpected(least.error());
+        const auto most = wide(most_flare);
+        if (!most) return tl::make_unexpected(most.error());
+        if (wanted < *least || wanted > *most)
+            return refuse_amount(Why::OutOfRange, "flare", wanted, *least, *most);
+        const double at =
+            zero_between(0, most_flare, (*least - wanted).in_mm(), (*most - wanted).in_mm(), 1e-6,
+                         [&](double flare) { return (wide(flare).value_or(wanted) - wanted).in_mm(); });
+        f.flare = Length::mm(at);
+        return draw_skirt(f);
+    }
+
+    [[nodiscard]] BodiceFlat flat() const
+    {
+        BodiceFlat f;
+        f.name = tissue_.name;
+        f.size = size_.name;
+        const bool hem = tissue_.note(N::Ends) == 1;
+        const int seam = hem ? 0 : tissue_.note(N::FrontSeam);
+        if (seam > 0) f.princess = seam == 1 ? PrincessFrom::Armhole : PrincessFrom::Shoulder;
+        f.bust = (of(L::FrontBust) + of(L::BackBust)) * 2.0;
+        f.front_more = (of(L::FrontBust) - of(L::BackBust)) * 2.0;
+        f.front_dart = of(L::FrontWaistDart);
+        f.back_dart = of(L::BackWaistDart);
+        f.front_waist = of(L::BodiceFrontWaist) - (hem ? Length{} : f.front_dart);
+        f.waist = (f.front_waist + of(L::BodiceBackWaist) - (hem ? Length{} : f.back_dart)) * 2.0;
+        f.neck_width = of(L::NeckWidth);
+        f.front_neck_depth = of(L::FrontNeckDepth);
+        f.back_neck_depth = of(L::BackNeckDepth);
+        f.shoulder = of(L::FrontShoulder);
+        f.front_drop = of(L::FrontDrop);
+        f.back_drop = of(L::BackDrop);
+        f.across_front = of(L::AcrossFront);
+        f.across_back = of(L::AcrossBack);
+        f.front_length = of(L::FrontLength);
+        f.back_length = of(L::BackLength);
+        f.side_length = of(L::SideLength);
+        f.side_dart = f.princess ? Length{} : of(L::SideDart);
+        f.seam_above = f.princess ? of(L::SeamAbove) : Length{};
+        if (!hem && (f.princess || f.side_dart > Length{} || f.front_dart > Length{})) {
+            f.bust_depth = of(L::BustDepth);
+            f.bust_span = of(L::BustHalfSpan) * 2.0;
+        }
+        f.shoulder_dart = of(L::BackShoulderDart);
+        f.shoulder_ease = of(L::BackShoulder) - f.shoulder_dart - f.shoulder;
+        if (hem) {
+            f.below_waist = of(L::BelowWaist);
+            f.front_hip = of(L::FrontHemWidth);
+            f.hip = (f.front_hip + of(L::BackHemWidth)) * 2.0;
+        }
+        f.allowance = of(L::Allowance);
+        f.front_allowance = tissue_.note(N::CentreFront) == 1 ? of(L::FrontAllowance) : Length{};
+        f.hem_allowance = of(L::HemAllowance);
+        f.front_fold = tissue_.note(N::CentreFront) == 0;
+        f.back_seam = tissue_.note(N::CentreBack) == 1;
+        f.fold = f.princess ? DartKind::Dart : fold_of(tissue_);
+        return f;
+    }
+
+    [[nodiscard]] Outcome<SizedPieces> bodice() const
+    {
+        const BodiceFlat f = flat();
+        auto out = f.princess || f.shoulder_dart > Length{} ? as_it_lies(f) : draw_bodice(f);
+        if (!out || tissue_.note(N::Sleeve) == 0) return out;
+        auto sleeve = sleeve_for(*out, f);
+        if (!sleeve) return tl::make_unexpected(sleeve.error());
+        out->pieces.push_back(std::move(*sleeve));
+        return out;
+    }
+
+    // The block thinks of a shoulder dart, and of the seam of two panels, as shut; on the table they lie open, and
+    // what lies beyond is turned. What is drawn is put right by what it is off, until it lies as it was measured.
+    [[nodiscard]] Outcome<SizedPieces> as_it_lies(BodiceFlat f) const
+    {
+        constexpr int most_rounds = 20;
+        Length front = of(L::FrontBust);
+        Outcome<SizedPieces> out = draw_bodice(f);
+        for (int i = 0; out && i < most_rounds; ++i) {
+            Length worst;
+            const auto put_right = [&](TissueLine line, Length& value) {
+                const auto laid = laid_line(line, out->pieces);
+                const Length off = laid ? of(line) - laid->length : Length{};
+                worst = std::max(worst, abs(off));
+                value += off;
+            };
+            put_right(L::FrontDrop, f.front_drop);
+            put_right(L::BackDrop, f.back_drop);
+            put_right(L::AcrossFront, f.across_front);
+            put_right(L::FrontBust, front);
+            if (worst < Length::mm(3e-4)) break;
+            f.bust = (front + of(L::BackBust)) * 2.0;
+            f.front_more = (front - of(L::BackBust)) * 2.0;
+            out = draw_bodice(f);
+        }
+        return out;
+    }
+
+    [[nodiscard]] Outcome<Piece> sleeve_for(const SizedPieces& body, const BodiceFlat& f) const
+    {
+        const Piece& front = body.pieces[0];
+        const Piece& back = body.pieces[1];
+        const Length hole = sewn_length(front, EdgeRole::Armhole) + sewn_length(back, EdgeRole::Armhole);
+        SleeveFlat s;
+        s.bicep = of(L::SleeveBicep);
+        s.cap_height = of(L::CapHeight);
+        s.length = of(L::SleeveLength);
+        s.hem = of(L::SleeveHem);
+        s.elbow = of(L::SleeveElbow);
+        s.allowance = f.allowance;
+        s.hem_allowance = f.hem_allowance;
+        s.cap_ease = usual_cap_ease;
+        if (of(L::CapLength) > Length{}) s.cap_ease = of(L::CapLength) - hole;
+        auto out = draw_sleeve(s, front, back);
+        if (out || out.error().field != "cap_ease") return out;
+        auto refusal = out.error();
+        refusal.given += hole;
+        refusal.low += hole;
+        refusal.high += hole;
+        return tl::make_unexpected(refusal);
+    }
+
+    // Of a girth: what lies on the table at that level.
+    [[nodiscard]] Outcome<SizedPieces> strips() const
+    {
+        SizedPieces out{size_.name, {}};
+        const std::pair<TissueLine, const char*> strips[] = {
+            {L::GirthFront, "front"}, {L::GirthBack, "back"}, {L::GirthSide, "side"}};
+        constexpr double tall = 150;
+        for (const auto& [line, id] : strips) {
+            if (lacks(size_, line)) continue;
+            Piece p;
+            p.id = p.name = id;
+            p.role = PieceRole::Other;
+            const double w = of(line).in_mm();
+            const Point c[] = {{0, 0}, {w, 0}, {w, -tall}, {0, -tall}};
+            for (int i = 0; i < 4; ++i)
+                p.edges.push_back({EdgeRole::Plain, straight(c[i], c[(i + 1) % 4]), Length{}});
+            out.pieces.push_back(std::move(p));
+        }
+        return out;
+    }
+
+    const Tissue& tissue_;
+    const TissueSize& size_;
+    TissueLengths lines_;
+};
+
+bool settled(const TissueSize& s, TissueLine line)
+{
+    return measured(s, line) || lacks(s, line);
+}
+
+}  // namespace
+
+Outcome<SizedPieces> draw_tissue(const Tissue& t, const TissueSize& s, const SizeChart* chart)
+{
+    auto out = TissueDrawing{t, s, chart}.drawn();
+    if (!out) return tl::make_unexpected(in_lines(out.error(), t.kind));
+    return out;
+}
+
+Outcome<Pattern> tissue_pattern(const Tissue& t, const SizeChart* chart)
+{
+    if (t.name.empty() || t.sizes.empty()) return refuse(Why::KeyMissing, t.name.empty() ? "name" : "size");
+    if (t.kind == TissueKind::Girth) return refuse(Why::FileNotAPattern, t.name);
+    Pattern p{t.name, t.maker, {}, {}};
+    Length shoulder_ease;
+    Length cap_ease;
+    bool sleeved = false;
+    for (const auto& s : t.sizes) {
+        auto sized = draw_tissue(t, s, chart);
+        if (!sized) return tl::make_unexpected(sized.error());
+        if (t.kind == TissueKind::Bodice) {
+            const Piece& front = sized->pieces[0];
+            const Piece& back = sized->pieces[1];
+            shoulder_ease += sewn_length(back, EdgeRole::Shoulder) - sewn_length(front, EdgeRole::Shoulder);
+            sleeved = sized->pieces.size() > 2;
+            if (sleeved) {
+                const Piece& sleeve = sized->pieces[2];
+                cap_ease += sewn_length(sleeve, EdgeRole::CapFront) + sewn_length(sleeve, EdgeRole::CapBack) -
+                            sewn_length(front, EdgeRole::Armhole) - sewn_length(back, EdgeRole::Armhole);
+            }
+        }
+        p.sizes.push_back(std::move(*sized));
+    }
+    // One seam of the pattern is meant alike in all sizes: the mean of them.
+    const double n = static_cast<double>(t.sizes.size());
+    if (t.kind == TissueKind::Skirt)
+        p.seams = skirt_seams(p.sizes.front().pieces.size() > 2);
+    else
+        p.seams = bodice_seams(shoulder_ease / n, sleeved ? std::optional{cap_ease / n} : std::nullopt);
+    return check_pattern(std::move(p));
+}
+
+int lines_assumed(const Tissue& t, const TissueSize& s)
+{
+    const auto lines = lines_on_pieces(t, s);
+    return static_cast<int>(
+        std::count_if(lines.begin(), lines.end(), [&](TissueLine l) { return !settled(s, l); }));
+}
+
+std::optional<TissueObjection> objection(const Tissue& t, const TissueSize& s, const SizeChart* chart,
+                                         TissueLine line, Length value)
+{
+    const auto& row = facts(line);
+    if (value < row.low || value > row.high) {
+        return TissueObjection{{Why::OutOfRange, std::string{row.key}, value, row.low, row.high, 0}, line, {}};
+    }
+    TissueSize with = s;
+    with.lines[line] = {TissueState::Measured, value};
+    const auto drawn = TissueDrawing{t, with, chart}.drawn();
+    if (drawn) return std::nullopt;
+    const auto* blamed = blamed_in(t.kind, drawn.error().field);
+    if (!blamed) return std::nullopt;
+    std::vector<TissueLine> all{blamed->line};
+    all.insert(all.end(), blamed->with.begin(), blamed->with.end());
+    const bool sure = std::find(all.begin(), all.end(), line) != all.end() &&
+                      std::all_of(all.begin(), all.end(), [&](TissueLine l) { return settled(with, l); });
+    if (!sure) return std::nullopt;
+    std::erase(all, line);
+    Refusal r = drawn.error();
+    const bool own_terms = blamed->line == line && r.field != "waist" && r.field != "hip" && r.field != "bust";
+    r.field = std::string{facts(line).key};
+    if (!own_terms) r.low = r.high = {};
+    r.given = value;
+    return TissueObjection{r, line, all};
+}
+
+}  // namespace sartorum

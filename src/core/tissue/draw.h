@@ -1,0 +1,29 @@
+// draw.h: the pieces a tissue comes to, drawn from what was measured and, where a line still waits, assumed.
+//
+// Drawn by the blocks (bodice_block.h, skirt_block.h, sleeve_block.h) so that each line, measured on the drawn
+// piece (laid.h), is what was measured on the tissue. Of one girth: a strip of each piece at that level.
+#pragma once
+#include "core/pattern/pattern.h"
+#include "core/tissue/assume.h"
+
+namespace sartorum {
+
+// Refuses what cannot be drawn and names the line by its key.
+[[nodiscard]] Outcome<SizedPieces> draw_tissue(const Tissue&, const TissueSize&, const SizeChart*);
+// All sizes that were begun, as one pattern. Refuses a tissue without a name or a size, and one girth, which is
+// no pattern.
+[[nodiscard]] Outcome<Pattern> tissue_pattern(const Tissue&, const SizeChart*);
+// How many of a size's lines are not measured and not lacking.
+[[nodiscard]] int lines_assumed(const Tissue&, const TissueSize&);
+
+// A value that cannot be, with the lines that make it so; all of them measured.
+struct TissueObjection {
+    Refusal refusal;
+    TissueLine line{};
+    std::vector<TissueLine> with{};
+};
+// Of that line being `value`, all else as it stands. None where an assumed line could still make room.
+[[nodiscard]] std::optional<TissueObjection> objection(const Tissue&, const TissueSize&, const SizeChart*,
+                                                       TissueLine, Length value);
+
+}  // namespace sartorum

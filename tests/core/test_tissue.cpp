@@ -1,0 +1,356 @@
+// A tissue measured flat: what is drawn measures what was measured; nothing waits in the way of the outline.
+#include <QTest>
+
+#include "bodices.h"
+#include "core/pattern/dart.h"
+#include "core/tissue/laid.h"
+#include "core/tissue/reckoned.h"
+#include "princess_fronts.h"
+#include "tests.h"
+
+using namespace sartorum;
+using namespace sartorum::test;
+
+namespace {
+
+using L = TissueLine;
+using N = TissueNote;
+
+// A dart's mouth is drawn along the waist, and measured straight from leg to leg.
+constexpr Length near_to = Length::mm(0.1);
+
+Tissue begun(TissueKind kind)
+{
+    Tissue t;
+    t.name = "Test";
+    t.kind = kind;
+    t.size = "12";
+    t.sizes = {{"12", {}}};
+    return t;
+}
+
+// What a hand would measure on these pieces.
+void measure_all(Tissue& t, const std::vector<Piece>& pieces)
+{
+    for (const auto line : lines_on_pieces(t, *t.in_hand())) {
+        const auto laid = laid_line(line, pieces);
+        if (laid)
+            t.in_hand()->lines[line] = {TissueState::Measured, laid->length};
+        else if (facts(line).may_lack)
+            t.in_hand()->lines[line] = {TissueState::Lacking, {}};
+    }
+}
+
+Tissue tissue_of(const BodiceFlat& f)
+{
+    Tissue t = begun(TissueKind::Bodice);
+    t.notes[N::CentreFront] = f.front_fold ? 0 : 1;
+    t.notes[N::CentreBack] = f.back_seam ? 1 : 0;
+    if (f.princess) t.notes[N::FrontSeam] = *f.princess == PrincessFrom::Armhole ? 1 : 2;
+    t.notes[N::Ends] = f.below_waist > Length{} ? 1 : 0;
+    t.notes[N::Sleeve] = f.sleeve.length > Length{} ? 1 : 0;
+    t.in_hand()->lines[L::Allowance] = {TissueState::Measured, f.allowance};
+    t.in_hand()->lines[L::FrontAllowance] = {TissueState::Measured, f.front_allowance};
+    t.in_hand()->lines[L::HemAllowance] = {TissueState::Measured, f.hem_allowance};
+    return t;
+}
+
+Tissue tissue_of(const SkirtFlat& f)
+{
+    Tissue t = begun(TissueKind::Skirt);
+    t.notes[N::CentreBack] = f.back_seam ? 1 : 0;
+    t.in_hand()->lines[L::Allowance] = {TissueState::Measured, f.allowance};
+    t.in_hand()->lines[L::HemAllowance] = {TissueState::Measured, f.hem_allowance};
+    return t;
+}
+
+// Every bodice this draws: darted, of panels, tees, with and without a sleeve.
+std::vector<BodiceFlat> bodices(int n)
+{
+    std::mt19937 rng{16};
+    std::vector<BodiceFlat> out;
+    for (int i = 0; i < n; ++i) {
+        BodiceFlat f = i % 4 == 1 ? random_princess(rng) : random_bodice(rng);
+        if (i % 4 == 2) f = plain_tee();
+        if (i % 4 == 3) f.side_dart = {};
+        if (i % 3 == 0) f = with_sleeve(f, Length::mm(between(rng, 5, 30)));
+        out.push_back(f);
+    }
+    return out;
+}
+
+double worst_gap(const std::vector<Piece>& a, const std::vector<Piece>& b)
+{
+    if (a.size() != b.size()) return 1e9;
+    double worst = 0;
+    for (std::size_t i = 0; i < a.size(); ++i) worst = std::max(worst, largest_gap(a[i], b[i]));
+    return worst;
+}
+
+}  // namespace
+
+class TestTissue : public QObject {
+    Q_OBJECT
+private slots:
+    void every_line_and_note_has_its_key_once()
+    {
+        QSet<QString> seen;
+        for (std::size_t i = 0; i < tissue_line_count; ++i) {
+            const auto line = static_cast<TissueLine>(i);
+            QCOMPARE(*tissue_line_of(facts(line).key), line);
+            QVERIFY(facts(line).low < facts(line).high);
+            seen.insert(QString::fromUtf8(facts(line).key.data(), qsizetype(facts(line).key.size())));
+        }
+        QCOMPARE(seen.size(), qsizetype(tissue_line_count));
+        for (std::size_t i = 0; i < tissue_note_count; ++i)
+            QCOMPARE(*tissue_note_of(facts(static_cast<TissueNote>(i)).key), static_cast<TissueNote>(i));
+        QVERIFY(!tissue_line_of("sleeve_of_care") && !tissue_note_of(""));
+    }
+    void a_bodice_measured_line_by_line_draws_the_same()
+    {
+        int drawn = 0;
+        for (const auto& f : bodices(tries(24))) {
+            const auto first = draw_bodice(f);
+            if (!first) continue;
+            Tissue t = tissue_of(f);
+            measure_all(t, first->pieces);
+            const auto again = draw_tissue(t, *t.in_hand(), nullptr);
+            if (!again) qWarning("%s %f", again.error().field.c_str(), again.error().given.in_mm());
+            QVERIFY(again.has_value());
+            const double gap = worst_gap(first->pieces, again->pieces);
+            if (gap >= 0.1) qWarning("%d: gap %f", drawn, gap);
+            QVERIFY(gap < 0.1);
+            ++drawn;
+        }
+        QVERIFY(drawn > tries(16));
+    }
+    void a_skirt_measured_line_by_line_draws_the_same()
+    {
+        std::mt19937 rng{17};
+        int drawn = 0;
+        for (int i = 0; i < tries(60); ++i) {
+            SkirtFlat f = random_skirt(rng);
+            f.flare = std::max(f.flare, Length::mm(1));
+            if (i % 5 == 0) f.front_dart = {};
+            if (i % 7 == 0) f.band_depth = {};
+            const auto first = draw_skirt(f);
+            if (!first) continue;
+            Tissue t = tissue_of(f);
+            measure_all(t, first->pieces);
+            const auto again = draw_tissue(t, *t.in_hand(), nullptr);
+            QVERIFY(again.has_value());
+            const double gap = worst_gap(first->pieces, again->pieces);
+            if (gap >= 0.02) qWarning("%d: gap %f", i, gap);
+            QVERIFY(gap < 0.02);
+            ++drawn;
+        }
+        QVERIFY(drawn > tries(40));
+    }
+    // Front and back of unlike make, as makers draw them: each line still measures what was measured.
+    void each_line_measures_what_was_measured()
+    {
+        std::mt19937 rng{18};
+        int drawn = 0;
+        int lines = 0;
+        for (const auto& f : bodices(tries(28))) {
+            const auto first = draw_bodice(f);
+            if (!first) continue;
+            Tissue t = tissue_of(f);
+            measure_all(t, first->pieces);
+            for (auto& [line, value] : t.in_hand()->lines) {
+                if (facts(line).on == TissuePiece::Writing || value.state != TissueState::Measured) continue;
+                // The back's shoulder is not shorter than the front's; the cap goes by the armhole.
+                if (line == L::BackShoulder || line == L::FrontShoulder || line == L::CapLength) continue;
+                value.value += Length::mm(between(rng, -2.5, 2.5));
+            }
+            const auto again = draw_tissue(t, *t.in_hand(), nullptr);
+            if (!again) continue;
+            ++drawn;
+            for (const auto line : lines_on_pieces(t, *t.in_hand())) {
+                const auto wanted = measured(*t.in_hand(), line);
+                const auto laid = laid_line(line, again->pieces);
+                if (!wanted) continue;
+                QVERIFY2(laid.has_value(), facts(line).key.data());
+                if (!is_near(laid->length, *wanted, near_to))
+                    qWarning("%s: %f for %f", facts(line).key.data(), laid->length.in_mm(), wanted->in_mm());
+                QVERIFY(is_near(laid->length, *wanted, near_to));
+                ++lines;
+            }
+            // Sewn to each other they are equally long.
+            QVERIFY(is_near(sewn_length(again->pieces[0], EdgeRole::Side),
+                            sewn_length(again->pieces[1], EdgeRole::Side), Length::mm(0.01)));
+        }
+        QVERIFY(drawn > tries(14) && lines > tries(280));
+    }
+    void a_skirt_of_unlike_halves_measures_what_was_measured()
+    {
+        std::mt19937 rng{19};
+        int drawn = 0;
+        for (int i = 0; i < tries(60); ++i) {
+            const auto first = draw_skirt(random_skirt(rng));
+            if (!first) continue;
+            Tissue t = begun(TissueKind::Skirt);
+            measure_all(t, first->pieces);
+            for (auto& [line, value] : t.in_hand()->lines) value.value += Length::mm(between(rng, -4, 4));
+            auto& hem = t.in_hand()->lines[L::FrontHem].value;
+            hem = std::max(hem, t.in_hand()->lines[L::FrontHip].value + Length::mm(5));
+            auto& rise = t.in_hand()->lines[L::SideRise].value;
+            rise = std::max(rise, Length{});
+            const auto again = draw_tissue(t, *t.in_hand(), nullptr);
+            if (!again) continue;
+            ++drawn;
+            for (const auto line : lines_on_pieces(t, *t.in_hand())) {
+                const auto laid = laid_line(line, again->pieces);
+                QVERIFY2(laid.has_value(), facts(line).key.data());
+                const Length wanted = *measured(*t.in_hand(), line);
+                if (!is_near(laid->length, wanted, near_to))
+                    qWarning("%s: %f for %f", facts(line).key.data(), laid->length.in_mm(), wanted.in_mm());
+                QVERIFY(is_near(laid->length, wanted, near_to));
+            }
+            QVERIFY(is_near(sewn_length(again->pieces[0], EdgeRole::Side),
+                            sewn_length(again->pieces[1], EdgeRole::Side), Length::mm(0.01)));
+        }
+        QVERIFY(drawn > tries(35));
+    }
+    // The outline is there from the first number on, and no number of a paper that can be drawn is objected to.
+    void the_outline_grows_without_a_gap()
+    {
+        int refused = 0;
+        int steps = 0;
+        for (const auto& f : bodices(tries(20))) {
+            const auto first = draw_bodice(f);
+            if (!first) continue;
+            Tissue whole = tissue_of(f);
+            measure_all(whole, first->pieces);
+            Tissue t = tissue_of(f);
+            for (const auto line : lines_on_pieces(whole, *whole.in_hand())) {
+                const auto value = whole.in_hand()->lines.at(line);
+                if (value.state == TissueState::Measured)
+                    QVERIFY2(!objection(t, *t.in_hand(), nullptr, line, value.value), facts(line).key.data());
+                t.in_hand()->lines[line] = value;
+                const auto drawn = draw_tissue(t, *t.in_hand(), nullptr);
+                ++steps;
+                if (!drawn) {
+                    ++refused;
+                    qWarning("after %s: %s %f (%f to %f)", facts(line).key.data(), drawn.error().field.c_str(),
+                             drawn.error().given.in_mm(), drawn.error().low.in_mm(), drawn.error().high.in_mm());
+                }
+            }
+        }
+        QVERIFY(steps > tries(300));
+        QCOMPARE(refused, 0);
+    }
+    void what_cannot_be_is_objected_to_with_the_lines_that_make_it_so()
+    {
+        Tissue t = begun(TissueKind::Bodice);
+        auto at_once = objection(t, *t.in_hand(), nullptr, L::NeckWidth, Length::mm(700));
+        QVERIFY(at_once && at_once->with.empty());
+        QCOMPARE(at_once->refusal.why, Why::OutOfRange);
+        // With the bust still assumed it could be wider; once that is measured it cannot.
+        QVERIFY(!objection(t, *t.in_hand(), nullptr, L::AcrossFront, Length::mm(290)));
+        t.in_hand()->lines[L::NeckWidth] = {TissueState::Measured, Length::mm(71)};
+        t.in_hand()->lines[L::FrontBust] = {TissueState::Measured, Length::mm(250)};
+        const auto now = objection(t, *t.in_hand(), nullptr, L::AcrossFront, Length::mm(290));
+        QVERIFY(now.has_value());
+        QVERIFY((now->with == std::vector{L::NeckWidth, L::FrontBust}));
+        QVERIFY(is_near(now->refusal.high, Length::mm(250), Length::mm(0.01)));
+        QVERIFY(!objection(t, *t.in_hand(), nullptr, L::AcrossFront, Length::mm(170)));
+    }
+    void girths_are_reckoned_from_half_widths()
+    {
+        Tissue t = begun(TissueKind::Skirt);
+        const auto put = [&](L line, double mm) {
+            t.in_hand()->lines[line] = {TissueState::Measured, Length::mm(mm)};
+        };
+        put(L::FrontWaist, 216);
+        put(L::FrontDart, 20);
+        put(L::BackWaist, 218);
+        QCOMPARE(*reckoned(t, *t.in_hand(), nullptr)[0].waits_for, L::BackDart);
+        put(L::BackDart, 30);
+        QVERIFY(
+            is_near(*reckoned(t, *t.in_hand(), nullptr)[0].value, Length::mm(2 * (196 + 188)), Length::mm(1e-9)));
+        put(L::FrontHip, 266);
+        put(L::BackHip, 262);
+        const auto finished = *finished_of(t, *t.in_hand(), nullptr);
+        QVERIFY(is_near(finished.at(Measure::Hip), Length::mm(1056), Length::mm(1e-9)));
+        QCOMPARE(finished.size(), std::size_t{2});
+    }
+    void one_girth_counts_tucks_pleats_and_how_often_a_piece_is_cut()
+    {
+        Tissue t = begun(TissueKind::Girth);
+        const auto put = [&](L line, double mm) {
+            t.in_hand()->lines[line] = {TissueState::Measured, Length::mm(mm)};
+        };
+        t.notes = {{N::GirthAt, 2}, {N::GirthFolds, 2}, {N::FrontFolds, 1}, {N::SideCut, 0}};
+        QCOMPARE(lines_on_pieces(t, *t.in_hand()).size(), std::size_t{6});
+        put(L::GirthFront, 400);
+        put(L::GirthFrontDarts, 15);
+        put(L::GirthFrontFold, 30);  // a box pleat: four times
+        put(L::GirthBack, 260);
+        t = without_line(t, L::GirthBackDarts);
+        QCOMPARE(*reckoned(t, *t.in_hand(), nullptr)[0].waits_for, L::GirthSide);
+        put(L::GirthSide, 50);
+        const auto one = reckoned(t, *t.in_hand(), nullptr)[0];
+        QCOMPARE(*one.body, Measure::Hip);
+        QVERIFY(is_near(*one.value, Length::mm((400 - 15 - 120) * 2 + 260 * 2 + 50), Length::mm(1e-9)));
+        put(L::GirthFrontFold, 110);
+        QCOMPARE(finished_of(t, *t.in_hand(), nullptr).error().why, Why::FlatMoreTakenThanThere);
+    }
+    void another_size_is_assumed_from_its_neighbour()
+    {
+        SizeChart chart;
+        for (int i = 0; i < 2; ++i) {
+            ChartSize s{i == 0 ? "12" : "14", {}};
+            s.body = {{Measure::Waist, Length::mm(700 + 40 * i)}, {Measure::Hip, Length::mm(960 + 40 * i)}};
+            chart.sizes.push_back(s);
+        }
+        Tissue t = tissue_of(plain_skirt());
+        measure_all(t, draw_skirt(plain_skirt())->pieces);
+        t.sizes.push_back({"14", {}});
+        const auto here = resolved(t, t.sizes[0], &chart);
+        const auto there = resolved(t, t.sizes[1], &chart);
+        QVERIFY(is_near(there.at(L::FrontHip) - here.at(L::FrontHip), Length::mm(10), Length::mm(1e-6)));
+        QVERIFY(is_near(there.at(L::FrontWaist) - here.at(L::FrontWaist), Length::mm(10), Length::mm(1e-6)));
+        QVERIFY(is_near(there.at(L::CentreLength), here.at(L::CentreLength), Length::mm(1e-6)));
+        const auto both = tissue_pattern(t, &chart);
+        QVERIFY(both.has_value());
+        QCOMPARE(both->sizes.size(), std::size_t{2});
+        QVERIFY(lines_assumed(t, t.sizes[1]) > 10 && lines_assumed(t, t.sizes[0]) == 0);
+    }
+    void tucks_are_drawn_as_tucks()
+    {
+        Tissue t = tissue_of(plain_bodice());
+        measure_all(t, draw_bodice(plain_bodice())->pieces);
+        t.notes[N::WaistFold] = 1;
+        const auto p = tissue_pattern(t, nullptr);
+        QVERIFY(p.has_value());
+        const auto& front = p->sizes[0].pieces[0];
+        QVERIFY(std::any_of(front.darts.begin(), front.darts.end(),
+                            [](const Dart& d) { return d.kind == DartKind::Tuck; }));
+        const Length waist = sewn_length(front, EdgeRole::Waist);
+        QVERIFY(is_near(waist,
+                        *measured(*t.in_hand(), L::BodiceFrontWaist) - *measured(*t.in_hand(), L::FrontWaistDart),
+                        near_to));
+    }
+    void what_is_not_there_takes_its_lines_with_it()
+    {
+        Tissue t = begun(TissueKind::Bodice);
+        t.notes[N::Sleeve] = 1;
+        const auto with = lines_on_pieces(t, *t.in_hand()).size();
+        t = without_line(t, L::SleeveLength);
+        QCOMPARE(lines_on_pieces(t, *t.in_hand()).size(), with - 6);
+        t = without_line(t, L::SideDart);
+        QCOMPARE(lines_on_pieces(t, *t.in_hand()).size(), with - 6);
+        t = without_line(t, L::FrontWaistDart);  // and no bust point is drawn to
+        QCOMPARE(lines_on_pieces(t, *t.in_hand()).size(), with - 8);
+        QVERIFY(draw_tissue(t, *t.in_hand(), nullptr).has_value());
+        Tissue skirt = begun(TissueKind::Skirt);
+        for (const auto line : {L::FrontDart, L::BackDart, L::BandDepth, L::SideRise})
+            skirt = without_line(skirt, line);
+        const auto drawn = draw_tissue(skirt, *skirt.in_hand(), nullptr);
+        QVERIFY(drawn.has_value());
+        QCOMPARE(drawn->pieces.size(), std::size_t{2});
+    }
+};
+SARTORUM_TEST(TestTissue)
+#include "test_tissue.moc"
