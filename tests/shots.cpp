@@ -9,7 +9,6 @@
 
 #include "desk/chart/wear_dialog.h"
 #include "desk/demo.h"
-#include "desk/dialogs/flat_pattern.h"
 #include "desk/plan/plan_station.h"
 #include "desk/print/print_station.h"
 #include "desk/tape/dialogs.h"
@@ -18,6 +17,24 @@
 
 using namespace sartorum;
 using namespace sartorum::desk;
+
+// A bodice's tissue, measured as far as its back.
+void measure_half(Room& room)
+{
+    Tissue t = *room.tissue();
+    t.name = "Windlass shirt-dress, bodice";
+    t.notes = {{TissueNote::CentreFront, 1}, {TissueNote::Sleeve, 1}};
+    const std::pair<TissueLine, double> lines[] = {
+        {TissueLine::NeckWidth, 73},      {TissueLine::FrontNeckDepth, 85}, {TissueLine::FrontShoulder, 130},
+        {TissueLine::FrontDrop, 48},      {TissueLine::AcrossFront, 173},   {TissueLine::FrontBust, 272},
+        {TissueLine::SideLength, 211},    {TissueLine::SideDart, 33},       {TissueLine::BodiceFrontWaist, 234},
+        {TissueLine::FrontWaistDart, 26}, {TissueLine::FrontLength, 458},   {TissueLine::BustDepth, 279},
+        {TissueLine::BustHalfSpan, 99},   {TissueLine::BackNeckDepth, 22},  {TissueLine::BackShoulder, 133},
+        {TissueLine::BackDrop, 42}};
+    for (const auto& [line, mm] : lines) t.in_hand()->lines[line] = {TissueState::Measured, Length::mm(mm)};
+    t.in_hand()->lines[TissueLine::BackShoulderDart] = {TissueState::Lacking, {}};
+    room.keep_tissue(t, "a bodice");
+}
 
 int main(int argc, char** argv)
 {
@@ -144,6 +161,9 @@ int main(int argc, char** argv)
     }
     emit window.findChild<Choices*>("paper_view")->picked(1);
     shot("paper-panels");
-    dialog("bodice-drawing", [&] { BodiceDialog{look, room, &window}.exec(); });
+    window.measure_flat(TissueKind::Bodice);
+    measure_half(room);
+    window.measure_flat({});
+    shot("flat");
     return 0;
 }

@@ -111,6 +111,7 @@ void Room::reload()
     body_ = std::make_shared<const BodySet>(here ? history_[*here] : BodySet{});
     auto chart = table_.chart ? book_->chart(*table_.chart) : std::nullopt;
     printed_chart_ = chart ? std::make_shared<const SizeChart>(std::move(*chart)) : nullptr;
+    tissue_ = table_.tissue ? book_->tissue(*table_.tissue) : std::nullopt;
     read_pattern();
     plan_ = {};
     step_ = 0;
@@ -313,12 +314,6 @@ Outcome<bool> Room::keep_pattern(const Pattern& pattern, const QByteArray& svg)
     kept(book_->add_pattern(QString::fromStdString(pattern.name), QString::fromStdString(pattern.maker), svg,
                             table_.chart));
     return true;
-}
-
-Outcome<bool> Room::take_drawn(const Outcome<Pattern>& drawn)
-{
-    if (!drawn) return tl::make_unexpected(drawn.error());
-    return take_pattern_svg(formats::write_pattern_svg(*drawn).toStdString());
 }
 
 Outcome<bool> Room::change_chart(const SizeChart& chart)

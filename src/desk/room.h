@@ -9,7 +9,7 @@
 #include "core/body/rounds.h"
 #include "core/body/staleness.h"
 #include "core/chart/size_choice.h"
-#include "core/pattern/skirt_block.h"
+#include "core/tissue/reckoned.h"
 #include "formats/pages.h"
 #include "notebook/notebook.h"
 
@@ -51,6 +51,21 @@ public:
     [[nodiscard]] QString kept_at() const { return kept_at_; }
     [[nodiscard]] formats::PrintLabel print_label() const;
 
+    // The tissue that is measured flat; none: none lies there.
+    [[nodiscard]] const std::optional<Tissue>& tissue() const { return tissue_; }
+    // The chart its sizes are assumed from; null without one.
+    [[nodiscard]] const SizeChart* tissue_chart() const { return chart_ ? &*chart_ : nullptr; }
+    void begin_tissue(TissueKind);
+    void choose_tissue(notebook::Id);
+    void keep_line(TissueLine, std::optional<TissueValue>);  // none: it waits again
+    void keep_tissue(const Tissue&, const QString& act);
+    void write_on_tissue(TissueNote, int word);
+    void take_size(const QString& name);  // in hand; one that is not there is begun
+    // The pattern it draws, on the table.
+    [[nodiscard]] Outcome<bool> draw_tissue();
+    // Its girths, as finished measures of each size measured.
+    [[nodiscard]] Outcome<bool> put_girths_on_chart();
+
     void add_wearer(const QString& name);
     void measure_anew();
     void choose_wearer(notebook::Id wearer, std::optional<notebook::Id> set = {});
@@ -63,8 +78,7 @@ public:
     void keep_tape_check(const TapeCheck&);
     [[nodiscard]] Outcome<bool> take_chart(const SizeChart&);
     [[nodiscard]] Outcome<bool> take_pattern_svg(const std::string& svg);
-    [[nodiscard]] Outcome<bool> take_drawn(const Outcome<Pattern>&);  // from flat measurements
-    [[nodiscard]] Outcome<bool> change_chart(const SizeChart&);       // the one on the table, corrected
+    [[nodiscard]] Outcome<bool> change_chart(const SizeChart&);  // the one on the table, corrected
     [[nodiscard]] SizeChoice choice() const;
     void choose(const SizeChoice&);
     void choose_sizes(std::size_t waist, std::size_t hip);
@@ -102,6 +116,7 @@ private:
     void read_pattern();
     void recompute();
     void rework();
+    [[nodiscard]] std::string size_for(const Tissue&) const;
     void settle_kind();
     void settle_chart();
     bool save_plan(const Plan&, const QString& act);
@@ -122,6 +137,7 @@ private:
     std::shared_ptr<const SizeChart> printed_chart_;
     std::shared_ptr<const Pattern> pattern_;
     std::optional<notebook::Id> parsed_pattern_;
+    std::optional<Tissue> tissue_;
     std::optional<Advice> advice_;
     bool chosen_ = false;
     Plan plan_;

@@ -15,7 +15,6 @@
 #include "desk/chart/chart_dialog.h"
 #include "desk/chart/chart_station.h"
 #include "desk/dialogs/dialogs.h"
-#include "desk/dialogs/flat_pattern.h"
 #include "desk/paper/paper_station.h"
 #include "desk/plan/plan_station.h"
 #include "desk/print/print_station.h"
@@ -23,6 +22,7 @@
 #include "desk/shell/foot.h"
 #include "desk/shell/notice.h"
 #include "desk/tape/tape_station.h"
+#include "desk/tape/tissue_face.h"
 #include "formats/chart_csv.h"
 #include "formats/text_file.h"
 #include "notebook/copies.h"
@@ -34,6 +34,13 @@ namespace {
 constexpr QSize wished_size{1280, 800};
 constexpr QSize wished_least{1180, 720};
 constexpr int look_round_ms = 1500;
+
+Foot::Keys keys_of_paper()
+{
+    const auto t = [](const char* text) { return QObject::tr(text); };
+    return {{"0–9", t("type")},       {"Enter", t("keep, next line")}, {"↑ ↓", t("line")},
+            {"X", t("no such line")}, {"A", t("go on, assumed")},      {"W", t("what is written")}};
+}
 
 Foot::Keys keys_of(Station s)
 {
@@ -247,6 +254,11 @@ QWidget* Window::station(Station s)
             auto* tape = new TapeStation{look_, *room_, stack_};
             connect(tape, &TapeStation::wearer_wanted, this, &Window::new_wearer);
             connect(tape, &TapeStation::finished, this, [this] { go_to(Station::Chart); });
+            connect(tape, &TapeStation::drawn, this, [this] { go_to(Station::Chart); });
+            connect(tape, &TapeStation::face_changed, this, [this, tape] {
+                foot_->show_keys(tape->on_paper() ? keys_of_paper() : keys_of(Station::Tape));
+                refresh();
+            });
             place = tape;
             break;
         }
@@ -256,6 +268,7 @@ QWidget* Window::station(Station s)
             connect(chart, &ChartStation::chart_import_wanted, this, [this] { import_chart(); });
             connect(chart, &ChartStation::chart_correcting_wanted, this, &Window::correct_chart);
             connect(chart, &ChartStation::tape_wanted, this, [this] { go_to(Station::Tape); });
+            connect(chart, &ChartStation::flat_wanted, this, [this] { measure_flat(TissueKind::Girth); });
             connect(chart, &ChartStation::plan_wanted, this, [this] { go_to(Station::Plan); });
             place = chart;
             break;
@@ -291,12 +304,10 @@ void Window::go_to(Station s)
     auto* w = station(s);
     stack_->setCurrentWidget(w);
     refresh();
-    foot_->show_keys(keys_of(s));
+    auto* tape = qobject_cast<TapeStation*>(w);
+    foot_->show_keys(tape && tape->on_paper() ? keys_of_paper() : keys_of(s));
     // Straight to work: the first reading on the Tape, else the station itself, so that its keys act.
-    if (s == Station::Tape && room_->table().wearer) {
-        static_cast<TapeStation*>(w)->resume();
-        return;
-    }
+    if (tape) return tape->resume();
     for (auto* child : w->findChildren<QWidget*>()) {
         const bool picture =
             s == Station::Chart && child->inherits("sartorum::desk::Strips") && child->isVisibleTo(w);
@@ -363,7 +374,8 @@ std::vector<bool> Window::finished() const
 void Window::refresh()
 {
     rail_->show(current_, finished());
-    docket_->show(current_, finished());
+    const auto* tape = static_cast<TapeStation*>(stations_[static_cast<std::size_t>(Station::Tape)]);
+    docket_->show(current_, finished(), tape && tape->on_paper());
     if (!room_->kept_at().isEmpty()) foot_->show_kept(room_->kept_at());
 }
 
@@ -383,15 +395,13 @@ void Window::correct_chart()
     dialog.correct();
     dialog.exec();
 }
-void Window::draw_bodice()
+void Window::measure_flat(std::optional<TissueKind> kind)
 {
-    BodiceDialog{look_, *room_, this}.exec();
+    auto* tape = static_cast<TapeStation*>(station(Station::Tape));
+    if (current_ != Station::Tape) go_to(Station::Tape);
+    tape->lay_paper(kind);
 }
 
-void Window::draw_skirt()
-{
-    SkirtDialog{look_, *room_, this}.exec();
-}
 void Window::tell(const QString& text)
 {
     report_.refused(text);
@@ -465,8 +475,15 @@ void Window::show_patterns()
         a->setChecked(room_->table().pattern == p.id);
     }
     menu->addAction(tr("Open a pattern drawing (SVG)…"), this, [this] { open_pattern(); });
-    menu->addAction(tr("Draw a skirt from flat measurements…"), this, &Window::draw_skirt);
-    menu->addAction(tr("Draw a bodice from flat measurements…"), this, &Window::draw_bodice);
+    menu->addAction(tr("Measure a skirt's tissue flat"), this, [this] { measure_flat(TissueKind::Skirt); });
+    menu->addAction(tr("Measure a bodice's tissue flat"), this, [this] { measure_flat(TissueKind::Bodice); });
+    for (const auto& t : room_->book().tissues()) {
+        if (t.name.isEmpty()) continue;
+        menu->addAction(tr("tissue: %1").arg(t.name), this, [this, id = t.id] {
+            room_->choose_tissue(id);
+            measure_flat({});
+        });
+    }
     menu->addSeparator();
     for (const auto& c : room_->book().charts()) {
         auto* a = menu->addAction(

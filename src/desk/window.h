@@ -39,8 +39,8 @@ public:
     void import_chart(const QString& path = {});
     void open_pattern(const QString& path = {});
     void correct_chart();
-    void draw_skirt();
-    void draw_bodice();
+    // The Tape's second face, with a tissue of that kind, or the one that lies there.
+    void measure_flat(std::optional<TissueKind>);
     // What went wrong, in the foot and in the report.
     void tell(const QString& sentence);
     [[nodiscard]] Notice& notice() { return *notice_; }

@@ -107,9 +107,10 @@ std::optional<Named> Notebook::pattern(Id id) const
 
 Table Notebook::table() const
 {
-    auto q = ask(connection_, "SELECT wearer_id, set_id, pattern_id, chart_id, round FROM on_table");
+    auto q = ask(connection_, "SELECT wearer_id, set_id, pattern_id, chart_id, round, tissue_id FROM on_table");
     if (!q.next()) return {};
-    return {id_of(q.value(0)), id_of(q.value(1)), id_of(q.value(2)), id_of(q.value(3)), q.value(4).toString()};
+    return {id_of(q.value(0)), id_of(q.value(1)),     id_of(q.value(2)),
+            id_of(q.value(3)), q.value(4).toString(), id_of(q.value(5))};
 }
 
 std::optional<BodySet> Notebook::body(Id set) const
@@ -259,17 +260,25 @@ Result<Id> Notebook::add_pattern(const QString& name, const QString& maker, cons
                                  std::optional<Id> chart)
 {
     Change change{*this, tr_("new pattern %1").arg(name)};
+    const Id id = insert_pattern(change, name, maker, svg, chart);
+    return change.commit(id);
+}
+
+Id Notebook::insert_pattern(Change& change, const QString& name, const QString& maker, const QByteArray& svg,
+                            std::optional<Id> chart)
+{
     const Id id = change.insert("INSERT INTO pattern (name, maker, svg, chart_id) VALUES (?, ?, ?, ?)",
                                 {name, maker, QString::fromUtf8(svg), or_null(chart)});
     change.run("UPDATE on_table SET pattern_id = ?, chart_id = coalesce(?, chart_id)", {id, or_null(chart)});
-    return change.commit(id);
+    return id;
 }
 
 Result<bool> Notebook::lay_on_table(const Table& t)
 {
     Change change{*this, tr_("what is on the table")};
-    change.run("UPDATE on_table SET wearer_id = ?, set_id = ?, pattern_id = ?, chart_id = ?, round = ?",
-               {or_null(t.wearer), or_null(t.set), or_null(t.pattern), or_null(t.chart), t.round});
+    change.run(
+        "UPDATE on_table SET wearer_id = ?, set_id = ?, pattern_id = ?, chart_id = ?, round = ?, tissue_id = ?",
+        {or_null(t.wearer), or_null(t.set), or_null(t.pattern), or_null(t.chart), t.round, or_null(t.tissue)});
     return change.commit(true);
 }
 

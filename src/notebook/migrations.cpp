@@ -137,10 +137,30 @@ QStringList from_5()
         "DEFERRABLE INITIALLY DEFERRED, group_name TEXT NOT NULL, from_mm REAL NOT NULL, to_mm REAL NOT NULL)"};
 }
 
+// Tissues measured flat.
+QStringList from_6()
+{
+    const QString of = "INTEGER NOT NULL REFERENCES %1(id) DEFERRABLE INITIALLY DEFERRED";
+    return {
+        "CREATE TABLE tissue (id INTEGER PRIMARY KEY, name TEXT NOT NULL, maker TEXT NOT NULL, kind TEXT NOT "
+        "NULL, "
+        "size TEXT NOT NULL, pattern_id INTEGER REFERENCES pattern(id) DEFERRABLE INITIALLY DEFERRED)",
+        "CREATE TABLE tissue_note (id INTEGER PRIMARY KEY, tissue_id " + of.arg("tissue") +
+            ", note TEXT NOT NULL, word TEXT NOT NULL, UNIQUE (tissue_id, note))",
+        "CREATE TABLE tissue_size (id INTEGER PRIMARY KEY, tissue_id " + of.arg("tissue") +
+            ", name TEXT NOT NULL, UNIQUE (tissue_id, name))",
+        "CREATE TABLE tissue_line (id INTEGER PRIMARY KEY, size_id " + of.arg("tissue_size") +
+            ", line TEXT NOT NULL, state TEXT NOT NULL CHECK (state IN ('measured','lacking','assumed')), "
+            "value_mm "
+            "REAL, UNIQUE (size_id, line))",
+        "ALTER TABLE on_table ADD COLUMN tissue_id INTEGER"};
+}
+
 }  // namespace
 
 QStringList migration_from(int version)
 {
+    if (version == 6) return from_6();
     if (version == 5) return from_5();
     if (version == 4) return from_4();
     if (version == 3) return from_3();

@@ -16,6 +16,7 @@
 #include <vector>
 
 #include "core/plan/plan.h"
+#include "core/tissue/tissue.h"
 
 namespace sartorum::notebook {
 
@@ -60,6 +61,7 @@ struct Table {
     std::optional<Id> pattern;
     std::optional<Id> chart;
     QString round{""};  // which round of measures is walked; empty: what this pattern needs
+    std::optional<Id> tissue{};
 };
 
 // A plan belongs to a pattern, or to a chart alone while there is no drawing of the pattern.
@@ -106,6 +108,9 @@ public:
     [[nodiscard]] Plan plan(Id wearer, PlanFor) const;
     [[nodiscard]] bool has_plan(Id wearer, PlanFor) const;
     [[nodiscard]] int step(Id wearer, Id pattern) const;
+    [[nodiscard]] std::vector<Named> tissues() const;  // newest first; those without a name too
+    [[nodiscard]] std::optional<Tissue> tissue(Id) const;
+    [[nodiscard]] std::optional<Id> pattern_of_tissue(Id) const;  // drawn from it last
 
     // Changing: each call is one transaction and one step of undo.
     Result<Id> add_wearer(const QString& name, const QDate& today);
@@ -119,6 +124,12 @@ public:
     Result<Id> add_pattern(const QString& name, const QString& maker, const QByteArray& svg,
                            std::optional<Id> chart);
     Result<bool> lay_on_table(const Table&);
+    // Lies on the table then.
+    Result<Id> add_tissue(const Tissue&);
+    Result<bool> save_tissue(Id, const Tissue&, const QString& act);
+    // The pattern drawn from that tissue, which lies on the table then.
+    Result<Id> add_drawn(Id tissue, const QString& name, const QString& maker, const QByteArray& svg,
+                         std::optional<Id> chart);
     // Rows that stay as they are are not written, so that what could not be read stays too.
     Result<bool> save_plan(Id wearer, PlanFor, const Plan&, const QString& act);
     Result<bool> save_step(Id wearer, Id pattern, int step);  // where the sewist is; not a step of undo
@@ -148,6 +159,11 @@ private:
     static void write_wishes(Change&, Id plan, const EaseWishes& old, const EaseWishes& wanted);
     static void write_chart(Change&, Id, const SizeChart&);
     [[nodiscard]] std::optional<SizeChart> read_chart(Id) const;
+    static Id insert_pattern(Change&, const QString& name, const QString& maker, const QByteArray& svg,
+                             std::optional<Id> chart);
+    void read_lines(Id size, TissueSize&) const;
+    static void write_notes(Change&, Id tissue, const Tissue& old, const Tissue& wanted);
+    static void write_lines(Change&, Id size, const TissueSize& old, const TissueSize& wanted);
     [[nodiscard]] std::optional<Id> plan_id(Id wearer, PlanFor) const;
     Result<bool> replay(const char* from, const char* to);
     void leave_out(const QString& what, const QVariant& value) const;

@@ -26,7 +26,11 @@ const QList<Tracked>& tracked()
         {"decision_amount", {"id", "decision_id", "at", "face", "side", "by_mm"}},
         {"version", {"id", "wearer_id", "pattern_id", "name", "kept_on", "work"}},
         {"ease_wish", {"id", "plan_id", "measure", "ease_mm"}},
-        {"on_table", {"id", "wearer_id", "set_id", "pattern_id", "chart_id", "round"}}};
+        {"tissue", {"id", "name", "maker", "kind", "size", "pattern_id"}},
+        {"tissue_note", {"id", "tissue_id", "note", "word"}},
+        {"tissue_size", {"id", "tissue_id", "name"}},
+        {"tissue_line", {"id", "size_id", "line", "state", "value_mm"}},
+        {"on_table", {"id", "wearer_id", "set_id", "pattern_id", "chart_id", "round", "tissue_id"}}};
     return rows;
 }
 

@@ -265,13 +265,12 @@ private slots:
         put(L::FrontWaist, 216);
         put(L::FrontDart, 20);
         put(L::BackWaist, 218);
-        QCOMPARE(*reckoned(t, *t.in_hand(), nullptr)[0].waits_for, L::BackDart);
+        QCOMPARE(*reckoned(t, *t.in_hand(), {})[0].waits_for, L::BackDart);
         put(L::BackDart, 30);
-        QVERIFY(
-            is_near(*reckoned(t, *t.in_hand(), nullptr)[0].value, Length::mm(2 * (196 + 188)), Length::mm(1e-9)));
+        QVERIFY(is_near(*reckoned(t, *t.in_hand(), {})[0].value, Length::mm(2 * (196 + 188)), Length::mm(1e-9)));
         put(L::FrontHip, 266);
         put(L::BackHip, 262);
-        const auto finished = *finished_of(t, *t.in_hand(), nullptr);
+        const auto finished = *finished_of(t, *t.in_hand());
         QVERIFY(is_near(finished.at(Measure::Hip), Length::mm(1056), Length::mm(1e-9)));
         QCOMPARE(finished.size(), std::size_t{2});
     }
@@ -288,13 +287,13 @@ private slots:
         put(L::GirthFrontFold, 30);  // a box pleat: four times
         put(L::GirthBack, 260);
         t = without_line(t, L::GirthBackDarts);
-        QCOMPARE(*reckoned(t, *t.in_hand(), nullptr)[0].waits_for, L::GirthSide);
+        QCOMPARE(*reckoned(t, *t.in_hand(), {})[0].waits_for, L::GirthSide);
         put(L::GirthSide, 50);
-        const auto one = reckoned(t, *t.in_hand(), nullptr)[0];
+        const auto one = reckoned(t, *t.in_hand(), {})[0];
         QCOMPARE(*one.body, Measure::Hip);
         QVERIFY(is_near(*one.value, Length::mm((400 - 15 - 120) * 2 + 260 * 2 + 50), Length::mm(1e-9)));
         put(L::GirthFrontFold, 110);
-        QCOMPARE(finished_of(t, *t.in_hand(), nullptr).error().why, Why::FlatMoreTakenThanThere);
+        QCOMPARE(finished_of(t, *t.in_hand()).error().why, Why::FlatMoreTakenThanThere);
     }
     void another_size_is_assumed_from_its_neighbour()
     {

@@ -10,6 +10,7 @@
 #include "desk/chart/chart_dialog.h"
 #include "desk/chart/ease_table.h"
 #include "desk/desk_fixture.h"
+#include "desk/tissue_hands.h"
 #include "tests.h"
 
 using namespace sartorum;
@@ -198,28 +199,33 @@ private slots:
         d.window->go_to(Station::Chart);
         QVERIFY(ease_rows(*d.room).empty());
         d.room->choose(d.room->advice()->choice);
-        in_dialog([](QWidget* w) {
-            // The size chosen for each measure, whatever was looked at before.
-            QCOMPARE(w->findChild<QComboBox*>("flat_measure")->currentText(), "Bust");
-            const auto size = [&] { return w->findChild<QComboBox*>("flat_size")->currentText(); };
-            QCOMPARE(size(), "16");
-            w->findChild<QComboBox*>("flat_measure")->setCurrentText("Waist");
-            QCOMPARE(size(), "18");
-            w->findChild<QComboBox*>("flat_measure")->setCurrentText("Bust");
-            w->findChild<QComboBox*>("flat_size")->setCurrentIndex(0);
-            w->findChild<QLineEdit*>("flat_width1")->setText("28");
-            w->findChild<QLineEdit*>("flat_darts1")->setText("30");
-            QTest::mouseClick(w->findChild<QWidget*>("keep_flat"), Qt::LeftButton);
-            QVERIFY(w->isVisible());  // darts take more than there is
-            w->findChild<QLineEdit*>("flat_darts1")->setText("1.5");
-            w->findChild<QLineEdit*>("flat_width2")->setText("27");
-            QVERIFY(said(w, "flat_said").contains("107.0 cm"));
-            QTest::mouseClick(w->findChild<QWidget*>("keep_flat"), Qt::LeftButton);
-        });
         d.click("measure_flat");
+        d.settle();
+        QCOMPARE(d.window->current(), Station::Tape);
+        // Of the first girth that has a body and no garment; in the size chosen for it, whatever was looked at
+        // before.
+        QCOMPARE(d.find<QComboBox>("tissue_girth_at")->currentText(), "Bust");
+        QCOMPARE(d.room->tissue()->size, std::string{"16"});
+        note(d, "tissue_girth_at", 1);
+        QCOMPARE(d.room->tissue()->size, std::string{"18"});
+        note(d, "tissue_girth_at", 0);
+        QCOMPARE(d.room->tissue()->size, std::string{"16"});
+        d.click("keep_line");
+        measure_lines(d, {"28"});
+        d.type("30");
+        d.key(Qt::Key_Return);  // darts take more than there is
+        QVERIFY(d.find<QLineEdit>("tissue_value")->property("wrong").toBool());
+        QCOMPARE(*face_of(d).current(), TissueLine::GirthFrontDarts);
+        d.find<QLineEdit>("tissue_value")->selectAll();
+        measure_lines(d, {"1.5", "27", "x", "x"});
+        QVERIFY(d.find<PaperSays>("paper_says")->rows()[0].contains("107.0 cm"));
+        QVERIFY(d.find<PaperSays>("paper_says")->rows()[0].contains("ease +10.0"));
+        d.click("put_on_chart");
         QCOMPARE(d.room->chart()->finished(0, Measure::Bust)->in_cm(), 107.0);
         QCOMPARE(d.room->chart()->finished(1, Measure::Bust)->in_cm(), 112.0);  // the same ease
         QVERIFY(!ease_rows(*d.room).empty());
+        d.window->go_to(Station::Chart);
+        QVERIFY(said(d.window.get(), "ease_note").contains("Size 16 laid flat: bust 107.0 (ease +10.0)"));
     }
     void a_chart_of_finished_measures_says_what_it_does_not_know()
     {

@@ -1,5 +1,6 @@
 // The whole job in the real window: by mouse, again by keyboard alone, and from an empty notebook.
 #include "desk_fixture.h"
+#include "tissue_hands.h"
 
 #include <QTableWidget>
 
@@ -202,16 +203,12 @@ private slots:
         QVERIFY(d.room->chart().has_value());
         QCOMPARE(d.room->plan().size_at(Level::Hip), std::string{"40"});
 
-        in_dialog([](QWidget* w) {
-            QTest::keyClicks(w->findChild<QLineEdit*>("skirt_name"), "Weir skirt");
-            auto* hip = w->findChild<QLineEdit*>("skirt_hip");
-            hip->setText("50");
-            QTest::mouseClick(w->findChild<QWidget*>("draw_skirt"), Qt::LeftButton);
-            QVERIFY(w->isVisible() && !w->findChild<QLabel*>("skirt_said")->text().isEmpty());
-            hip->setText("107 cm");
-            QTest::mouseClick(w->findChild<QWidget*>("draw_skirt"), Qt::LeftButton);
-        });
-        d.window->draw_skirt();
+        d.window->measure_flat(TissueKind::Skirt);
+        d.type("Weir skirt");
+        d.click("keep_line");
+        measure_lines(d,
+                      {"21.4", "1", "20.6", "32", "58", "26.7", "1.8", "9", "22.4", "26.8", "2.8", "12", "3.5"});
+        d.click("draw_tissue");
         d.settle();
         QVERIFY(d.room->pattern() != nullptr);
         QVERIFY2(d.room->computed().has_value(), "a pattern of one size and its chart make the paper");

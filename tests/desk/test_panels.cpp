@@ -9,6 +9,7 @@
 #include "desk/plan/follows_view.h"
 #include "desk/plan_hands.h"
 #include "desk/print/print_station.h"
+#include "desk/tissue_hands.h"
 #include "tests.h"
 #include "words/words.h"
 
@@ -60,28 +61,31 @@ private slots:
                                     {Measure::Waist, 704.0},
                                     {Measure::UpperArm, 300.0}})
             d.room->keep_readings(m, {Length::mm(mm), Length::mm(mm)});
-        in_dialog([](QWidget* w) {
-            const auto field = [&](const char* name) { return w->findChild<QLineEdit*>(name); };
-            QTest::keyClicks(field("bodice_name"), "Weir jacket");
-            field("bodice_size")->setText("40");
-            auto* seam = w->findChild<QComboBox*>("bodice_seam");
-            QVERIFY(field("bodice_side_dart")->isEnabled() && !field("bodice_seam_above")->isEnabled());
-            seam->setFocus();
-            QTest::keyClick(seam, Qt::Key_Down);
-            QVERIFY(!field("bodice_side_dart")->isEnabled() && field("bodice_seam_above")->isEnabled());
-            field("bodice_sleeve_length")->setText("58");
-            field("bodice_elbow")->setText("35");
-            // A seam that opens nowhere is no seam: refused by its name, and nothing typed is lost.
-            field("bodice_seam_above")->setText("0");
-            QTest::mouseClick(w->findChild<QWidget*>("draw_bodice"), Qt::LeftButton);
-            QVERIFY(w->isVisible());
-            QVERIFY2(w->findChild<QLabel*>("bodice_said")->text().contains("Seam, above"),
-                     qPrintable(w->findChild<QLabel*>("bodice_said")->text()));
-            QCOMPARE(field("bodice_sleeve_length")->text(), "58");
-            field("bodice_seam_above")->setText("1.6");
-            QTest::mouseClick(w->findChild<QWidget*>("draw_bodice"), Qt::LeftButton);
-        });
-        d.window->draw_bodice();
+        d.window->measure_flat(TissueKind::Bodice);
+        d.type("Weir jacket");
+        const auto asked = [&](TissueLine line) {
+            const auto lines = lines_on_pieces(*d.room->tissue(), *d.room->tissue()->in_hand());
+            return std::find(lines.begin(), lines.end(), line) != lines.end();
+        };
+        QVERIFY(asked(TissueLine::SideDart) && !asked(TissueLine::SeamAbove));
+        auto* seam = d.find<QComboBox>("tissue_front_seam");
+        seam->setFocus();
+        d.key(Qt::Key_Down);
+        QVERIFY(!asked(TissueLine::SideDart) && asked(TissueLine::SeamAbove));
+        note(d, "tissue_sleeve", 1);
+        d.click("keep_line");
+        measure_lines(d, {"7.1", "8.2", "12.2", "4.6", "16.4", "24.9", "20.9"});
+        // A seam that opens nowhere is no seam: objected to, and what was typed stays.
+        QCOMPARE(*face_of(d).current(), TissueLine::SeamAbove);
+        d.type("0");
+        d.key(Qt::Key_Return);
+        QCOMPARE(d.find<QLineEdit>("tissue_value")->text(), "0");
+        QVERIFY(d.find<QLineEdit>("tissue_value")->accessibleDescription().contains("part above"));
+        QCOMPARE(*face_of(d).current(), TissueLine::SeamAbove);
+        d.find<QLineEdit>("tissue_value")->selectAll();
+        measure_lines(d, {"1.6",  "22.5", "2.6", "44.6", "26.8", "9.3", "2.2", "12.2", "x",  "4", "17.4",
+                          "24.1", "21.7", "2.6", "41",   "58",   "",    "",    "34.6", "35", "24"});
+        d.click("draw_tissue");
         d.settle();
         QVERIFY(d.room->computed().has_value());
         QVERIFY(front_of(d.room->computed()->bought).princess);

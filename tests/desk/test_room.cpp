@@ -148,10 +148,15 @@ private slots:
         const auto r = room(true);
         QVERIFY(!r->take_pattern_svg("<svg/>").has_value());
         QVERIFY(!r->take_chart({}).has_value());
-        SkirtFlat flat;
-        flat.waist = Length::mm(900);
-        flat.hip = Length::mm(800);
-        QVERIFY(!r->take_drawn(skirt_pattern(flat)).has_value());
+        QVERIFY(!r->draw_tissue().has_value() && !r->put_girths_on_chart().has_value());
+        r->begin_tissue(TissueKind::Skirt);
+        QCOMPARE(r->draw_tissue().error().why, Why::KeyMissing);  // it has no name
+        Tissue t = *r->tissue();
+        t.name = "Lock skirt";
+        t.in_hand()->lines[TissueLine::FrontWaist] = {TissueState::Measured, Length::mm(450)};
+        t.in_hand()->lines[TissueLine::FrontHip] = {TissueState::Measured, Length::mm(400)};
+        r->keep_tissue(t, "lines");
+        QCOMPARE(r->draw_tissue().error().field, std::string{"front_waist"});
         QCOMPARE(r->book().patterns().size(), std::size_t{4});
         QVERIFY(r->computed().has_value());
     }

@@ -10,6 +10,7 @@
 #include "desk/plan/shoulder_view.h"
 #include "desk/plan_hands.h"
 #include "desk/print/print_station.h"
+#include "desk/tissue_hands.h"
 #include "tests.h"
 
 using namespace sartorum;
@@ -58,24 +59,24 @@ private slots:
                                     {Measure::CrossShoulder, 372.0}})
             d.room->keep_readings(m, {Length::mm(mm), Length::mm(mm + 1)});
 
-        in_dialog([](QWidget* w) {
-            QTest::keyClicks(w->findChild<QLineEdit*>("bodice_name"), "Weir bodice");
-            w->findChild<QLineEdit*>("bodice_size")->setText("40");
-            auto* waist = w->findChild<QLineEdit*>("bodice_waist");
-            waist->setText("40");
-            QTest::mouseClick(w->findChild<QWidget*>("draw_bodice"), Qt::LeftButton);
-            QVERIFY(w->isVisible());
-            QVERIFY2(w->findChild<QLabel*>("bodice_said")->text().contains("waist"),
-                     qPrintable(w->findChild<QLabel*>("bodice_said")->text()));
-            waist->setText("78x");
-            QTest::mouseClick(w->findChild<QWidget*>("draw_bodice"), Qt::LeftButton);
-            QVERIFY(w->isVisible());
-            QCOMPARE(waist->text(), "78x");
-            waist->setText("78");
-            w->findChild<QComboBox*>("bodice_back")->setCurrentIndex(1);
-            QTest::mouseClick(w->findChild<QWidget*>("draw_bodice"), Qt::LeftButton);
-        });
-        d.window->draw_bodice();
+        d.window->measure_flat(TissueKind::Bodice);
+        d.type("Weir bodice");
+        note(d, "tissue_centre_back", 1);
+        QCOMPARE(d.room->tissue()->size, std::string{"40"});
+        d.click("keep_line");  // on to the lines
+        auto* value = d.find<QLineEdit>("tissue_value");
+        // What is no length, or cannot be, stays as it was typed, and why is said.
+        for (const char* wrong : {"7x", "71"}) {
+            d.type(wrong);
+            d.key(Qt::Key_Return);
+            QCOMPARE(value->text(), QString{wrong});
+            QVERIFY(value->property("wrong").toBool() && !value->accessibleDescription().isEmpty());
+            value->clear();
+        }
+        measure_lines(d, {"7.1",  "8.2", "12.2", "4.6",  "16.4", "24.9", "20.9", "2.9",  "22.5", "2.6", "44.6",
+                          "26.8", "9.3", "2.2",  "12.2", "x",    "4",    "17.4", "24.1", "21.7", "2.6", "41"});
+        QVERIFY(!d.find<QWidget>("draw_tissue")->property("text").toString().contains("assumed"));
+        d.click("draw_tissue");
         d.settle();
         QVERIFY(d.room->pattern() != nullptr);
         QVERIFY2(d.room->computed().has_value(), "chart, body and drawing make the paper");

@@ -349,6 +349,72 @@ private slots:
         }
         QVERIFY(plan().as_drawn && book->body(*table.set)->posture.hollow == Hollow::Seen);
     }
+    void a_notebook_of_the_sixth_version_takes_a_tissue_and_its_undo()  // N-01, N-03, N-09
+    {
+        const QString path = at("sixth.sartorum");
+        QVERIFY(QFile::copy(QString{SARTORUM_SOURCE_DIR} + "/tests/notebook/fixtures/version-6.sartorum", path));
+        QVERIFY(QFile::setPermissions(path, QFile::ReadOwner | QFile::WriteOwner));
+        auto opened = Notebook::open(path);
+        QVERIFY(opened.has_value());
+        const auto& book = *opened;
+        const auto table = book->table();
+        QVERIFY(book->body(*table.set)->posture.hollow == Hollow::Seen && !table.tissue);
+        QVERIFY(*book->redo());
+        QVERIFY(book->plan(*table.wearer, PlanFor::pattern(1)).as_drawn);
+        Tissue t;
+        t.kind = TissueKind::Skirt;
+        t.size = "14";
+        t.sizes = {{"14", {{TissueLine::FrontHip, {TissueState::Measured, Length::mm(265.5)}}}}};
+        QVERIFY(book->add_tissue(t).has_value());
+        QVERIFY(*book->tissue(*book->table().tissue) == t);
+        while (*book->undo()) {
+        }
+        QVERIFY(book->tissues().empty() && book->wearers().empty());
+        while (*book->redo()) {
+        }
+        QVERIFY(*book->tissue(*book->table().tissue) == t);
+    }
+    void a_tissue_is_kept_line_by_line()  // N-14, N-20
+    {
+        auto book = std::move(*Notebook::open(at("tissue.sartorum")));
+        Tissue t;
+        t.name = "Lock skirt";
+        t.kind = TissueKind::Bodice;
+        t.size = "12";
+        t.sizes = {{"12", {{TissueLine::NeckWidth, {TissueState::Measured, Length::mm(71)}}}}};
+        const Id id = *book->add_tissue(t);
+        t.sizes[0].lines[TissueLine::SideDart] = {TissueState::Lacking, {}};
+        t.sizes[0].lines[TissueLine::AcrossBack] = {TissueState::Assumed, {}};
+        t.notes[TissueNote::FrontSeam] = 2;
+        QVERIFY(book->save_tissue(id, t, "side dart"));
+        t.sizes.push_back({"14", {{TissueLine::NeckWidth, {TissueState::Measured, Length::mm(73)}}}});
+        t.size = "14";
+        t.notes[TissueNote::FrontSeam] = 0;
+        QVERIFY(book->save_tissue(id, t, "size 14"));
+        QVERIFY(*book->tissue(id) == t);
+        Tissue less = t;
+        less.sizes.erase(less.sizes.begin());
+        less.sizes[0].lines.clear();
+        QVERIFY(book->save_tissue(id, less, "less"));
+        QVERIFY(*book->tissue(id) == less);
+        QVERIFY(*book->undo());
+        QVERIFY(book->tissue(id)->sizes.size() == 2 &&
+                book->tissue(id)->size_named("14")->lines == t.sizes[1].lines);
+        QVERIFY(!book->pattern_of_tissue(id));
+        const Id pattern = *book->add_drawn(id, "Lock", "Nobody", "<svg/>", {});
+        QCOMPARE(*book->pattern_of_tissue(id), pattern);
+        QCOMPARE(*book->table().pattern, pattern);
+        // What cannot be read is named and left out, and the rest stays.
+        book.reset();
+        run_sql(at("tissue.sartorum"),
+                "UPDATE tissue_line SET value_mm = 1e300 WHERE line = 'neck_width' AND value_mm < 72");
+        run_sql(at("tissue.sartorum"), "UPDATE tissue_note SET word = 'purple'");
+        auto again = std::move(*Notebook::open(at("tissue.sartorum")));
+        const auto read = *again->tissue(id);
+        QVERIFY(!read.size_named("12")->lines.contains(TissueLine::NeckWidth) && read.notes.empty());
+        QVERIFY(lacks(*read.size_named("12"), TissueLine::SideDart));
+        QCOMPARE(again->unreadable().size(), std::size_t{2});
+    }
     void heights_of_a_charts_groups_are_kept()
     {
         auto book = std::move(*Notebook::open(at("heights.sartorum")));
@@ -629,7 +695,7 @@ private slots:
             QVERIFY2(tests.contains(n), qPrintable(n));
             ++statements;
         }
-        QCOMPARE(statements, 19);
+        QCOMPARE(statements, 20);
     }
 };
 SARTORUM_TEST(TestNotebook)

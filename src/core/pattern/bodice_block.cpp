@@ -354,19 +354,19 @@ double seam_share(PrincessFrom from)
 }
 
 // The front drawn with the side dart that, closed into the seam, parts the panels there as asked: the two grow
-// together, so that a few rounds of the rule of three settle it.
-Piece princess_front(const BodiceFlat& f, double lean)
+// together, so that a few rounds of the rule of three settle it. Begun at `dart`, which is what it came to then.
+Piece princess_front(const BodiceFlat& f, double lean, Length& dart)
 {
     constexpr int most_rounds = 8;
     BodiceFlat darted = f;
-    darted.side_dart = f.seam_above;
+    darted.side_dart = dart;
     for (int i = 0;; ++i) {
         const Half half = half_of(darted, true);
         const Piece front = with_princess_seam(panel(darted, half, leaning_side(darted, half, lean)), *f.princess,
                                                seam_share(*f.princess));
         const Length parts = mouth_width(front.darts[dart_at(front, princess_mouths(front)->upper)]);
         if (i == most_rounds || abs(parts - f.seam_above) < Length::mm(1e-5)) return front;
-        darted.side_dart = darted.side_dart * (f.seam_above / parts);
+        darted.side_dart = dart = darted.side_dart * (f.seam_above / parts);
     }
 }
 
@@ -383,7 +383,8 @@ Drawn drawn(const BodiceFlat& f, double lean)
 {
     const Half front = half_of(f, true);
     const Half back = half_of(f, false);
-    return {f.princess ? princess_front(f, lean) : panel(f, front, leaning_side(f, front, lean)),
+    Length dart = f.seam_above;
+    return {f.princess ? princess_front(f, lean, dart) : panel(f, front, leaning_side(f, front, lean)),
             panel(f, back, leaning_side(f, back, lean))};
 }
 
@@ -422,8 +423,9 @@ Outcome<Drawn> each_its_own(const BodiceFlat& f)
 {
     const Half front = half_of(f, true);
     const Half back = half_of(f, false);
+    Length dart = f.seam_above;
     auto as_front = leaning_to(Length::mm(front.waist), "front_waist", f.front_dart, [&](double lean) {
-        return f.princess ? princess_front(f, lean) : panel(f, front, leaning_side(f, front, lean));
+        return f.princess ? princess_front(f, lean, dart) : panel(f, front, leaning_side(f, front, lean));
     });
     if (!as_front) return tl::make_unexpected(as_front.error());
     auto as_back = leaning_to(Length::mm(back.waist), "back_waist", f.back_dart,

@@ -7,6 +7,7 @@
 #include "core/pattern/dart.h"
 #include "core/pattern/skirt_block.h"
 #include "core/tissue/laid.h"
+#include "core/tissue/reckoned.h"
 #include "core/units/root.h"
 
 namespace sartorum {
@@ -103,6 +104,11 @@ DartKind fold_of(const Tissue& t)
 
 // The longest armholes a cap is drawn to, by what it is longer than they are.
 constexpr Length usual_cap_ease = Length::mm(24);
+
+constexpr std::string_view key_of_strip(TissueLine line)
+{
+    return line == L::GirthFront ? "front" : line == L::GirthBack ? "back" : "side";
+}
 
 class TissueDrawing {
 public:
@@ -283,12 +289,13 @@ private:
     {
         SizedPieces out{size_.name, {}};
         const std::pair<TissueLine, const char*> strips[] = {
-            {L::GirthFront, "front"}, {L::GirthBack, "back"}, {L::GirthSide, "side"}};
+            {L::GirthFront, "Front"}, {L::GirthBack, "Back"}, {L::GirthSide, "Side"}};
         constexpr double tall = 150;
-        for (const auto& [line, id] : strips) {
+        for (const auto& [line, name] : strips) {
             if (lacks(size_, line)) continue;
             Piece p;
-            p.id = p.name = id;
+            p.name = name;
+            p.id = std::string{key_of_strip(line)};
             p.role = PieceRole::Other;
             const double w = of(line).in_mm();
             const Point c[] = {{0, 0}, {w, 0}, {w, -tall}, {0, -tall}};
@@ -307,6 +314,16 @@ private:
 bool settled(const TissueSize& s, TissueLine line)
 {
     return measured(s, line) || lacks(s, line);
+}
+
+// More is folded away than there is.
+std::optional<TissueObjection> too_much_folded(const Tissue& t, const TissueSize& s, TissueLine line)
+{
+    const auto girth = finished_of(t, s);
+    if (girth || girth.error().why != Why::FlatMoreTakenThanThere) return std::nullopt;
+    const auto width = tissue_line_of(girth.error().field);
+    Refusal r{girth.error().why, std::string{facts(line).key}, *measured(s, line), {}, {}, 0};
+    return TissueObjection{r, line, width && *width != line ? std::vector{*width} : std::vector<TissueLine>{}};
 }
 
 }  // namespace
@@ -351,6 +368,59 @@ Outcome<Pattern> tissue_pattern(const Tissue& t, const SizeChart* chart)
     return check_pattern(std::move(p));
 }
 
+bool edge_measured(const Tissue& t, const TissueSize& s, PieceRole piece, EdgeRole edge)
+{
+    const auto all = [&](std::initializer_list<TissueLine> lines) {
+        return std::all_of(lines.begin(), lines.end(), [&](TissueLine l) { return settled(s, l); });
+    };
+    if (t.kind == TissueKind::Skirt) {
+        const bool front = piece == PieceRole::Front;
+        const bool waist =
+            all({front ? L::FrontWaist : L::BackWaist, front ? L::FrontDart : L::BackDart, L::SideRise});
+        if (piece == PieceRole::Waistband)
+            return all({L::BandDepth, L::FrontWaist, L::FrontDart, L::BackWaist, L::BackDart});
+        switch (edge) {
+            case EdgeRole::Waist:
+            case EdgeRole::DartMouth: return waist;
+            case EdgeRole::Side:
+                return waist &&
+                       all({front ? L::FrontHip : L::BackHip, L::WaistToHip, L::FrontHem, L::CentreLength});
+            case EdgeRole::Hem: return all({L::FrontHem, L::CentreLength});
+            default: return all({L::CentreLength});
+        }
+    }
+    if (t.kind == TissueKind::Girth) {
+        return all({piece == PieceRole::Front  ? L::GirthFront
+                    : piece == PieceRole::Back ? L::GirthBack
+                                               : L::GirthSide});
+    }
+    if (piece == PieceRole::Sleeve) {
+        const bool cap = all({L::SleeveBicep, L::CapHeight, L::CapLength});
+        const bool low = all({L::SleeveLength, L::SleeveHem});
+        if (edge == EdgeRole::Hem) return low;
+        return edge == EdgeRole::CapFront || edge == EdgeRole::CapBack ? cap : cap && low;
+    }
+    const bool front = piece == PieceRole::Front;
+    const bool hem = t.note(N::Ends) == 1;
+    const bool point =
+        front ? all({L::NeckWidth, L::FrontLength}) : all({L::NeckWidth, L::BackNeckDepth, L::BackLength});
+    const bool shoulder = point && (front ? all({L::FrontShoulder, L::FrontDrop})
+                                          : all({L::BackShoulder, L::BackShoulderDart, L::BackDrop}));
+    const bool underarm = all({front ? L::FrontBust : L::BackBust, L::SideLength});
+    const bool waist =
+        front ? all({L::BodiceFrontWaist, L::FrontWaistDart}) : all({L::BodiceBackWaist, L::BackWaistDart});
+    switch (edge) {
+        case EdgeRole::Neck: return point && all({front ? L::FrontNeckDepth : L::BackNeckDepth});
+        case EdgeRole::Shoulder: return shoulder;
+        case EdgeRole::Armhole: return shoulder && underarm && all({front ? L::AcrossFront : L::AcrossBack});
+        case EdgeRole::Side:
+            return underarm && (hem || waist) && (!front || hem || all({L::SideDart}) || t.note(N::FrontSeam) > 0);
+        case EdgeRole::Hem: return all({L::BelowWaist, front ? L::FrontHemWidth : L::BackHemWidth});
+        case EdgeRole::Centre: return front ? all({L::FrontLength, L::FrontNeckDepth}) : all({L::BackLength});
+        default: return waist;
+    }
+}
+
 int lines_assumed(const Tissue& t, const TissueSize& s)
 {
     const auto lines = lines_on_pieces(t, s);
@@ -367,6 +437,7 @@ std::optional<TissueObjection> objection(const Tissue& t, const TissueSize& s, c
     }
     TissueSize with = s;
     with.lines[line] = {TissueState::Measured, value};
+    if (t.kind == TissueKind::Girth) return too_much_folded(t, with, line);
     const auto drawn = TissueDrawing{t, with, chart}.drawn();
     if (drawn) return std::nullopt;
     const auto* blamed = blamed_in(t.kind, drawn.error().field);

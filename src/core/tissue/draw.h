@@ -13,6 +13,8 @@ namespace sartorum {
 // All sizes that were begun, as one pattern. Refuses a tissue without a name or a size, and one girth, which is
 // no pattern.
 [[nodiscard]] Outcome<Pattern> tissue_pattern(const Tissue&, const SizeChart*);
+// Whether all that an edge is drawn by was measured; what else is assumed.
+[[nodiscard]] bool edge_measured(const Tissue&, const TissueSize&, PieceRole, EdgeRole);
 // How many of a size's lines are not measured and not lacking.
 [[nodiscard]] int lines_assumed(const Tissue&, const TissueSize&);
 

@@ -134,7 +134,7 @@ std::optional<Length> value_of(const Wanted& w, const TissueSize& s, const std::
 
 }  // namespace
 
-std::vector<Reckoned> reckoned(const Tissue& t, const TissueSize& s, const SizeChart* chart)
+std::vector<Reckoned> reckoned(const Tissue& t, const TissueSize& s, const std::vector<Piece>& pieces)
 {
     if (t.kind == TissueKind::Girth) {
         Reckoned one{Reckoning::Girth, {}, {}, {}, girths_laid_flat[static_cast<std::size_t>(t.note(N::GirthAt))]};
@@ -145,8 +145,6 @@ std::vector<Reckoned> reckoned(const Tissue& t, const TissueSize& s, const SizeC
         if (const auto girth = girth_of_strips(t, s); girth && open == lines.end()) one.value = *girth;
         return {one};
     }
-    const auto drawn = draw_tissue(t, s, chart);
-    const std::vector<Piece> pieces = drawn ? drawn->pieces : std::vector<Piece>{};
     std::vector<Reckoned> out;
     for (const auto& w : t.kind == TissueKind::Skirt ? of_skirts() : of_bodices(t)) {
         Reckoned one{w.what, {}, {}, w.usual, w.body};
@@ -161,7 +159,7 @@ std::vector<Reckoned> reckoned(const Tissue& t, const TissueSize& s, const SizeC
     return out;
 }
 
-Outcome<std::map<Measure, Length>> finished_of(const Tissue& t, const TissueSize& s, const SizeChart* chart)
+Outcome<std::map<Measure, Length>> finished_of(const Tissue& t, const TissueSize& s)
 {
     std::map<Measure, Length> out;
     if (t.kind == TissueKind::Girth) {
@@ -170,7 +168,7 @@ Outcome<std::map<Measure, Length>> finished_of(const Tissue& t, const TissueSize
         out[girths_laid_flat[static_cast<std::size_t>(t.note(N::GirthAt))]] = *girth;
         return out;
     }
-    for (const auto& r : reckoned(t, s, chart)) {
+    for (const auto& r : reckoned(t, s, {})) {
         if (r.body && r.value) out[*r.body] = *r.value;
     }
     if (t.note(N::Sleeve) == 1) {

@@ -31,10 +31,10 @@ struct Reckoned {
     std::optional<Measure> body{};  // what of the body it goes round
 };
 
-// Of this size, in the order of its lines.
-[[nodiscard]] std::vector<Reckoned> reckoned(const Tissue&, const TissueSize&, const SizeChart*);
+// Of this size, in the order of its lines; the pieces as it draws them, none where it cannot be drawn.
+[[nodiscard]] std::vector<Reckoned> reckoned(const Tissue&, const TissueSize&, const std::vector<Piece>& drawn);
 // The girths that are known, as finished measures of that size. Refuses what cannot be: more folded away than
 // there is.
-[[nodiscard]] Outcome<std::map<Measure, Length>> finished_of(const Tissue&, const TissueSize&, const SizeChart*);
+[[nodiscard]] Outcome<std::map<Measure, Length>> finished_of(const Tissue&, const TissueSize&);
 
 }  // namespace sartorum

@@ -98,6 +98,7 @@ QWidget* ChartStation::build_pad(QWidget* parent)
     ease_ = new EaseTable{look_, room_, pad};
     column->addWidget(ease_);
     ease_note_ = caption(look_, {}, pad);
+    ease_note_->setObjectName("ease_note");
     column->addWidget(ease_note_);
     auto* row = new QHBoxLayout;
     wear_ = new Button{look_, tr("How it is worn"), ButtonKind::Small, pad};
@@ -122,7 +123,7 @@ QWidget* ChartStation::build_pad(QWidget* parent)
     foot->addWidget(advised_);
     foot->addWidget(take_);
     connect(wear_, &Button::clicked, this, [this] { WearDialog{look_, room_, this}.exec(); });
-    connect(flat_, &Button::clicked, this, [this] { FlatDialog{look_, room_, this}.exec(); });
+    connect(flat_, &Button::clicked, this, &ChartStation::flat_wanted);
     connect(take_, &Button::clicked, this, [this] {
         if (room_.chart() && !room_.sizes_chosen()) room_.choose(room_.choice());
         if (room_.pattern()) emit plan_wanted();
@@ -270,6 +271,26 @@ void ChartStation::refresh_choice()
     advised_->setVisible(!as_advised);
 }
 
+// What the tissue that lies there came to, size by size, beside the chart's body.
+QStringList ChartStation::laid_flat() const
+{
+    QStringList out;
+    if (!room_.tissue()) return out;
+    for (const auto& s : room_.tissue()->sizes) {
+        const auto girths = finished_of(*room_.tissue(), s);
+        const auto size = room_.chart()->index_of(s.name);
+        if (!girths || girths->empty() || !size) continue;
+        QStringList said;
+        for (const auto& [m, girth] : *girths) {
+            const auto body = room_.chart()->body(*size, m);
+            const QString name = words::measure_name(m).toLower() + " " + words::number(girth, look_.unit());
+            said << (body ? tr("%1 (ease %2)").arg(name, words::number(girth - *body, look_.unit(), true)) : name);
+        }
+        out << tr("Size %1 laid flat: %2.").arg(QString::fromStdString(s.name), said.join(", "));
+    }
+    return out;
+}
+
 void ChartStation::refresh_ease()
 {
     ease_->refresh();
@@ -292,6 +313,7 @@ void ChartStation::refresh_ease()
     } else {
         note << tr("No finished girths are printed. Lay a pattern on the table, or measure its pieces flat.");
     }
+    note << laid_flat();
     ease_note_->setText(note.join("\n"));
     flat_->setVisible(!room_.pattern());
     const auto& c = *room_.chart();

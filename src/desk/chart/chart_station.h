@@ -20,6 +20,7 @@ signals:
     void chart_import_wanted();
     void chart_correcting_wanted();
     void tape_wanted();
+    void flat_wanted();  // a girth of the pieces laid flat
     void plan_wanted();
 
 private:
@@ -28,6 +29,7 @@ private:
     void refresh();
     void refresh_choice();
     void refresh_ease();
+    [[nodiscard]] QStringList laid_flat() const;
     void pick(Measure, std::size_t size);
     void step(Measure, int by);
     void toggle_blend();

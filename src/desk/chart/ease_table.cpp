@@ -10,6 +10,17 @@ namespace {
 constexpr int head_height = 30;
 constexpr int row_height = 44;
 
+std::optional<GarmentMeasure> garment_measure_round(Measure m)
+{
+    switch (m) {
+        case Measure::Bust: return GarmentMeasure::Bust;
+        case Measure::Waist: return GarmentMeasure::Waist;
+        case Measure::Hip: return GarmentMeasure::Hip;
+        case Measure::UpperArm: return GarmentMeasure::UpperArm;
+        default: return std::nullopt;
+    }
+}
+
 }  // namespace
 
 std::vector<EaseRow> ease_rows(const Room& room)
@@ -23,10 +34,9 @@ std::vector<EaseRow> ease_rows(const Room& room)
     for (const auto m : {Measure::Bust, Measure::Waist, Measure::Hip, Measure::UpperArm, Measure::Thigh}) {
         std::optional<Length> traced;
         std::optional<Length> altered;
-        if (room.computed() && (m == Measure::Waist || m == Measure::Hip)) {
-            const auto& c = *room.computed();
-            traced = c.traced_flat.of(m == Measure::Waist ? GarmentMeasure::Waist : GarmentMeasure::Hip);
-            altered = c.altered_flat.of(m == Measure::Waist ? GarmentMeasure::Waist : GarmentMeasure::Hip);
+        if (const auto on_paper = garment_measure_round(m); room.computed() && on_paper) {
+            traced = room.computed()->traced_flat.at(*on_paper);
+            altered = room.computed()->altered_flat.at(*on_paper);
         }
         auto row = ease_at(chart, size_at(choice, m), m, body, plan.ease, plan.cloth, traced);
         if (!row) continue;

@@ -192,6 +192,8 @@ QLineEdit:focus, QPlainTextEdit:focus, QTableWidget:focus, QComboBox:focus { bor
 QLineEdit:disabled { background: transparent; border: 1px dashed %4; color: %4; }
 QLineEdit[large="true"] { font-size: %13; padding: 6px 8px; }
 QLineEdit[large="true"]:focus { padding: 5px 7px; }
+QLineEdit[hero="true"] { font-size: %14; padding: 4px 10px; }
+QLineEdit[hero="true"]:focus { padding: 3px 9px; }
 QLineEdit[wrong="true"] { background: %7; border: 1px solid %8; }
 QLineEdit[wrong="true"]:focus { border: 2px solid %8; }
 QMenu { background: %3; color: %2; font-size: %1; border: 1px solid %4; padding: 6px; }
@@ -217,7 +219,7 @@ QComboBox QAbstractItemView { background: %3; border: 1px solid %4; selection-ba
 )"}
         .arg(px(14), d.ink.name(), d.sheet.name(), d.edge.name(), d.woad.name(), d.on_woad.name(),
              d.madder_wash.name(), d.madder.name(), d.woad_wash.name())
-        .arg(d.rule.name(), d.linen.name(), d.faded.name(), px(20));
+        .arg(d.rule.name(), d.linen.name(), d.faded.name(), px(20), px(44));
 }
 
 QPalette Look::palette() const

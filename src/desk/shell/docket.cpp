@@ -147,8 +147,9 @@ QWidget& Docket::pattern_button()
     return *pattern_;
 }
 
-void Docket::show(Station current, const std::vector<bool>& finished)
+void Docket::show(Station current, const std::vector<bool>& finished, bool paper)
 {
+    paper_ = paper;
     current_ = current;
     finished_ = finished;
     update_if_new();
@@ -212,6 +213,13 @@ QString Docket::progress() const
     QString say;
     switch (current_) {
         case Station::Tape: {
+            if (const auto& t = room_.tissue(); paper_ && t && t->in_hand()) {
+                const auto lines = lines_on_pieces(*t, *t->in_hand());
+                const auto done = std::count_if(lines.begin(), lines.end(),
+                                                [&](TissueLine l) { return t->in_hand()->lines.contains(l); });
+                say = tr("the paper: %1 of %2 lines").arg(done).arg(lines.size());
+                break;
+            }
             int kept = 0;
             const auto round = room_.measures();
             for (const auto m : round) kept += room_.body().taken(m).has_value();

@@ -12,7 +12,7 @@ class Docket : public QWidget {
     Q_OBJECT
 public:
     Docket(Look&, Room&, QWidget* parent = nullptr);
-    void show(Station current, const std::vector<bool>& finished);
+    void show(Station current, const std::vector<bool>& finished, bool paper = false);
     [[nodiscard]] QWidget& wearer_button();
     [[nodiscard]] QWidget& pattern_button();
 
@@ -38,6 +38,7 @@ private:
     Choices* unit_;
     QString painted_;
     Station current_ = Station::Tape;
+    bool paper_ = false;  // the Tape's second face
     std::vector<bool> finished_ = std::vector<bool>(station_count, false);
 };
 

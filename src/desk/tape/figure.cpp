@@ -268,13 +268,8 @@ void Figure::draw_seated(QPainter& p) const
 void Figure::paintEvent(QPaintEvent* e)
 {
     Panel::paintEvent(e);
-    const auto& d = look_.dyes();
     QPainter p{this};
     p.setRenderHint(QPainter::Antialiasing);
-    p.setFont(look_.cabin(18));
-    p.setPen(d.ink);
-    p.drawText(QRectF{24, 14, width() - 48.0, 30},
-               room_.wearer_name().isEmpty() ? tr("Nobody yet") : room_.wearer_name());
     if (is_seated(current_))
         draw_seated(p);
     else

@@ -11,6 +11,7 @@
 #include "desk/tape/figure.h"
 #include "desk/tape/pad_parts.h"
 #include "desk/tape/tape_link.h"
+#include "desk/tape/tissue_face.h"
 #include "formats/tape_protocol.h"
 #include "words/words.h"
 
@@ -21,8 +22,27 @@ void TapeStation::connect_tape(const QString& socket)
     link_->connect_to(socket);
 }
 
+void TapeStation::lay_paper(std::optional<TissueKind> kind)
+{
+    turn(true);
+    if (kind)
+        paper_->take_up(*kind);
+    else
+        paper_->resume();
+}
+
+void TapeStation::turn(bool to_paper)
+{
+    if (on_paper_ == to_paper) return;
+    on_paper_ = to_paper;
+    refresh();
+    emit face_changed();
+}
+
 void TapeStation::resume()
 {
+    if (on_paper_) return paper_->resume();
+    if (!room_.table().wearer) return setFocus();
     const auto round = room_.measures();
     const auto open = std::find_if(round.begin(), round.end(), [&](Measure m) { return !settled(m); });
     go_to(open != round.end() ? *open : round.front());
@@ -67,9 +87,10 @@ std::vector<Length> TapeStation::readings() const
 void TapeStation::refresh()
 {
     const bool someone = room_.table().wearer.has_value();
-    empty_->setVisible(!someone);
-    work_->setVisible(someone);
-    if (!someone) return;
+    empty_->setVisible(!someone && !on_paper_);
+    work_->setVisible(someone && !on_paper_);
+    paper_->setVisible(on_paper_);
+    if (!someone || on_paper_) return;
     const auto round = room_.measures();
     if (std::find(round.begin(), round.end(), current_) == round.end()) {
         current_ = round.front();

@@ -14,6 +14,7 @@ class Figure;
 class Hero;
 class ReadingStrip;
 class TapeLink;
+class TissueFace;
 class Trend;
 
 class TapeStation : public QWidget {
@@ -25,10 +26,16 @@ public:
     void resume();
     // A digital tape on this socket; the menu of the station connects to the usual one.
     void connect_tape(const QString& socket);
+    // The other face: a tissue measured flat.
+    void lay_paper(std::optional<TissueKind> = {});
+    [[nodiscard]] bool on_paper() const { return on_paper_; }
+    [[nodiscard]] TissueFace& paper() { return *paper_; }
 
 signals:
     void wearer_wanted();
     void finished();  // the last measure is kept
+    void drawn();     // a pattern, from its tissue
+    void face_changed();
 
 protected:
     void keyPressEvent(QKeyEvent*) override;
@@ -37,6 +44,7 @@ private:
     QWidget* build_pad();
     void build_readings(QVBoxLayout*, QWidget* pad);
     void build_sections(QVBoxLayout*, QWidget* pad);
+    void turn(bool to_paper);
     void refresh();
     void refresh_readings();
     void refresh_sections();
@@ -56,6 +64,8 @@ private:
     std::map<Draft, QString> drafts_;
     TapeLink* link_;
     Figure* figure_;
+    TissueFace* paper_;
+    bool on_paper_ = false;
     Choices* rounds_;
     QWidget* empty_;
     QWidget* work_;

@@ -12,6 +12,7 @@
 #include "desk/tape/figure.h"
 #include "desk/tape/pad_parts.h"
 #include "desk/tape/tape_link.h"
+#include "desk/tape/tissue_face.h"
 #include "formats/tape_protocol.h"
 #include "words/words.h"
 
@@ -44,7 +45,8 @@ TapeStation::TapeStation(Look& look, Room& room, QWidget* parent)
                             tr("A skirt starts with four numbers: waist, hip, how far apart they lie, and how "
                                "long it should be. A dress "
                                "asks for twenty, and leads you through them. Who is it for?"),
-                            {{tr("Write a name"), [this] { emit wearer_wanted(); }}},
+                            {{tr("Write a name"), [this] { emit wearer_wanted(); }},
+                             {tr("Measure a tissue flat"), [this] { lay_paper(); }}},
                             this};
     work_ = new QWidget{this};
     auto* inner = new QHBoxLayout{work_};
@@ -57,12 +59,29 @@ TapeStation::TapeStation(Look& look, Room& room, QWidget* parent)
     rounds_->setObjectName("rounds");
     auto* over = new QVBoxLayout{figure_};
     over->setContentsMargins(14, 12, 14, 0);
-    over->addWidget(rounds_, 0, Qt::AlignRight | Qt::AlignTop);
+    auto* top = new QHBoxLayout;
+    auto* face = new Choices{look, {tr("The wearer"), tr("The paper")}, tr("Who or what is measured"), figure_};
+    face->setObjectName("face_of_wearer");
+    connect(face, &Choices::picked, this, [this, face](int i) {
+        face->choose(0);
+        if (i == 1) lay_paper();
+    });
+    top->addWidget(face);
+    top->addStretch();
+    top->addWidget(rounds_);
+    over->addLayout(top);
     over->addStretch();
     inner->addWidget(figure_, 1);
     inner->addWidget(build_pad());
     row->addWidget(empty_);
     row->addWidget(work_);
+    paper_ = new TissueFace{look, room, this};
+    row->addWidget(paper_);
+    connect(paper_, &TissueFace::wearer_wanted, this, [this] {
+        turn(false);
+        resume();
+    });
+    connect(paper_, &TissueFace::drawn, this, &TapeStation::drawn);
     connect(rounds_, &Choices::picked, this, [this](int i) {
         room_.walk_round(i == 0 ? std::nullopt : std::optional{all_rounds[static_cast<std::size_t>(i - 1)]});
         resume();

@@ -1,0 +1,381 @@
+#include "desk/tape/tissue_face.h"
+
+#include <QBoxLayout>
+#include <QKeyEvent>
+#include <algorithm>
+
+#include "desk/tape/paper_says.h"
+#include "desk/tape/tissue_lens.h"
+#include "desk/tape/tissue_picture.h"
+#include "desk/tape/tissue_written.h"
+#include "words/tissue.h"
+#include "words/words.h"
+
+namespace sartorum::desk {
+namespace {
+
+bool waits(const TissueSize& s, TissueLine line)
+{
+    return !s.lines.contains(line);
+}
+
+QString first_upper(QString s)
+{
+    if (!s.isEmpty()) s[0] = s[0].toUpper();
+    return s;
+}
+
+}  // namespace
+
+std::vector<TissueLine> TissueFace::lines() const
+{
+    const auto& t = room_.tissue();
+    return t && t->in_hand() ? lines_on_pieces(*t, *t->in_hand()) : std::vector<TissueLine>{};
+}
+
+void TissueFace::take_up(TissueKind kind)
+{
+    if (room_.tissue() && room_.tissue()->kind == kind) return resume();
+    for (const auto& named : room_.book().tissues()) {
+        const auto kept = room_.book().tissue(named.id);
+        if (kept && kept->kind == kind && !room_.book().pattern_of_tissue(named.id)) {
+            room_.choose_tissue(named.id);
+            return resume();
+        }
+    }
+    room_.begin_tissue(kind);
+    show_page(1);
+    if (kind != TissueKind::Girth) written_->focus_name();
+}
+
+void TissueFace::resume()
+{
+    if (!room_.tissue()) return setFocus();
+    show_page(0);
+    current_.reset();
+    next_open();
+}
+
+void TissueFace::show_page(int page)
+{
+    pages_->choose(page);
+    refresh();
+    if (page == 0) field_->setFocus();
+}
+
+void TissueFace::go_to(TissueLine line)
+{
+    const auto& t = room_.tissue();
+    if (!t) return;
+    if (current_) {
+        const QString text = field_->edit().text();
+        const auto standing = t->in_hand() ? measured(*t->in_hand(), *current_) : std::nullopt;
+        const bool kept =
+            text.trimmed().isEmpty() || (typed() && standing && is_near(*typed(), *standing, Length::mm(0.05)));
+        if (kept)
+            drafts_.erase({t->size, *current_});
+        else
+            drafts_[{t->size, *current_}] = text;
+    }
+    current_ = line;
+    objected_ = false;
+    field_->show_value({});
+    pages_->choose(0);
+    refresh();
+    if (const auto d = drafts_.find({t->size, line}); d != drafts_.end()) {
+        field_->edit().setText(d->second);
+        field_->say(tr("typed earlier, not kept yet"), true);
+    }
+    field_->setFocus();
+    field_->edit().selectAll();
+}
+
+void TissueFace::move(int by)
+{
+    const auto all = lines();
+    const auto here = std::find(all.begin(), all.end(), current_.value_or(TissueLine{}));
+    if (here == all.end()) return;
+    const auto at = (here - all.begin()) + by;
+    if (at >= 0 && at < static_cast<std::ptrdiff_t>(all.size())) go_to(all[static_cast<std::size_t>(at)]);
+}
+
+// The next line that waits, from the one in hand on and round; at the last where none does.
+void TissueFace::next_open()
+{
+    const auto all = lines();
+    if (all.empty()) return;
+    const auto& s = *room_.tissue()->in_hand();
+    const auto here = current_ ? std::find(all.begin(), all.end(), *current_) : all.end();
+    const auto open = [&](TissueLine l) { return waits(s, l); };
+    auto next = here == all.end() ? all.end() : std::find_if(here + 1, all.end(), open);
+    if (next == all.end()) next = std::find_if(all.begin(), all.end(), open);
+    go_to(next != all.end() ? *next : all.back());
+}
+
+std::optional<Length> TissueFace::typed() const
+{
+    const auto parsed = parse_length(field_->edit().text().toStdString(), look_.unit());
+    return parsed ? std::optional{*parsed} : std::nullopt;
+}
+
+// Kept unless it cannot be; then what was typed stays, and why is said.
+bool TissueFace::keep(Length value)
+{
+    const auto& t = room_.tissue();
+    if (!t || !current_) return false;
+    const TissueLine line = *current_;
+    if (value == Length{} && facts(line).may_lack) {
+        room_.keep_line(line, TissueValue{TissueState::Lacking, {}});
+        return true;
+    }
+    const auto against = objection(*t, *t->in_hand(), room_.tissue_chart(), line, value);
+    objected_ = against.has_value();
+    if (against) {
+        field_->say(words::tissue_objection(*against, *t, look_.unit()), true);
+        refresh_picture();
+        return false;
+    }
+    drafts_.erase({t->size, line});
+    room_.keep_line(line, TissueValue{TissueState::Measured, value});
+    return true;
+}
+
+void TissueFace::keep_and_go_on()
+{
+    const auto& t = room_.tissue();
+    if (!t || !current_ || field_->edit().text().trimmed().isEmpty()) return next_open();
+    const auto parsed = parse_length(field_->edit().text().toStdString(), look_.unit());
+    if (!parsed) return field_->say(words::refusal(parsed.error(), look_.unit()), true);
+    const auto stands = measured(*t->in_hand(), *current_);
+    const bool as_shown = stands && words::number(*stands, look_.unit()) == field_->edit().text();
+    const bool lack = *parsed == Length{} && lacks(*t->in_hand(), *current_);
+    if (as_shown || lack || keep(*parsed)) next_open();
+}
+
+void TissueFace::lacking()
+{
+    if (!room_.tissue() || !current_) return;
+    if (!facts(*current_).may_lack) {
+        field_->say(tr("Every paper of this kind has this line. A leaves it as it is assumed."), true);
+        return;
+    }
+    field_->show_value({});
+    room_.keep_line(*current_, TissueValue{TissueState::Lacking, {}});
+    next_open();
+}
+
+void TissueFace::leave_assumed()
+{
+    if (!room_.tissue() || !current_) return;
+    field_->show_value({});
+    if (!measured(*room_.tissue()->in_hand(), *current_))
+        room_.keep_line(*current_, TissueValue{TissueState::Assumed, {}});
+    next_open();
+}
+
+// With what is typed, where that can be drawn; else as it stood.
+std::vector<Piece> TissueFace::pieces_with(std::optional<Length> value) const
+{
+    const auto& t = *room_.tissue();
+    TissueSize s = *t.in_hand();
+    if (value && current_ && *value >= facts(*current_).low && *value <= facts(*current_).high) {
+        s.lines[*current_] = {TissueState::Measured, *value};
+        if (s == *t.in_hand()) return as_kept_;
+        if (auto drawn = draw_tissue(t, s, room_.tissue_chart())) return std::move(drawn->pieces);
+    }
+    return as_kept_;
+}
+
+void TissueFace::refresh()
+{
+    const bool there = room_.tissue().has_value();
+    empty_->setVisible(!there);
+    picture_->setVisible(there);
+    work_->setVisible(there);
+    said_of_it_->setVisible(there);
+    if (!there) return;
+    if (room_.table().tissue != shown_) {
+        shown_ = room_.table().tissue;
+        current_.reset();
+        drafts_.clear();
+        last_drawn_.clear();
+    }
+    const auto all = lines();
+    if (!current_ || std::find(all.begin(), all.end(), *current_) == all.end())
+        current_ = all.empty() ? std::nullopt : std::optional{all.front()};
+    kinds_->choose(static_cast<int>(room_.tissue()->kind));
+    line_page_->setVisible(pages_->chosen() == 0);
+    written_->setVisible(pages_->chosen() == 1);
+    trouble_->setVisible(false);
+    auto kept = draw_tissue(*room_.tissue(), *room_.tissue()->in_hand(), room_.tissue_chart());
+    as_kept_ = kept ? std::move(kept->pieces) : std::vector<Piece>{};
+    written_->refresh();
+    refresh_line();
+    refresh_picture();
+    refresh_says();
+    refresh_acts();
+}
+
+void TissueFace::refresh_picture()
+{
+    const auto& t = room_.tissue();
+    if (!t || !t->in_hand()) return;
+    const auto stands = current_ ? measured(*t->in_hand(), *current_) : std::nullopt;
+    const auto value = typed();
+    auto pieces = pieces_with(value);
+    if (!pieces.empty()) last_drawn_ = std::move(pieces);
+    picture_->show(*t, last_drawn_, pages_->chosen() == 0 ? current_ : std::nullopt, value ? value : stands,
+                   objected_);
+}
+
+void TissueFace::refresh_line()
+{
+    const auto& t = *room_.tissue();
+    if (!current_) return;
+    const auto all = lines();
+    const auto at = std::find(all.begin(), all.end(), *current_) - all.begin();
+    title_->setText(words::tissue_line(*current_, t));
+    count_->setText(tr("%1 of %2").arg(at + 1).arg(all.size()));
+    field_->edit().setAccessibleName(words::tissue_line(*current_, t));
+    how_->setText(words::tissue_line_how(*current_, t));
+    const auto known = resolved(t, *t.in_hand(), room_.tissue_chart());
+    const auto stands = measured(*t.in_hand(), *current_);
+    const auto& edit = field_->edit();
+    const bool busy = edit.hasFocus() && !edit.text().isEmpty() && (!field_->value() || objected_);
+    if (!busy && !edit.isModified()) field_->show_value(stands);
+    if (!busy && edit.isModified() && stands) field_->show_value(stands);
+    const bool lack = lacks(*t.in_hand(), *current_);
+    const Length assumed = known.contains(*current_) ? known.at(*current_) : Length{};
+    field_->edit().setPlaceholderText(lack ? tr("not there")
+                                      : assumed > Length{}
+                                          ? tr("about %1").arg(words::number(assumed, look_.unit()))
+                                          : QString{});
+    const auto laid = laid_line(*current_, last_drawn_);
+    const bool hem = *current_ == TissueLine::FrontHem || *current_ == TissueLine::CentreLength ||
+                     *current_ == TissueLine::SleeveLength || *current_ == TissueLine::BelowWaist;
+    lens_->show(laid ? laid->read : ReadAt::StitchingLine,
+                known.at(hem ? TissueLine::HemAllowance : TissueLine::Allowance), stands ? stands : assumed);
+}
+
+void TissueFace::refresh_says()
+{
+    const auto& t = *room_.tissue();
+    const auto all = reckoned(t, *t.in_hand(), as_kept_);
+    says_title_->setText(tr("Size %1 laid flat").arg(QString::fromStdString(t.size)));
+    says_->show(t, all, room_.tissue_chart());
+    // Of what is usual, the one this line decides.
+    QString sense;
+    for (const auto& r : all) {
+        const bool own = (r.what == Reckoning::AcrossDifference && current_ == TissueLine::AcrossBack) ||
+                         (r.what == Reckoning::ShoulderDifference &&
+                          (current_ == TissueLine::BackShoulder || current_ == TissueLine::BackShoulderDart)) ||
+                         (r.what == Reckoning::CapDifference && current_ == TissueLine::CapLength);
+        if (own) sense = words::reckoned_sense(r, look_.unit());
+    }
+    sense_->setText(sense);
+    sense_->setVisible(!sense.isEmpty());
+}
+
+void TissueFace::refresh_acts()
+{
+    const auto& t = *room_.tissue();
+    const auto all = lines();
+    const auto& s = *t.in_hand();
+    const auto waiting = std::count_if(all.begin(), all.end(), [&](TissueLine l) { return waits(s, l); });
+    const int assumed = lines_assumed(t, s);
+    const auto value = typed();
+    const bool line_page = pages_->chosen() == 0;
+    keep_->setVisible(waiting > 0 || (line_page && field_->edit().isModified()));
+    keep_->setText(!line_page ? tr("Measure the lines")
+                   : value    ? tr("Keep %1, go on").arg(words::number(*value, look_.unit()))
+                              : tr("To the next that waits"));
+    lacking_->setVisible(line_page && waiting > 0);
+    lacking_->setEnabled(current_ && facts(*current_).may_lack);
+    assumed_->setVisible(line_page && waiting > 0);
+    ways_on_->setDirection(look_.scale() > roomy_text ? QBoxLayout::TopToBottom : QBoxLayout::LeftToRight);
+    another_->setVisible(!line_page);
+    const bool pattern = t.kind != TissueKind::Girth;
+    draw_->setVisible(pattern);
+    draw_->setText(assumed > 0 ? tr("Draw it, %n line(s) assumed", nullptr, assumed)
+                                     .replace("line(s)", assumed == 1 ? "line" : "lines")
+                               : tr("Draw it"));
+    const auto girths = finished_of(t, s);
+    chart_->setVisible(room_.chart() && girths && !girths->empty() && room_.chart()->index_of(t.size));
+    QStringList said;
+    for (const auto note : notes_of(t)) {
+        if (note == TissueNote::GirthAt) continue;
+        said << words::tissue_note(note) + ": " + words::tissue_note_words(note)[t.note(note)].toLower();
+    }
+    said_of_it_->setText(
+        tr("Between stitching lines, darts open; solid is measured, dotted assumed%1.")
+            .arg(room_.chart() ? tr(" from the chart's size %1").arg(QString::fromStdString(t.size)) : QString{}) +
+        " " + first_upper(said.join(" · ")));
+}
+
+void TissueFace::draw_it()
+{
+    if (!written_->named()) {
+        show_page(1);
+        written_->focus_name();
+        trouble_->setText(tr("Give the pattern a name first."));
+        trouble_->setVisible(true);
+        return;
+    }
+    const auto ok = room_.draw_tissue();
+    if (ok) return emit drawn();
+    auto refused = ok.error();
+    if (const auto line = tissue_line_of(refused.field)) {
+        go_to(*line);
+        refused.field = words::tissue_line(*line, *room_.tissue()).toStdString();
+    }
+    trouble_->setText(words::refusal(refused, look_.unit()));
+    trouble_->setVisible(true);
+}
+
+void TissueFace::put_on_chart()
+{
+    const auto ok = room_.put_girths_on_chart();
+    auto refused = ok ? Refusal{} : ok.error();
+    if (const auto line = tissue_line_of(refused.field))
+        refused.field = words::tissue_line(*line, *room_.tissue()).toStdString();
+    trouble_->setText(ok ? tr("It stands on the chart now, as a finished measure.")
+                         : words::refusal(refused, look_.unit()));
+    trouble_->setVisible(true);
+}
+
+bool TissueFace::eventFilter(QObject* watched, QEvent* e)
+{
+    if (e->type() != QEvent::KeyPress || watched != &field_->edit()) return false;
+    const auto* key = static_cast<QKeyEvent*>(e);
+    if (key->modifiers() & ~Qt::KeypadModifier) return false;
+    // While a number is being typed a letter is a slip, or a unit.
+    const bool typing = field_->edit().isModified() && !field_->edit().text().isEmpty();
+    if (typing && key->key() != Qt::Key_Down && key->key() != Qt::Key_Up) return false;
+    switch (key->key()) {
+        case Qt::Key_Down: move(1); return true;
+        case Qt::Key_Up: move(-1); return true;
+        case Qt::Key_A: leave_assumed(); return true;
+        case Qt::Key_X: lacking(); return true;
+        case Qt::Key_W: show_page(1); return true;
+        default: return false;
+    }
+}
+
+void TissueFace::keyPressEvent(QKeyEvent* e)
+{
+    const bool digit = !e->text().isEmpty() && e->text().at(0).isDigit();
+    if (room_.tissue() && pages_->chosen() == 0) {
+        if (e->key() == Qt::Key_Down) return move(1);
+        if (e->key() == Qt::Key_Up) return move(-1);
+        if (e->key() == Qt::Key_W) return show_page(1);
+        if (digit) {
+            field_->setFocus();
+            field_->edit().selectAll();
+            field_->edit().insert(e->text());
+            return;
+        }
+    }
+    QWidget::keyPressEvent(e);
+}
+
+}  // namespace sartorum::desk
