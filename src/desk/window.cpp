@@ -254,7 +254,8 @@ QWidget* Window::station(Station s)
             auto* tape = new TapeStation{look_, *room_, stack_};
             connect(tape, &TapeStation::wearer_wanted, this, &Window::new_wearer);
             connect(tape, &TapeStation::finished, this, [this] { go_to(Station::Chart); });
-            connect(tape, &TapeStation::drawn, this, [this] { go_to(Station::Chart); });
+            connect(tape, &TapeStation::drawn, this,
+                    [this] { go_to(room_->computed() ? Station::Plan : Station::Chart); });
             connect(tape, &TapeStation::face_changed, this, [this, tape] {
                 foot_->show_keys(tape->on_paper() ? keys_of_paper() : keys_of(Station::Tape));
                 refresh();
@@ -265,10 +266,16 @@ QWidget* Window::station(Station s)
         case Station::Chart: {
             auto* chart = new ChartStation{look_, *room_, stack_};
             connect(chart, &ChartStation::chart_typing_wanted, this, &Window::type_chart);
+            connect(chart, &ChartStation::chart_pasting_wanted, this, &Window::paste_chart);
             connect(chart, &ChartStation::chart_import_wanted, this, [this] { import_chart(); });
             connect(chart, &ChartStation::chart_correcting_wanted, this, &Window::correct_chart);
             connect(chart, &ChartStation::tape_wanted, this, [this] { go_to(Station::Tape); });
-            connect(chart, &ChartStation::flat_wanted, this, [this] { measure_flat(TissueKind::Girth); });
+            connect(chart, &ChartStation::flat_wanted, this, [this] {
+                const auto kind = room_->plan().choosing.kind;
+                measure_flat(kind == GarmentKind::Skirt ? TissueKind::Skirt
+                             : kind == GarmentKind::Top ? TissueKind::Bodice
+                                                        : TissueKind::Girth);
+            });
             connect(chart, &ChartStation::plan_wanted, this, [this] { go_to(Station::Plan); });
             place = chart;
             break;
@@ -388,6 +395,12 @@ void Window::new_wearer()
 void Window::type_chart()
 {
     ChartDialog{look_, *room_, this}.exec();
+}
+void Window::paste_chart()
+{
+    ChartDialog dialog{look_, *room_, this};
+    dialog.paste();
+    dialog.exec();
 }
 void Window::correct_chart()
 {

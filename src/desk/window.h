@@ -38,6 +38,7 @@ public:
     void type_chart();
     void import_chart(const QString& path = {});
     void open_pattern(const QString& path = {});
+    void paste_chart();
     void correct_chart();
     // The Tape's second face, with a tissue of that kind, or the one that lies there.
     void measure_flat(std::optional<TissueKind>);

@@ -17,13 +17,13 @@ public:
     ChartDialog(Look&, Room&, QWidget* parent = nullptr);
     void fill(const std::vector<formats::ChartLine>&, const QString& name = {});
     // The chart on the table, to be put right.
+    void paste();  // what is on the clipboard
     void correct();
 
 protected:
     bool eventFilter(QObject*, QEvent*) override;
 
 private:
-    void paste();
     void preview();
     void take();
     [[nodiscard]] std::vector<formats::ChartLine> lines() const;

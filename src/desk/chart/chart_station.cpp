@@ -1,6 +1,7 @@
 #include "desk/chart/chart_station.h"
 
 #include <QHBoxLayout>
+#include <QShortcut>
 #include <QVBoxLayout>
 #include <algorithm>
 
@@ -51,10 +52,15 @@ ChartStation::ChartStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
                                tr("No size chart yet."),
                                tr("The maker's chart stands on the envelope or the instruction sheet: for each "
                                   "size, the body it is drafted "
-                                  "for. Type or paste it, or bring it as a CSV file."),
+                                  "for. Type or paste it (Ctrl V), or bring it as a CSV file."),
                                {{tr("Type or paste a chart"), [this] { emit chart_typing_wanted(); }},
                                 {tr("Import a CSV file"), [this] { emit chart_import_wanted(); }}},
                                this};
+    auto* paste = new QShortcut{QKeySequence::Paste, this};
+    paste->setContext(Qt::WidgetWithChildrenShortcut);
+    connect(paste, &QShortcut::activated, this, [this] {
+        if (!room_.chart()) emit chart_pasting_wanted();
+    });
     no_body_ =
         new EmptyState{look,
                        tr("What a size is chosen by is not read yet."),
@@ -103,7 +109,7 @@ QWidget* ChartStation::build_pad(QWidget* parent)
     auto* row = new QHBoxLayout;
     wear_ = new Button{look_, tr("How it is worn"), ButtonKind::Small, pad};
     wear_->setObjectName("wear");
-    flat_ = new Button{look_, tr("Measure flat"), ButtonKind::Small, pad};
+    flat_ = new Button{look_, tr("Measure its tissue flat"), ButtonKind::Small, pad};
     flat_->setObjectName("measure_flat");
     row->addWidget(wear_);
     row->addWidget(flat_);

@@ -17,10 +17,11 @@ public:
 
 signals:
     void chart_typing_wanted();
+    void chart_pasting_wanted();
     void chart_import_wanted();
     void chart_correcting_wanted();
     void tape_wanted();
-    void flat_wanted();  // a girth of the pieces laid flat
+    void flat_wanted();  // its tissue measured, or a girth of it
     void plan_wanted();
 
 private:

@@ -110,6 +110,8 @@ void TissueFace::next_open()
     auto next = here == all.end() ? all.end() : std::find_if(here + 1, all.end(), open);
     if (next == all.end()) next = std::find_if(all.begin(), all.end(), open);
     go_to(next != all.end() ? *next : all.back());
+    // All is measured: what is left is to draw it.
+    if (next == all.end() && draw_->isVisibleTo(this)) draw_->setFocus();
 }
 
 std::optional<Length> TissueFace::typed() const

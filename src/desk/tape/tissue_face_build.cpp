@@ -86,6 +86,7 @@ QWidget* TissueFace::build_pad()
     column->addWidget(line_page_);
     written_ = new TissueWritten{look_, room_, pad};
     column->addWidget(written_);
+    connect(written_, &TissueWritten::done, this, &TissueFace::resume);
     auto* says = new QHBoxLayout;
     says_title_ = heading(look_, {}, 16, pad);
     says->addWidget(says_title_, 1);

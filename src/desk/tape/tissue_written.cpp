@@ -34,6 +34,10 @@ TissueWritten::TissueWritten(Look& look, Room& room, QWidget* parent) : QWidget{
     add(grid, n++, tr("Maker"), maker_);
     add(grid, n++, tr("Size in hand"), size_);
     connect(name_, &QLineEdit::editingFinished, this, &TissueWritten::rename);
+    connect(name_, &QLineEdit::returnPressed, this, [this] {
+        rename();
+        emit done();
+    });
     connect(maker_, &QLineEdit::editingFinished, this, &TissueWritten::rename);
     connect(size_->lineEdit(), &QLineEdit::editingFinished, this,
             [this] { room_.take_size(size_->currentText()); });

@@ -1,0 +1,167 @@
+// How much a sewist types and presses from an empty notebook to a printed plan: each field typed, each key that
+// acts and each click is one input.
+#include <QClipboard>
+#include <QGuiApplication>
+#include <QLabel>
+#include <QTest>
+
+#include "desk/print/print_station.h"
+#include "desk/tissue_hands.h"
+#include "tests.h"
+
+using namespace sartorum;
+using namespace sartorum::test;
+
+namespace {
+
+class Hands {
+public:
+    explicit Hands(const Desk& d) : desk_{d} {}
+    void press(const QString& text)
+    {
+        for (auto* b : desk_.window->findChildren<QAbstractButton*>()) {
+            if (!b->isVisible() || b->text() != text) continue;
+            QTest::mouseClick(b, Qt::LeftButton);
+            ++inputs;
+            return;
+        }
+        qFatal("no button %s", qPrintable(text));
+    }
+    void click(const char* name)
+    {
+        desk_.click(name);
+        ++inputs;
+    }
+    void key(int k, Qt::KeyboardModifiers m = {})
+    {
+        desk_.key(k, m);
+        ++inputs;
+    }
+    void type(const QString& text)
+    {
+        desk_.type(text);
+        desk_.key(Qt::Key_Return);
+        ++inputs;
+    }
+    int inputs = 0;
+
+private:
+    const Desk& desk_;
+};
+
+// The wearer, read twice where two readings are asked, once where it is a wish.
+void write_wearer(Desk& d, Hands& hands, const QStringList& twice, const QStringList& once)
+{
+    in_dialog([&](QWidget* w) {
+        QTest::keyClicks(w->findChild<QLineEdit*>("wearer_name"), "Wilhelmine");
+        QTest::keyClick(w->findChild<QLineEdit*>("wearer_name"), Qt::Key_Return);
+        ++hands.inputs;
+    });
+    hands.press("Write a name");
+    d.settle();
+    for (const auto& v : twice) {
+        hands.type(v);
+        hands.type(v);
+    }
+    for (const auto& v : once) hands.type(v);
+}
+
+void paste(Desk& d, Hands& hands, const QString& chart)
+{
+    QGuiApplication::clipboard()->setText(chart);
+    in_dialog([&](QWidget* w) {
+        QTest::mouseClick(w->findChild<QWidget*>("take_chart"), Qt::LeftButton);
+        ++hands.inputs;
+    });
+    hands.key(Qt::Key_V, Qt::ControlModifier);
+    d.settle();
+}
+
+void print_card(Desk& d, Hands& hands)
+{
+    QTemporaryDir out;
+    hands.key(Qt::Key_5, Qt::ControlModifier);
+    d.find<QLineEdit>("print_folder")->setText(out.path());  // it stands there already, at home
+    QSignalSpy written{d.window->findChild<PrintStation*>(), &PrintStation::written};
+    hands.click("save_pages");
+    QVERIFY(written.wait(30000));
+}
+
+}  // namespace
+
+class TestInputs : public QObject {
+    Q_OBJECT
+private slots:
+    void a_skirt_takes_thirty_inputs_at_most()
+    {
+        QTemporaryDir dir;
+        Desk d{dir.filePath("skirt.sartorum"), false};
+        Hands hands{d};
+        write_wearer(d, hands, {"76.4", "102.9", "21.5"}, {"60"});
+        QCOMPARE(d.window->current(), Station::Chart);
+        paste(d, hands, "size,waist,hip,waist to hip\n38,72,98,20\n40,76,102,20.2\n42,80,106,20.4\n");
+        QVERIFY(d.room->chart().has_value());
+        hands.click("measure_flat");
+        hands.type("Weir skirt");
+        for (const char* line :
+             {"21.4", "1", "20.2", "32", "58", "26.7", "1.8", "9", "22.4", "26.8", "2.8", "12", "3.5"})
+            hands.type(line);
+        QCOMPARE(QApplication::focusWidget()->objectName(), "draw_tissue");
+        hands.key(Qt::Key_Return);
+        QCOMPARE(d.window->current(), Station::Plan);
+        QVERIFY(d.room->computed().has_value());
+        hands.click("accept_all");
+        QVERIFY(d.line(AdjustmentKind::WaistToHip).state == LineState::Accepted);
+        print_card(d, hands);
+        qInfo("a skirt: %d inputs", hands.inputs);
+        QVERIFY(hands.inputs <= 30);
+    }
+    void a_top_takes_its_number()
+    {
+        QTemporaryDir dir;
+        Desk d{dir.filePath("top.sartorum"), false};
+        Hands hands{d};
+        in_dialog([&](QWidget* w) {
+            QTest::keyClicks(w->findChild<QLineEdit*>("wearer_name"), "Wilhelmine");
+            QTest::keyClick(w->findChild<QLineEdit*>("wearer_name"), Qt::Key_Return);
+            ++hands.inputs;
+        });
+        hands.press("Write a name");
+        d.settle();
+        // What a top goes by: high bust, bust and waist; the rest of its round can wait.
+        emit d.find<Choices>("rounds")->picked(1);
+        ++hands.inputs;
+        auto* tape = d.window->findChild<TapeStation*>();
+        for (const auto& [m, value] :
+             {std::pair{Measure::HighBust, "85.6"}, {Measure::Bust, "88.2"}, {Measure::Waist, "71.0"}}) {
+            tape->go_to(m);
+            ++hands.inputs;
+            hands.type(value);
+            hands.type(value);
+        }
+        hands.key(Qt::Key_2, Qt::ControlModifier);
+        paste(d, hands, "size,bust,waist\n38,84,66\n40,88,70\n42,92,74\n");
+        in_dialog([&](QWidget* w) {
+            w->findChild<QComboBox*>("wear_kind")->setCurrentIndex(static_cast<int>(GarmentKind::Top));
+            QTest::mouseClick(w->findChild<QWidget*>("keep_wear"), Qt::LeftButton);
+            hands.inputs += 2;
+        });
+        hands.click("wear");
+        d.settle();
+        hands.click("measure_flat");
+        hands.type("Weir bodice");
+        for (const char* line :
+             {"7.1",  "8.2", "12.2", "4.6",  "16.4", "24.9", "20.9", "2.9",  "22.5", "2.6", "44.6",
+              "26.8", "9.3", "2.2",  "12.2", "0",    "4",    "17.4", "24.1", "21.7", "2.6", "41"})
+            hands.type(line);
+        hands.key(Qt::Key_Return);
+        QCOMPARE(d.window->current(), Station::Plan);
+        QVERIFY(d.room->computed().has_value());
+        hands.click("accept_all");
+        print_card(d, hands);
+        qInfo("a top: %d inputs", hands.inputs);
+        QVERIFY(hands.inputs <= 46);
+    }
+};
+SARTORUM_TEST(TestInputs)
+#include "test_inputs.moc"
