@@ -278,6 +278,8 @@ void paint_step(QPainter& p, const Step& s, const QRectF& box, Unit u)
         const double w = p.fontMetrics().horizontalAdvance(text) + 3;
         QRectF r{at.x() + 3, at.y() - 5, w, 10};
         if (r.right() > box.right()) r.moveRight(at.x() - 3);
+        r.moveLeft(std::max(r.left(), box.left() + 1));
+        r.moveTop(std::clamp(r.top(), box.top() + 1, box.bottom() - r.height() - 1));
         p.fillRect(r, QColor{255, 255, 255, 200});
         p.drawText(r, Qt::AlignCenter, text);
     }

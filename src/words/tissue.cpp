@@ -97,7 +97,7 @@ struct NoteWords {
 const std::vector<NoteWords>& note_words()
 {
     static const std::vector<const char*> counts{"none", "1", "2", "3", "4", "5", "6", "7", "8"};
-    static const std::vector<const char*> cut{"once", "twice, or on the fold", "three times", "four times"};
+    static const std::vector<const char*> cut{"once", "twice", "three times", "four times"};
     static const std::vector<NoteWords> rows{
         {"Centre front", {"On the fold", "Opens"}},
         {"Centre back", {"On the fold", "With a seam"}},
@@ -109,9 +109,9 @@ const std::vector<NoteWords>& note_words()
         {"Folds", {"Tucks", "Knife pleats", "Box pleats"}},
         {"Folds in the front", counts},
         {"Folds in the back", counts},
-        {"Front is cut", cut},
-        {"Back is cut", cut},
-        {"Side is cut", cut}};
+        {"Front is cut (on the fold: twice)", cut},
+        {"Back is cut (on the fold: twice)", cut},
+        {"Side is cut (on the fold: twice)", cut}};
     return rows;
 }
 

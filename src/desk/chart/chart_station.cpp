@@ -28,8 +28,11 @@ Choices* replaced(QWidget* place, Look& look, const QStringList& words, const QS
     }
     auto* out = new Choices{look, words, name, place};
     out->setObjectName(object);
+    out->wrap();
     place->layout()->addWidget(out);
     place->show();
+    out->show();  // at once, so that the pad is laid out with it
+    place->layout()->activate();
     return out;
 }
 

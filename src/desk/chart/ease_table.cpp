@@ -52,7 +52,8 @@ void EaseTable::refresh()
 {
     const auto rows = ease_rows(room_);
     setVisible(!rows.empty());
-    setFixedHeight(head_height + row_height * static_cast<int>(rows.size()));
+    const double k = std::max(1.0, look_.scale());
+    setFixedHeight(static_cast<int>(k * (head_height + row_height * static_cast<int>(rows.size()))));
     QStringList spoken;
     const bool known = room_.chart() && !room_.chart()->bodies_assumed;
     for (const auto& r : rows) {
@@ -75,11 +76,19 @@ void EaseTable::paintEvent(QPaintEvent*)
     p.setFont(look_.lato(12.5));
     p.setPen(d.faded);
     const double w = width();
-    const double x[] = {w * 0.43, w * 0.64, w * 0.80, w};
     const QString heads[] = {tr("garment"), tr("designed"), tr("now"), tr("planned")};
-    for (int i = 0; i < 4; ++i) p.drawText(QRectF{x[i] - 90, 0, 90, 18}, Qt::AlignRight, heads[i]);
+    // As close as their heads allow; where the text is large the garment's girth is said, not shown.
+    const QFont head_font = look_.lato(12.5);
+    const bool garment = look_.scale() <= roomy_text;
+    double x[] = {w * 0.43, w * 0.64, w * 0.80, w};
+    if (!garment) {
+        x[2] = w - QFontMetricsF{head_font}.horizontalAdvance(heads[3]) - 14;
+        x[1] = x[2] - std::max(QFontMetricsF{head_font}.horizontalAdvance(heads[2]), 52 * look_.scale()) - 12;
+    }
+    for (int i = garment ? 0 : 1; i < 4; ++i)
+        p.drawText(QRectF{x[i] - 90, 0, 90, 18}, Qt::AlignRight | Qt::TextDontClip, heads[i]);
     p.setPen(QPen{d.rule, 1});
-    p.drawLine(QPointF(0, 21.5), QPointF(w, 21.5));
+    p.drawLine(QPointF(0, 21.5 * std::max(1.0, look_.scale())), QPointF(w, 21.5 * std::max(1.0, look_.scale())));
     Length most = Length::mm(80);
     Length least;
     for (const auto& r : rows) {
@@ -90,17 +99,19 @@ void EaseTable::paintEvent(QPaintEvent*)
     const auto at = [&](Length l) { return std::clamp((l - least).in_mm() / span, 0.0, 1.0) * w; };
     // Of a chart that prints finished measures only nobody knows what was meant.
     const bool known = !room_.chart()->bodies_assumed;
-    double y = head_height + 14;
+    const double k = std::max(1.0, look_.scale());
+    double y = (head_height + 14) * k;
     for (const auto& r : rows) {
         p.setPen(d.ink);
-        p.setFont(look_.lato(14, QFont::DemiBold));
-        p.drawText(QPointF{0, y}, words::measure_name(r.measure));
+        const QString name = words::measure_name(r.measure);
+        p.setFont(fitting(look_.lato(14, QFont::DemiBold), name, x[garment ? 0 : 1] - 62 * k, 0.6));
+        p.drawText(QPointF{0, y}, name);
         const auto cell = [&](int i, Length l, const QColor& colour, double px) {
             p.setPen(colour);
             const double nw = number_width(look_, l, look_.unit(), px, QFont::Normal, false);
             draw_number(p, look_, {x[i] - nw, y}, l, look_.unit(), px, QFont::Normal, false);
         };
-        cell(0, r.finished, d.walnut, 16);
+        if (garment) cell(0, r.finished, d.walnut, 16);
         if (known)
             cell(1, r.designed, d.ink, 16);
         else
@@ -118,7 +129,7 @@ void EaseTable::paintEvent(QPaintEvent*)
         if (known) p.drawLine(QPointF(at(r.designed), y + 6), QPointF(at(r.designed), y + 19));
         p.setPen(QPen{d.madder, 1.6});
         p.drawLine(QPointF(at(r.least), y + 8), QPointF(at(r.least), y + 17));
-        y += row_height;
+        y += row_height * k;
     }
 }
 

@@ -187,21 +187,29 @@ void Strips::draw_head(QPainter& p)
     const auto& d = look_.dyes();
     const auto& chart = *room_.chart();
     p.setPen(d.ink);
-    p.setFont(look_.cabin(17));
-    p.drawText(QPointF{20, 32}, chart.bodies_assumed ? tr("Bodies that the finished sizes serve")
-                                : chart.maker.empty()
-                                    ? tr("Body sizes of “%1”").arg(words::chart_name(chart))
-                                    : tr("Body sizes printed by %1").arg(QString::fromStdString(chart.maker)));
+    const QString title = chart.bodies_assumed ? tr("Bodies that the finished sizes serve")
+                          : chart.maker.empty()
+                              ? tr("Body sizes of “%1”").arg(words::chart_name(chart))
+                              : tr("Body sizes printed by %1").arg(QString::fromStdString(chart.maker));
+    const QString differs = tr("differs from the chart by");
+    const QString scale_said = tr("one size scale for every line; the woad mark is %1").arg(room_.wearer_name());
+    const QFontMetricsF small{look_.lato(12.5)};
+    // Beside the sizes where there is room, else above them; the explanation only where nothing else wants its
+    // place.
+    const double sizes_end = column_x(double(chart.sizes.size()) - 1) + 24;
+    const bool beside = sizes_end + small.horizontalAdvance(differs) + 8 < width() - 20;
+    const double taken = beside ? 0 : small.horizontalAdvance(differs) + 24;
+    const QFont heading = fitting(look_.cabin(17), title, width() - 40.0 - taken, 0.6);
+    p.setFont(heading);
+    p.drawText(QPointF{20, 32}, title);
     p.setFont(look_.lato(12.5));
     p.setPen(d.faded);
-    const bool roomy = look_.scale() < 1.25;
-    if (roomy)
-        p.drawText(QRectF{0, 18, width() - 20.0, 18}, Qt::AlignRight,
-                   tr("one size scale for every line; the woad mark is %1").arg(room_.wearer_name()));
+    const double title_end = 20 + QFontMetricsF{heading}.horizontalAdvance(title) + 24;
+    if (beside && title_end + small.horizontalAdvance(scale_said) < width() - 20)
+        p.drawText(QRectF{0, 18, width() - 20.0, 18}, Qt::AlignRight | Qt::TextDontClip, scale_said);
     p.drawText(QPointF{20, 62},
                tr("body measure, %1").arg(QString::fromStdString(std::string{unit_text(look_.unit())})));
-    p.drawText(QRectF{0, roomy ? 48.0 : 12.0, width() - 20.0, 24}, Qt::AlignRight,
-               tr("differs from the chart by"));
+    p.drawText(QRectF{0, beside ? 48.0 : 12.0, width() - 20.0, 24}, Qt::AlignRight | Qt::TextDontClip, differs);
     const auto& sizes = chart.sizes;
     const auto c = room_.choice();
     const double pitch = column_x(1) - column_x(0);
@@ -221,9 +229,9 @@ void Strips::draw_head(QPainter& p)
     const double y = row_rect(i).top() - 9;
     p.setFont(look_.lato(14, QFont::DemiBold));
     p.setPen(d.ink);
-    const QString title = tr("Lengths and arm");
-    p.drawText(QPointF{24, y}, title);
-    const double w = p.fontMetrics().horizontalAdvance(title);
+    const QString lengths = tr("Lengths and arm");
+    p.drawText(QPointF{24, y}, lengths);
+    const double w = p.fontMetrics().horizontalAdvance(lengths);
     p.setFont(look_.lato(12.5));
     p.setPen(d.faded);
     p.drawText(QPointF{24 + w + 12, y}, tr("set right on paper, not by changing size"));
@@ -297,8 +305,9 @@ void Strips::draw_row(QPainter& p, std::size_t row, Measure m)
     }
     if (m == Measure::HighBust && !room_.chart()->prints(m) && r.height() > 80 * k) {
         p.setPen(d.faded);
-        p.setFont(look_.lato(12.5));
-        p.drawText(QPointF{24, value_y + 17}, tr("not printed: bust less the cup"));
+        const QString why = tr("not printed: bust less the cup");
+        p.setFont(fitting(look_.lato(12.5), why, column_x(0) - 64, 0.6));
+        p.drawText(QPointF{24, value_y + 17}, why);
     }
     draw_axis(p, m, axis, on, low);
     if (!taken) return;
@@ -397,7 +406,8 @@ void Strips::draw_answer(QPainter& p, Measure m, const Taken& taken, const QRect
                          : frame    ? tr("holds: frame size")
                          : paper    ? tr("→ answered in Plan")
                                     : tr("left to adjust");
-    p.setFont(look_.lato(std::min(12.5, 15 / look_.scale()), QFont::DemiBold));
+    p.setFont(fitting(look_.lato(std::min(12.5, 15 / look_.scale()), QFont::DemiBold), text,
+                      answer.width() - (good ? 26 : 2), 0.6));
     p.setPen(good ? d.lichen_ink : paper ? d.woad : d.weld_ink);
     const QRectF line{answer.left() - 20, base + (low ? 4 : 8), answer.width() + 20, 20};
     p.drawText(line, Qt::AlignRight, text);

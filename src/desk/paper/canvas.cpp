@@ -29,7 +29,7 @@ Canvas::Canvas(Look& look, Room& room, QWidget* parent) : QWidget{parent}, look_
 {
     setAttribute(Qt::WA_OpaquePaintEvent);  // it fills itself: nothing beneath needs painting
     setFocusPolicy(Qt::StrongFocus);
-    setMinimumSize(480, 300);
+    setMinimumSize(420, 160);
     setAccessibleName(tr("Pattern pieces on squared paper"));
     setCursor(Qt::OpenHandCursor);
     film_.setDuration(1400);

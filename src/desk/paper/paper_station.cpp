@@ -51,11 +51,13 @@ protected:
         x += 32;
         words(QObject::tr("new line"));
         for (const bool more : {true, false}) {
+            const QString said = more ? QObject::tr("paper added") : QObject::tr("paper removed or folded away");
+            if (x + 32 + p.fontMetrics().horizontalAdvance(said) > width() - 8) continue;
             p.setPen(QPen{more ? d.weld_ink : d.madder, 1});
             p.setBrush(more ? look_.dots() : look_.hatch());
             p.drawRect(QRectF{x, y - 7, 26, 14});
             x += 32;
-            words(more ? QObject::tr("paper added") : QObject::tr("paper removed or folded away"));
+            words(said);
         }
         p.setPen(d.faded);
         const QString squares = QObject::tr("squares of 1 and 5 cm");
@@ -94,8 +96,9 @@ PaperStation::PaperStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
     views_ =
         new Choices{look, {tr("As bought"), tr("Step"), tr("Finished"), tr("Walk")}, tr("Which paper"), sheet};
     views_->setObjectName("paper_view");
+    views_->wrap();
     views_->choose(1);
-    head->addWidget(title_);
+    head->addWidget(title_, 1);
     head->addSpacing(10);
     head->addWidget(sub_, 1);
     head->addWidget(views_);
@@ -181,10 +184,12 @@ void PaperStation::refresh()
     // One seam rolled needs the height in large text; all of them side by side can wait.
     const bool walking = views_->chosen() == walk_shown;
     walk_->setVisible(!walking || look_.scale() <= roomy_text);
+    // Large text needs the room: what it says stands in the steps too.
+    sub_->setVisible(look_.scale() <= roomy_text);
+    title_->setWordWrap(look_.scale() > roomy_text);
     if (walking) {
         title_->setText(tr("Walk a seam"));
-        sub_->setText(look_.scale() <= roomy_text ? tr("stitching line on stitching line, darts closed")
-                                                  : tr("darts closed"));
+        sub_->setText(tr("stitching line on stitching line, darts closed"));
         return;
     }
     if (views_->chosen() == 2) {

@@ -39,7 +39,7 @@ Counted counted(const Checks& checks)
 SeamWalk::SeamWalk(Look& look, Room& room, QWidget* parent) : Panel{look, parent}, room_{room}
 {
     setFocusPolicy(Qt::StrongFocus);
-    setFixedHeight(static_cast<int>(162 * std::max(1.0, look_.scale())));
+    setFixedHeight(static_cast<int>(162 * std::max(1.0, text_scale())));
     setAccessibleName(tr("Walk the seams"));
     refresh_when_shown(
         this,
@@ -49,7 +49,7 @@ SeamWalk::SeamWalk(Look& look, Room& room, QWidget* parent) : Panel{look, parent
         },
         room);
     connect(&look, &Look::changed, this, [this] {
-        setFixedHeight(static_cast<int>(162 * std::max(1.0, look_.scale())));
+        setFixedHeight(static_cast<int>(162 * std::max(1.0, text_scale())));
         describe();
     });
     describe();
@@ -97,11 +97,10 @@ void SeamWalk::paintEvent(QPaintEvent* e)
     if (hasFocus() && here_ < checks.walks.size()) draw_focus(p, look_, column(here_).adjusted(2, 2, -2, -2), 5);
 }
 
-// Many columns leave no room for the largest text.
+// The pieces above need their room, and many columns leave none for the largest text.
 double SeamWalk::text_scale() const
 {
-    const bool many = room_.computed() && room_.computed()->checks.walks.size() > 3;
-    return many ? std::min(look_.scale(), roomy_text) : look_.scale();
+    return std::min(look_.scale(), roomy_text);
 }
 
 QFont SeamWalk::lato(double size, QFont::Weight weight) const
@@ -165,22 +164,22 @@ void SeamWalk::draw_pair(QPainter& p, const QRectF& r, const Walk& walk)
     p.setFont(cabin(16));
     const QString whole = words::seam_name(walk.seam);
     const bool fits = p.fontMetrics().horizontalAdvance(whole) <= in.width() + 8;
-    p.drawText(in.topLeft() + QPointF{0, 18 * text_scale()},
-               p.fontMetrics().elidedText(fits ? whole : words::seam_short(walk.seam), Qt::ElideRight,
-                                          int(in.width()) + 8));
+    const QString name = fits ? whole : words::seam_short(walk.seam);
+    p.setFont(fitting(cabin(16), name, in.width() + 8, 0.6));
+    p.drawText(in.topLeft() + QPointF{0, 18 * text_scale()}, name);
     const Length longest = std::max(walk.a, walk.b);
     const auto bar = [&](double y, Length l, const std::vector<Length>& notches, const QColor& c,
-                         const QString& name, bool down) {
+                         const QString& side, bool down) {
         p.setPen(d.faded);
         p.setFont(lato(13));
         // Name and length beside each other, where both have room.
-        const double named = p.fontMetrics().horizontalAdvance(name) + 6;
+        const double named = p.fontMetrics().horizontalAdvance(side) + 6;
         const double measured = QFontMetricsF{lato(15, QFont::DemiBold)}.horizontalAdvance(words::amount(l, u));
-        if (named + measured <= in.width()) p.drawText(QPointF{in.left(), y - 6}, name);
+        if (named + measured <= in.width()) p.drawText(QPointF{in.left(), y - 6}, side);
         p.setPen(d.ink);
-        p.setFont(lato(15, QFont::DemiBold));
-        p.drawText(QRectF{in.left(), y - 24 * text_scale(), in.width(), 20 * text_scale()}, Qt::AlignRight,
-                   words::amount(l, u));
+        p.setFont(fitting(lato(15, QFont::DemiBold), words::amount(l, u), in.width(), 0.6));
+        p.drawText(QRectF{in.left(), y - 24 * text_scale(), in.width(), 20 * text_scale()},
+                   Qt::AlignRight | Qt::TextDontClip, words::amount(l, u));
         const double w = in.width() * (l / longest);
         p.setPen(QPen{c, 3});
         p.drawLine(QPointF(in.left(), y), QPointF(in.left() + w, y));
@@ -231,8 +230,9 @@ void SeamWalk::draw_hem(QPainter& p, const QRectF& r, const Checks& c)
     p.setPen(d.ink);
     p.setFont(cabin(16));
     const double k = text_scale();
-    p.drawText(in.topLeft() + QPointF{0, 18 * k},
-               c.shoulder ? tr("Where seams meet") : tr("Hem and waist at the side"));
+    const QString title = c.shoulder ? tr("Where seams meet") : tr("Hem and waist at the side");
+    p.setFont(fitting(cabin(16), title, in.width(), 0.6));
+    p.drawText(in.topLeft() + QPointF{0, 18 * k}, title);
     double y = in.top() + 40 * k;
     if (!c.shoulder) {
         p.setFont(lato(13));

@@ -183,7 +183,7 @@ StepList::StepList(Look& look, Room& room, QWidget* parent) : Panel{look, parent
     column->addWidget(scroll_, 1);
     check_ = label(look, {}, 14, false, this);
     column->addWidget(check_);
-    auto* buttons = new QHBoxLayout;
+    auto* buttons = new QVBoxLayout;
     buttons->setSpacing(2);
     done_ = new Button{look, tr("Done"), ButtonKind::Primary, this};
     done_->setObjectName("done_on_paper");
@@ -195,11 +195,21 @@ StepList::StepList(Look& look, Room& room, QWidget* parent) : Panel{look, parent
     auto* other = new Button{look, tr("Amount"), ButtonKind::Plain, this};
     other->setObjectName("other_amount");
     other->setAccessibleName(tr("Another amount, in Plan"));
-    buttons->addWidget(done_, 1);
-    buttons->addWidget(back_);
-    buttons->addWidget(play_);
-    buttons->addWidget(other);
+    // In one row while they fit, else two and two.
+    auto* first = new QHBoxLayout;
+    auto* second = new QHBoxLayout;
+    for (auto* row : {first, second}) row->setSpacing(2);
+    buttons->addLayout(first);
+    buttons->addLayout(second);
     column->addLayout(buttons);
+    first->addWidget(done_, 1);
+    first->addWidget(back_);
+    const auto share = [this, first, second, other] {
+        auto* row = look_.scale() > roomy_text ? second : first;
+        for (auto* b : {play_, other}) row->addWidget(b, row == second ? 1 : 0);
+    };
+    connect(&look, &Look::changed, this, share);
+    share();
     connect(done_, &Button::clicked, this, [this] { emit picked(room_.step() + 1); });
     connect(back_, &Button::clicked, this, [this] { emit picked(room_.step() - 1); });
     connect(play_, &Button::clicked, this, &StepList::play_wanted);

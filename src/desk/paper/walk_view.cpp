@@ -103,6 +103,7 @@ void WalkView::refresh()
         delete seams_;
         seams_ = new Choices{look_, words, tr("Which seam"), this};
         seams_->setObjectName("walk_seam");
+        seams_->wrap();
         connect(seams_, &Choices::picked, this, [this](int i) { show_seam(static_cast<std::size_t>(i)); });
         seams_->show();
         offered_ = names;
@@ -137,7 +138,7 @@ void WalkView::describe()
 void WalkView::resizeEvent(QResizeEvent*)
 {
     const int k = static_cast<int>(14 * look_.scale());
-    if (seams_) seams_->move(12, 2);
+    if (seams_) seams_->setGeometry(12, 2, width() - 24, seams_->heightForWidth(width() - 24));
     const QSize button = play_->sizeHint();
     const int y = height() - static_cast<int>(plot_height * look_.scale()) - button.height() - 4;
     play_->setGeometry(16, y, button.width(), button.height());
@@ -150,7 +151,7 @@ void WalkView::paintEvent(QPaintEvent*)
     QPainter p{this};
     p.setRenderHint(QPainter::Antialiasing);
     const double plot = plot_height * look_.scale();
-    const double top = seams_ ? seams_->sizeHint().height() + 8.0 : 8;
+    const double top = seams_ ? seams_->height() + 8.0 : 8;
     draw_rolled(p, {8, top, width() - 16.0, roll_->y() - top - 6});
     draw_difference(p, {16, height() - plot, width() - 32.0, plot - 6});
 }

@@ -62,18 +62,20 @@ void FinishedView::paintEvent(QPaintEvent* e)
     head(1, tr("needed"));
     head(2, tr("after"));
     const double tall = std::min(30 * k, (height() - 130 * k) / std::max<double>(1, double(rows.size())));
+    // Many rows in a low window: their text is as large as they are tall.
+    const double row_text = small * std::min(1.0, tall / (21 * k));
     double y = 90 * k;
     for (const auto& row : rows) {
         p.setPen(QPen{d.rule, 1});
         p.drawLine(QPointF(16, y), QPointF(width() - 16.0, y));
         const double base = y + tall * 0.68;
         p.setPen(d.ink);
-        p.setFont(look_.lato(14 * small));
+        p.setFont(look_.lato(14 * row_text));
         p.drawText(QPointF{20, base}, words::finished_name(row.what));
         const auto number = [&](int i, Length l, const QColor& colour, QFont::Weight weight) {
             p.setPen(colour);
-            const double w = number_width(look_, l, u, 14.5 * small, weight, false);
-            draw_number(p, look_, {column_right(i) - w, base}, l, u, 14.5 * small, weight, false);
+            const double w = number_width(look_, l, u, 14.5 * row_text, weight, false);
+            draw_number(p, look_, {column_right(i) - w, base}, l, u, 14.5 * row_text, weight, false);
         };
         number(0, row.bought, d.walnut, QFont::Normal);
         if (row.needed) number(1, *row.needed, d.ink, QFont::Normal);

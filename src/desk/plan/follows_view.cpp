@@ -3,6 +3,8 @@
 #include <QHBoxLayout>
 #include <QScrollArea>
 #include <QVBoxLayout>
+#include <algorithm>
+#include <cmath>
 
 #include "core/plan/bust_ways.h"
 #include "desk/shared/when_shown.h"
@@ -11,37 +13,56 @@
 namespace sartorum::desk {
 namespace {
 
-// One chain: knots on a thread, from the cause down to what follows.
+// One chain: knots on a thread, from the cause down to what follows; each as tall as its words.
 class Chain : public QWidget {
 public:
     Chain(Look& look, QStringList said, bool answered, QWidget* parent)
         : QWidget{parent}, look_{look}, said_{std::move(said)}, answered_{answered}
     {
         setAccessibleName(said_.join(tr(", then ")));
-        setFixedHeight(static_cast<int>(step() * said_.size()));
+        fit();
     }
 
 protected:
+    void resizeEvent(QResizeEvent*) override { fit(); }
     void paintEvent(QPaintEvent*) override
     {
         const auto& d = look_.dyes();
         QPainter p{this};
         p.setRenderHint(QPainter::Antialiasing);
         const auto n = said_.size();
+        double top = 0;
         for (qsizetype i = 0; i < n; ++i) {
-            const double y = step() * (double(i) + 0.5);
+            const double tall = height_of(i);
+            const double y = top + tall / 2;
             const bool last = i + 1 == n;
-            if (!last) draw_thread(p, look_, {10, y}, {10, y + step()}, i + 2 < n || answered_);
+            if (!last)
+                draw_thread(p, look_, {10, y}, {10, top + tall + height_of(i + 1) / 2}, i + 2 < n || answered_);
             draw_knot(p, look_, {10, y}, !last || answered_ ? Knot::Done : Knot::Here);
             p.setPen(i == 0 ? d.faded : d.ink);
-            p.setFont(look_.lato(14, last ? QFont::DemiBold : QFont::Normal));
-            p.drawText(QRectF{28, y - step() / 2, width() - 30.0, step()}, Qt::AlignVCenter | Qt::TextWordWrap,
-                       said_[i]);
+            p.setFont(font_of(i));
+            p.drawText(QRectF{28, top, width() - 30.0, tall}, Qt::AlignVCenter | Qt::TextWordWrap, said_[i]);
+            top += tall;
         }
     }
 
 private:
-    [[nodiscard]] double step() const { return 34 * look_.scale(); }
+    [[nodiscard]] QFont font_of(qsizetype i) const
+    {
+        return look_.lato(14, i + 1 == said_.size() ? QFont::DemiBold : QFont::Normal);
+    }
+    [[nodiscard]] double height_of(qsizetype i) const
+    {
+        const QRectF room{0, 0, std::max(80.0, width() - 30.0), 1000};
+        return QFontMetricsF{font_of(i)}.boundingRect(room, Qt::TextWordWrap, said_[i]).height() +
+               12 * look_.scale();
+    }
+    void fit()
+    {
+        double all = 0;
+        for (qsizetype i = 0; i < said_.size(); ++i) all += height_of(i);
+        setFixedHeight(static_cast<int>(std::ceil(all)));
+    }
     Look& look_;
     QStringList said_;
     bool answered_;

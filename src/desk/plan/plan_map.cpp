@@ -313,14 +313,20 @@ void PlanMap::draw_legend(QPainter& p)
         x += p.fontMetrics().horizontalAdvance(text) + 18 * k;
     };
     const double size = 15 * k;
+    // What has no room is left out, rather than cut: marks and lines are said on the tags too.
+    const auto fits = [&](const QString& text, double mark) {
+        return x + mark + 6 * k + QFontMetricsF{look_.lato(12.5)}.horizontalAdvance(text) < width() - 4;
+    };
     for (const auto& [standing, text] :
          {std::pair{Shows::Accepted, tr("accepted")}, std::pair{Shows::Proposed, tr("proposed: answer it")},
           std::pair{Shows::NotDone, tr("not done")}}) {
+        if (!fits(text, size)) return;
         draw_mark(p, look_, {x + size / 2, y}, size, standing, {}, false);
         x += size + 6 * k;
         say(text);
     }
     const auto line = [&](const QPen& pen, const QString& text) {
+        if (!fits(text, 26 * k)) return;
         p.setPen(pen);
         p.drawLine(QPointF{x, y}, QPointF{x + 26 * k, y});
         x += 32 * k;

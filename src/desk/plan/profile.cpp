@@ -36,14 +36,16 @@ void Profile::paintEvent(QPaintEvent* e)
     if (!room_.computed()) return;
     const auto& c = *room_.computed();
     const auto& d = look_.dyes();
-    const double k = look_.scale();
+    // Names and numbers beside the curve leave no room for the largest text.
+    const double k = std::min(look_.scale(), roomy_text);
+    const double small = k / look_.scale();
     const auto profile = ease_profile(c);
     QPainter p{this};
     p.setRenderHint(QPainter::Antialiasing);
     p.setPen(d.ink);
-    p.setFont(look_.cabin(18));
+    p.setFont(fitting(look_.cabin(18 * small), tr("Room all the way down"), width() - 40.0));
     p.drawText(QPointF{20, 36 * k}, tr("Room all the way down"));
-    p.setFont(look_.lato(12.5));
+    p.setFont(look_.lato(12.5 * small));
     p.setPen(d.faded);
     p.drawText(
         QPointF{20, 56 * k},
@@ -69,7 +71,9 @@ void Profile::paintEvent(QPaintEvent* e)
         return QPointF{area.left() + (g.girth - least) / (most - least) * area.width(),
                        area.top() + (high - g.height) / (high - low) * area.height()};
     };
-    const double rules = look_.unit() == Unit::Inch ? 101.6 : 100;
+    double rules = look_.unit() == Unit::Inch ? 101.6 : 100;
+    const double figure = QFontMetricsF{look_.lato(12.5 * small)}.horizontalAdvance("000") + 8;
+    while (rules / (most - least).in_mm() * area.width() < figure) rules *= 2;
     for (double g = std::ceil(least.in_mm() / rules) * rules; g < most.in_mm(); g += rules) {
         const double x = place({low, Length::mm(g)}).x();
         p.setPen(QPen{d.rule, 1});
@@ -104,16 +108,16 @@ void Profile::paintEvent(QPaintEvent* e)
         p.setPen(QPen{d.walnut_line, 1, Qt::DotLine});
         p.drawLine(QPointF(at.x() + 6, at.y()), QPointF(width() - 112.0 * k, y));
         p.setPen(d.walnut);
-        p.setFont(look_.lato(12.5, QFont::DemiBold));
+        p.setFont(look_.lato(12.5 * small, QFont::DemiBold));
         p.drawText(QRectF{0, y - 26 * k, width() - 20.0, 16 * k}, Qt::AlignRight,
                    words::measure_name(ease.measure));
         p.setPen(d.woad);
-        const double w = number_width(look_, ease.ease_after, look_.unit(), 20, QFont::Normal, false);
-        draw_number(p, look_, {width() - 20 - w, y + 8 * k}, ease.ease_after, look_.unit(), 20, QFont::Normal,
-                    false);
+        const double w = number_width(look_, ease.ease_after, look_.unit(), 20 * small, QFont::Normal, false);
+        draw_number(p, look_, {width() - 20 - w, y + 8 * k}, ease.ease_after, look_.unit(), 20 * small,
+                    QFont::Normal, false);
         if (abs(ease.ease_after - ease.ease_before) < Length::mm(0.5)) continue;
         p.setPen(d.faded);
-        p.setFont(look_.lato(12.5));
+        p.setFont(look_.lato(12.5 * small));
         p.drawText(QRectF{0, y - 6 * k, width() - 28.0 - w, 18 * k}, Qt::AlignRight,
                    tr("was %1").arg(words::number(ease.ease_before, look_.unit())));
     }
@@ -123,7 +127,7 @@ void Profile::paintEvent(QPaintEvent* e)
         p.setPen(pen);
         p.drawLine(QPointF(x, at), QPointF(x + 24, at));
         p.setPen(d.ink);
-        p.setFont(look_.lato(12.5));
+        p.setFont(look_.lato(12.5 * small));
         p.drawText(QPointF{x + 30, at + 4}, text);
     };
     entry(20, y, dashed, tr("as traced"));

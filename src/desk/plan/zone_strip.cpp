@@ -45,7 +45,7 @@ void ZoneStrip::refresh(const std::vector<AdjustmentKind>& shown, AdjustmentKind
     QStringList spoken;
     for (std::size_t i = 0; i < zones.size(); ++i) {
         const auto quiet = left_alone(c, zones[i]);
-        Cell cell{zones[i], {}, buttons_[i], counted(count_quiet(quiet)), {}, c.doubts.empty()};
+        Cell cell{zones[i], {}, buttons_[i], counted(count_quiet(quiet)), {}, c.doubts.empty(), 0};
         for (std::size_t n = 0; n < shown.size(); ++n) {
             const PlanLine& line = *c.line(shown[n]);
             if (adjustment(line.kind).zone != zones[i] || shows_as(line) == Shows::Quiet) continue;
@@ -53,7 +53,7 @@ void ZoneStrip::refresh(const std::vector<AdjustmentKind>& shown, AdjustmentKind
             if (shows_as(line) != Shows::Accepted) cell.answered = false;
         }
         const QString name = words::zone_name(zones[i]);
-        cell.more->setText(tr("%1 left alone").arg(quiet.size()));
+        cell.quiet = static_cast<int>(quiet.size());
         cell.more->setAccessibleName(tr("%1: %2 left alone, show them").arg(name).arg(quiet.size()));
         cell.more->setAccessibleDescription(cell.count);
         cell.more->setObjectName("zone_" + QString::number(static_cast<int>(zones[i])));
@@ -89,6 +89,8 @@ void ZoneStrip::lay_out()
         const double w = room * share(cell) / wanted;
         cell.at = {x, 0, w, double(height())};
         x += w;
+        cell.more->setText(tr("%1 left alone").arg(cell.quiet));
+        if (cell.more->sizeHint().width() > w - 8) cell.more->setText(tr("%1 left").arg(cell.quiet));
         const QSize need = cell.more->sizeHint();
         const double y = 60 * k;
         cell.more->setGeometry(static_cast<int>(cell.at.left()) - 4, static_cast<int>(y - 4),

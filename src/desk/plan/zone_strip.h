@@ -36,6 +36,7 @@ private:
         QString count;
         std::vector<OnThread> marks;
         bool answered = false;
+        int quiet = 0;  // left alone
     };
     void lay_out();
     Look& look_;

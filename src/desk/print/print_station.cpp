@@ -71,10 +71,15 @@ protected:
             p.drawPath(shape(formats::painter_path(layout_.pieces[i])));
             p.drawPath(shape(formats::darts_path(layout_.pieces[i])));
             p.setPen(QColor{"#26262B"});
-            p.setFont(look_.cabin(14));
+            // Its longest word decides how large it can be.
+            const auto words_of = words::piece_name(layout_.pieces[i]).split(' ');
+            const QString longest =
+                *std::max_element(words_of.begin(), words_of.end(),
+                                  [](const QString& a, const QString& b) { return a.size() < b.size(); });
             const QLineF room = to_screen.map(formats::widest_across(layout_.pieces[i], 0.5).translated(at));
             const QPointF c = room.center();
             const double wide = std::max(room.length() - 8, 60.0);
+            p.setFont(fitting(look_.cabin(14), longest, wide - 4, 0.5));
             p.drawText(QRectF{c.x() - wide / 2, c.y() - 36, wide, 72}, Qt::AlignCenter | Qt::TextWordWrap,
                        words::piece_name(layout_.pieces[i]));
         }
@@ -84,7 +89,7 @@ protected:
         p.drawText(to_screen.mapRect(layout_.test_square)
                        .adjusted(8, 0, 200, 0)
                        .translated(to_screen.mapRect(layout_.test_square).width(), 0),
-                   Qt::AlignVCenter, tr("test square"));
+                   Qt::AlignVCenter | Qt::TextDontClip, tr("test square"));
         for (const auto& t : layout_.tiles) {
             const double half = formats::tile_overlap_mm / 2;
             const QRectF r{QPointF{(t.part.left() + half) * s, (t.part.top() + half) * s},
@@ -151,13 +156,15 @@ PrintStation::PrintStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
     row->addWidget(map_, 1);
     auto* pad = new Panel{look, work_};
     pad->setFixedWidth(420);
-    auto* column = new QVBoxLayout{pad};
-    column->setContentsMargins(20, 16, 20, 12);
+    auto* inside = scrolled(pad);
+    auto* column = new QVBoxLayout{inside};
+    column->setContentsMargins(18, 14, 18, 10);
     column->setSpacing(10);
     column->addWidget(heading(look, tr("Print"), 21, pad));
     kind_ =
         new Choices{look, {tr("Full size"), tr("Half"), tr("Quarter"), tr("Work card")}, tr("What to print"), pad};
     kind_->setObjectName("print_kind");
+    kind_->wrap();
     paper_ = new Choices{look, {tr("A4"), tr("US Letter")}, tr("Paper"), pad};
     paper_->setObjectName("print_paper");
     column->addWidget(kind_);

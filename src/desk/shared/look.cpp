@@ -363,6 +363,15 @@ double number_width(const Look& look, Length l, Unit unit, double px, QFont::Wei
     return draw_number(p, look, {0, 0}, l, unit, px, weight, change);
 }
 
+QFont fitting(QFont font, const QString& words, double width, double least)
+{
+    const double wanted = QFontMetricsF{font}.horizontalAdvance(words);
+    if (wanted > width && wanted > 0)
+        font.setPixelSize(
+            std::max(1, static_cast<int>(std::floor(font.pixelSize() * std::max(least, width / wanted)))));
+    return font;
+}
+
 void draw_focus(QPainter& p, const Look& look, const QRectF& r, double radius)
 {
     p.save();

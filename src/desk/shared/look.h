@@ -73,6 +73,8 @@ void draw_thread(QPainter&, const Look&, QPointF from, QPointF to, bool sewn);
 // A number in drawn fractions where the unit is inches; returns its width. `at` is the left end of the baseline.
 double draw_number(QPainter&, const Look&, QPointF at, Length, Unit, double px, QFont::Weight, bool change);
 double number_width(const Look&, Length, Unit, double px, QFont::Weight, bool change);
+// That font, smaller where the words have not got room: never below `least` of its size.
+[[nodiscard]] QFont fitting(QFont, const QString& words, double width, double least = 0.75);
 // A triangle-topped focus ring, 2 px wide and 2 px clear of the shape.
 void draw_focus(QPainter&, const Look&, const QRectF&, double radius);
 

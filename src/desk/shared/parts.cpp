@@ -156,7 +156,11 @@ Choices::Choices(Look& look, QStringList words, const QString& name, QWidget* pa
     choose(0);
 }
 
-std::vector<double> Choices::widths() const
+namespace {
+constexpr double unlimited = 1e9;
+}
+
+std::vector<double> Choices::widths(double within) const
 {
     const QFontMetricsF m{look_.lato(14, QFont::DemiBold)};
     std::vector<double> out;
@@ -165,7 +169,7 @@ std::vector<double> Choices::widths() const
     // Closer together before they go on in another row.
     double sum = 9;
     for (const double w : out) sum += w;
-    if (!wraps_ || sum <= width() || look_.scale() > roomy_text) return out;
+    if (!wraps_ || sum <= within || look_.scale() > roomy_text) return out;
     for (auto& w : out) w = std::max(0.0, w - 12);
     return out;
 }
@@ -173,8 +177,8 @@ std::vector<double> Choices::widths() const
 QSize Choices::sizeHint() const
 {
     double sum = 0;
-    for (const double w : widths()) sum += w;
-    return {static_cast<int>(sum) + 8, static_cast<int>(std::lround(30 * look_.scale())) + 8};
+    for (const double w : widths(unlimited)) sum += w;
+    return {static_cast<int>(std::ceil(sum)) + 9, static_cast<int>(std::lround(30 * look_.scale())) + 8};
 }
 
 void Choices::offer(const std::vector<bool>& which)
@@ -208,7 +212,7 @@ double Choices::row_height() const
 std::vector<Choices::Cell> Choices::cells(double width) const
 {
     std::vector<Cell> out;
-    const auto w = widths();
+    const auto w = widths(width);
     double x = 4.5;
     double y = 4.5;
     for (int i = 0; i < words_.size(); ++i) {
@@ -227,7 +231,7 @@ std::vector<Choices::Cell> Choices::cells(double width) const
 QSize Choices::minimumSizeHint() const
 {
     if (!wraps_) return sizeHint();
-    const auto w = widths();
+    const auto w = widths(unlimited);
     return {static_cast<int>(*std::max_element(w.begin(), w.end())) + 9, static_cast<int>(row_height()) + 8};
 }
 

@@ -66,7 +66,7 @@ protected:
     void keyPressEvent(QKeyEvent*) override;
 
 private:
-    [[nodiscard]] std::vector<double> widths() const;
+    [[nodiscard]] std::vector<double> widths(double within) const;
     struct Cell {
         int index;
         QRectF at;

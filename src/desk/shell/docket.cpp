@@ -30,7 +30,7 @@ public:
         setAccessibleDescription(second);
         const double w = std::max(QFontMetricsF{look_.cabin(17)}.horizontalAdvance(first),
                                   QFontMetricsF{look_.lato(12.5)}.horizontalAdvance(second));
-        setFixedWidth(std::clamp(static_cast<int>(w) + 36, 110, 236));
+        setFixedWidth(std::clamp(static_cast<int>(w) + 36, 110, most_));
         update();
     }
 
@@ -51,21 +51,36 @@ protected:
             p.drawRoundedRect(QRectF{rect()}.adjusted(3, 3, -3, -3), 4, 4);
         }
         p.setPen(d.ink);
-        p.setFont(look_.cabin(17));
-        p.drawText(QRectF{10, 4, width() - 32.0, 24}, Qt::AlignLeft | Qt::AlignVCenter,
-                   p.fontMetrics().elidedText(first_, Qt::ElideRight, width() - 32));
+        // A long name goes on in the second line, in place of what stands there.
+        const double room = width() - 32.0;
+        const QFont small = fitting(look_.cabin(17), first_, room, 0.8);
+        if (QFontMetricsF{small}.horizontalAdvance(first_) > room) {
+            p.setFont(fitting(look_.cabin(14), first_, room * 1.8, 0.7));
+            p.drawText(QRectF{10, 3, room, 48},
+                       Qt::AlignLeft | Qt::AlignVCenter | Qt::TextWordWrap | Qt::TextDontClip, first_);
+            return draw_rest(p);
+        }
+        p.setFont(small);
+        p.drawText(QRectF{10, 4, room, 24}, Qt::AlignLeft | Qt::AlignVCenter | Qt::TextDontClip, first_);
         p.setPen(d.faded);
-        p.setFont(look_.lato(12.5));
-        p.drawText(QRectF{10, 30, width() - 14.0, 18}, Qt::AlignLeft | Qt::AlignVCenter,
-                   p.fontMetrics().elidedText(second_, Qt::ElideRight, width() - 14));
+        p.setFont(fitting(look_.lato(12.5), second_, width() - 14.0, 0.7));
+        p.drawText(QRectF{10, 30, width() - 14.0, 18}, Qt::AlignLeft | Qt::AlignVCenter | Qt::TextDontClip,
+                   second_);
+        draw_rest(p);
+    }
+
+private:
+    // The mark that a list opens, and the focus.
+    void draw_rest(QPainter& p)
+    {
+        const auto& d = look_.dyes();
         p.setPen(QPen{d.faded, 1.5});
         const QPointF c{width() - 14.0, 19};
         p.drawPolyline(QPolygonF{{c + QPointF{-4, -2}, c + QPointF{0, 2}, c + QPointF{4, -2}}});
         if (hasFocus()) draw_focus(p, look_, QRectF{rect()}.adjusted(1, 1, -1, -1), 6);
     }
-
-private:
     [[nodiscard]] bool look_changed() { return look_.scale() != std::exchange(scale_, look_.scale()); }
+    static constexpr int most_ = 236;
     Look& look_;
     QString name_;
     QString first_;
@@ -287,7 +302,7 @@ void Docket::paintEvent(QPaintEvent*)
         p.drawText(r, Qt::AlignCenter, chosen ? QString::fromStdString(sizes[i].second) : "–");
         p.setPen(d.faded);
         p.setFont(look_.lato(12.5));
-        p.drawText(QRectF{x - 10, 34, 58, 18}, Qt::AlignHCenter, sizes[i].first);
+        p.drawText(QRectF{x - 10, 34, 58, 18}, Qt::AlignHCenter | Qt::TextDontClip, sizes[i].first);
         if (i + 1 < sizes.size()) {
             QPen stitch{d.woad, 2, Qt::CustomDashLine};
             stitch.setDashPattern({3, 2});
@@ -313,7 +328,8 @@ void Docket::paintEvent(QPaintEvent*)
     }
     p.setPen(d.faded);
     p.setFont(look_.lato(12.5));
-    p.drawText(QRectF{left - 40, 34, 250, 18}, Qt::AlignHCenter, progress());
+    p.setFont(fitting(look_.lato(12.5), progress(), std::min(250.0, 2 * (left + 85 - x)), 0.7));
+    p.drawText(QRectF{left - 40, 34, 250, 18}, Qt::AlignHCenter | Qt::TextDontClip, progress());
 }
 
 }  // namespace sartorum::desk

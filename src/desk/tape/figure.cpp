@@ -149,7 +149,7 @@ void Figure::lay_out()
     }
     const double k = look_.scale();
     const double w = 172 * k;
-    const double top = 70;
+    const double top = 70 * std::max(1.0, k);
     const double bottom = height() - 62.0;
     for (int c = 0; c < 2; ++c) {
         auto& column = columns[c];

@@ -57,6 +57,7 @@ TapeStation::TapeStation(Look& look, Room& room, QWidget* parent)
     for (const auto r : all_rounds) rounds << words::round_name(r);
     rounds_ = new Choices{look, rounds, tr("Round of measures"), figure_};
     rounds_->setObjectName("rounds");
+    rounds_->wrap();
     auto* over = new QVBoxLayout{figure_};
     over->setContentsMargins(14, 12, 14, 0);
     auto* top = new QHBoxLayout;
@@ -66,9 +67,10 @@ TapeStation::TapeStation(Look& look, Room& room, QWidget* parent)
         face->choose(0);
         if (i == 1) lay_paper();
     });
-    top->addWidget(face);
+    face->wrap();
+    top->addWidget(face, 0, Qt::AlignTop);
     top->addStretch();
-    top->addWidget(rounds_);
+    top->addWidget(rounds_, 0, Qt::AlignTop);
     over->addLayout(top);
     over->addStretch();
     inner->addWidget(figure_, 1);

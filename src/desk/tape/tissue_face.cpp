@@ -248,10 +248,9 @@ void TissueFace::refresh_line()
     if (!busy && edit.isModified() && stands) field_->show_value(stands);
     const bool lack = lacks(*t.in_hand(), *current_);
     const Length assumed = known.contains(*current_) ? known.at(*current_) : Length{};
-    field_->edit().setPlaceholderText(lack ? tr("not there")
-                                      : assumed > Length{}
-                                          ? tr("about %1").arg(words::number(assumed, look_.unit()))
-                                          : QString{});
+    field_->edit().setPlaceholderText(lack                 ? tr("not there")
+                                      : assumed > Length{} ? tr("%1 ?").arg(words::number(assumed, look_.unit()))
+                                                           : QString{});
     const auto laid = laid_line(*current_, last_drawn_);
     const bool hem = *current_ == TissueLine::FrontHem || *current_ == TissueLine::CentreLength ||
                      *current_ == TissueLine::SleeveLength || *current_ == TissueLine::BelowWaist;
@@ -298,9 +297,7 @@ void TissueFace::refresh_acts()
     another_->setVisible(!line_page);
     const bool pattern = t.kind != TissueKind::Girth;
     draw_->setVisible(pattern);
-    draw_->setText(assumed > 0 ? tr("Draw it, %n line(s) assumed", nullptr, assumed)
-                                     .replace("line(s)", assumed == 1 ? "line" : "lines")
-                               : tr("Draw it"));
+    draw_->setText(assumed > 0 ? tr("Draw it, %1 assumed").arg(assumed) : tr("Draw it"));
     const auto girths = finished_of(t, s);
     chart_->setVisible(room_.chart() && girths && !girths->empty() && room_.chart()->index_of(t.size));
     QStringList said;

@@ -35,6 +35,7 @@ QWidget* TissueFace::build_table()
     face_ = new Choices{look_, {tr("The wearer"), tr("The paper")}, tr("Who or what is measured"), table};
     face_->setObjectName("face_of_paper");
     face_->choose(1);
+    face_->wrap();
     connect(face_, &Choices::picked, this, [this](int i) {
         face_->choose(1);
         if (i == 0) emit wearer_wanted();
@@ -45,6 +46,7 @@ QWidget* TissueFace::build_table()
     for (const auto k : {TissueKind::Skirt, TissueKind::Bodice, TissueKind::Girth}) kinds << words::tissue_kind(k);
     kinds_ = new Choices{look_, kinds, tr("What is measured flat"), table};
     kinds_->setObjectName("tissue_kinds");
+    kinds_->wrap();
     connect(kinds_, &Choices::picked, this, [this](int i) { take_up(static_cast<TissueKind>(i)); });
     top->addWidget(kinds_);
     column->addLayout(top);
@@ -77,6 +79,7 @@ QWidget* TissueFace::build_pad()
     column->setSpacing(5);
     pages_ = new Choices{look_, {tr("Line by line"), tr("Written on it")}, tr("What is shown here"), pad};
     pages_->setObjectName("tissue_pages");
+    pages_->wrap();
     connect(pages_, &Choices::picked, this, &TissueFace::show_page);
     auto* head = new QHBoxLayout;
     head->addWidget(pages_);

@@ -40,7 +40,7 @@ void TissueLens::draw_edges(QPainter& p, const QRectF& r, double x) const
     const auto& d = look_.dyes();
     const double k = look_.scale();
     p.setFont(look_.lato(12.5));
-    const double cut = x + 74 * k;
+    const double cut = x + 62 * k;
     if (at_ == ReadAt::StitchingLine) {
         p.fillRect(QRectF{cut, r.top(), r.right() - cut, r.height()}, d.linen2);
         p.setPen(QPen{d.walnut, 1.4});
@@ -48,8 +48,8 @@ void TissueLens::draw_edges(QPainter& p, const QRectF& r, double x) const
         p.setPen(QPen{d.walnut, 1.4, Qt::DashLine});
         p.drawLine(QPointF{x, r.top()}, QPointF{x, r.bottom()});
         p.setPen(d.faded);
-        p.drawText(QRectF{cut + 5, r.bottom() - 38 * k, r.right() - cut - 8, 36 * k},
-                   Qt::TextWordWrap | Qt::AlignLeft, tr("cut edge"));
+        if (p.fontMetrics().horizontalAdvance(tr("cut edge")) < r.right() - cut - 8)
+            p.drawText(QPointF{cut + 5, r.bottom() - 10 * k}, tr("cut edge"));
         const double y = r.top() + 22 * k;
         p.setPen(QPen{d.ink, 1.1});
         p.drawLine(QPointF{x, y}, QPointF{cut, y});
@@ -83,7 +83,7 @@ void TissueLens::paintEvent(QPaintEvent*)
     shape.addRoundedRect(r, 4, 4);
     p.fillPath(shape, d.paper);
     p.setClipPath(shape);
-    const double x = r.left() + r.width() * 0.56;
+    const double x = r.left() + r.width() * 0.52;
     draw_edges(p, r, x);
     // The tape comes from the left; figures count what is read.
     const double band = 26 * k;

@@ -16,7 +16,7 @@ constexpr TissueLine written_lines[] = {TissueLine::Allowance, TissueLine::Front
 
 TissueWritten::TissueWritten(Look& look, Room& room, QWidget* parent) : QWidget{parent}, look_{look}, room_{room}
 {
-    auto* grid = new QGridLayout{this};
+    auto* grid = grid_ = new QGridLayout{this};
     grid->setContentsMargins(0, 0, 0, 0);
     grid->setHorizontalSpacing(10);
     grid->setVerticalSpacing(3);
@@ -29,10 +29,9 @@ TissueWritten::TissueWritten(Look& look, Room& room, QWidget* parent) : QWidget{
     size_->lineEdit()->setMaxLength(24);
     size_->lineEdit()->setAccessibleName(tr("Size in hand"));
     size_->setInsertPolicy(QComboBox::NoInsert);
-    int n = 0;
-    add(grid, n++, tr("Pattern name"), name_);
-    add(grid, n++, tr("Maker"), maker_);
-    add(grid, n++, tr("Size in hand"), size_);
+    add(tr("Pattern name"), name_);
+    add(tr("Maker"), maker_);
+    add(tr("Size in hand"), size_);
     connect(name_, &QLineEdit::editingFinished, this, &TissueWritten::rename);
     connect(name_, &QLineEdit::returnPressed, this, [this] {
         rename();
@@ -49,7 +48,7 @@ TissueWritten::TissueWritten(Look& look, Room& room, QWidget* parent) : QWidget{
         c->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
         c->setMinimumContentsLength(6);
         notes_[note] = c;
-        add(grid, n++, words::tissue_note(note), c);
+        add(words::tissue_note(note), c);
         connect(c, &QComboBox::activated, this, [this, note](int at) { room_.write_on_tissue(note, at); });
     }
     for (const auto line : written_lines) {
@@ -65,7 +64,7 @@ TissueWritten::TissueWritten(Look& look, Room& room, QWidget* parent) : QWidget{
                            0};
         };
         lengths_[line] = f;
-        add(grid, n++, words::tissue_line(line, {}), f);
+        add(words::tissue_line(line, {}), f);
         connect(f, &LengthField::entered, this, [this, line](Length l) {
             room_.keep_line(line, TissueValue{TissueState::Measured, l});
         });
@@ -73,16 +72,28 @@ TissueWritten::TissueWritten(Look& look, Room& room, QWidget* parent) : QWidget{
     }
 }
 
-void TissueWritten::add(QGridLayout* grid, int n, const QString& name, QWidget* field)
+void TissueWritten::add(const QString& name, QWidget* field)
 {
     auto* box = new QWidget{this};
     auto* stack = new QVBoxLayout{box};
     stack->setContentsMargins(0, 0, 0, 4);
     stack->setSpacing(2);
-    names_[field] = caption(look_, name, box);
-    stack->addWidget(names_[field]);
+    stack->addWidget(caption(look_, name, box));
     stack->addWidget(field);
-    grid->addWidget(box, n / 2, n % 2, Qt::AlignTop);
+    boxes_.push_back(box);
+}
+
+// Two beside each other, where their words have room.
+void TissueWritten::lay_out()
+{
+    const int columns = look_.scale() > roomy_text ? 1 : 2;
+    int n = 0;
+    for (auto* box : boxes_) {
+        if (box->isHidden()) continue;
+        grid_->addWidget(box, n / columns, n % columns, Qt::AlignTop);
+        ++n;
+    }
+    grid_->setColumnStretch(1, columns - 1);
 }
 
 void TissueWritten::rename()
@@ -137,6 +148,7 @@ void TissueWritten::refresh()
         f->edit().setPlaceholderText(known.contains(line) ? words::number(known.at(line), look_.unit())
                                                           : QString{});
     }
+    lay_out();
 }
 
 }  // namespace sartorum::desk

@@ -24,7 +24,8 @@ public:
     [[nodiscard]] bool named() const { return !name_->text().trimmed().isEmpty(); }
 
 private:
-    void add(QGridLayout*, int n, const QString& name, QWidget* field);
+    void add(const QString& name, QWidget* field);
+    void lay_out();
     void rename();
     Look& look_;
     Room& room_;
@@ -33,7 +34,8 @@ private:
     QComboBox* size_;
     std::map<TissueNote, QComboBox*> notes_;
     std::map<TissueLine, LengthField*> lengths_;
-    std::map<QWidget*, QLabel*> names_;
+    QGridLayout* grid_;
+    std::vector<QWidget*> boxes_;
 };
 
 }  // namespace sartorum::desk

@@ -1,0 +1,216 @@
+// Every view at several text sizes, window sizes and in both units: no text is cut, and none lies on another.
+#include <QScrollBar>
+#include <QSlider>
+#include <QTest>
+
+#include "desk/painted_text.h"
+#include "desk/plan_hands.h"
+#include "desk/print/print_station.h"
+#include "desk/tissue_hands.h"
+#include "tests.h"
+
+using namespace sartorum;
+using namespace sartorum::test;
+
+namespace {
+
+// Letters may stand this far over what they were given: hinting, and the foot of a g.
+constexpr double slack = 3;
+
+struct Found {
+    QStringList what;
+    void cut(const QString& view, const PaintedText& t)
+    {
+        what << view + ": cut: \"" + t.text + "\" " + rect(t.at) + " in " + rect(t.room);
+    }
+    void lies_on(const QString& view, const PaintedText& a, const PaintedText& b)
+    {
+        what << view + ": \"" + a.text + "\" " + rect(a.at) + " lies on \"" + b.text + "\" " + rect(b.at);
+    }
+    static QString rect(const QRectF& r)
+    {
+        return QString{"%1,%2 %3x%4"}
+            .arg(r.x(), 0, 'f', 0)
+            .arg(r.y(), 0, 'f', 0)
+            .arg(r.width(), 0, 'f', 0)
+            .arg(r.height(), 0, 'f', 0);
+    }
+};
+
+bool sticks_out(const PaintedText& t, const QRectF& of)
+{
+    return !of.adjusted(-slack, -slack, slack, slack).contains(t.at);
+}
+
+// What scrolls is looked at by itself, whole.
+void look_at(QWidget& w, const QString& view, Found& found)
+{
+    std::vector<QRectF> scrolled;
+    for (auto* area : w.findChildren<QScrollArea*>()) {
+        if (!area->isVisible() || !area->widget()) continue;
+        scrolled.push_back(QRectF{area->viewport()->rect()}.translated(area->viewport()->mapTo(&w, QPoint{})));
+        look_at(*area->widget(), view + " (pad)", found);
+    }
+    const auto in_scrolled = [&](const PaintedText& t) {
+        return std::any_of(scrolled.begin(), scrolled.end(), [&](const QRectF& s) {
+            return s.intersects(t.at) || s.adjusted(-1, -1, 1, 1).contains(t.room);
+        });
+    };
+    std::vector<PaintedText> all;
+    for (const auto& t : painted_texts(w)) {
+        constexpr double legible = 6;  // smaller is a page seen from afar
+        if (in_scrolled(t) || t.room.isEmpty() || t.at.height() < legible) continue;
+        all.push_back(t);
+        const bool elided = t.text.endsWith(QChar{0x2026}) && !t.text.endsWith("out" + QString{QChar{0x2026}});
+        if (elided || sticks_out(t, t.room) || sticks_out(t, QRectF{w.rect()})) found.cut(view, t);
+    }
+    for (std::size_t i = 0; i < all.size(); ++i) {
+        for (std::size_t k = i + 1; k < all.size(); ++k) {
+            const QRectF both = all[i].at & all[k].at;
+            // Drawn fractions stand close; readings alike stand on each other.
+            const QString bar{QChar{0x2044}};
+            if (all[i].text == bar || all[k].text == bar || (all[i].text == all[k].text && all[i].at == all[k].at))
+                continue;
+            if (both.isValid() && both.width() > slack && both.height() > slack)
+                found.lies_on(view, all[i], all[k]);
+        }
+    }
+}
+
+struct Showing {
+    const char* name;
+    std::function<void(Desk&)> go;
+};
+
+void pick(Desk& d, const char* choices, int i)
+{
+    auto* c = d.find<Choices>(choices);
+    c->choose(i);
+    emit c->picked(i);
+}
+
+// What one garment shows, from the Tape to the printed page.
+std::vector<Showing> views_of_a_garment()
+{
+    std::vector<Showing> out{{"tape", [](Desk& d) { d.window->go_to(Station::Tape); }},
+                             {"tape back",
+                              [](Desk& d) {
+                                  d.window->go_to(Station::Tape);
+                                  d.window->findChild<TapeStation*>()->go_to(Measure::WaistToHip);
+                              }},
+                             {"chart", [](Desk& d) { d.window->go_to(Station::Chart); }}};
+    for (const auto& [name, page] : {std::pair{"plan", change_shown},
+                                     {"plan, follows", follows_shown},
+                                     {"plan, finished", finished_shown},
+                                     {"plan, room", room_shown}}) {
+        out.push_back({name, [page](Desk& d) {
+                           d.window->go_to(Station::Plan);
+                           beside(d, page);
+                       }});
+    }
+    for (const auto& [name, view] : {std::pair{"as bought", 0}, {"a step", 1}, {"finished", 2}, {"a walk", 3}}) {
+        out.push_back({name, [view](Desk& d) {
+                           d.window->go_to(Station::Paper);
+                           pick(d, "paper_view", view);
+                       }});
+    }
+    for (const auto& [name, kind] : {std::pair{"sheets", 0}, {"work card", 3}}) {
+        out.push_back({name, [kind](Desk& d) {
+                           d.window->go_to(Station::Print);
+                           pick(d, "print_kind", kind);
+                           while (d.window->findChild<PrintStation*>()->laying_out()) QTest::qWait(5);
+                       }});
+    }
+    return out;
+}
+
+std::vector<Showing> views_of_a_tissue()
+{
+    std::vector<Showing> out;
+    for (const auto& [name, kind] : {std::pair{"a skirt's tissue", TissueKind::Skirt},
+                                     {"a bodice's tissue", TissueKind::Bodice},
+                                     {"one girth", TissueKind::Girth}}) {
+        for (const int page : {0, 1})
+            out.push_back({name, [kind, page](Desk& d) {
+                               d.window->measure_flat(kind);
+                               pick(d, "tissue_pages", page);
+                           }});
+    }
+    return out;
+}
+
+}  // namespace
+
+class TestEveryView : public QObject {
+    Q_OBJECT
+    QTemporaryDir dir_;
+
+private slots:
+    void a_skirt()
+    {
+        Desk d{dir_.filePath("skirt.sartorum"), true};
+        d.room->accept_all();
+        walk(d, views_of_a_garment());
+    }
+    void a_top()
+    {
+        Desk d{dir_.filePath("top.sartorum"), true};
+        lay_bodice(d);
+        d.room->accept_all();
+        d.room->decide({AdjustmentKind::ShoulderSlope, Answer::Accepted, Length::mm(-6), Length::mm(-4), {}});
+        walk(d, views_of_a_garment());
+    }
+    void a_tissue()
+    {
+        Desk d{dir_.filePath("tissue.sartorum"), true};
+        walk(d, views_of_a_tissue());
+    }
+    void an_empty_notebook()
+    {
+        Desk d{dir_.filePath("empty.sartorum"), false};
+        std::vector<Showing> all;
+        for (const auto& [name, s] : {std::pair{"no wearer", Station::Tape},
+                                      {"no chart", Station::Chart},
+                                      {"no plan", Station::Plan},
+                                      {"no paper", Station::Paper},
+                                      {"no pages", Station::Print}})
+            all.push_back({name, [s](Desk& desk) { desk.window->go_to(s); }});
+        all.push_back({"no tissue", [](Desk& desk) { desk.window->measure_flat({}); }});
+        walk(d, all);
+    }
+
+private:
+    static void walk(Desk& d, const std::vector<Showing>& views)
+    {
+        Found found;
+        int looked = 0;
+        for (const double scale : {1.0, 1.25, 1.5}) {
+            for (const QSize size : {QSize{1180, 720}, QSize{1280, 800}, QSize{2560, 1440}}) {
+                for (const auto unit : {Unit::Centimetre, Unit::Inch}) {
+                    d.look.set_scale(scale);
+                    d.look.set_unit(unit);
+                    d.look.set_night(looked % 2 == 1);
+                    d.window->resize(size);
+                    for (const auto& v : views) {
+                        v.go(d);
+                        QTest::qWait(5);
+                        look_at(*d.window,
+                                QString{"%1 at %2, %3x%4, %5"}
+                                    .arg(v.name)
+                                    .arg(scale)
+                                    .arg(size.width())
+                                    .arg(size.height())
+                                    .arg(unit == Unit::Inch ? "in" : "cm"),
+                                found);
+                        ++looked;
+                    }
+                }
+            }
+        }
+        qInfo("%d views", looked);
+        for (const auto& w : found.what) qWarning("%s", qPrintable(w));
+        QVERIFY(found.what.isEmpty());
+    }
+};
+SARTORUM_TEST(TestEveryView)
+#include "test_every_view.moc"
