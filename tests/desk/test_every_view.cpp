@@ -165,6 +165,38 @@ private slots:
         Desk d{dir_.filePath("tissue.sartorum"), true};
         walk(d, views_of_a_tissue());
     }
+    // What is measured most is seen whole.
+    void the_pads_of_the_tape_need_no_scroll_bar()
+    {
+        Desk d{dir_.filePath("pads.sartorum"), true};
+        d.window->resize(1280, 800);
+        const auto holds = [&](const char* what) {
+            QTest::qWait(20);
+            for (auto* area : d.window->findChildren<QScrollArea*>()) {
+                if (area->isVisible())
+                    QVERIFY2(area->verticalScrollBar()->maximum() == 0,
+                             qPrintable(QString{"%1: %2"}.arg(what).arg(area->verticalScrollBar()->maximum())));
+            }
+        };
+        for (const auto round : {Round::Skirt, Round::Dress}) {
+            d.room->walk_round(round);
+            for (const auto m : d.room->measures()) {
+                d.window->findChild<TapeStation*>()->go_to(m);
+                holds(facts(m).key.data());
+            }
+        }
+        pick(d, "tape_pages", 1);
+        holds("the day");
+        for (const auto kind : {TissueKind::Skirt, TissueKind::Bodice, TissueKind::Girth}) {
+            d.window->measure_flat(kind);
+            d.window->measure_flat({});
+            if (kind == TissueKind::Bodice) d.room->write_on_tissue(TissueNote::Sleeve, 1);
+            for (const auto line : lines_on_pieces(*d.room->tissue(), *d.room->tissue()->in_hand())) {
+                face_of(d).go_to(line);
+                holds(facts(line).key.data());
+            }
+        }
+    }
     void an_empty_notebook()
     {
         Desk d{dir_.filePath("empty.sartorum"), false};

@@ -158,10 +158,12 @@ private slots:
             QVERIFY(w->findChild<QLabel*>("check_said")->text().contains("1.0067"));
             QTest::mouseClick(w->findChild<QWidget*>("keep_check"), Qt::LeftButton);
         });
+        emit d.find<Choices>("tape_pages")->picked(1);
         d.click("tape_check");
         const auto after = *d.room->body().taken(Measure::Waist);
         QVERIFY(is_near(after.value, before * (60 / 59.6), Length::mm(1e-6)));
         QCOMPARE(after.as_read, before);
+        emit d.find<Choices>("tape_pages")->picked(0);
         bool both = false;
         for (auto* l : d.window->findChildren<QLabel*>())
             both = both || (l->isVisible() && l->text().contains("corrected for your tape"));
@@ -180,6 +182,7 @@ private slots:
             w->findChild<QComboBox*>("day_ball")->setCurrentIndex(3);
             QTest::mouseClick(w->findChild<QWidget*>("keep_day"), Qt::LeftButton);
         });
+        emit d.find<Choices>("tape_pages")->picked(1);
         d.click("the_day");
         QCOMPARE(d.room->body().posture.ball, Stance::Forward);
         QCOMPARE(*d.room->body().weight_kg, 71.5);

@@ -9,13 +9,13 @@ namespace sartorum::desk {
 
 Hero::Hero(Look& look, QWidget* parent) : QWidget{parent}, look_{look}
 {
-    setFixedHeight(82);
+    setFixedHeight(74);
 }
 
 void Hero::show(std::optional<Taken> taken)
 {
     taken_ = taken;
-    setFixedHeight(static_cast<int>(82 * look_.scale()));
+    setFixedHeight(static_cast<int>(74 * look_.scale()));
     update();
 }
 
@@ -68,7 +68,7 @@ void Hero::paintEvent(QPaintEvent*)
 
 ReadingStrip::ReadingStrip(Look& look, QWidget* parent) : QWidget{parent}, look_{look}
 {
-    setFixedHeight(44);
+    setFixedHeight(40);
 }
 
 void ReadingStrip::show(Measure m, std::vector<Length> readings)
@@ -108,7 +108,7 @@ void ReadingStrip::paintEvent(QPaintEvent*)
 
 Trend::Trend(Look& look, QWidget* parent) : QWidget{parent}, look_{look}
 {
-    setFixedHeight(84);
+    setFixedHeight(78);
 }
 
 void Trend::show(std::vector<Point> points)
@@ -117,7 +117,7 @@ void Trend::show(std::vector<Point> points)
     if (points.size() > most) points.erase(points.begin(), points.end() - static_cast<std::ptrdiff_t>(most));
     points_ = std::move(points);
     setVisible(points_.size() > 1);
-    setFixedHeight(static_cast<int>(66 + 18 * look_.scale()));
+    setFixedHeight(static_cast<int>(60 + 18 * look_.scale()));
     QStringList spoken;
     for (const auto& p : points_)
         spoken << QLocale{QLocale::English}.toString(p.date, "d MMMM yyyy") + ": " +

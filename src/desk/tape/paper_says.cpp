@@ -8,7 +8,7 @@
 namespace sartorum::desk {
 namespace {
 
-constexpr double row_height = 25;
+constexpr double row_height = 22;
 
 }  // namespace
 

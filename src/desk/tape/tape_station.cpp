@@ -63,6 +63,7 @@ void TapeStation::go_to(Measure m, Side side)
         else
             drafts_.erase({current_, side_, i});
     }
+    show_page(0);
     current_ = m;
     side_ = facts(m).sided ? side : Side::Right;
     for (auto* cell : cells_) cell->show_value({});  // what stood there belongs to the measure left behind
@@ -196,18 +197,14 @@ void TapeStation::refresh_sections()
         day << tr("shoulders slope %1°").arg(*slope, 0, 'f', 0);
     day_->setText(day.isEmpty() ? tr("What was worn, weight, posture: nothing written yet.") : day.join(" · "));
     switch (link_->state()) {
-        case TapeLink::State::Away:
-            link_button_->setText(tr("Connect"));
-            if (live_->text().isEmpty())
-                live_->setText(tr("Typing comes first; a digital tape can send readings too."));
-            break;
+        case TapeLink::State::Away: link_button_->setText(tr("Connect")); break;
         case TapeLink::State::Connecting:
             link_button_->setText(tr("Put down"));
-            live_->setText(tr("Looking for a tape…"));
+            say_live(tr("Looking for a tape…"));
             break;
         case TapeLink::State::Ready:
             link_button_->setText(tr("Put down"));
-            live_->setText(tr("The tape is here. Its button takes the reading."));
+            say_live(tr("The tape is here. Its button takes the reading."));
             break;
     }
 }
@@ -238,7 +235,7 @@ void TapeStation::take_pressed(Length l)
     hero_->show_live({});
     const auto ok = check_reading(current_, l);
     if (!ok) {
-        live_->setText(words::refusal(ok.error(), look_.unit()));
+        say_live(words::refusal(ok.error(), look_.unit()));
         return;
     }
     const auto values = readings();
@@ -246,7 +243,7 @@ void TapeStation::take_pressed(Length l)
     const bool wants =
         !before || before->state == ReadingState::OneMore || before->state == ReadingState::ThirdAsked;
     if (!wants) {
-        live_->setText(tr("This measure has its readings. Go on, or empty a field to read again."));
+        say_live(tr("This measure has its readings. Go on, or empty a field to read again."));
         return;
     }
     keep(values.size(), l);

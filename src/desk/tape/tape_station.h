@@ -44,6 +44,9 @@ private:
     QWidget* build_pad();
     void build_readings(QVBoxLayout*, QWidget* pad);
     void build_sections(QVBoxLayout*, QWidget* pad);
+    void build_day(QVBoxLayout*, QWidget* pad);
+    void show_page(int page);
+    void say_live(const QString&);  // what a digital tape has to say, while there is one
     void turn(bool to_paper);
     void refresh();
     void refresh_readings();
@@ -69,6 +72,9 @@ private:
     Choices* rounds_;
     QWidget* empty_;
     QWidget* work_;
+    Choices* pages_;
+    QWidget* measure_page_;
+    QWidget* day_page_;
     QLabel* title_;
     QLabel* term_;
     Hero* hero_;

@@ -95,7 +95,7 @@ TapeStation::TapeStation(Look& look, Room& room, QWidget* parent)
         hero_->show_live({});
         refresh_sections();
     });
-    connect(link_, &TapeLink::trouble, this, [this](const QString& why) { live_->setText(why); });
+    connect(link_, &TapeLink::trouble, this, [this](const QString& why) { say_live(why); });
     refresh_when_shown(
         this, [this] { refresh(); }, room, look);
     refresh();
@@ -105,10 +105,24 @@ QWidget* TapeStation::build_pad()
 {
     auto* frame = new Panel{look_, work_};
     frame->setFixedWidth(368);
-    auto* pad = scrolled(frame);
+    auto* inside = scrolled(frame);
+    auto* outer = new QVBoxLayout{inside};
+    outer->setContentsMargins(20, 8, 20, 4);
+    outer->setSpacing(5);
+    pages_ = new Choices{look_, {tr("This measure"), tr("The day, the tape")}, tr("What is shown here"), inside};
+    pages_->setObjectName("tape_pages");
+    pages_->wrap();
+    connect(pages_, &Choices::picked, this, &TapeStation::show_page);
+    outer->addWidget(pages_);
+    measure_page_ = new QWidget{inside};
+    day_page_ = new QWidget{inside};
+    outer->addWidget(measure_page_);
+    outer->addWidget(day_page_);
+    outer->addStretch();
+    auto* pad = measure_page_;
     auto* column = new QVBoxLayout{pad};
-    column->setContentsMargins(20, 16, 20, 12);
-    column->setSpacing(6);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(4);
     auto* top = new QHBoxLayout;
     title_ = heading(look_, {}, 21, pad);
     top->addWidget(title_, 1);
@@ -125,7 +139,10 @@ QWidget* TapeStation::build_pad()
     column->addWidget(sure_);
     build_readings(column, pad);
     build_sections(column, pad);
-    column->addStretch();
+    auto* day = new QVBoxLayout{day_page_};
+    day->setContentsMargins(0, 4, 0, 0);
+    build_day(day, day_page_);
+    show_page(0);
     // Below what scrolls, so that it is always in sight.
     next_button_ = new Button{look_, tr("Next measure"), ButtonKind::Primary, frame};
     next_button_->setObjectName("next_measure");
@@ -178,6 +195,10 @@ void TapeStation::build_readings(QVBoxLayout* column, QWidget* pad)
     column->addWidget(strip_);
     state_ = label(look_, {}, 14, true, pad);
     column->addWidget(state_);
+    live_ = caption(look_, {}, pad);
+    live_->setObjectName("tape_live");
+    live_->hide();
+    column->addWidget(live_);
     sense_ = label(look_, {}, 14, false, pad);
     sense_->setObjectName("sense");
     sense_->setAutoFillBackground(true);
@@ -187,24 +208,31 @@ void TapeStation::build_readings(QVBoxLayout* column, QWidget* pad)
 
 void TapeStation::build_sections(QVBoxLayout* column, QWidget* pad)
 {
-    column->addSpacing(4);
     column->addWidget(heading(look_, tr("How to hold it"), 16, pad));
     how_ = label(look_, {}, 14, false, pad);
     column->addWidget(how_);
-    auto* check = section(column, look_, pad, tr("Tape check"), tr("By a ruler"), "tape_check");
-    connect(check, &Button::clicked, this, [this] { TapeCheckDialog{look_, room_, this}.exec(); });
-    check_ = caption(look_, {}, pad);
-    column->addWidget(check_);
     dates_button_ = section(column, look_, pad, tr("Over time"), tr("Two dates"), "two_dates");
     connect(dates_button_, &Button::clicked, this, [this] { DatesDialog{look_, room_, this}.exec(); });
     trend_ = new Trend{look_, pad};
     column->addWidget(trend_);
     history_ = caption(look_, {}, pad);
     column->addWidget(history_);
+}
+
+// What is said once for the whole round.
+void TapeStation::build_day(QVBoxLayout* column, QWidget* pad)
+{
+    column->setSpacing(6);
+    auto* check = section(column, look_, pad, tr("Tape check"), tr("By a ruler"), "tape_check");
+    connect(check, &Button::clicked, this, [this] { TapeCheckDialog{look_, room_, this}.exec(); });
+    check_ = caption(look_, {}, pad);
+    column->addWidget(check_);
+    column->addSpacing(10);
     auto* day = section(column, look_, pad, tr("The day and the body"), tr("Write down"), "the_day");
     connect(day, &Button::clicked, this, [this] { DayDialog{look_, room_, this}.exec(); });
     day_ = caption(look_, {}, pad);
     column->addWidget(day_);
+    column->addSpacing(10);
     link_button_ = section(column, look_, pad, tr("Digital tape"), tr("Connect"), "connect_tape");
     connect(link_button_, &Button::clicked, this, [this] {
         if (link_->state() == TapeLink::State::Away)
@@ -212,9 +240,20 @@ void TapeStation::build_sections(QVBoxLayout* column, QWidget* pad)
         else
             link_->put_down();
     });
-    live_ = caption(look_, {}, pad);
-    live_->setObjectName("tape_live");
-    column->addWidget(live_);
+    column->addWidget(caption(look_, tr("Typing comes first; a digital tape can send readings too."), pad));
+}
+
+void TapeStation::say_live(const QString& text)
+{
+    live_->setText(text);
+    live_->setVisible(!text.isEmpty());
+}
+
+void TapeStation::show_page(int page)
+{
+    pages_->choose(page);
+    measure_page_->setVisible(page == 0);
+    day_page_->setVisible(page == 1);
 }
 
 }  // namespace sartorum::desk

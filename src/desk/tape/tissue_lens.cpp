@@ -10,7 +10,7 @@
 namespace sartorum::desk {
 namespace {
 
-constexpr double tall = 104;
+constexpr double tall = 90;
 
 }  // namespace
 
