@@ -108,6 +108,9 @@ void TapeStation::refresh()
                           : room_.body().taken(current_, side_) ? tr("Next measure")
                                                                 : tr("Skip for now"));
     figure_->set_current(current_);
+    // At once: what was said is taller or lower now, and its page stands in another.
+    measure_page_->layout()->activate();
+    measure_page_->updateGeometry();
 }
 
 void TapeStation::refresh_readings()
