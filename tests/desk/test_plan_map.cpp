@@ -184,6 +184,39 @@ private slots:
         QVERIFY(std::abs(sixteenths - std::round(sixteenths)) < 1e-9);
         QVERIFY(!d.room->trying() && d.line(ShoulderLength).own_amount);
     }
+    // A mark that stays where it is, in the middle of what is cut, is taken hold of as well.
+    void every_change_that_stands_out_can_be_dragged()
+    {
+        Desk d{at(), true};
+        lay_bodice(d);
+        d.room->accept_all();
+        d.window->go_to(Station::Plan);
+        d.settle();
+        auto& map = map_of(d);
+        int dragged = 0;
+        for (const auto kind : map.shown()) {
+            const auto mark = map.mark_of(kind);
+            if (!mark) continue;
+            const Length before = d.line(kind).amount;
+            open_card(d, kind);
+            const QPoint hold = map.mark_of(kind)->toPoint();
+            QTest::mousePress(&map, Qt::LeftButton, {}, hold);
+            QVERIFY2(map.dragging(), adjustment(kind).key.data());
+            bool moved = false;
+            for (const QPoint by : {QPoint{7, 0}, QPoint{0, 7}, QPoint{-7, 0}, QPoint{0, -7}}) {
+                QTest::mouseMove(&map, hold + by);
+                moved = moved || d.line(kind).amount != before;
+            }
+            QVERIFY2(moved, adjustment(kind).key.data());
+            d.window->findChild<PlanStation*>()->setFocus();
+            d.key(Qt::Key_Escape);
+            QTest::mouseRelease(&map, Qt::LeftButton, {}, hold);
+            QVERIFY(is_near(d.line(kind).amount, before, Length::mm(1e-9)));
+            ++dragged;
+        }
+        QCOMPARE(dragged, static_cast<int>(map.shown().size()));
+        QVERIFY2(dragged > 4, qPrintable(QString::number(dragged)));
+    }
     void arrow_keys_move_it_by_half_millimetres()
     {
         Desk d{at(), true};

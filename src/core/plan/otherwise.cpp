@@ -45,10 +45,20 @@ std::optional<Handle> handle_of(const Computed& c, AdjustmentKind kind)
     const auto from = places_of(adjustment(kind), *now);
     const auto to = places_of(adjustment(kind), *then);
     std::optional<Handle> best;
-    for (std::size_t i = 0; i < std::min(from.size(), to.size()); ++i) {
-        const Point by = (to[i].at - from[i].at) / tried_by.in_mm();
+    const auto take = [&](const std::string& piece, Point moved) {
+        const Point by = moved / tried_by.in_mm();
         const double least = best ? Geom::L2(best->a_millimetre) : least_moved;
-        if (Geom::L2(by) > least) best = Handle{find_piece(now->pieces, from[i].piece)->id, by};
+        if (Geom::L2(by) > least) best = Handle{piece, by};
+    };
+    for (std::size_t i = 0; i < std::min(from.size(), to.size()); ++i)
+        take(find_piece(now->pieces, from[i].piece)->id, to[i].at - from[i].at);
+    if (best) return best;
+    // The place itself stays: what is cut there pushes the corners of its piece apart.
+    for (const auto& place : from) {
+        const Piece* was = find_piece(now->pieces, place.piece);
+        const Piece* is = find_piece(then->pieces, place.piece);
+        for (std::size_t e = 0; is && e < std::min(was->edges.size(), is->edges.size()); ++e)
+            take(was->id, is->edges[e].curve.initialPoint() - was->edges[e].curve.initialPoint());
     }
     return best;
 }

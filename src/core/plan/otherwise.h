@@ -8,8 +8,8 @@ namespace sartorum {
 // The pieces without what is accepted, or with what is not; none where that cannot be worked out.
 [[nodiscard]] std::optional<std::vector<Piece>> answered_otherwise(const Computed&, AdjustmentKind);
 
-// That of its places which goes farthest with the amount, on the altered pieces. None where no place goes along:
-// less than a twentieth of what the amount does.
+// That of its places which goes farthest with the amount, on the altered pieces; where they stay, the corner of
+// their piece that does. None where nothing goes along: less than a twentieth of what the amount does.
 struct Handle {
     std::string piece;
     Point a_millimetre;  // in millimetres, for one of the amount; tried out, not derived

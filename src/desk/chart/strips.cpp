@@ -196,8 +196,8 @@ void Strips::draw_head(QPainter& p)
     const QFontMetricsF small{look_.lato(12.5)};
     // Beside the sizes where there is room, else above them; the explanation only where nothing else wants its
     // place.
-    const double sizes_end = column_x(double(chart.sizes.size()) - 1) + 24;
-    const bool beside = sizes_end + small.horizontalAdvance(differs) + 8 < width() - 20;
+    const double sizes_end = column_x(double(chart.sizes.size()) - 1) + 12;
+    const bool beside = sizes_end + small.horizontalAdvance(differs) + 4 < width() - 20;
     const double taken = beside ? 0 : small.horizontalAdvance(differs) + 24;
     const QFont heading = fitting(look_.cabin(17), title, width() - 40.0 - taken, 0.6);
     p.setFont(heading);
