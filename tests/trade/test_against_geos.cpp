@@ -10,6 +10,7 @@
 #include "core/paper/princess_redraw.h"
 #include "core/paper/sound.h"
 #include "core/pattern/shoulder.h"
+#include "core/tissue/draw.h"
 #include "princess_fronts.h"
 #include "tests.h"
 
@@ -86,6 +87,64 @@ class TestAgainstGeos : public QObject {
 private slots:
     void initTestCase() { initGEOS(quiet, quiet); }
     void cleanupTestCase() { finishGEOS(); }
+    // A tissue whose halves are unlike: what a ruler laid on the drawn piece reads is what was measured.
+    void a_ruler_on_a_drawn_tissue_reads_what_was_measured()
+    {
+        using L = TissueLine;
+        std::mt19937 rng{28};
+        const auto across = [](const Piece& p, double level) {
+            // From the centre to the farthest place it meets the paper: a hollowed armhole may dip below it on the way.
+            const auto ruler = line({{-50, level}, {1500, level}});
+            const auto met = own(GEOSIntersection(polygon(sampled(p)).get(), ruler.get()));
+            double far = 0;
+            GEOSGeom_getXMax(met.get(), &far);
+            return far;
+        };
+        int read = 0;
+        for (int i = 0; i < tries(24); ++i) {
+            Tissue t;
+            t.kind = i % 2 ? TissueKind::Skirt : TissueKind::Bodice;
+            t.size = "12";
+            t.sizes = {{"12", {}}};
+            const auto put = [&](L l, double mm) { t.in_hand()->lines[l] = {TissueState::Measured, Length::mm(mm)}; };
+            const double half = between(rng, 230, 320);
+            const double more = between(rng, -9, 14);
+            if (i % 2) {
+                put(L::FrontHip, half + more);
+                put(L::BackHip, half);
+                put(L::FrontWaist, half + more - between(rng, 20, 60));
+                put(L::BackWaist, half - between(rng, 20, 60));
+                put(L::CentreLength, between(rng, 450, 800));
+            } else {
+                put(L::FrontBust, half + more);
+                put(L::BackBust, half);
+                put(L::NeckWidth, between(rng, 66, 84));
+                put(L::FrontDrop, between(rng, 36, 56));
+                put(L::FrontLength, between(rng, 430, 480));
+            }
+            const auto drawn = draw_tissue(t, *t.in_hand(), nullptr);
+            if (!drawn) continue;
+            const Piece& front = drawn->pieces[0];
+            const Piece& back = drawn->pieces[1];
+            if (i % 2) {
+                QVERIFY(close(across(front, guide(front, GuideKind::Hip)->a[Geom::Y]), half + more, 0.01));
+                QVERIFY(close(across(back, guide(back, GuideKind::Hip)->a[Geom::Y]), half, 0.01));
+                // Sewn, the waist is what lies there less the darts.
+                double sewn = 0;
+                for (const auto& e : front.edges) sewn += e.role == EdgeRole::Waist ? length_of(line(sampled(e.curve))) : 0;
+                const auto all = resolved(t, *t.in_hand(), nullptr);
+                QVERIFY(close(sewn, (all.at(L::FrontWaist) - all.at(L::FrontDart)).in_mm(), 0.01));
+            } else {
+                // Just below the underarm, above the side dart.
+                const double level = edge(front, EdgeRole::Side).curve.initialPoint()[Geom::Y] - 1e-3;
+                QVERIFY(close(across(front, level), half + more, 0.02));
+                const double behind = edge(back, EdgeRole::Side).curve.initialPoint()[Geom::Y] - 1e-3;
+                QVERIFY(close(across(back, behind), half, 0.02));
+            }
+            ++read;
+        }
+        QVERIFY(read > tries(16));
+    }
     void seam_lengths_agree()
     {
         std::mt19937 rng{21};
