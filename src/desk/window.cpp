@@ -50,7 +50,8 @@ Foot::Keys keys_of(Station s)
             return {{"Enter", t("keep and go on")},
                     {"↑ ↓", t("measure")},
                     {"Ctrl 1–5", t("stations")},
-                    {"Ctrl U", t("cm or in")}};
+                    {"Ctrl U", t("cm or in")},
+                    {"F4", t("the paper")}};
         case Station::Chart:
             return {{"↑ ↓", t("measure")},
                     {"← →", t("size at this measure")},

@@ -33,8 +33,9 @@ private slots:
     void from_an_empty_notebook_nothing_but_a_tissue_is_needed_to_begin()
     {
         Desk d{at(), false};
-        d.window->measure_flat({});
+        d.window->go_to(Station::Tape);
         d.settle();
+        d.key(Qt::Key_F4);
         QVERIFY(!d.room->tissue());
         // Three ways to begin are offered in words.
         for (auto* b : d.window->findChildren<QAbstractButton*>()) {
@@ -45,6 +46,8 @@ private slots:
         }
         QVERIFY(d.room->tissue() && d.room->tissue()->kind == TissueKind::Skirt);
         QVERIFY(!d.find<TissuePicture>("tissue_picture")->layout_now().lines.empty());
+        d.key(Qt::Key_F4);
+        QVERIFY(!d.window->findChild<TapeStation*>()->on_paper());
     }
     void a_line_is_typed_kept_and_left_and_the_outline_grows()
     {

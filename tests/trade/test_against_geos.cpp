@@ -93,7 +93,8 @@ private slots:
         using L = TissueLine;
         std::mt19937 rng{28};
         const auto across = [](const Piece& p, double level) {
-            // From the centre to the farthest place it meets the paper: a hollowed armhole may dip below it on the way.
+            // From the centre to the farthest place it meets the paper: a hollowed armhole may dip below it on the
+            // way.
             const auto ruler = line({{-50, level}, {1500, level}});
             const auto met = own(GEOSIntersection(polygon(sampled(p)).get(), ruler.get()));
             double far = 0;
@@ -106,7 +107,9 @@ private slots:
             t.kind = i % 2 ? TissueKind::Skirt : TissueKind::Bodice;
             t.size = "12";
             t.sizes = {{"12", {}}};
-            const auto put = [&](L l, double mm) { t.in_hand()->lines[l] = {TissueState::Measured, Length::mm(mm)}; };
+            const auto put = [&](L l, double mm) {
+                t.in_hand()->lines[l] = {TissueState::Measured, Length::mm(mm)};
+            };
             const double half = between(rng, 230, 320);
             const double more = between(rng, -9, 14);
             if (i % 2) {
@@ -131,7 +134,8 @@ private slots:
                 QVERIFY(close(across(back, guide(back, GuideKind::Hip)->a[Geom::Y]), half, 0.01));
                 // Sewn, the waist is what lies there less the darts.
                 double sewn = 0;
-                for (const auto& e : front.edges) sewn += e.role == EdgeRole::Waist ? length_of(line(sampled(e.curve))) : 0;
+                for (const auto& e : front.edges)
+                    sewn += e.role == EdgeRole::Waist ? length_of(line(sampled(e.curve))) : 0;
                 const auto all = resolved(t, *t.in_hand(), nullptr);
                 QVERIFY(close(sewn, (all.at(L::FrontWaist) - all.at(L::FrontDart)).in_mm(), 0.01));
             } else {

@@ -46,12 +46,17 @@ GuideDialog::GuideDialog(Look& look, QWidget* parent) : QDialog{parent}
         {tr("Tape"), tr("Type each reading as you read it: 84.6, 33 1/4, 100,5 cm. Enter keeps it and moves on. "
                         "Two readings; a third when they disagree. The round above the figure says which "
                         "measures; any may be skipped.")},
+        {tr("The paper"),
+         tr("F4 turns to a tissue measured flat: each numbered line between stitching lines, darts open. "
+            "Dotted is assumed until it is measured. X: there is no such line; A: go on with what is "
+            "assumed; W: what is written on it.")},
         {tr("Chart"), tr("The diamond is the wearer, the ticks are the maker's body sizes. Click a size or use "
                          "the arrows; B blends or takes one size, E says what it is and how it is worn.")},
-        {tr("Plan"),
-         tr("Each card is one adjustment in the order of fitting. Space accepts or leaves it, + and − "
-            "change the amount, A types one. On a top: shoulders first, then lengths; a card says when "
-            "something above it came later.")},
+        {tr("Plan"), tr("Each tag is one adjustment in the order of fitting, tied to its place. Space accepts or "
+                        "leaves it, + and − "
+                        "or a hand on its mark change the amount, A types one, Z lists what is left alone. On a "
+                        "top: shoulders "
+                        "first, then lengths; a tag says when something above it came later.")},
         {tr("Paper"), tr("Do the steps with scissors and tape, one at a time: → and ←. O shows the pattern as "
                          "bought, F the finished paper, P plays the step, Z zooms to the cut, M shows "
                          "lengths.")},

@@ -4,6 +4,7 @@
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QLocale>
+#include <QShortcut>
 #include <QVBoxLayout>
 
 #include "desk/shared/empty_state.h"
@@ -96,6 +97,13 @@ TapeStation::TapeStation(Look& look, Room& room, QWidget* parent)
         refresh_sections();
     });
     connect(link_, &TapeLink::trouble, this, [this](const QString& why) { say_live(why); });
+    auto* face_key = new QShortcut{QKeySequence{Qt::Key_F4}, this};
+    face_key->setContext(Qt::WidgetWithChildrenShortcut);
+    connect(face_key, &QShortcut::activated, this, [this] {
+        if (!on_paper_) return lay_paper();
+        turn(false);
+        resume();
+    });
     refresh_when_shown(
         this, [this] { refresh(); }, room, look);
     refresh();
