@@ -1,6 +1,42 @@
 #include "desk/dialogs/sheet.h"
 
+#include <QEvent>
+#include <QScreen>
+#include <algorithm>
+
 namespace sartorum::desk {
+namespace {
+
+// A sheet opens as tall as its words need, up to the screen: by itself it would stop at two thirds of that, and
+// press them together.
+class AsTallAsItsWords : public QObject {
+public:
+    explicit AsTallAsItsWords(QDialog& dialog) : QObject{&dialog}, dialog_{dialog}
+    {
+        dialog.installEventFilter(this);
+    }
+
+protected:
+    bool eventFilter(QObject* watched, QEvent* e) override
+    {
+        if (watched == &dialog_ && e->type() == QEvent::Show) fit();
+        return false;
+    }
+
+private:
+    void fit()
+    {
+        auto* layout = dialog_.layout();
+        const QSize most = dialog_.screen()->availableSize() - QSize{20, 40};
+        const int width = std::min(most.width(), std::max(dialog_.width(), layout->totalSizeHint().width()));
+        const int height =
+            layout->hasHeightForWidth() ? layout->totalHeightForWidth(width) : layout->totalSizeHint().height();
+        dialog_.resize(width, std::min(most.height(), std::max(dialog_.height(), height)));
+    }
+    QDialog& dialog_;
+};
+
+}  // namespace
 
 QVBoxLayout* sheet(QDialog& dialog, Look& look, const QString& title)
 {
@@ -10,6 +46,7 @@ QVBoxLayout* sheet(QDialog& dialog, Look& look, const QString& title)
     column->setContentsMargins(24, 20, 24, 16);
     column->setSpacing(10);
     column->addWidget(heading(look, title, 21, &dialog));
+    new AsTallAsItsWords{dialog};
     return column;
 }
 

@@ -106,12 +106,14 @@ DayDialog::DayDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent},
     weight_ = line(tr("Weight that day, kg (if you like)"),
                    body.weight_kg ? QString::number(*body.weight_kg).toStdString() : std::string{}, "day_weight");
     note_ = line(tr("Note"), body.note, "day_note");
+    // Large text makes the sheet wider rather than taller than the screen.
+    const int columns = look.scale() > roomy_text ? 3 : 2;
     auto* grid = new QGridLayout;
     grid->setHorizontalSpacing(14);
     const QStringList stances{tr("not looked at"), tr("back"), tr("centred"), tr("forward")};
     const auto add = [&](int i, const QString& name, QComboBox* box) {
-        grid->addWidget(label(look, name, 14, true, this), i / 2 * 2, i % 2);
-        grid->addWidget(box, i / 2 * 2 + 1, i % 2);
+        grid->addWidget(label(look, name, 14, true, this), i / columns * 2, i % columns);
+        grid->addWidget(box, i / columns * 2 + 1, i % columns);
         return box;
     };
     ball_ = add(0, tr("Ball of the shoulder"),
@@ -144,7 +146,7 @@ DayDialog::DayDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent},
     said_->setObjectName("day_said");
     column->addWidget(said_);
     column->addLayout(keep_or_leave(*this, look, tr("Keep"), "keep_day", [this] { take(); }));
-    setMinimumWidth(560);
+    setMinimumWidth(columns > 2 ? 760 : 560);
 }
 
 void DayDialog::take()
