@@ -5,6 +5,7 @@
 #include <QStringList>
 
 #include "core/tissue/laid.h"
+#include "core/tissue/objection.h"
 #include "core/tissue/reckoned.h"
 #include "core/units/length_text.h"
 

@@ -4,6 +4,7 @@
 #include "bodices.h"
 #include "core/pattern/dart.h"
 #include "core/tissue/laid.h"
+#include "core/tissue/objection.h"
 #include "core/tissue/reckoned.h"
 #include "princess_fronts.h"
 #include "tests.h"

@@ -34,7 +34,6 @@ public:
     }
 
 private:
-    [[nodiscard]] bool known(TissueLine line) const { return measured(size_, line) || lacks(size_, line); }
     [[nodiscard]] Length of(TissueLine line) const { return out_.at(line); }
 
     Length take(TissueLine line, Length assumed) { return take(line, assumed, facts(line).low, facts(line).high); }
@@ -83,7 +82,7 @@ private:
         const Length most = of(hip) - Length::mm(1);
         const Length least = of(hip) - of(L::WaistToHip) * 0.55;
         const Length closed = garment(Measure::Waist, 25, 785) / 4.0;
-        if (known(waist)) {
+        if (answered(size_, waist)) {
             take(dart, Length::mm(dart_mm));
             take(waist, {});
             return;

@@ -2,12 +2,11 @@
 
 #include <algorithm>
 
-#include "core/chart/flat_measuring.h"
 #include "core/pattern/bodice_block.h"
 #include "core/pattern/dart.h"
 #include "core/pattern/skirt_block.h"
+#include "core/tissue/blame.h"
 #include "core/tissue/laid.h"
-#include "core/tissue/reckoned.h"
 #include "core/units/root.h"
 
 namespace sartorum {
@@ -15,80 +14,6 @@ namespace {
 
 using L = TissueLine;
 using N = TissueNote;
-
-// What a block's refusal is about: the line it names, and those it depends on.
-struct Blamed {
-    std::string_view field;
-    TissueLine line;
-    std::vector<TissueLine> with;
-};
-
-const std::vector<Blamed>& bodice_blame()
-{
-    static const std::vector<Blamed> rows{
-        {"bust", L::FrontBust, {L::BackBust}},
-        {"front_more", L::FrontBust, {L::BackBust}},
-        {"front_waist", L::BodiceFrontWaist, {L::FrontWaistDart, L::FrontBust, L::SideLength}},
-        {"back_waist", L::BodiceBackWaist, {L::BackWaistDart, L::BackBust, L::SideLength}},
-        {"waist", L::BodiceFrontWaist, {L::BodiceBackWaist}},
-        {"neck_width", L::NeckWidth, {}},
-        {"front_neck_depth", L::FrontNeckDepth, {}},
-        {"back_neck_depth", L::BackNeckDepth, {}},
-        {"shoulder", L::FrontShoulder, {}},
-        {"front_drop", L::FrontDrop, {L::FrontShoulder}},
-        {"back_drop", L::BackDrop, {L::FrontShoulder}},
-        {"across_front", L::AcrossFront, {L::NeckWidth, L::FrontBust}},
-        {"across_back", L::AcrossBack, {L::NeckWidth, L::BackBust}},
-        {"front_length", L::FrontLength, {L::SideLength, L::FrontDrop}},
-        {"back_length", L::BackLength, {L::SideLength, L::BackDrop}},
-        {"side_length", L::SideLength, {}},
-        {"bust_depth", L::BustDepth, {L::FrontLength}},
-        {"bust_span", L::BustHalfSpan, {L::FrontBust, L::BackBust}},
-        {"side_dart", L::SideDart, {}},
-        {"seam_above", L::SeamAbove, {}},
-        {"front_dart", L::FrontWaistDart, {}},
-        {"back_dart", L::BackWaistDart, {}},
-        {"shoulder_dart", L::BackShoulderDart, {}},
-        {"shoulder_ease", L::BackShoulder, {L::FrontShoulder, L::BackShoulderDart}},
-        {"below_waist", L::BelowWaist, {}},
-        {"hip", L::FrontHemWidth, {L::BackHemWidth}},
-        {"sleeve_bicep", L::SleeveBicep, {L::CapHeight, L::CapLength}},
-        {"cap_height", L::CapHeight, {L::SleeveBicep, L::CapLength}},
-        {"sleeve_length", L::SleeveLength, {L::CapHeight}},
-        {"sleeve_hem", L::SleeveHem, {L::SleeveBicep}},
-        {"elbow", L::SleeveElbow, {L::SleeveLength}},
-        {"cap_ease",
-         L::CapLength,
-         {L::FrontShoulder, L::FrontDrop, L::AcrossFront, L::FrontBust, L::SideLength, L::FrontLength, L::BackDrop,
-          L::AcrossBack, L::BackBust, L::BackLength, L::NeckWidth, L::BackNeckDepth}}};
-    return rows;
-}
-
-const std::vector<Blamed>& skirt_blame()
-{
-    static const std::vector<Blamed> rows{{"waist", L::FrontWaist, {L::BackWaist, L::FrontDart, L::BackDart}},
-                                          {"hip", L::FrontHip, {L::BackHip}},
-                                          {"front_more", L::FrontHip, {L::BackHip}},
-                                          {"waist_to_hip", L::WaistToHip, {}},
-                                          {"length", L::CentreLength, {L::WaistToHip}},
-                                          {"front_waist", L::FrontWaist, {L::FrontHip, L::WaistToHip}},
-                                          {"front_dart", L::FrontDart, {}},
-                                          {"front_dart_length", L::FrontDartLength, {L::WaistToHip}},
-                                          {"back_waist", L::BackWaist, {L::BackHip, L::WaistToHip}},
-                                          {"back_dart", L::BackDart, {}},
-                                          {"back_dart_length", L::BackDartLength, {L::WaistToHip}},
-                                          {"flare", L::FrontHem, {L::FrontHip, L::CentreLength, L::WaistToHip}},
-                                          {"side_rise", L::SideRise, {}},
-                                          {"band_depth", L::BandDepth, {}}};
-    return rows;
-}
-
-const Blamed* blamed_in(TissueKind kind, std::string_view field)
-{
-    const auto& rows = kind == TissueKind::Skirt ? skirt_blame() : bodice_blame();
-    const auto it = std::find_if(rows.begin(), rows.end(), [&](const Blamed& b) { return b.field == field; });
-    return it == rows.end() ? nullptr : &*it;
-}
 
 // In the lines' own terms; the block speaks of girths where a line is half a width.
 Refusal in_lines(Refusal r, TissueKind kind)
@@ -311,26 +236,16 @@ private:
     TissueLengths lines_;
 };
 
-bool settled(const TissueSize& s, TissueLine line)
-{
-    return measured(s, line) || lacks(s, line);
-}
-
-// More is folded away than there is.
-std::optional<TissueObjection> too_much_folded(const Tissue& t, const TissueSize& s, TissueLine line)
-{
-    const auto girth = finished_of(t, s);
-    if (girth || girth.error().why != Why::FlatMoreTakenThanThere) return std::nullopt;
-    const auto width = tissue_line_of(girth.error().field);
-    Refusal r{girth.error().why, std::string{facts(line).key}, *measured(s, line), {}, {}, 0};
-    return TissueObjection{r, line, width && *width != line ? std::vector{*width} : std::vector<TissueLine>{}};
-}
-
 }  // namespace
+
+Outcome<SizedPieces> drawn_by_blocks(const Tissue& t, const TissueSize& s, const SizeChart* chart)
+{
+    return TissueDrawing{t, s, chart}.drawn();
+}
 
 Outcome<SizedPieces> draw_tissue(const Tissue& t, const TissueSize& s, const SizeChart* chart)
 {
-    auto out = TissueDrawing{t, s, chart}.drawn();
+    auto out = drawn_by_blocks(t, s, chart);
     if (!out) return tl::make_unexpected(in_lines(out.error(), t.kind));
     return out;
 }
@@ -371,7 +286,7 @@ Outcome<Pattern> tissue_pattern(const Tissue& t, const SizeChart* chart)
 bool edge_measured(const Tissue& t, const TissueSize& s, PieceRole piece, EdgeRole edge)
 {
     const auto all = [&](std::initializer_list<TissueLine> lines) {
-        return std::all_of(lines.begin(), lines.end(), [&](TissueLine l) { return settled(s, l); });
+        return std::all_of(lines.begin(), lines.end(), [&](TissueLine l) { return answered(s, l); });
     };
     if (t.kind == TissueKind::Skirt) {
         const bool front = piece == PieceRole::Front;
@@ -425,35 +340,7 @@ int lines_assumed(const Tissue& t, const TissueSize& s)
 {
     const auto lines = lines_on_pieces(t, s);
     return static_cast<int>(
-        std::count_if(lines.begin(), lines.end(), [&](TissueLine l) { return !settled(s, l); }));
-}
-
-std::optional<TissueObjection> objection(const Tissue& t, const TissueSize& s, const SizeChart* chart,
-                                         TissueLine line, Length value)
-{
-    const auto& row = facts(line);
-    if (value < row.low || value > row.high) {
-        return TissueObjection{{Why::OutOfRange, std::string{row.key}, value, row.low, row.high, 0}, line, {}};
-    }
-    TissueSize with = s;
-    with.lines[line] = {TissueState::Measured, value};
-    if (t.kind == TissueKind::Girth) return too_much_folded(t, with, line);
-    const auto drawn = TissueDrawing{t, with, chart}.drawn();
-    if (drawn) return std::nullopt;
-    const auto* blamed = blamed_in(t.kind, drawn.error().field);
-    if (!blamed) return std::nullopt;
-    std::vector<TissueLine> all{blamed->line};
-    all.insert(all.end(), blamed->with.begin(), blamed->with.end());
-    const bool sure = std::find(all.begin(), all.end(), line) != all.end() &&
-                      std::all_of(all.begin(), all.end(), [&](TissueLine l) { return settled(with, l); });
-    if (!sure) return std::nullopt;
-    std::erase(all, line);
-    Refusal r = drawn.error();
-    const bool own_terms = blamed->line == line && r.field != "waist" && r.field != "hip" && r.field != "bust";
-    r.field = std::string{facts(line).key};
-    if (!own_terms) r.low = r.high = {};
-    r.given = value;
-    return TissueObjection{r, line, all};
+        std::count_if(lines.begin(), lines.end(), [&](TissueLine l) { return !answered(s, l); }));
 }
 
 }  // namespace sartorum

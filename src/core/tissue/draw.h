@@ -10,6 +10,8 @@ namespace sartorum {
 
 // Refuses what cannot be drawn and names the line by its key.
 [[nodiscard]] Outcome<SizedPieces> draw_tissue(const Tissue&, const TissueSize&, const SizeChart*);
+// The same, its refusals in the blocks' own terms (blame.h).
+[[nodiscard]] Outcome<SizedPieces> drawn_by_blocks(const Tissue&, const TissueSize&, const SizeChart*);
 // All sizes that were begun, as one pattern. Refuses a tissue without a name or a size, and one girth, which is
 // no pattern.
 [[nodiscard]] Outcome<Pattern> tissue_pattern(const Tissue&, const SizeChart*);
@@ -17,15 +19,5 @@ namespace sartorum {
 [[nodiscard]] bool edge_measured(const Tissue&, const TissueSize&, PieceRole, EdgeRole);
 // How many of a size's lines are not measured and not lacking.
 [[nodiscard]] int lines_assumed(const Tissue&, const TissueSize&);
-
-// A value that cannot be, with the lines that make it so; all of them measured.
-struct TissueObjection {
-    Refusal refusal;
-    TissueLine line{};
-    std::vector<TissueLine> with{};
-};
-// Of that line being `value`, all else as it stands. None where an assumed line could still make room.
-[[nodiscard]] std::optional<TissueObjection> objection(const Tissue&, const TissueSize&, const SizeChart*,
-                                                       TissueLine, Length value);
 
 }  // namespace sartorum

@@ -139,8 +139,7 @@ std::vector<Reckoned> reckoned(const Tissue& t, const TissueSize& s, const std::
     if (t.kind == TissueKind::Girth) {
         Reckoned one{Reckoning::Girth, {}, {}, {}, girths_laid_flat[static_cast<std::size_t>(t.note(N::GirthAt))]};
         const auto lines = lines_on_pieces(t, s);
-        const auto open = std::find_if(lines.begin(), lines.end(),
-                                       [&](TissueLine l) { return !measured(s, l) && !lacks(s, l); });
+        const auto open = std::find_if(lines.begin(), lines.end(), [&](TissueLine l) { return !answered(s, l); });
         if (open != lines.end()) one.waits_for = *open;
         if (const auto girth = girth_of_strips(t, s); girth && open == lines.end()) one.value = *girth;
         return {one};
@@ -148,8 +147,8 @@ std::vector<Reckoned> reckoned(const Tissue& t, const TissueSize& s, const std::
     std::vector<Reckoned> out;
     for (const auto& w : t.kind == TissueKind::Skirt ? of_skirts() : of_bodices(t)) {
         Reckoned one{w.what, {}, {}, w.usual, w.body};
-        const auto open = std::find_if(w.lines.begin(), w.lines.end(),
-                                       [&](TissueLine l) { return !measured(s, l) && !lacks(s, l); });
+        const auto open =
+            std::find_if(w.lines.begin(), w.lines.end(), [&](TissueLine l) { return !answered(s, l); });
         if (open != w.lines.end())
             one.waits_for = *open;
         else

@@ -223,6 +223,11 @@ bool lacks(const TissueSize& s, TissueLine line)
     return it != s.lines.end() && it->second.state == TissueState::Lacking;
 }
 
+bool answered(const TissueSize& s, TissueLine line)
+{
+    return measured(s, line) || lacks(s, line);
+}
+
 std::vector<TissueLine> lines_on_pieces(const Tissue& t, const TissueSize& s)
 {
     std::vector<TissueLine> out;

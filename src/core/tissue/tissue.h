@@ -170,5 +170,7 @@ struct Tissue {
 [[nodiscard]] Tissue without_line(Tissue, TissueLine);
 [[nodiscard]] std::optional<Length> measured(const TissueSize&, TissueLine);
 [[nodiscard]] bool lacks(const TissueSize&, TissueLine);
+// Measured, or said not to be there.
+[[nodiscard]] bool answered(const TissueSize&, TissueLine);
 
 }  // namespace sartorum

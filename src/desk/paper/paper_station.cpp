@@ -98,7 +98,7 @@ PaperStation::PaperStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
     views_->setObjectName("paper_view");
     views_->wrap();
     views_->choose(1);
-    head->addWidget(title_, 1);
+    head->addWidget(title_);
     head->addSpacing(10);
     head->addWidget(sub_, 1);
     head->addWidget(views_);

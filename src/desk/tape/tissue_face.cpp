@@ -90,7 +90,7 @@ void TissueFace::go_to(TissueLine line)
     field_->edit().selectAll();
 }
 
-void TissueFace::move(int by)
+void TissueFace::step_by(int by)
 {
     const auto all = lines();
     const auto here = std::find(all.begin(), all.end(), current_.value_or(TissueLine{}));
@@ -351,8 +351,8 @@ bool TissueFace::eventFilter(QObject* watched, QEvent* e)
     const bool typing = field_->edit().isModified() && !field_->edit().text().isEmpty();
     if (typing && key->key() != Qt::Key_Down && key->key() != Qt::Key_Up) return false;
     switch (key->key()) {
-        case Qt::Key_Down: move(1); return true;
-        case Qt::Key_Up: move(-1); return true;
+        case Qt::Key_Down: step_by(1); return true;
+        case Qt::Key_Up: step_by(-1); return true;
         case Qt::Key_A: leave_assumed(); return true;
         case Qt::Key_X: lacking(); return true;
         case Qt::Key_W: show_page(1); return true;
@@ -364,8 +364,8 @@ void TissueFace::keyPressEvent(QKeyEvent* e)
 {
     const bool digit = !e->text().isEmpty() && e->text().at(0).isDigit();
     if (room_.tissue() && pages_->chosen() == 0) {
-        if (e->key() == Qt::Key_Down) return move(1);
-        if (e->key() == Qt::Key_Up) return move(-1);
+        if (e->key() == Qt::Key_Down) return step_by(1);
+        if (e->key() == Qt::Key_Up) return step_by(-1);
         if (e->key() == Qt::Key_W) return show_page(1);
         if (digit) {
             field_->setFocus();

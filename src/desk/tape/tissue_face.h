@@ -47,7 +47,7 @@ private:
     void keep_and_go_on();
     void lacking();
     void leave_assumed();
-    void move(int by);
+    void step_by(int by);
     void next_open();
     void draw_it();
     void put_on_chart();
