@@ -86,14 +86,15 @@ void Room::keep_line(TissueLine line, std::optional<TissueValue> value)
     keep_tissue(t, words::tissue_line(line, t).toLower());
 }
 
-// A size of which nothing was measured is called anew.
+// A size of which nothing was measured, or that the chart does not know, is called anew.
 void Room::take_size(const QString& name)
 {
     const auto wanted = name.trimmed().toStdString();
     if (!tissue_ || wanted.empty() || wanted == tissue_->size) return;
     Tissue t = *tissue_;
     if (!t.size_named(wanted)) {
-        if (t.in_hand() && t.in_hand()->lines.empty())
+        const bool stray = chart_ && !chart_->index_of(t.size);
+        if (t.in_hand() && (stray || t.in_hand()->lines.empty()))
             t.in_hand()->name = wanted;
         else if (t.sizes.size() < most_tissue_sizes)
             t.sizes.push_back({wanted, {}});

@@ -84,7 +84,11 @@ std::optional<Tissue> Notebook::tissue(Id id) const
         read_lines(sizes.value(0).toLongLong(), s);
         out.sizes.push_back(std::move(s));
     }
-    if (!out.in_hand() && !out.sizes.empty()) out.size = out.sizes.front().name;
+    if (out.sizes.empty()) {
+        leave_out(tr_("the sizes of a tissue measured flat"), {});
+        return std::nullopt;
+    }
+    if (!out.in_hand()) out.size = out.sizes.front().name;
     return out;
 }
 

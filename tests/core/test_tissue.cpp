@@ -312,6 +312,9 @@ private slots:
         QVERIFY(is_near(there.at(L::FrontHip) - here.at(L::FrontHip), Length::mm(10), Length::mm(1e-6)));
         QVERIFY(is_near(there.at(L::FrontWaist) - here.at(L::FrontWaist), Length::mm(10), Length::mm(1e-6)));
         QVERIFY(is_near(there.at(L::CentreLength), here.at(L::CentreLength), Length::mm(1e-6)));
+        // A size of which nothing was measured yet is no part of the pattern.
+        QCOMPARE(tissue_pattern(t, &chart)->sizes.size(), std::size_t{1});
+        t.sizes[1].lines[L::FrontHip] = {TissueState::Measured, there.at(L::FrontHip)};
         const auto both = tissue_pattern(t, &chart);
         QVERIFY(both.has_value());
         QCOMPARE(both->sizes.size(), std::size_t{2});

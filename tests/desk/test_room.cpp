@@ -157,6 +157,15 @@ private slots:
         t.in_hand()->lines[TissueLine::FrontHip] = {TissueState::Measured, Length::mm(400)};
         r->keep_tissue(t, "lines");
         QCOMPARE(r->draw_tissue().error().field, std::string{"front_waist"});
+        // A size the chart does not know is called anew; one it knows stands beside it.
+        t.in_hand()->name = "1";
+        t.size = "1";
+        r->keep_tissue(t, "size");
+        const auto& sizes = r->chart()->sizes;
+        r->take_size(QString::fromStdString(sizes[1].name));
+        QCOMPARE(r->tissue()->sizes.size(), std::size_t{1});
+        r->take_size(QString::fromStdString(sizes[2].name));
+        QCOMPARE(r->tissue()->sizes.size(), std::size_t{2});
         QCOMPARE(r->book().patterns().size(), std::size_t{4});
         QVERIFY(r->computed().has_value());
     }

@@ -414,6 +414,11 @@ private slots:
         QVERIFY(!read.size_named("12")->lines.contains(TissueLine::NeckWidth) && read.notes.empty());
         QVERIFY(lacks(*read.size_named("12"), TissueLine::SideDart));
         QCOMPARE(again->unreadable().size(), std::size_t{2});
+        again.reset();
+        run_sql(at("tissue.sartorum"), "DELETE FROM tissue_line");
+        run_sql(at("tissue.sartorum"), "DELETE FROM tissue_size");
+        auto sizeless = std::move(*Notebook::open(at("tissue.sartorum")));
+        QVERIFY(!sizeless->tissue(id) && !sizeless->unreadable().empty());
     }
     void heights_of_a_charts_groups_are_kept()
     {

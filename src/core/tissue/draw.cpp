@@ -252,14 +252,15 @@ Outcome<SizedPieces> draw_tissue(const Tissue& t, const TissueSize& s, const Siz
 
 Outcome<Pattern> tissue_pattern(const Tissue& t, const SizeChart* chart)
 {
-    if (t.name.empty() || t.sizes.empty()) return refuse(Why::KeyMissing, t.name.empty() ? "name" : "size");
+    if (t.name.empty() || sizes_drawn(t).empty()) return refuse(Why::KeyMissing, t.name.empty() ? "name" : "size");
     if (t.kind == TissueKind::Girth) return refuse(Why::FileNotAPattern, t.name);
     Pattern p{t.name, t.maker, {}, {}};
     Length shoulder_ease;
     Length cap_ease;
     bool sleeved = false;
-    for (const auto& s : t.sizes) {
-        auto sized = draw_tissue(t, s, chart);
+    const auto sizes = sizes_drawn(t);
+    for (const auto* s : sizes) {
+        auto sized = draw_tissue(t, *s, chart);
         if (!sized) return tl::make_unexpected(sized.error());
         if (t.kind == TissueKind::Bodice) {
             const Piece& front = sized->pieces[0];
@@ -275,7 +276,7 @@ Outcome<Pattern> tissue_pattern(const Tissue& t, const SizeChart* chart)
         p.sizes.push_back(std::move(*sized));
     }
     // One seam of the pattern is meant alike in all sizes: the mean of them.
-    const double n = static_cast<double>(t.sizes.size());
+    const double n = static_cast<double>(sizes.size());
     if (t.kind == TissueKind::Skirt)
         p.seams = skirt_seams(p.sizes.front().pieces.size() > 2);
     else
@@ -334,6 +335,18 @@ bool edge_measured(const Tissue& t, const TissueSize& s, PieceRole piece, EdgeRo
         case EdgeRole::Centre: return front ? all({L::FrontLength, L::FrontNeckDepth}) : all({L::BackLength});
         default: return waist;
     }
+}
+
+std::vector<const TissueSize*> sizes_drawn(const Tissue& t)
+{
+    std::vector<const TissueSize*> out;
+    for (const auto& s : t.sizes) {
+        const bool begun = std::any_of(s.lines.begin(), s.lines.end(),
+                                       [](const auto& l) { return l.second.state == TissueState::Measured; });
+        if (begun) out.push_back(&s);
+    }
+    if (out.empty() && t.in_hand()) out.push_back(t.in_hand());
+    return out;
 }
 
 int lines_assumed(const Tissue& t, const TissueSize& s)

@@ -283,7 +283,8 @@ void TissueFace::refresh_acts()
     const auto all = lines();
     const auto& s = *t.in_hand();
     const auto waiting = std::count_if(all.begin(), all.end(), [&](TissueLine l) { return waits(s, l); });
-    const int assumed = lines_assumed(t, s);
+    int assumed = 0;
+    for (const auto* drawn : sizes_drawn(t)) assumed += lines_assumed(t, *drawn);
     const auto value = typed();
     const bool line_page = pages_->chosen() == 0;
     keep_->setVisible(waiting > 0 || (line_page && field_->edit().isModified()));
