@@ -26,9 +26,9 @@ void TapeStation::lay_paper(std::optional<TissueKind> kind)
 {
     turn(true);
     if (kind)
-        paper_->take_up(*kind);
+        paper().take_up(*kind);
     else
-        paper_->resume();
+        paper().resume();
 }
 
 void TapeStation::turn(bool to_paper)
@@ -41,7 +41,7 @@ void TapeStation::turn(bool to_paper)
 
 void TapeStation::resume()
 {
-    if (on_paper_) return paper_->resume();
+    if (on_paper_) return paper().resume();
     if (!room_.table().wearer) return setFocus();
     const auto round = room_.measures();
     const auto open = std::find_if(round.begin(), round.end(), [&](Measure m) { return !settled(m); });
@@ -90,7 +90,7 @@ void TapeStation::refresh()
     const bool someone = room_.table().wearer.has_value();
     empty_->setVisible(!someone && !on_paper_);
     work_->setVisible(someone && !on_paper_);
-    paper_->setVisible(on_paper_);
+    if (paper_ || on_paper_) paper().setVisible(on_paper_);
     if (!someone || on_paper_) return;
     const auto round = room_.measures();
     if (std::find(round.begin(), round.end(), current_) == round.end()) {

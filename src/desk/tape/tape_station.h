@@ -29,7 +29,7 @@ public:
     // The other face: a tissue measured flat.
     void lay_paper(std::optional<TissueKind> = {});
     [[nodiscard]] bool on_paper() const { return on_paper_; }
-    [[nodiscard]] TissueFace& paper() { return *paper_; }
+    [[nodiscard]] TissueFace& paper();
 
 signals:
     void wearer_wanted();
@@ -67,7 +67,7 @@ private:
     std::map<Draft, QString> drafts_;
     TapeLink* link_;
     Figure* figure_;
-    TissueFace* paper_;
+    TissueFace* paper_ = nullptr;  // built when it is first turned to
     bool on_paper_ = false;
     Choices* rounds_;
     QWidget* empty_;

@@ -78,13 +78,6 @@ TapeStation::TapeStation(Look& look, Room& room, QWidget* parent)
     inner->addWidget(build_pad());
     row->addWidget(empty_);
     row->addWidget(work_);
-    paper_ = new TissueFace{look, room, this};
-    row->addWidget(paper_);
-    connect(paper_, &TissueFace::wearer_wanted, this, [this] {
-        turn(false);
-        resume();
-    });
-    connect(paper_, &TissueFace::drawn, this, &TapeStation::drawn);
     connect(rounds_, &Choices::picked, this, [this](int i) {
         room_.walk_round(i == 0 ? std::nullopt : std::optional{all_rounds[static_cast<std::size_t>(i - 1)]});
         resume();
@@ -249,6 +242,19 @@ void TapeStation::build_day(QVBoxLayout* column, QWidget* pad)
             link_->put_down();
     });
     column->addWidget(caption(look_, tr("Typing comes first; a digital tape can send readings too."), pad));
+}
+
+TissueFace& TapeStation::paper()
+{
+    if (paper_) return *paper_;
+    paper_ = new TissueFace{look_, room_, this};
+    layout()->addWidget(paper_);
+    connect(paper_, &TissueFace::wearer_wanted, this, [this] {
+        turn(false);
+        resume();
+    });
+    connect(paper_, &TissueFace::drawn, this, &TapeStation::drawn);
+    return *paper_;
 }
 
 void TapeStation::say_live(const QString& text)
