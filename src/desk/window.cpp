@@ -39,7 +39,8 @@ Foot::Keys keys_of_paper()
 {
     const auto t = [](const char* text) { return QObject::tr(text); };
     return {{"0–9", t("type")},       {"Enter", t("keep, next line")}, {"↑ ↓", t("line")},
-            {"X", t("no such line")}, {"A", t("go on, assumed")},      {"W", t("what is written")}};
+            {"X", t("no such line")}, {"A", t("go on, assumed")},      {"W", t("what is written")},
+            {"F4", t("the wearer")}};
 }
 
 Foot::Keys keys_of(Station s)

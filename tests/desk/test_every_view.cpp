@@ -139,6 +139,14 @@ std::vector<Showing> views_of_a_tissue()
                                pick(d, "tissue_pages", page);
                            }});
     }
+    out.push_back({"an objection", [](Desk& d) {
+                       d.window->measure_flat(TissueKind::Bodice);
+                       d.window->measure_flat({});
+                       auto* value = d.find<QLineEdit>("tissue_value");
+                       value->selectAll();
+                       QTest::keyClicks(value, "99");
+                       QTest::keyClick(value, Qt::Key_Return);
+                   }});
     return out;
 }
 

@@ -135,6 +135,7 @@ bool TissueFace::keep(Length value)
     if (against) {
         field_->say(words::tissue_objection(*against, *t, look_.unit()), true);
         refresh_picture();
+        settle();
         return false;
     }
     drafts_.erase({t->size, line});
@@ -216,6 +217,13 @@ void TissueFace::refresh()
     refresh_picture();
     refresh_says();
     refresh_acts();
+    settle();
+}
+
+void TissueFace::settle()
+{
+    line_page_->layout()->activate();
+    line_page_->updateGeometry();
 }
 
 void TissueFace::refresh_picture()

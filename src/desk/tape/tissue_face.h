@@ -42,6 +42,7 @@ private:
     void refresh_line();
     void refresh_says();
     void refresh_acts();
+    void settle();  // the page as tall as its words, at once
     void show_page(int page);
     bool keep(Length);
     void keep_and_go_on();

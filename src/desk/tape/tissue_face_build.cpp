@@ -136,6 +136,7 @@ QWidget* TissueFace::build_line(QWidget* parent)
         objected_ = false;
         refresh_picture();
         refresh_acts();
+        settle();
     });
     column->addWidget(field_);
     how_ = label(look_, {}, 14, false, page);

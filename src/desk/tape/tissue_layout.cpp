@@ -62,7 +62,7 @@ QPointF mapped_direction(const QTransform& t, Point d)
     return v / std::hypot(v.x(), v.y());
 }
 
-PlacedLine placed(const LaidLine& l, const QTransform& t, int number)
+PlacedLine placed(const LaidLine& l, const QTransform& t, int number, double scale)
 {
     PlacedLine out;
     out.line = l.line;
@@ -71,11 +71,14 @@ PlacedLine placed(const LaidLine& l, const QTransform& t, int number)
     out.on_piece = t.map(formats::painter_path(l.along));
     out.drawn = out.on_piece;
     if (l.aside) {
-        const QPointF by = mapped_direction(t, *l.aside) * clear_of(l.line);
+        // Beside the centre it stands clear of the whole piece, wherever it is laid.
+        const bool at_centre = (*l.aside)[Geom::X] < 0;
+        const double far = clear_of(l.line) + (at_centre ? l.along.initialPoint()[Geom::X] * scale : 0);
+        const QPointF by = mapped_direction(t, *l.aside) * far;
         out.drawn.translate(by);
         for (const double end : {0.0, 1.0}) {
             const QPointF from = out.on_piece.pointAtPercent(end);
-            out.ties.push_back({from, from + by * 1.12});
+            out.ties.push_back({from, from + by * (1 + 3 / far)});
         }
     }
     return out;
@@ -208,7 +211,7 @@ TissueLayout laid_tissue(const Tissue& t, const std::vector<Piece>& pieces, QRec
         if (lacks(*t.in_hand(), line) && line != current) continue;
         const auto laid = laid_line(line, pieces);
         if (laid)
-            out.lines.push_back(placed(*laid, out.to_screen.at(laid->piece), number));
+            out.lines.push_back(placed(*laid, out.to_screen.at(laid->piece), number, out.scale));
         else {
             PlacedLine waiting;
             waiting.line = line;
