@@ -112,6 +112,33 @@ private slots:
         d.key(Qt::Key_Return);
         QVERIFY(is_near(*kept(d, TissueLine::FrontHip), Length::inches(10.5), Length::mm(1e-9)));
     }
+    // A value kept in millimetres is shown rounded in inches: looked at again it stays what it is.
+    void what_the_unit_rounds_stays_as_it_was_kept()
+    {
+        Desk d{at(), true};
+        d.window->measure_flat(TissueKind::Skirt);
+        d.settle();
+        d.window->measure_flat({});
+        face_of(d).go_to(TissueLine::FrontHip);
+        measure_lines(d, {"26.55"});
+        d.look.set_unit(Unit::Inch);
+        face_of(d).go_to(TissueLine::FrontHip);
+        auto* field = d.find<QLineEdit>("tissue_value");
+        QVERIFY(!field->text().isEmpty());
+        QCOMPARE(d.find<TissuePicture>("tissue_picture")->value_at(TissueLine::FrontHip)->in_mm(), 265.5);
+        QVERIFY(std::abs(width_of(d, "front") - 265.5) < 0.1);
+        d.key(Qt::Key_Down);
+        d.key(Qt::Key_Up);
+        QVERIFY(said(d).isEmpty());
+        d.key(Qt::Key_Return);
+        QCOMPARE(kept(d, TissueLine::FrontHip)->in_mm(), 265.5);
+        // What is not there leaves nothing behind in the field.
+        face_of(d).go_to(TissueLine::FrontDart);
+        measure_lines(d, {"0"});
+        QVERIFY(lacks(*d.room->tissue()->in_hand(), TissueLine::FrontDart));
+        face_of(d).go_to(TissueLine::FrontDart);
+        QVERIFY(field->text().isEmpty() && said(d).isEmpty());
+    }
     void a_line_is_chosen_on_the_picture_and_the_picture_speaks()
     {
         Desk d{at(), true};

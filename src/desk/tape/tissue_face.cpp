@@ -68,14 +68,10 @@ void TissueFace::go_to(TissueLine line)
     const auto& t = room_.tissue();
     if (!t) return;
     if (current_) {
-        const QString text = field_->edit().text();
-        const auto standing = t->in_hand() ? measured(*t->in_hand(), *current_) : std::nullopt;
-        const bool kept =
-            text.trimmed().isEmpty() || (typed() && standing && is_near(*typed(), *standing, Length::mm(0.05)));
-        if (kept)
-            drafts_.erase({t->size, *current_});
+        if (pending())
+            drafts_[{t->size, *current_}] = field_->edit().text();
         else
-            drafts_[{t->size, *current_}] = text;
+            drafts_.erase({t->size, *current_});
     }
     current_ = line;
     objected_ = false;
@@ -84,6 +80,7 @@ void TissueFace::go_to(TissueLine line)
     refresh();
     if (const auto d = drafts_.find({t->size, line}); d != drafts_.end()) {
         field_->edit().setText(d->second);
+        field_->edit().setModified(true);
         field_->say(tr("typed earlier, not kept yet"), true);
     }
     field_->setFocus();
@@ -114,8 +111,14 @@ void TissueFace::next_open()
     if (next == all.end() && draw_->isVisibleTo(this)) draw_->setFocus();
 }
 
+bool TissueFace::pending() const
+{
+    return field_->edit().isModified() && !field_->edit().text().trimmed().isEmpty();
+}
+
 std::optional<Length> TissueFace::typed() const
 {
+    if (!pending()) return std::nullopt;
     const auto parsed = parse_length(field_->edit().text().toStdString(), look_.unit());
     return parsed ? std::optional{*parsed} : std::nullopt;
 }
@@ -127,6 +130,7 @@ bool TissueFace::keep(Length value)
     if (!t || !current_) return false;
     const TissueLine line = *current_;
     if (value == Length{} && facts(line).may_lack) {
+        field_->show_value({});
         room_.keep_line(line, TissueValue{TissueState::Lacking, {}});
         return true;
     }
@@ -140,19 +144,21 @@ bool TissueFace::keep(Length value)
     }
     drafts_.erase({t->size, line});
     room_.keep_line(line, TissueValue{TissueState::Measured, value});
+    if (measured(*room_.tissue()->in_hand(), line) != value)
+        return false;  // the notebook took no more, and said so
+    field_->show_value(value);
+    refresh_picture();
+    refresh_acts();
     return true;
 }
 
 void TissueFace::keep_and_go_on()
 {
     const auto& t = room_.tissue();
-    if (!t || !current_ || field_->edit().text().trimmed().isEmpty()) return next_open();
+    if (!t || !current_ || !pending()) return next_open();
     const auto parsed = parse_length(field_->edit().text().toStdString(), look_.unit());
     if (!parsed) return field_->say(words::refusal(parsed.error(), look_.unit()), true);
-    const auto stands = measured(*t->in_hand(), *current_);
-    const bool as_shown = stands && words::number(*stands, look_.unit()) == field_->edit().text();
-    const bool lack = *parsed == Length{} && lacks(*t->in_hand(), *current_);
-    if (as_shown || lack || keep(*parsed)) next_open();
+    if (keep(*parsed)) next_open();
 }
 
 void TissueFace::lacking()
@@ -250,10 +256,7 @@ void TissueFace::refresh_line()
     how_->setText(words::tissue_line_how(*current_, t));
     const auto known = resolved(t, *t.in_hand(), room_.tissue_chart());
     const auto stands = measured(*t.in_hand(), *current_);
-    const auto& edit = field_->edit();
-    const bool busy = edit.hasFocus() && !edit.text().isEmpty() && (!field_->value() || objected_);
-    if (!busy && !edit.isModified()) field_->show_value(stands);
-    if (!busy && edit.isModified() && stands) field_->show_value(stands);
+    if (!pending()) field_->show_value(stands);
     const bool lack = lacks(*t.in_hand(), *current_);
     const Length assumed = known.contains(*current_) ? known.at(*current_) : Length{};
     field_->edit().setPlaceholderText(lack                 ? tr("not there")
@@ -295,7 +298,7 @@ void TissueFace::refresh_acts()
     for (const auto* drawn : sizes_drawn(t)) assumed += lines_assumed(t, *drawn);
     const auto value = typed();
     const bool line_page = pages_->chosen() == 0;
-    keep_->setVisible(waiting > 0 || (line_page && field_->edit().isModified()));
+    keep_->setVisible(waiting > 0 || (line_page && pending()));
     keep_->setText(!line_page ? tr("Measure the lines")
                    : value    ? tr("Keep %1, go on").arg(words::number(*value, look_.unit()))
                               : tr("To the next that waits"));
@@ -357,8 +360,7 @@ bool TissueFace::eventFilter(QObject* watched, QEvent* e)
     const auto* key = static_cast<QKeyEvent*>(e);
     if (key->modifiers() & ~Qt::KeypadModifier) return false;
     // While a number is being typed a letter is a slip, or a unit.
-    const bool typing = field_->edit().isModified() && !field_->edit().text().isEmpty();
-    if (typing && key->key() != Qt::Key_Down && key->key() != Qt::Key_Up) return false;
+    if (pending() && key->key() != Qt::Key_Down && key->key() != Qt::Key_Up) return false;
     switch (key->key()) {
         case Qt::Key_Down: step_by(1); return true;
         case Qt::Key_Up: step_by(-1); return true;

@@ -53,6 +53,8 @@ private:
     void draw_it();
     void put_on_chart();
     [[nodiscard]] std::vector<TissueLine> lines() const;
+    // Something is typed that is not kept; a kept value that stands there, rounded as the unit has it, is not.
+    [[nodiscard]] bool pending() const;
     [[nodiscard]] std::optional<Length> typed() const;
     [[nodiscard]] std::vector<Piece> pieces_with(std::optional<Length> typed) const;
     using Draft = std::pair<std::string, TissueLine>;
