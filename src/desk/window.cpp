@@ -227,6 +227,8 @@ void Window::closeEvent(QCloseEvent* e)
 
 Window::~Window()
 {
+    // What is being typed is kept while all that keeps it still stands.
+    if (auto* typing = focusWidget()) typing->clearFocus();
     if (caring_) caring_->wait();
 }
 

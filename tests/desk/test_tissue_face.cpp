@@ -139,6 +139,27 @@ private slots:
         face_of(d).go_to(TissueLine::FrontDart);
         QVERIFY(field->text().isEmpty() && said(d).isEmpty());
     }
+    void a_window_may_go_while_a_number_is_being_typed()
+    {
+        const QString path = at();
+        {
+            Desk d{path, true};
+            d.settle();
+            d.find<QLineEdit>("reading1")->selectAll();
+            d.type("84.1");
+        }
+        {
+            Desk d{path, false};
+            QCOMPARE(d.room->body().readings.at(Measure::Waist)[0].in_mm(), 841.0);
+            d.window->measure_flat(TissueKind::Skirt);
+            d.window->measure_flat({});
+            d.settle();
+            d.find<QLineEdit>("tissue_value")->setFocus();
+            d.type("21.7");
+        }
+        Desk d{path, false};
+        QCOMPARE(kept(d, TissueLine::FrontWaist)->in_mm(), 217.0);
+    }
     void a_line_is_chosen_on_the_picture_and_the_picture_speaks()
     {
         Desk d{at(), true};
