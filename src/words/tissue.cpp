@@ -142,19 +142,6 @@ QString tissue_kind(TissueKind kind)
     return {};
 }
 
-QString tissue_piece(TissuePiece piece)
-{
-    switch (piece) {
-        case TissuePiece::Front: return say("Front");
-        case TissuePiece::Back: return say("Back");
-        case TissuePiece::Side: return say("Side");
-        case TissuePiece::Sleeve: return say("Sleeve");
-        case TissuePiece::Band: return say("Band");
-        case TissuePiece::Writing: return say("Written on it");
-    }
-    return {};
-}
-
 QString tissue_line(TissueLine line, const Tissue& t)
 {
     return waist_shape(line, t, say(line_words[static_cast<std::size_t>(line)].name));
@@ -202,6 +189,12 @@ QString tissue_read_at(ReadAt read)
         case ReadAt::DartLeg: return say("second leg");
     }
     return {};
+}
+
+QString tissue_refusal(Refusal r, const Tissue& t, Unit u)
+{
+    if (const auto line = tissue_line_of(r.field)) r.field = tissue_line(*line, t).toStdString();
+    return refusal(r, u);
 }
 
 QString tissue_objection(const TissueObjection& o, const Tissue& t, Unit u)

@@ -12,13 +12,14 @@
 namespace sartorum::words {
 
 [[nodiscard]] QString tissue_kind(TissueKind);
-[[nodiscard]] QString tissue_piece(TissuePiece);
 [[nodiscard]] QString tissue_line(TissueLine, const Tissue&);
 // Where it starts and where it is read, in one sentence or two.
 [[nodiscard]] QString tissue_line_how(TissueLine, const Tissue&);
 [[nodiscard]] QString tissue_note(TissueNote);
 [[nodiscard]] QStringList tissue_note_words(TissueNote);
 [[nodiscard]] QString tissue_read_at(ReadAt);
+// Of a tissue, its line by name.
+[[nodiscard]] QString tissue_refusal(Refusal, const Tissue&, Unit);
 [[nodiscard]] QString tissue_objection(const TissueObjection&, const Tissue&, Unit);
 [[nodiscard]] QString reckoning(Reckoning, const Tissue&);
 // "1.0 wider than across the front; usual is 0 to 1.5"; empty where nothing is usual.

@@ -3,6 +3,7 @@
 
 #include "bodices.h"
 #include "core/pattern/dart.h"
+#include "core/tissue/known.h"
 #include "core/tissue/laid.h"
 #include "core/tissue/objection.h"
 #include "core/tissue/reckoned.h"
@@ -256,6 +257,36 @@ private slots:
         QVERIFY((now->with == std::vector{L::NeckWidth, L::FrontBust}));
         QVERIFY(is_near(now->refusal.high, Length::mm(250), Length::mm(0.01)));
         QVERIFY(!objection(t, *t.in_hand(), nullptr, L::AcrossFront, Length::mm(170)));
+    }
+    void an_edge_is_known_once_all_it_is_drawn_by_is_measured()
+    {
+        const auto known = [](const Tissue& t, const std::vector<Piece>& pieces) {
+            int out = 0;
+            for (const auto& p : pieces)
+                for (const auto& e : p.edges) out += edge_measured(t, *t.in_hand(), p, e.role);
+            return out;
+        };
+        for (const auto& f : {with_sleeve(plain_bodice()), princess(plain_bodice()), plain_tee()}) {
+            const auto pieces = draw_bodice(f)->pieces;
+            int edges = 0;
+            for (const auto& p : pieces) edges += static_cast<int>(p.edges.size());
+            Tissue t = tissue_of(f);
+            QCOMPARE(known(t, pieces), 0);
+            Tissue whole = t;
+            measure_all(whole, pieces);
+            QCOMPARE(known(whole, pieces), edges);
+            // Line by line never less.
+            int before = 0;
+            for (const auto line : lines_on_pieces(whole, *whole.in_hand())) {
+                t.in_hand()->lines[line] = whole.in_hand()->lines.at(line);
+                QVERIFY(known(t, pieces) >= before);
+                before = known(t, pieces);
+            }
+            QCOMPARE(before, edges);
+        }
+        Tissue strip = begun(TissueKind::Girth);
+        strip.in_hand()->lines[L::GirthFront] = {TissueState::Measured, Length::mm(300)};
+        QCOMPARE(known(strip, draw_tissue(strip, *strip.in_hand(), nullptr)->pieces), 4);
     }
     void girths_are_reckoned_from_half_widths()
     {

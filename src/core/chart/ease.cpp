@@ -41,14 +41,20 @@ bool ease_holds(const EaseRow& row, Length difference)
     return abs(difference) < Length::mm(10) && row.now >= row.least;
 }
 
+std::optional<Length> designed_ease(const SizeChart& chart, std::size_t size, Measure m, Length finished)
+{
+    const auto printed = chart.body(size, m);
+    return printed ? std::optional{finished - *printed} : std::nullopt;
+}
+
 std::optional<EaseRow> ease_at(const SizeChart& chart, std::size_t size, Measure m, const BodySet& set,
                                const EaseWishes& wishes, const Cloth& cloth, std::optional<Length> finished)
 {
     const auto taken = set.taken(m);
-    const auto printed = chart.body(size, m);
     const auto garment = finished ? finished : chart.finished(size, m);
-    if (!taken || !printed || !garment) return std::nullopt;
-    EaseRow row{m, taken->value, *garment, *garment - *printed, *garment - taken->value, {}, false, {}};
+    const auto designed = garment ? designed_ease(chart, size, m, *garment) : std::nullopt;
+    if (!taken || !designed) return std::nullopt;
+    EaseRow row{m, taken->value, *garment, *designed, *garment - taken->value, {}, false, {}};
     const auto wish = wishes.find(m);
     row.wished = wish != wishes.end();
     row.planned = row.wished ? wish->second : row.designed;

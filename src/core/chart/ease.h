@@ -50,6 +50,9 @@ struct EaseRow {
     [[nodiscard]] bool holds(Length spread) const { return planned + spread >= least; }
 };
 
+// What a garment of that size is larger by than the chart's body there; none where the chart says none.
+[[nodiscard]] std::optional<Length> designed_ease(const SizeChart&, std::size_t size, Measure, Length finished);
+
 // Does the ease as designed hold a difference of body from chart: less than a centimetre on the girth, and enough
 // left to move in. Common practice.
 [[nodiscard]] bool ease_holds(const EaseRow&, Length difference);

@@ -163,6 +163,16 @@ const GarmentMeasureFacts& facts(GarmentMeasure m)
     return measure_rows[static_cast<std::size_t>(m)];
 }
 
+std::optional<GarmentMeasure> garment_round(Measure body)
+{
+    for (const auto& row : all_garment_measures()) {
+        const bool beside =
+            std::any_of(row.lies.begin(), row.lies.end(), [&](const LiesOn& l) { return l.body == body; });
+        if (row.kind == MeasureKind::Girth && beside) return row.measure;
+    }
+    return std::nullopt;
+}
+
 std::optional<Measure> body_beside(GarmentMeasure m, PartKind part)
 {
     for (const auto& l : facts(m).lies) {

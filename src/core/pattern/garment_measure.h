@@ -57,6 +57,8 @@ struct GarmentMeasureFacts {
 
 [[nodiscard]] std::span<const GarmentMeasureFacts, garment_measure_count> all_garment_measures();
 [[nodiscard]] const GarmentMeasureFacts& facts(GarmentMeasure);
+// The girth of a garment that goes round there; none where none does.
+[[nodiscard]] std::optional<GarmentMeasure> garment_round(Measure);
 // The body's measure beside it, on that kind of part.
 [[nodiscard]] std::optional<Measure> body_beside(GarmentMeasure, PartKind);
 

@@ -27,13 +27,8 @@ DartKind fold_of(const Tissue& t)
     return static_cast<DartKind>(t.note(N::WaistFold));
 }
 
-// The longest armholes a cap is drawn to, by what it is longer than they are.
+// What a cap is longer than its armhole by, while it is not measured.
 constexpr Length usual_cap_ease = Length::mm(24);
-
-constexpr std::string_view key_of_strip(TissueLine line)
-{
-    return line == L::GirthFront ? "front" : line == L::GirthBack ? "back" : "side";
-}
 
 class TissueDrawing {
 public:
@@ -220,7 +215,7 @@ private:
             if (lacks(size_, line)) continue;
             Piece p;
             p.name = name;
-            p.id = std::string{key_of_strip(line)};
+            p.id = std::string{facts(line).key};
             p.role = PieceRole::Other;
             const double w = of(line).in_mm();
             const Point c[] = {{0, 0}, {w, 0}, {w, -tall}, {0, -tall}};
@@ -282,59 +277,6 @@ Outcome<Pattern> tissue_pattern(const Tissue& t, const SizeChart* chart)
     else
         p.seams = bodice_seams(shoulder_ease / n, sleeved ? std::optional{cap_ease / n} : std::nullopt);
     return check_pattern(std::move(p));
-}
-
-bool edge_measured(const Tissue& t, const TissueSize& s, PieceRole piece, EdgeRole edge)
-{
-    const auto all = [&](std::initializer_list<TissueLine> lines) {
-        return std::all_of(lines.begin(), lines.end(), [&](TissueLine l) { return answered(s, l); });
-    };
-    if (t.kind == TissueKind::Skirt) {
-        const bool front = piece == PieceRole::Front;
-        const bool waist =
-            all({front ? L::FrontWaist : L::BackWaist, front ? L::FrontDart : L::BackDart, L::SideRise});
-        if (piece == PieceRole::Waistband)
-            return all({L::BandDepth, L::FrontWaist, L::FrontDart, L::BackWaist, L::BackDart});
-        switch (edge) {
-            case EdgeRole::Waist:
-            case EdgeRole::DartMouth: return waist;
-            case EdgeRole::Side:
-                return waist &&
-                       all({front ? L::FrontHip : L::BackHip, L::WaistToHip, L::FrontHem, L::CentreLength});
-            case EdgeRole::Hem: return all({L::FrontHem, L::CentreLength});
-            default: return all({L::CentreLength});
-        }
-    }
-    if (t.kind == TissueKind::Girth) {
-        return all({piece == PieceRole::Front  ? L::GirthFront
-                    : piece == PieceRole::Back ? L::GirthBack
-                                               : L::GirthSide});
-    }
-    if (piece == PieceRole::Sleeve) {
-        const bool cap = all({L::SleeveBicep, L::CapHeight, L::CapLength});
-        const bool low = all({L::SleeveLength, L::SleeveHem});
-        if (edge == EdgeRole::Hem) return low;
-        return edge == EdgeRole::CapFront || edge == EdgeRole::CapBack ? cap : cap && low;
-    }
-    const bool front = piece == PieceRole::Front;
-    const bool hem = t.note(N::Ends) == 1;
-    const bool point =
-        front ? all({L::NeckWidth, L::FrontLength}) : all({L::NeckWidth, L::BackNeckDepth, L::BackLength});
-    const bool shoulder = point && (front ? all({L::FrontShoulder, L::FrontDrop})
-                                          : all({L::BackShoulder, L::BackShoulderDart, L::BackDrop}));
-    const bool underarm = all({front ? L::FrontBust : L::BackBust, L::SideLength});
-    const bool waist =
-        front ? all({L::BodiceFrontWaist, L::FrontWaistDart}) : all({L::BodiceBackWaist, L::BackWaistDart});
-    switch (edge) {
-        case EdgeRole::Neck: return point && all({front ? L::FrontNeckDepth : L::BackNeckDepth});
-        case EdgeRole::Shoulder: return shoulder;
-        case EdgeRole::Armhole: return shoulder && underarm && all({front ? L::AcrossFront : L::AcrossBack});
-        case EdgeRole::Side:
-            return underarm && (hem || waist) && (!front || hem || all({L::SideDart}) || t.note(N::FrontSeam) > 0);
-        case EdgeRole::Hem: return all({L::BelowWaist, front ? L::FrontHemWidth : L::BackHemWidth});
-        case EdgeRole::Centre: return front ? all({L::FrontLength, L::FrontNeckDepth}) : all({L::BackLength});
-        default: return waist;
-    }
 }
 
 std::vector<const TissueSize*> sizes_drawn(const Tissue& t)

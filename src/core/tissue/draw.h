@@ -9,14 +9,13 @@
 namespace sartorum {
 
 // Refuses what cannot be drawn and names the line by its key.
+// A strip's id is the key of its width.
 [[nodiscard]] Outcome<SizedPieces> draw_tissue(const Tissue&, const TissueSize&, const SizeChart*);
 // The same, its refusals in the blocks' own terms (blame.h).
 [[nodiscard]] Outcome<SizedPieces> drawn_by_blocks(const Tissue&, const TissueSize&, const SizeChart*);
 // All sizes of which anything was measured, as one pattern; the one in hand where nothing was. Refuses a tissue
 // without a name or a size, and one girth, which is no pattern.
 [[nodiscard]] Outcome<Pattern> tissue_pattern(const Tissue&, const SizeChart*);
-// Whether all that an edge is drawn by was measured; what else is assumed.
-[[nodiscard]] bool edge_measured(const Tissue&, const TissueSize&, PieceRole, EdgeRole);
 // The sizes that pattern has.
 [[nodiscard]] std::vector<const TissueSize*> sizes_drawn(const Tissue&);
 // How many of a size's lines are not measured and not lacking.

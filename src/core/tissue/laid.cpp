@@ -258,16 +258,17 @@ const Piece* piece_for(TissueLine line, const std::vector<Piece>& pieces)
         const auto it = std::find_if(pieces.begin(), pieces.end(), [&](const Piece& p) { return p.role == role; });
         return it == pieces.end() ? nullptr : &*it;
     };
-    const auto by_id = [&](std::string_view id) -> const Piece* {
-        const auto it = std::find_if(pieces.begin(), pieces.end(),
-                                     [&](const Piece& p) { return p.role == PieceRole::Other && p.id == id; });
+    const auto strip_of = [&](TissueLine width) -> const Piece* {
+        const auto it = std::find_if(pieces.begin(), pieces.end(), [&](const Piece& p) {
+            return p.role == PieceRole::Other && p.id == facts(width).key;
+        });
         return it == pieces.end() ? nullptr : &*it;
     };
     const bool strip = line >= L::GirthFront && line <= L::GirthSide;
     switch (facts(line).on) {
-        case TissuePiece::Front: return strip ? by_id("front") : by_role(PieceRole::Front);
-        case TissuePiece::Back: return strip ? by_id("back") : by_role(PieceRole::Back);
-        case TissuePiece::Side: return by_id("side");
+        case TissuePiece::Front: return strip ? strip_of(L::GirthFront) : by_role(PieceRole::Front);
+        case TissuePiece::Back: return strip ? strip_of(L::GirthBack) : by_role(PieceRole::Back);
+        case TissuePiece::Side: return strip_of(L::GirthSide);
         case TissuePiece::Sleeve: return by_role(PieceRole::Sleeve);
         case TissuePiece::Band: return by_role(PieceRole::Waistband);
         case TissuePiece::Writing: break;

@@ -20,13 +20,17 @@ std::optional<TissueObjection> too_much_folded(const Tissue& t, const TissueSize
 
 }  // namespace
 
+std::optional<Refusal> out_of_range(TissueLine line, Length value)
+{
+    const auto& row = facts(line);
+    if (value >= row.low && value <= row.high) return std::nullopt;
+    return Refusal{Why::OutOfRange, std::string{row.key}, value, row.low, row.high, 0};
+}
+
 std::optional<TissueObjection> objection(const Tissue& t, const TissueSize& s, const SizeChart* chart,
                                          TissueLine line, Length value)
 {
-    const auto& row = facts(line);
-    if (value < row.low || value > row.high) {
-        return TissueObjection{{Why::OutOfRange, std::string{row.key}, value, row.low, row.high, 0}, line, {}};
-    }
+    if (auto never = out_of_range(line, value)) return TissueObjection{*never, line, {}};
     TissueSize with = s;
     with.lines[line] = {TissueState::Measured, value};
     if (t.kind == TissueKind::Girth) return too_much_folded(t, with, line);

@@ -10,6 +10,8 @@ struct TissueObjection {
     TissueLine line{};
     std::vector<TissueLine> with{};
 };
+// Why a line cannot measure that at all; none where it can.
+[[nodiscard]] std::optional<Refusal> out_of_range(TissueLine, Length);
 // Of that line being `value`, all else as it stands. None where an assumed line could still make room.
 [[nodiscard]] std::optional<TissueObjection> objection(const Tissue&, const TissueSize&, const SizeChart*,
                                                        TissueLine, Length value);

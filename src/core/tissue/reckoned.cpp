@@ -137,7 +137,9 @@ std::optional<Length> value_of(const Wanted& w, const TissueSize& s, const std::
 std::vector<Reckoned> reckoned(const Tissue& t, const TissueSize& s, const std::vector<Piece>& pieces)
 {
     if (t.kind == TissueKind::Girth) {
-        Reckoned one{Reckoning::Girth, {}, {}, {}, girths_laid_flat[static_cast<std::size_t>(t.note(N::GirthAt))]};
+        Reckoned one{
+            Reckoning::Girth,     {}, {}, {}, girths_laid_flat[static_cast<std::size_t>(t.note(N::GirthAt))],
+            lines_on_pieces(t, s)};
         const auto lines = lines_on_pieces(t, s);
         const auto open = std::find_if(lines.begin(), lines.end(), [&](TissueLine l) { return !answered(s, l); });
         if (open != lines.end()) one.waits_for = *open;
@@ -146,7 +148,7 @@ std::vector<Reckoned> reckoned(const Tissue& t, const TissueSize& s, const std::
     }
     std::vector<Reckoned> out;
     for (const auto& w : t.kind == TissueKind::Skirt ? of_skirts() : of_bodices(t)) {
-        Reckoned one{w.what, {}, {}, w.usual, w.body};
+        Reckoned one{w.what, {}, {}, w.usual, w.body, w.lines};
         const auto open =
             std::find_if(w.lines.begin(), w.lines.end(), [&](TissueLine l) { return !answered(s, l); });
         if (open != w.lines.end())

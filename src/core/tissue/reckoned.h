@@ -28,7 +28,8 @@ struct Reckoned {
     std::optional<Length> value{};
     std::optional<TissueLine> waits_for{};  // the first line that is wanted for it
     std::optional<EaseRange> usual{};
-    std::optional<Measure> body{};  // what of the body it goes round
+    std::optional<Measure> body{};   // what of the body it goes round
+    std::vector<TissueLine> from{};  // the lines it is reckoned from
 };
 
 // Of this size, in the order of its lines; the pieces as it draws them, none where it cannot be drawn.

@@ -228,6 +228,23 @@ bool answered(const TissueSize& s, TissueLine line)
     return measured(s, line) || lacks(s, line);
 }
 
+bool waits(const TissueSize& s, TissueLine line)
+{
+    return !s.lines.contains(line);
+}
+
+int lines_waiting(const Tissue& t, const TissueSize& s)
+{
+    const auto lines = lines_on_pieces(t, s);
+    return static_cast<int>(std::count_if(lines.begin(), lines.end(), [&](TissueLine l) { return waits(s, l); }));
+}
+
+TissueLine allowance_beyond(TissueLine line)
+{
+    const bool hem = line == L::CentreLength || line == L::BelowWaist || line == L::SleeveLength;
+    return hem ? L::HemAllowance : L::Allowance;
+}
+
 std::vector<TissueLine> lines_on_pieces(const Tissue& t, const TissueSize& s)
 {
     std::vector<TissueLine> out;

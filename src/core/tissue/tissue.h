@@ -172,5 +172,10 @@ struct Tissue {
 [[nodiscard]] bool lacks(const TissueSize&, TissueLine);
 // Measured, or said not to be there.
 [[nodiscard]] bool answered(const TissueSize&, TissueLine);
+// Nothing was said of it: neither measured, nor not there, nor left as it is assumed.
+[[nodiscard]] bool waits(const TissueSize&, TissueLine);
+[[nodiscard]] int lines_waiting(const Tissue&, const TissueSize&);  // on the pieces
+// Which allowance lies beyond where that line is read.
+[[nodiscard]] TissueLine allowance_beyond(TissueLine);
 
 }  // namespace sartorum

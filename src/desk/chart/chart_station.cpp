@@ -291,9 +291,9 @@ QStringList ChartStation::laid_flat() const
         if (!girths || girths->empty() || !size) continue;
         QStringList said;
         for (const auto& [m, girth] : *girths) {
-            const auto body = room_.chart()->body(*size, m);
+            const auto ease = designed_ease(*room_.chart(), *size, m, girth);
             const QString name = words::measure_name(m).toLower() + " " + words::number(girth, look_.unit());
-            said << (body ? tr("%1 (ease %2)").arg(name, words::number(girth - *body, look_.unit(), true)) : name);
+            said << (ease ? tr("%1 (ease %2)").arg(name, words::number(*ease, look_.unit(), true)) : name);
         }
         out << tr("Size %1 laid flat: %2.").arg(QString::fromStdString(s.name), said.join(", "));
     }

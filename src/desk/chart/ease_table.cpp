@@ -10,17 +10,6 @@ namespace {
 constexpr int head_height = 30;
 constexpr int row_height = 44;
 
-std::optional<GarmentMeasure> garment_measure_round(Measure m)
-{
-    switch (m) {
-        case Measure::Bust: return GarmentMeasure::Bust;
-        case Measure::Waist: return GarmentMeasure::Waist;
-        case Measure::Hip: return GarmentMeasure::Hip;
-        case Measure::UpperArm: return GarmentMeasure::UpperArm;
-        default: return std::nullopt;
-    }
-}
-
 }  // namespace
 
 std::vector<EaseRow> ease_rows(const Room& room)
@@ -34,7 +23,7 @@ std::vector<EaseRow> ease_rows(const Room& room)
     for (const auto m : {Measure::Bust, Measure::Waist, Measure::Hip, Measure::UpperArm, Measure::Thigh}) {
         std::optional<Length> traced;
         std::optional<Length> altered;
-        if (const auto on_paper = garment_measure_round(m); room.computed() && on_paper) {
+        if (const auto on_paper = garment_round(m); room.computed() && on_paper) {
             traced = room.computed()->traced_flat.at(*on_paper);
             altered = room.computed()->altered_flat.at(*on_paper);
         }

@@ -229,10 +229,8 @@ QString Docket::progress() const
     switch (current_) {
         case Station::Tape: {
             if (const auto& t = room_.tissue(); paper_ && t && t->in_hand()) {
-                const auto lines = lines_on_pieces(*t, *t->in_hand());
-                const auto done = std::count_if(lines.begin(), lines.end(),
-                                                [&](TissueLine l) { return t->in_hand()->lines.contains(l); });
-                say = tr("the paper: %1 of %2 lines").arg(done).arg(lines.size());
+                const auto all = static_cast<int>(lines_on_pieces(*t, *t->in_hand()).size());
+                say = tr("the paper: %1 of %2 lines").arg(all - lines_waiting(*t, *t->in_hand())).arg(all);
                 break;
             }
             int kept = 0;

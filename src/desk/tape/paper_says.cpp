@@ -31,9 +31,7 @@ void PaperSays::show(const Tissue& t, std::vector<Reckoned> all, const SizeChart
     const auto size = chart ? chart->index_of(t.size) : std::nullopt;
     for (const auto& r : all) {
         Row row{words::reckoning(r.what, t), r.value, {}, {}};
-        if (r.value && r.body && size) {
-            if (const auto body = chart->body(*size, *r.body)) row.ease = *r.value - *body;
-        }
+        if (r.value && r.body && size) row.ease = designed_ease(*chart, *size, *r.body, *r.value);
         if (!r.value && r.waits_for) {
             const auto at = std::find(lines.begin(), lines.end(), *r.waits_for);
             row.waits = at == lines.end() ? tr("not known") : tr("waits for %1").arg(at - lines.begin() + 1);

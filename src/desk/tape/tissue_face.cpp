@@ -12,21 +12,6 @@
 #include "words/words.h"
 
 namespace sartorum::desk {
-namespace {
-
-bool waits(const TissueSize& s, TissueLine line)
-{
-    return !s.lines.contains(line);
-}
-
-QString first_upper(QString s)
-{
-    if (!s.isEmpty()) s[0] = s[0].toUpper();
-    return s;
-}
-
-}  // namespace
-
 std::vector<TissueLine> TissueFace::lines() const
 {
     const auto& t = room_.tissue();
@@ -187,7 +172,7 @@ std::vector<Piece> TissueFace::pieces_with(std::optional<Length> value) const
 {
     const auto& t = *room_.tissue();
     TissueSize s = *t.in_hand();
-    if (value && current_ && *value >= facts(*current_).low && *value <= facts(*current_).high) {
+    if (value && current_ && !out_of_range(*current_, *value)) {
         s.lines[*current_] = {TissueState::Measured, *value};
         if (s == *t.in_hand()) return as_kept_;
         if (auto drawn = draw_tissue(t, s, room_.tissue_chart())) return std::move(drawn->pieces);
@@ -263,10 +248,8 @@ void TissueFace::refresh_line()
                                       : assumed > Length{} ? tr("%1 ?").arg(words::number(assumed, look_.unit()))
                                                            : QString{});
     const auto laid = laid_line(*current_, last_drawn_);
-    const bool hem = *current_ == TissueLine::FrontHem || *current_ == TissueLine::CentreLength ||
-                     *current_ == TissueLine::SleeveLength || *current_ == TissueLine::BelowWaist;
-    lens_->show(laid ? laid->read : ReadAt::StitchingLine,
-                known.at(hem ? TissueLine::HemAllowance : TissueLine::Allowance), stands ? stands : assumed);
+    lens_->show(laid ? laid->read : ReadAt::StitchingLine, known.at(allowance_beyond(*current_)),
+                stands ? stands : assumed);
 }
 
 void TissueFace::refresh_says()
@@ -275,15 +258,12 @@ void TissueFace::refresh_says()
     const auto all = reckoned(t, *t.in_hand(), as_kept_);
     says_title_->setText(tr("Size %1 laid flat").arg(QString::fromStdString(t.size)));
     says_->show(t, all, room_.tissue_chart());
-    // Of what is usual, the one this line decides.
-    QString sense;
-    for (const auto& r : all) {
-        const bool own = (r.what == Reckoning::AcrossDifference && current_ == TissueLine::AcrossBack) ||
-                         (r.what == Reckoning::ShoulderDifference &&
-                          (current_ == TissueLine::BackShoulder || current_ == TissueLine::BackShoulderDart)) ||
-                         (r.what == Reckoning::CapDifference && current_ == TissueLine::CapLength);
-        if (own) sense = words::reckoned_sense(r, look_.unit());
-    }
+    // Of what is usual, the first that goes by the line in hand.
+    const auto own = std::find_if(all.begin(), all.end(), [&](const Reckoned& r) {
+        return r.usual && r.value && current_ &&
+               std::find(r.from.begin(), r.from.end(), *current_) != r.from.end();
+    });
+    const QString sense = own == all.end() ? QString{} : words::reckoned_sense(*own, look_.unit());
     sense_->setText(sense);
     sense_->setVisible(!sense.isEmpty());
 }
@@ -291,9 +271,8 @@ void TissueFace::refresh_says()
 void TissueFace::refresh_acts()
 {
     const auto& t = *room_.tissue();
-    const auto all = lines();
     const auto& s = *t.in_hand();
-    const auto waiting = std::count_if(all.begin(), all.end(), [&](TissueLine l) { return waits(s, l); });
+    const int waiting = lines_waiting(t, s);
     int assumed = 0;
     for (const auto* drawn : sizes_drawn(t)) assumed += lines_assumed(t, *drawn);
     const auto value = typed();
@@ -320,12 +299,12 @@ void TissueFace::refresh_acts()
     said_of_it_->setText(
         tr("Between stitching lines, darts open; solid is measured, dotted assumed%1.")
             .arg(room_.chart() ? tr(" from the chart's size %1").arg(QString::fromStdString(t.size)) : QString{}) +
-        " " + first_upper(said.join(" · ")));
+        " " + said.join(" · "));
 }
 
 void TissueFace::draw_it()
 {
-    if (!written_->named()) {
+    if (room_.tissue()->name.empty()) {
         show_page(1);
         written_->focus_name();
         trouble_->setText(tr("Give the pattern a name first."));
@@ -334,23 +313,16 @@ void TissueFace::draw_it()
     }
     const auto ok = room_.draw_tissue();
     if (ok) return emit drawn();
-    auto refused = ok.error();
-    if (const auto line = tissue_line_of(refused.field)) {
-        go_to(*line);
-        refused.field = words::tissue_line(*line, *room_.tissue()).toStdString();
-    }
-    trouble_->setText(words::refusal(refused, look_.unit()));
+    if (const auto line = tissue_line_of(ok.error().field)) go_to(*line);
+    trouble_->setText(words::tissue_refusal(ok.error(), *room_.tissue(), look_.unit()));
     trouble_->setVisible(true);
 }
 
 void TissueFace::put_on_chart()
 {
     const auto ok = room_.put_girths_on_chart();
-    auto refused = ok ? Refusal{} : ok.error();
-    if (const auto line = tissue_line_of(refused.field))
-        refused.field = words::tissue_line(*line, *room_.tissue()).toStdString();
     trouble_->setText(ok ? tr("It stands on the chart now, as a finished measure.")
-                         : words::refusal(refused, look_.unit()));
+                         : words::tissue_refusal(ok.error(), *room_.tissue(), look_.unit()));
     trouble_->setVisible(true);
 }
 

@@ -4,7 +4,7 @@
 #include <QPainter>
 #include <cmath>
 
-#include "core/tissue/draw.h"
+#include "core/tissue/known.h"
 #include "desk/tape/drawn_tape.h"
 #include "formats/painter_paths.h"
 #include "words/tissue.h"
@@ -104,13 +104,9 @@ void TissuePicture::draw_piece(QPainter& p, const Piece& piece) const
     p.drawPath(t.map(formats::painter_path(piece)));
     p.setBrush(Qt::NoBrush);
     const auto* size = tissue_.in_hand();
-    const auto role = piece.role == PieceRole::Other ? (piece.id == "front"  ? PieceRole::Front
-                                                        : piece.id == "back" ? PieceRole::Back
-                                                                             : piece.role)
-                                                     : piece.role;
     for (const auto& e : piece.edges) {
         if (e.role == EdgeRole::DartMouth && !piece.darts.empty()) continue;
-        const bool known = size && edge_measured(tissue_, *size, role, e.role);
+        const bool known = size && edge_measured(tissue_, *size, piece, e.role);
         QPen pen{known ? d.woad : d.walnut, known ? 2.0 : 1.6};
         if (!known) {
             pen.setStyle(Qt::CustomDashLine);

@@ -54,14 +54,10 @@ TissueWritten::TissueWritten(Look& look, Room& room, QWidget* parent) : QWidget{
     for (const auto line : written_lines) {
         auto* f = new LengthField{look, words::tissue_line(line, {}), this};
         f->edit().setObjectName(QString{"tissue_"} + QString::fromStdString(std::string{facts(line).key}));
-        f->check = [line](Length l) -> std::optional<Refusal> {
-            if (l >= facts(line).low && l <= facts(line).high) return std::nullopt;
-            return Refusal{Why::OutOfRange,
-                           words::tissue_line(line, {}).toStdString(),
-                           l,
-                           facts(line).low,
-                           facts(line).high,
-                           0};
+        f->check = [line](Length l) {
+            auto never = out_of_range(line, l);
+            if (never) never->field = words::tissue_line(line, {}).toStdString();
+            return never;
         };
         lengths_[line] = f;
         add(words::tissue_line(line, {}), f);

@@ -17,11 +17,9 @@ public:
     TissueWritten(Look&, Room&, QWidget* parent = nullptr);
     void refresh();
     void focus_name();
+
 signals:
     void done();  // on to the lines
-
-public:
-    [[nodiscard]] bool named() const { return !name_->text().trimmed().isEmpty(); }
 
 private:
     void add(const QString& name, QWidget* field);
