@@ -95,11 +95,7 @@ ChartStation::ChartStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
 
 QWidget* ChartStation::build_pad(QWidget* parent)
 {
-    auto* frame = new Panel{look_, parent};
-    frame->setFixedWidth(352);
-    auto* pad = scrolled(frame);
-    auto* column = new QVBoxLayout{pad};
-    column->setContentsMargins(20, 16, 20, 12);
+    const auto [frame, pad, column, foot] = pad_beside(look_, 352, parent);
     column->setSpacing(7);
     build_choice(column, pad);
     column->addSpacing(4);
@@ -121,10 +117,6 @@ QWidget* ChartStation::build_pad(QWidget* parent)
     notes_ = caption(look_, {}, pad);
     column->addWidget(notes_);
     column->addStretch();
-    // Below what scrolls, so that it is always in sight.
-    auto* foot = new QVBoxLayout;
-    foot->setContentsMargins(16, 2, 16, 8);
-    static_cast<QVBoxLayout*>(frame->layout())->addLayout(foot);
     take_ = new Button{look_, tr("Take this to Plan"), ButtonKind::Primary, frame};
     take_->setObjectName("take_to_plan");
     advised_ = new Button{look_, tr("Back to the advised size"), ButtonKind::Plain, frame};

@@ -154,11 +154,7 @@ PrintStation::PrintStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
     row->setSpacing(14);
     map_ = new TileMap{look, work_};
     row->addWidget(map_, 1);
-    auto* pad = new Panel{look, work_};
-    pad->setFixedWidth(420);
-    auto* inside = scrolled(pad);
-    auto* column = new QVBoxLayout{inside};
-    column->setContentsMargins(18, 14, 18, 10);
+    const auto [frame, pad, column, foot] = pad_beside(look, 420, work_);
     column->setSpacing(10);
     column->addWidget(heading(look, tr("Print"), 21, pad));
     kind_ =
@@ -193,10 +189,10 @@ PrintStation::PrintStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
     svg_->setObjectName("save_svg");
     save_ = new Button{look, tr("Save the sheets as PDF"), ButtonKind::Primary, pad};
     save_->setObjectName("save_pages");
-    column->addWidget(cancel_);
-    column->addWidget(svg_);
-    column->addWidget(save_);
-    row->addWidget(pad);
+    foot->addWidget(cancel_);
+    foot->addWidget(svg_);
+    foot->addWidget(save_);
+    row->addWidget(frame);
     outer->addWidget(empty_);
     outer->addWidget(work_);
     cancel_->hide();

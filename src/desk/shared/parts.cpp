@@ -47,6 +47,21 @@ QWidget* scrolled(Panel* frame)
     return inside;
 }
 
+Pad pad_beside(Look& look, int width, QWidget* parent)
+{
+    auto* frame = new Panel{look, parent};
+    frame->setFixedWidth(width);
+    auto* inside = scrolled(frame);
+    auto* column = new QVBoxLayout{inside};
+    column->setContentsMargins(18, 10, 18, 4);
+    column->setSpacing(6);
+    auto* foot = new QVBoxLayout;
+    foot->setContentsMargins(16, 2, 16, 8);
+    foot->setSpacing(6);
+    static_cast<QVBoxLayout*>(frame->layout())->addLayout(foot);
+    return {frame, inside, column, foot};
+}
+
 QLabel* label(Look& look, const QString& text, double px, bool strong, QWidget* parent)
 {
     return styled(

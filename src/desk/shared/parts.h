@@ -123,6 +123,14 @@ private:
 
 // What is put into the widget given back scrolls when the text grows: pads scroll, pictures do not.
 [[nodiscard]] QWidget* scrolled(Panel*);
+// A pad at the side of a picture: its column scrolls when the text grows, its foot is always in sight.
+struct Pad {
+    Panel* frame;
+    QWidget* inside;  // what stands in the column is its child
+    QVBoxLayout* column;
+    QVBoxLayout* foot;
+};
+[[nodiscard]] Pad pad_beside(Look&, int width, QWidget* parent);
 [[nodiscard]] QLabel* label(Look&, const QString& text, double px, bool strong = false, QWidget* parent = nullptr);
 [[nodiscard]] QLabel* heading(Look&, const QString& text, double px, QWidget* parent = nullptr);
 [[nodiscard]] QLabel* caption(Look&, const QString& text, QWidget* parent = nullptr);

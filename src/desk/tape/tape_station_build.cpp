@@ -104,11 +104,7 @@ TapeStation::TapeStation(Look& look, Room& room, QWidget* parent)
 
 QWidget* TapeStation::build_pad()
 {
-    auto* frame = new Panel{look_, work_};
-    frame->setFixedWidth(368);
-    auto* inside = scrolled(frame);
-    auto* outer = new QVBoxLayout{inside};
-    outer->setContentsMargins(20, 8, 20, 4);
+    const auto [frame, inside, outer, foot] = pad_beside(look_, 368, work_);
     outer->setSpacing(5);
     pages_ = new Choices{look_, {tr("This measure"), tr("The day, the tape")}, tr("What is shown here"), inside};
     pages_->setObjectName("tape_pages");
@@ -144,14 +140,10 @@ QWidget* TapeStation::build_pad()
     day->setContentsMargins(0, 4, 0, 0);
     build_day(day, day_page_);
     show_page(0);
-    // Below what scrolls, so that it is always in sight.
     next_button_ = new Button{look_, tr("Next measure"), ButtonKind::Primary, frame};
     next_button_->setObjectName("next_measure");
     connect(next_button_, &Button::clicked, this, &TapeStation::next);
-    auto* foot = new QHBoxLayout;
-    foot->setContentsMargins(16, 2, 16, 8);
     foot->addWidget(next_button_);
-    static_cast<QVBoxLayout*>(frame->layout())->addLayout(foot);
     return frame;
 }
 

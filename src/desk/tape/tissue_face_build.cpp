@@ -71,11 +71,7 @@ QWidget* TissueFace::build_table()
 
 QWidget* TissueFace::build_pad()
 {
-    auto* frame = new Panel{look_, this};
-    frame->setFixedWidth(368);
-    auto* pad = scrolled(frame);
-    auto* column = new QVBoxLayout{pad};
-    column->setContentsMargins(18, 10, 18, 4);
+    const auto [frame, pad, column, foot] = pad_beside(look_, 368, this);
     column->setSpacing(5);
     pages_ = new Choices{look_, {tr("Line by line"), tr("Written on it")}, tr("What is shown here"), pad};
     pages_->setObjectName("tissue_pages");
@@ -101,11 +97,7 @@ QWidget* TissueFace::build_pad()
     says_ = new PaperSays{look_, pad};
     column->addWidget(says_);
     column->addStretch();
-    auto* foot = new QVBoxLayout;
-    foot->setContentsMargins(16, 2, 16, 8);
-    foot->setSpacing(6);
     build_acts(foot, frame);
-    static_cast<QVBoxLayout*>(frame->layout())->addLayout(foot);
     work_ = frame;
     return frame;
 }
