@@ -2,9 +2,6 @@
 
 #include <QApplication>
 #include <QCloseEvent>
-#include <QFileDialog>
-#include <QFileInfo>
-#include <QMenu>
 #include <QShortcut>
 #include <QStackedWidget>
 #include <QThread>
@@ -12,7 +9,6 @@
 #include <algorithm>
 #include <utility>
 
-#include "desk/chart/chart_dialog.h"
 #include "desk/chart/chart_station.h"
 #include "desk/dialogs/dialogs.h"
 #include "desk/paper/paper_station.h"
@@ -22,11 +18,7 @@
 #include "desk/shell/foot.h"
 #include "desk/shell/notice.h"
 #include "desk/tape/tape_station.h"
-#include "desk/tape/tissue_face.h"
-#include "formats/chart_csv.h"
-#include "formats/text_file.h"
 #include "notebook/copies.h"
-#include "words/words.h"
 
 namespace sartorum::desk {
 namespace {
@@ -388,134 +380,6 @@ void Window::refresh()
     const auto* tape = static_cast<TapeStation*>(stations_[static_cast<std::size_t>(Station::Tape)]);
     docket_->show(current_, finished(), tape && tape->on_paper());
     if (!room_->kept_at().isEmpty()) foot_->show_kept(room_->kept_at());
-}
-
-void Window::new_wearer()
-{
-    NameDialog dialog{look_, *room_, this};
-    if (dialog.exec() == QDialog::Accepted) go_to(Station::Tape);
-}
-
-void Window::type_chart()
-{
-    ChartDialog{look_, *room_, this}.exec();
-}
-void Window::paste_chart()
-{
-    ChartDialog dialog{look_, *room_, this};
-    dialog.paste();
-    dialog.exec();
-}
-void Window::correct_chart()
-{
-    ChartDialog dialog{look_, *room_, this};
-    dialog.correct();
-    dialog.exec();
-}
-void Window::measure_flat(std::optional<TissueKind> kind)
-{
-    auto* tape = static_cast<TapeStation*>(station(Station::Tape));
-    if (current_ != Station::Tape) go_to(Station::Tape);
-    tape->lay_paper(kind);
-}
-
-void Window::tell(const QString& text)
-{
-    report_.refused(text);
-    if (foot_) foot_->show_trouble(text);
-}
-
-void Window::import_chart(const QString& given)
-{
-    const QString path = given.isEmpty() ? QFileDialog::getOpenFileName(this, tr("Import a size chart"), {},
-                                                                        tr("CSV (*.csv *.txt)"))
-                                         : given;
-    if (path.isEmpty()) return;
-    const QString name = QFileInfo{path}.fileName();
-    const auto bytes = formats::read_file(path);
-    if (!bytes) return tell(words::refusal(bytes.error(), look_.unit()));
-    auto lines = formats::chart_lines(*bytes);
-    if (!lines) return tell(name + ": " + words::refusal(lines.error(), look_.unit()));
-    ChartDialog dialog{look_, *room_, this};
-    dialog.fill(*lines, QFileInfo{path}.completeBaseName());
-    dialog.exec();
-}
-
-void Window::open_pattern(const QString& given)
-{
-    const QString path = given.isEmpty() ? QFileDialog::getOpenFileName(this, tr("Open a pattern"), {},
-                                                                        tr("Pattern drawing (*.svg)"))
-                                         : given;
-    if (path.isEmpty()) return;
-    const auto bytes = formats::read_file(path);
-    if (!bytes) return tell(words::refusal(bytes.error(), look_.unit()));
-    const auto ok = room_->take_pattern_svg(*bytes);
-    if (!ok) tell(QFileInfo{path}.fileName() + ": " + words::refusal(ok.error(), look_.unit()));
-}
-
-void Window::show_wearers()
-{
-    auto* menu = new QMenu{this};
-    menu->setObjectName("wearer_menu");
-    menu->setAttribute(Qt::WA_DeleteOnClose);
-    for (const auto& w : room_->book().wearers()) {
-        auto* a = menu->addAction(w.name, this, [this, id = w.id] { room_->choose_wearer(id); });
-        a->setCheckable(true);
-        a->setChecked(room_->table().wearer == w.id);
-    }
-    menu->addAction(tr("New wearer…"), this, &Window::new_wearer);
-    if (room_->table().wearer) {
-        menu->addSeparator();
-        for (const auto& set : room_->book().sets(*room_->table().wearer)) {
-            auto* a = menu->addAction(tr("measured %1").arg(set.name), this,
-                                      [this, id = set.id] { room_->choose_wearer(*room_->table().wearer, id); });
-            a->setCheckable(true);
-            a->setChecked(room_->table().set == set.id);
-        }
-        menu->addAction(tr("Measure anew today"), this, [this] {
-            room_->measure_anew();
-            go_to(Station::Tape);
-        });
-    }
-    menu->popup(docket_->wearer_button().mapToGlobal(QPoint{0, docket_->wearer_button().height()}));
-}
-
-void Window::show_patterns()
-{
-    auto* menu = new QMenu{this};
-    menu->setObjectName("pattern_menu");
-    menu->setAttribute(Qt::WA_DeleteOnClose);
-    for (const auto& p : room_->book().patterns()) {
-        auto* a = menu->addAction(p.second.isEmpty() ? p.name : p.name + ", " + p.second, this,
-                                  [this, id = p.id] { room_->choose_pattern(id); });
-        a->setCheckable(true);
-        a->setChecked(room_->table().pattern == p.id);
-    }
-    menu->addAction(tr("Open a pattern drawing (SVG)…"), this, [this] { open_pattern(); });
-    menu->addAction(tr("Measure a skirt's tissue flat"), this, [this] { measure_flat(TissueKind::Skirt); });
-    menu->addAction(tr("Measure a bodice's tissue flat"), this, [this] { measure_flat(TissueKind::Bodice); });
-    for (const auto& t : room_->book().tissues()) {
-        if (t.name.isEmpty()) continue;
-        menu->addAction(tr("tissue: %1").arg(t.name), this, [this, id = t.id] {
-            room_->choose_tissue(id);
-            measure_flat({});
-        });
-    }
-    menu->addSeparator();
-    for (const auto& c : room_->book().charts()) {
-        auto* a = menu->addAction(
-            tr("chart: %1")
-                .arg(c.second.isEmpty() || c.name.contains(c.second) ? c.name : c.name + ", " + c.second),
-            this, [this, id = c.id] { room_->choose_chart(id); });
-        a->setCheckable(true);
-        a->setChecked(room_->table().chart == c.id);
-    }
-    if (room_->table().pattern && room_->table().chart)
-        menu->addAction(tr("Work by the chart alone"), this, [this] { room_->put_pattern_away(); });
-    if (room_->table().chart) menu->addAction(tr("Correct this size chart…"), this, &Window::correct_chart);
-    menu->addAction(tr("Type a size chart…"), this, &Window::type_chart);
-    menu->addAction(tr("Import a size chart (CSV)…"), this, [this] { import_chart(); });
-    menu->popup(docket_->pattern_button().mapToGlobal(QPoint{0, docket_->pattern_button().height()}));
 }
 
 void Window::paintEvent(QPaintEvent*)
