@@ -49,8 +49,7 @@ private:
     const Desk& desk_;
 };
 
-// The wearer, read twice where two readings are asked, once where it is a wish.
-void write_wearer(Desk& d, Hands& hands, const QStringList& twice, const QStringList& once)
+void write_name(Desk& d, Hands& hands)
 {
     in_dialog([&](QWidget* w) {
         QTest::keyClicks(w->findChild<QLineEdit*>("wearer_name"), "Wilhelmine");
@@ -59,6 +58,12 @@ void write_wearer(Desk& d, Hands& hands, const QStringList& twice, const QString
     });
     hands.press("Write a name");
     d.settle();
+}
+
+// The wearer, read twice where two readings are asked, once where it is a wish.
+void write_wearer(Desk& d, Hands& hands, const QStringList& twice, const QStringList& once)
+{
+    write_name(d, hands);
     for (const auto& v : twice) {
         hands.type(v);
         hands.type(v);
@@ -121,13 +126,7 @@ private slots:
         QTemporaryDir dir;
         Desk d{dir.filePath("top.sartorum"), false};
         Hands hands{d};
-        in_dialog([&](QWidget* w) {
-            QTest::keyClicks(w->findChild<QLineEdit*>("wearer_name"), "Wilhelmine");
-            QTest::keyClick(w->findChild<QLineEdit*>("wearer_name"), Qt::Key_Return);
-            ++hands.inputs;
-        });
-        hands.press("Write a name");
-        d.settle();
+        write_name(d, hands);
         // What a top goes by: high bust, bust and waist; the rest of its round can wait.
         emit d.find<Choices>("rounds")->picked(1);
         ++hands.inputs;

@@ -1,0 +1,190 @@
+#include <QSqlDatabase>
+#include <QSqlQuery>
+#include <QTemporaryDir>
+#include <QTest>
+
+#include "notebook/notebook.h"
+#include "tests.h"
+
+using namespace sartorum;
+using namespace sartorum::notebook;
+
+// Notebooks as each older version of the program wrote them are brought up to this one's.
+class TestOldNotebooks : public QObject {
+    Q_OBJECT
+    QTemporaryDir dir_;
+    // A copy that may be written to.
+    QString fixture(int version) const
+    {
+        const auto name = QString{"/version-%1.sartorum"}.arg(version);
+        const auto path = dir_.path() + name;
+        if (!QFile::copy(QString{SARTORUM_SOURCE_DIR} + "/tests/notebook/fixtures" + name, path) ||
+            !QFile::setPermissions(path, QFile::ReadOwner | QFile::WriteOwner))
+            qFatal("the fixture could not be copied");
+        return path;
+    }
+
+private slots:
+    void a_notebook_of_the_first_version_opens_with_the_same_values()  // N-01, N-03
+    {
+        const QString path = fixture(1);
+        auto book = Notebook::open(path);
+        QVERIFY(book.has_value());
+        const auto wearers = (*book)->wearers();
+        QCOMPARE(wearers.size(), std::size_t{2});
+        QCOMPARE(wearers[1].name, "Ottilie");
+        const auto body = *(*book)->body(*(*book)->table().set);
+        QCOMPARE(body.readings.at(Measure::Waist)[0].in_mm(), 844.0);
+        QCOMPARE(body.readings.at(Measure::Hip)[1].in_mm(), 1060.0);
+        QCOMPARE((*book)->chart(*(*book)->table().chart)->sizes.size(), std::size_t{9});
+        QVERIFY((*book)->pattern_svg(*(*book)->table().pattern)->contains("Lockside"));
+        // The copy holds the old tables.
+        {
+            auto db = QSqlDatabase::addDatabase("QSQLITE", "copy");
+            db.setDatabaseName(path + ".version-1");
+            QVERIFY(db.open());
+            QSqlQuery q{db};
+            QVERIFY(q.exec("PRAGMA user_version") && q.next());
+            QCOMPARE(q.value(0).toInt(), 1);
+        }
+        QSqlDatabase::removeDatabase("copy");
+        // What could be undone was kept as statements, and those are forgotten: said once.
+        QVERIFY((*book)->undo_forgotten());
+        QVERIFY(!(*book)->undo_name().has_value());
+        QVERIFY(!*(*book)->undo());
+        book->reset();
+        auto again = Notebook::open(path);
+        QVERIFY(again.has_value());
+    }
+    void a_notebook_of_the_second_version_keeps_its_decisions()  // N-01, N-03
+    {
+        const QString path = fixture(2);
+        auto book = Notebook::open(path);
+        QVERIFY(book.has_value());
+        QVERIFY(QFile::exists(path + ".version-2"));
+        const auto table = (*book)->table();
+        auto plan = (*book)->plan(*table.wearer, PlanFor::pattern(*table.pattern));
+        QCOMPARE(plan.size_at(Level::Waist), std::string{"14"});
+        QCOMPARE(plan.decision(AdjustmentKind::WaistToHip)->amount()->in_mm(), 12.7);
+        QVERIFY(!plan.decision(AdjustmentKind::WaistToHip)->back() &&
+                !plan.decision(AdjustmentKind::WaistToHip)->method);
+        QVERIFY(plan.decision(AdjustmentKind::WidthAtWaist)->answer == Answer::Declined);
+        // And takes what is new; undone, it stands as before.
+        plan.decide({AdjustmentKind::ShoulderSlope, Answer::Accepted, Length::mm(-6), Length::mm(-4), 2});
+        QVERIFY((*book)->save_plan(*table.wearer, PlanFor::pattern(*table.pattern), plan, "slope"));
+        const auto kept = (*book)->plan(*table.wearer, PlanFor::pattern(*table.pattern));
+        const auto* slope = kept.decision(AdjustmentKind::ShoulderSlope);
+        QCOMPARE(slope->back()->in_mm(), -4.0);
+        QCOMPARE(*slope->method, std::size_t{2});
+        QCOMPARE(kept.decisions.back().kind, AdjustmentKind::ShoulderSlope);
+        QVERIFY(*(*book)->undo());
+        QVERIFY(!(*book)
+                     ->plan(*table.wearer, PlanFor::pattern(*table.pattern))
+                     .decision(AdjustmentKind::ShoulderSlope));
+        QVERIFY(*(*book)->redo());
+        QCOMPARE((*book)
+                     ->plan(*table.wearer, PlanFor::pattern(*table.pattern))
+                     .decision(AdjustmentKind::ShoulderSlope)
+                     ->back()
+                     ->in_mm(),
+                 -4.0);
+    }
+    void a_notebook_of_the_fourth_version_opens_with_equal_values_and_its_undo()  // N-01, N-03, N-09
+    {
+        const QString path = fixture(4);
+        auto opened = Notebook::open(path);
+        QVERIFY(opened.has_value());
+        const auto& book = *opened;
+        const auto plan = [&] { return book->plan(1, PlanFor::pattern(1)); };
+        const auto sizes = [&] {
+            const auto p = plan();
+            return p.size_at(Level::Bust) + " " + p.size_at(Level::Waist) + " " + p.size_at(Level::Hip);
+        };
+        const auto at_end = plan();
+        QCOMPARE(sizes(), std::string{"14 18 16"});
+        QCOMPARE(at_end.decisions.size(), std::size_t{3});
+        QCOMPARE(at_end.decision(AdjustmentKind::ShoulderLength)->answer, Answer::Declined);
+        QVERIFY(at_end.decision(AdjustmentKind::BodiceLength)->amounts.empty());
+        QCOMPARE(at_end.decision(AdjustmentKind::Bust)->amount()->in_mm(), 12.0);
+        QCOMPARE(*at_end.decision(AdjustmentKind::Bust)->method, std::size_t{0});
+        QVERIFY(!book->undo_forgotten());
+        // What was undone before the new version is done again after it.
+        QVERIFY(*book->redo());
+        QCOMPARE(plan().decision(AdjustmentKind::WidthAtWaist)->amount()->in_mm(), 20.0);
+        QVERIFY(!*book->redo());
+        QVERIFY(*book->undo());
+        QVERIFY(*book->undo());  // the slope was taken out
+        QCOMPARE(plan().decision(AdjustmentKind::ShoulderSlope)->amount()->in_mm(), -6.0);
+        QCOMPARE(plan().decision(AdjustmentKind::ShoulderSlope)->back()->in_mm(), -4.0);
+        QVERIFY(*book->undo());  // the size
+        QCOMPARE(sizes(), std::string{"14 16 16"});
+        QVERIFY(*book->undo());  // another amount at the bust
+        QCOMPARE(plan().decision(AdjustmentKind::Bust)->amount()->in_mm(), 15.875);
+        int taken_back = 4;
+        while (*book->undo()) ++taken_back;
+        QVERIFY(book->wearers().empty() && book->patterns().empty());
+        // And all the way forward again.
+        for (int i = 1; i < taken_back; ++i) QVERIFY(*book->redo());
+        QCOMPARE(sizes(), std::string{"14 18 16"});
+        QVERIFY(plan().decisions == at_end.decisions);
+        QVERIFY(*book->redo());
+        QVERIFY(!*book->redo());
+    }
+    void a_notebook_of_the_fifth_version_opens_with_equal_values_and_its_undo()  // N-01, N-03, N-09
+    {
+        const QString path = fixture(5);
+        auto opened = Notebook::open(path);
+        QVERIFY(opened.has_value());
+        const auto& book = *opened;
+        const auto table = book->table();
+        BodySet body = *book->body(*table.set);
+        QCOMPARE(body.readings.at(Measure::Waist)[1].in_mm(), 849.0);
+        QVERIFY(body.posture.slope == SlopeSeen::Square && body.posture.hollow == Hollow::Unsaid);
+        const auto plan = [&] { return book->plan(*table.wearer, PlanFor::pattern(1)); };
+        QVERIFY(!plan().as_drawn && plan().decisions.size() == 1);
+        QVERIFY(book->chart(1)->heights.empty() && book->chart(1)->drafted_cup.at("") == "B");
+        // What was undone before the new version is done again after it; and all the way back.
+        QVERIFY(*book->redo());
+        QCOMPARE(plan().decision(AdjustmentKind::ShoulderSlope)->back()->in_mm(), -4.0);
+        // It takes what is new; undone, it stands as before.
+        body.posture.hollow = Hollow::Seen;
+        QVERIFY(book->set_circumstances(*table.set, body));
+        Plan said = plan();
+        said.as_drawn = true;
+        QVERIFY(book->save_plan(*table.wearer, PlanFor::pattern(1), said, "as drawn"));
+        QVERIFY(book->body(*table.set)->posture.hollow == Hollow::Seen && plan().as_drawn);
+        QVERIFY(*book->undo() && *book->undo());
+        QVERIFY(book->body(*table.set)->posture.hollow == Hollow::Unsaid && !plan().as_drawn);
+        while (*book->undo()) {
+        }
+        QVERIFY(book->wearers().empty() && book->patterns().empty());
+        while (*book->redo()) {
+        }
+        QVERIFY(plan().as_drawn && book->body(*table.set)->posture.hollow == Hollow::Seen);
+    }
+    void a_notebook_of_the_sixth_version_takes_a_tissue_and_its_undo()  // N-01, N-03, N-09
+    {
+        const QString path = fixture(6);
+        auto opened = Notebook::open(path);
+        QVERIFY(opened.has_value());
+        const auto& book = *opened;
+        const auto table = book->table();
+        QVERIFY(book->body(*table.set)->posture.hollow == Hollow::Seen && !table.tissue);
+        QVERIFY(*book->redo());
+        QVERIFY(book->plan(*table.wearer, PlanFor::pattern(1)).as_drawn);
+        Tissue t;
+        t.kind = TissueKind::Skirt;
+        t.size = "14";
+        t.sizes = {{"14", {{TissueLine::FrontHip, {TissueState::Measured, Length::mm(265.5)}}}}};
+        QVERIFY(book->add_tissue(t).has_value());
+        QVERIFY(*book->tissue(*book->table().tissue) == t);
+        while (*book->undo()) {
+        }
+        QVERIFY(book->tissues().empty() && book->wearers().empty());
+        while (*book->redo()) {
+        }
+        QVERIFY(*book->tissue(*book->table().tissue) == t);
+    }
+};
+SARTORUM_TEST(TestOldNotebooks)
+#include "test_old_notebooks.moc"
