@@ -2,8 +2,7 @@
 // flat measurements' rule. The museum, its volunteers, the makers and every number here are invented.
 #include <QString>
 
-#include "core/pattern/bodice_block.h"
-#include "core/pattern/skirt_block.h"
+#include "core/pattern/dress_block.h"
 #include "formats/chart_csv.h"
 #include "formats/pattern_svg.h"
 #include "formats/text_file.h"
@@ -99,6 +98,108 @@ bool draw_shirt_dress(const QString& folder)
         pattern.sizes.push_back(std::move(*drawn));
     }
     return write(folder, "windlass-bodice.svg", pattern);
+}
+
+struct DressSizes {
+    double bust;
+    double waist;
+    double hip;
+};
+constexpr DressSizes dress_sizes[] = {{830, 650, 900},   {870, 690, 940},   {910, 730, 980},  {960, 780, 1030},
+                                      {1010, 830, 1080}, {1060, 885, 1130}, {1120, 950, 1190}};
+
+ChartSize dress_size(int i)
+{
+    const auto& s = dress_sizes[i];
+    return {std::to_string(34 + 2 * i),
+            {{Measure::Bust, Length::mm(s.bust)},
+             {Measure::Waist, Length::mm(s.waist)},
+             {Measure::Hip, Length::mm(s.hip)},
+             {Measure::WaistToHip, Length::mm(202 + 2 * i)},
+             {Measure::BackWaistLength, Length::mm(402 + 4 * i)},
+             {Measure::FrontWaistLength, Length::mm(430 + 7 * i)}},
+            0};
+}
+
+// What both dresses have: darts in the side and the waist, a fold in front, a seam behind for the zip.
+BodiceFlat dress_bodice(int i)
+{
+    const double more = dress_sizes[i].bust - 870;
+    BodiceFlat f;
+    f.size = std::to_string(34 + 2 * i);
+    f.bust = Length::mm(dress_sizes[i].bust + 80);
+    f.waist = Length::mm(dress_sizes[i].waist + 40);
+    f.neck_width = Length::mm(80 + 0.025 * more);
+    f.front_neck_depth = Length::mm(96 + 0.03 * more);
+    f.back_neck_depth = Length::mm(26);
+    f.shoulder = Length::mm(106 + 2.2 * i);
+    f.front_drop = Length::mm(42 + 0.6 * i);
+    f.back_drop = Length::mm(37 + 0.6 * i);
+    f.across_front = Length::mm(156 + 0.1 * more);
+    f.across_back = Length::mm(166 + 0.1 * more);
+    f.back_length = Length::mm(404 + 4 * i);
+    f.front_length = Length::mm(438 + 6 * i);
+    f.side_length = Length::mm(204 + i);
+    f.bust_depth = Length::mm(260 + 5.5 * i);
+    f.bust_span = Length::mm(184 + 0.12 * more);
+    f.side_dart = Length::mm(28 + 1.5 * i);
+    f.front_dart = Length::mm(26);
+    f.back_dart = Length::mm(26);
+    f.shoulder_ease = Length::mm(2);
+    f.front_more = Length::mm(16);
+    f.back_seam = true;
+    return f;
+}
+
+// Close to the body down to the hip: a dart below each dart.
+DressFlat fitted_dress(int i)
+{
+    DressFlat d{dress_bodice(i), {}};
+    d.skirt.hip = Length::mm(dress_sizes[i].hip + 50);
+    d.skirt.waist_to_hip = Length::mm(202 + 2 * i);
+    d.skirt.length = Length::mm(590 + 5 * i);
+    d.skirt.front_dart = Length::mm(18);
+    d.skirt.back_dart = Length::mm(28);
+    d.skirt.flare = Length::mm(25);
+    return d;
+}
+
+// A short sleeve, and a skirt gathered to the bodice.
+DressFlat gathered_dress(int i)
+{
+    DressFlat d{dress_bodice(i), {}, 1.8};
+    d.bodice.sleeve.bicep = Length::mm(322 + 15 * i);
+    d.bodice.sleeve.length = Length::mm(215 + 4 * i);
+    d.bodice.sleeve.hem = Length::mm(302 + 14 * i);
+    d.bodice.sleeve.cap_ease = Length::mm(22);
+    d.bodice.shoulder = Length::mm(122 + 2.4 * i);
+    d.bodice.across_front += Length::mm(6);
+    d.bodice.across_back += Length::mm(6);
+    d.skirt.waist_to_hip = Length::mm(202 + 2 * i);
+    d.skirt.length = Length::mm(620 + 5 * i);
+    d.skirt.flare = Length::mm(15);
+    return d;
+}
+
+bool draw_dress_in_sizes(const QString& folder, const char* file, const char* chart_file, const std::string& name,
+                         DressFlat (*flat)(int))
+{
+    SizeChart chart{name, "Towpath Paper", {}};
+    const DressFlat first = flat(0);
+    const bool sleeved = first.bodice.sleeve.length > Length{};
+    Pattern pattern{name,
+                    "Towpath Paper",
+                    {},
+                    dress_seams(bodice_seams(first.bodice.shoulder_ease,
+                                             sleeved ? std::optional{first.bodice.sleeve.cap_ease} : std::nullopt),
+                                first.fullness)};
+    for (int i = 0; i < 7; ++i) {
+        auto drawn = draw_dress(flat(i));
+        if (!drawn) return false;
+        pattern.sizes.push_back(std::move(*drawn));
+        chart.sizes.push_back(dress_size(i));
+    }
+    return write(folder, file, pattern) && write(folder, chart_file, chart);
 }
 
 // A waistcoat without sleeves: its front in two panels, sewn from the armhole over the bust to the waist.
@@ -209,5 +310,11 @@ int main(int argc, char** argv)
 {
     if (argc != 2) return 2;
     const QString folder = QString::fromLocal8Bit(argv[1]);
-    return draw_skirts(folder) && draw_shirt_dress(folder) && draw_tee(folder) && draw_waistcoat(folder) ? 0 : 1;
+    return draw_skirts(folder) && draw_shirt_dress(folder) && draw_tee(folder) && draw_waistcoat(folder) &&
+                   draw_dress_in_sizes(folder, "aqueduct-dress.svg", "aqueduct-dress.csv", "Aqueduct dress",
+                                       fitted_dress) &&
+                   draw_dress_in_sizes(folder, "reedbed-dress.svg", "reedbed-dress.csv", "Reedbed dress",
+                                       gathered_dress)
+               ? 0
+               : 1;
 }

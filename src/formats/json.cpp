@@ -36,6 +36,7 @@ std::string key_of(Against a)
         case Against::Needed: return "needed";
         case Against::Armhole: return "armhole";
         case Against::SeamMoved: return "seam_moved";
+        case Against::PartAbove: return "part_above";
     }
     return {};
 }

@@ -387,6 +387,11 @@ private:
                 sides->push_back({halves[0].toStdString(), *role});
             }
         }
+        if (const QString full = attribute("data-fullness"); !full.isEmpty()) {
+            const auto times = numbers(full);
+            if (!times || times->size() != 1) return refuse(Why::NumberBroken, "data-fullness", line());
+            seam.fullness = times->front();
+        }
         const QString follow = attribute("data-follow");
         if (!follow.isEmpty()) {
             const auto how = follow_of(follow.toStdString());

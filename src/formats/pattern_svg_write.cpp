@@ -152,6 +152,8 @@ QByteArray write_pattern_svg(const Pattern& pattern)
         xml.writeAttribute("data-b", sides_text(seam.b));
         const Length ease = seam.ease + seam.gathered;
         if (ease != Length{}) xml.writeAttribute("data-ease", QString::fromStdString(decimal(ease.in_mm())));
+        if (seam.fullness != 1)
+            xml.writeAttribute("data-fullness", QString::fromStdString(decimal(seam.fullness)));
         xml.writeAttribute("data-follow", role_text(key(seam.follow)));
     }
     xml.writeEndElement();

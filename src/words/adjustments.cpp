@@ -68,6 +68,8 @@ QString adjustment_name(AdjustmentKind k)
         case AdjustmentKind::SleeveHem: return t("Sleeve hem width");
         case AdjustmentKind::HemGivenBack: return t("Hem given back");
         case AdjustmentKind::FinishedLength: return t("Finished length");
+        case AdjustmentKind::JoinedWaist: return t("Skirt to the bodice");
+        case AdjustmentKind::JoinedDarts: return t("Skirt darts to meet");
     }
     return {};
 }
@@ -109,6 +111,8 @@ QString amount_meaning(AdjustmentKind k)
         case AdjustmentKind::SleeveHem: return t("all round");
         case AdjustmentKind::HemGivenBack: return t("so that the finished length stays");
         case AdjustmentKind::FinishedLength: return t("at the hem");
+        case AdjustmentKind::JoinedWaist: return t("closed waist of one half, front and back");
+        case AdjustmentKind::JoinedDarts: return t("along the waist, + to the side");
     }
     return {};
 }

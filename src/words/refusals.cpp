@@ -222,6 +222,8 @@ QString refusal(const Refusal& r, Unit u)
                 "Paper and chart can hardly belong together: nothing is proposed from them. Look at the question "
                 "on top of "
                 "the plan, or type an amount of your own.");
+        case Why::NoDartToMeet:
+            return t("No dart of this piece met one across the seam when it was drawn. Leave it as it is.");
         case Why::NeedsElbow:
             return t(
                 "The sleeve has no elbow line, so there is no length below it to change. Use the length "

@@ -29,6 +29,10 @@ QString step_title(const Step& s, Unit unit)
             return s.amount > Length{} ? t("Mark %1 outside the side waist").arg(a)
                                        : t("Mark %1 inside the side waist").arg(a);
         case StepKind::RedrawWaist: return t("Redraw side seam and waist to the mark");
+        case StepKind::RedrawWholeSide: return t("Redraw the side seam to the mark, down to the hem");
+        case StepKind::SlideDart:
+            return more ? t("Draw the dart %1 nearer the side").arg(a)
+                        : t("Draw the dart %1 nearer the centre").arg(a);
         case StepKind::MarkHip:
             return s.amount > Length{} ? t("Mark %1 outside the hip line").arg(a)
                                        : t("Mark %1 inside the hip line").arg(a);

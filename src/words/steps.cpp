@@ -72,6 +72,13 @@ QString how_and_where(const Step& s, Unit unit)
             return t(
                 "One smooth line from the mark into the old seam at the hip; the waist runs into its old line "
                 "before the dart.");
+        case StepKind::RedrawWholeSide:
+            return t("Alongside the old seam, as far from it all the way down; the waist runs to the mark.");
+        case StepKind::SlideDart:
+            return t("Its middle then lies %1 from the centre, along the waist with the darts folded shut. As "
+                     "wide and as "
+                     "long as it was; the waist runs on smoothly.")
+                .arg(place);
         case StepKind::MarkHip:
             return t("A quarter of what changes all round, on the hip line. At the waist nothing changes.");
         case StepKind::RedrawHip:
@@ -396,7 +403,10 @@ QString before_going_on(const Step& s)
         case StepKind::AddHem:
         case StepKind::TrimHem:
             return t("Lay front to back at the side seam: does the hem run on without a corner?");
+        case StepKind::SlideDart:
+            return t("Fold the darts of both pieces and lay the seam together: do they run on into each other?");
         case StepKind::RedrawWaist:
+        case StepKind::RedrawWholeSide:
         case StepKind::DrawBlend: return t("Walk front and back side seam along each other.");
         default: return {};
     }

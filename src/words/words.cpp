@@ -52,6 +52,7 @@ QString piece_name(const Piece& p)
 QString seam_name(const std::string& id)
 {
     if (id == "side") return t("Side seam");
+    if (id == "skirt-side") return t("Skirt side seam");
     if (id == "shoulder") return t("Shoulder seam");
     if (id == "waist") return t("Waist");
     if (id == "armhole-front") return t("Front armhole");
@@ -64,6 +65,7 @@ QString seam_name(const std::string& id)
 QString seam_short(const std::string& id)
 {
     if (id == "side") return t("Side");
+    if (id == "skirt-side") return t("Skirt side");
     if (id == "shoulder") return t("Shoulder");
     if (id == "underarm") return t("Underarm");
     if (id == "princess") return t("Panels");
@@ -73,7 +75,7 @@ QString seam_short(const std::string& id)
 QString seam_sides(const std::string& id, bool second)
 {
     if (id == "waist") return second ? t("waistband") : t("skirt, darts closed");
-    if (id == "side" || id == "shoulder") return second ? t("back") : t("front");
+    if (id == "side" || id == "skirt-side" || id == "shoulder") return second ? t("back") : t("front");
     if (id == "armhole-front" || id == "armhole-back") return second ? t("cap") : t("armhole");
     if (id == "underarm") return second ? t("back edge") : t("front edge");
     if (id == "princess") return second ? t("side panel") : t("centre panel");
@@ -285,6 +287,7 @@ QString amounts(const PlanLine& line, Unit u)
 QString why(const PlanLine& line, Unit u)
 {
     const QString sign = toile_sign(line.kind);
+    if (!line.proposal && adjustment(line.kind).apply_across) return t("it goes with the part above");
     if (!line.proposal)
         return sign.isEmpty() ? t("nothing measured to propose it from") : t("its sign: %1").arg(sign);
     const auto& p = *line.proposal;
@@ -309,6 +312,9 @@ QString why(const PlanLine& line, Unit u)
                        ? t("front half of the cap: wanted %1, is %2").arg(wanted, given)
                        : t("cap: wanted %1 for this armhole, is %2").arg(wanted, given);
         case Against::SeamMoved: return t("the shoulder seam went %1").arg(number(p.wanted, u, true));
+        case Against::PartAbove:
+            return line.kind == AdjustmentKind::JoinedWaist ? t("for the waist above %1, is %2").arg(wanted, given)
+                                                            : t("so that it meets the dart above");
     }
     return {};
 }

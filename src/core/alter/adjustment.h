@@ -12,6 +12,7 @@
 #include "core/chart/ease.h"
 #include "core/chart/size_choice.h"
 #include "core/pattern/garment_measure.h"
+#include "core/pattern/joint.h"
 
 namespace sartorum {
 
@@ -51,8 +52,10 @@ enum class AdjustmentKind {
     SleeveHem,
     HemGivenBack,
     FinishedLength,
+    JoinedWaist,
+    JoinedDarts,
 };
-inline constexpr std::size_t adjustment_count = 34;
+inline constexpr std::size_t adjustment_count = 36;
 
 enum class Zone { Frame, Lengths, Widths, Sleeve, Hem };
 // Which pieces it changes; apart: front and back by amounts of their own.
@@ -77,8 +80,9 @@ struct FittingState {
     const Cloth& cloth;
     const FlatMeasures& traced_flat;
     const FlatMeasures& now_flat;
-    School school{};         // the size of the frame was chosen by
-    std::size_t method = 0;  // the way it is to be done
+    const Across* across = nullptr;  // the part it is sewn to above it
+    School school{};                 // the size of the frame was chosen by
+    std::size_t method = 0;          // the way it is to be done
     // What each adjustment above has done so far on front (or alone) and back; zero where it is not taken.
     std::array<Length, adjustment_count> done{};
     std::array<Length, adjustment_count> done_back{};
@@ -93,8 +97,8 @@ struct FittingState {
 
 // Where the second number of a proposal came from.
 // Needed: what the body needs to move, where the chart says nothing. Armhole: what the cap is sewn into.
-// SeamMoved: how far the shoulder seam went.
-enum class Against { Chart, Pattern, EarlierChange, EaseWish, Needed, Armhole, SeamMoved };
+// SeamMoved: how far the shoulder seam went. PartAbove: what the part above comes to.
+enum class Against { Chart, Pattern, EarlierChange, EaseWish, Needed, Armhole, SeamMoved, PartAbove };
 
 // Why a difference is left alone: it may be none; nobody sews so little; the ease as designed takes it up; only
 // its sign on a toile tells; or something above it is to be answered first.
@@ -111,11 +115,13 @@ struct Proposal {
     bool held = false;
     bool sign_first = false;
     std::optional<AdjustmentKind> after{};
-    [[nodiscard]] bool inside_noise() const { return abs(amount) <= spread; }
+    std::optional<Length> back{};  // of the back, where it is another
+    [[nodiscard]] Length larger() const { return std::max(abs(amount), abs(back.value_or(amount))); }
+    [[nodiscard]] bool inside_noise() const { return larger() <= spread; }
     [[nodiscard]] Leave leave() const
     {
         if (inside_noise()) return Leave::Noise;
-        if (abs(amount) < least) return Leave::TooSmall;
+        if (larger() < least) return Leave::TooSmall;
         if (held) return Leave::EaseHolds;
         if (sign_first) return Leave::SignFirst;
         return after ? Leave::AnswerFirst : Leave::No;
@@ -130,6 +136,10 @@ struct UsualAmounts {
 };
 
 using Serves = bool (*)(const Garment& part);
+
+// Where two parts are joined: done on each by itself; only on the one below, to go with what is above; or not on
+// the one below, where what is done above comes down by itself.
+enum class AtJoin { Alike, OnlyBelow, NotBelow };
 
 struct Adjustment {
     AdjustmentKind kind;
@@ -163,6 +173,9 @@ struct Adjustment {
     bool (*noted)(const Posture&) = nullptr;
     // Done in one go with that one when both are accepted: nobody trims a hem to add to it.
     std::optional<AdjustmentKind> joins{};
+    AtJoin at_join = AtJoin::Alike;
+    // In place of `apply` for what goes with the part above: done by itself unless it is declined.
+    Outcome<Applied> (*apply_across)(const Garment&, const Across&, const Dose&) = nullptr;
 };
 
 }  // namespace sartorum

@@ -20,6 +20,8 @@
 #include "core/alter/dart_moved.h"
 #include "core/alter/gape.h"
 #include "core/alter/hem.h"
+#include "core/alter/joined_darts.h"
+#include "core/alter/joined_waist.h"
 #include "core/alter/knit_dart.h"
 #include "core/alter/neck_forward.h"
 #include "core/alter/neck_size.h"
@@ -54,7 +56,7 @@ std::array<Adjustment, adjustment_count> listed()
         upper_arm_row(),       cap_height_row(),     cap_forward_row(),
         top_notch_row(),       sleeve_above_row(),   sleeve_below_row(),
         forearm_row(),         sleeve_hem_row(),     hem_given_back_row(),
-        finished_length_row(),
+        finished_length_row(), joined_waist_row(),   joined_darts_row(),
     };
 }
 
@@ -103,8 +105,16 @@ UsualAmounts usual_amounts(const Adjustment& a, std::size_t method)
 bool serves(const Adjustment& a, const Garment& part)
 {
     const Piece& front = front_of(part);
-    return std::all_of(a.needs.begin(), a.needs.end(), [&](Level l) { return has_level(front, l); }) &&
+    return a.apply && std::all_of(a.needs.begin(), a.needs.end(), [&](Level l) { return has_level(front, l); }) &&
            (!a.serves || a.serves(part));
+}
+
+bool serves_below(const Adjustment& a, const Garment& part)
+{
+    if (a.at_join == AtJoin::NotBelow) return false;
+    if (a.at_join == AtJoin::Alike) return serves(a, part);
+    const Piece& front = front_of(part);
+    return std::all_of(a.needs.begin(), a.needs.end(), [&](Level l) { return has_level(front, l); });
 }
 
 bool method_serves(const Adjustment& a, const Garment& g, std::size_t method)

@@ -11,7 +11,9 @@ namespace sartorum {
 [[nodiscard]] bool zero_works(const Adjustment&, std::size_t method);
 // What a way usually carries.
 [[nodiscard]] UsualAmounts usual_amounts(const Adjustment&, std::size_t method);
+// By itself; and of a part that is sewn to one above it.
 [[nodiscard]] bool serves(const Adjustment&, const Garment& part);
+[[nodiscard]] bool serves_below(const Adjustment&, const Garment& part);
 [[nodiscard]] bool method_serves(const Adjustment&, const Garment& part, std::size_t method);
 // The way it is done on this part unless the sewist says another.
 [[nodiscard]] std::size_t usual_method(const Adjustment&, const Garment& part);

@@ -56,9 +56,9 @@ Outcome<Applied> alter_hem(const Garment& garment, const Dose& dose)
 
 namespace {
 
-Length finished_length(const Garment& g, const FlatMeasures& flat)
+Length finished_length(const Garment& g, const FlatMeasures& measures)
 {
-    return flat.of(part_alter(g).length);
+    return measures.of(part_alter(g).length);
 }
 
 std::optional<Taken> wished_length(const FittingState& s)

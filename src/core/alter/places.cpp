@@ -4,6 +4,7 @@
 #include "core/paper/dart_redraw.h"
 #include "core/paper/sleeve_redraw.h"
 #include "core/pattern/dart.h"
+#include "core/pattern/joint.h"
 #include "core/pattern/part_rules.h"
 
 namespace sartorum {
@@ -94,6 +95,12 @@ Spot at_across_end(const Piece& p)
 Spot on_length_line(const Piece& p)
 {
     return middle_of(p, GuideKind::LengthenShorten);
+}
+
+Spot at_waist_dart(const Piece& p)
+{
+    const auto mouths = waist_mouths(p);
+    return mouths.empty() ? Spot{} : p.darts[dart_at(p, mouths.front())].tip;
 }
 
 // Where the side meets the waist: the side's lower end on what ends there, its upper on what hangs from it; the

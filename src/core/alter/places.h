@@ -20,7 +20,8 @@ using Spot = std::optional<Point>;
 [[nodiscard]] Spot at_underarm(const Piece&);
 [[nodiscard]] Spot on_length_line(const Piece&);  // the printed line, in its middle
 [[nodiscard]] Spot at_side_waist(const Piece&);
-[[nodiscard]] Spot at_side_hip(const Piece&);  // the hip line's outer end, else the lower edge's
+[[nodiscard]] Spot at_waist_dart(const Piece&);  // the tip of the first in the waist
+[[nodiscard]] Spot at_side_hip(const Piece&);    // the hip line's outer end, else the lower edge's
 [[nodiscard]] Spot high_on_centre(const Piece&);
 [[nodiscard]] Spot low_on_centre(const Piece&);
 [[nodiscard]] Spot at_bust_point(const Piece&);

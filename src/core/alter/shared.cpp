@@ -65,7 +65,9 @@ Length ease_for_cloth(const Garment& g, std::string_view seam, const Cloth& clot
 
 Length meant_ease(const Garment& g, std::string_view seam, const Cloth& cloth)
 {
-    return ease_for_cloth(g, seam, cloth) + gathered(g, seam);
+    const Seam* s = seam_of(g, seam);
+    const Length full = s && s->fullness != 1 ? side_length(g.pieces, s->a) * (s->fullness - 1) : Length{};
+    return ease_for_cloth(g, seam, cloth) + gathered(g, seam) + full;
 }
 
 Outcome<bool> some_pinch(Length amount, const std::string& adjustment)

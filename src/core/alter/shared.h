@@ -12,8 +12,8 @@ void ease_in(Garment&, PieceRole piece, EdgeRole edge, Length more);
 // What the far side was made longer by on purpose, to be gathered in.
 void gather(Garment&, std::string_view seam, Length more);
 [[nodiscard]] Length gathered(const Garment&, std::string_view seam);
-// The ease for this cloth, a cap's inside what the cloth takes (ease.h) and shared out as drafted, and the
-// gathers.
+// The ease for this cloth, a cap's inside what the cloth takes (ease.h) and shared out as drafted, the gathers and
+// what its fullness makes of the near side.
 [[nodiscard]] Length meant_ease(const Garment&, std::string_view seam, const Cloth&);
 // What no sheet of paper carries, whatever is done.
 inline constexpr Length paper_most = Length::mm(600);

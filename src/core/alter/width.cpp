@@ -111,6 +111,9 @@ std::optional<Proposal> propose_at_waist(const FittingState& s)
 
 std::optional<Proposal> propose_at_hip(const FittingState& s)
 {
+    // A gathered skirt is as wide as its gathers: only what cannot be moved in is brought up.
+    if (s.across && s.across->joint.fullness >= gathered_from)
+        return brought_up(s, Measure::Hip, part_alter(s.now).hip);
     // A top's hem is its hip only where the chart means it so.
     return lacking_girth(s, Measure::Hip, s.sizes.hip, part_alter(s.now).hip);
 }
@@ -134,6 +137,7 @@ Adjustment width_at_waist_row()
         .from = Measure::Waist,
         .methods = share_methods,
         .method_serves = share_open,
+        .at_join = AtJoin::NotBelow,
     };
 }
 

@@ -62,6 +62,28 @@ Curve smoothly_joined(const Curve& a, const Curve& b)
     return joined(end_turned(a, corner / 2), start_turned(b, -corner / 2));
 }
 
+Outcome<Piece> dart_slid(const Piece& piece, std::size_t mouth, Length along)
+{
+    const Curve& before = piece.edges[mouth - 1].curve;
+    const Curve& after = piece.edges[mouth + 1].curve;
+    constexpr Length kept = Length::mm(10);
+    const Length back = kept - length(before);
+    const Length on = length(after) - kept;
+    if (along < back || along > on)
+        return refuse_amount(Why::AmountTooLarge, piece.id, along, std::min(back, Length{}),
+                             std::max(on, Length{}));
+    Piece out = piece;
+    Dart& dart = out.darts[dart_at(piece, mouth)];
+    const Point by = Geom::unit_vector(dart.leg_b - dart.leg_a) * along.in_mm();
+    redraw_edge(out, mouth - 1, eased(before, no_shift, by));
+    redraw_edge(out, mouth, moved(piece.edges[mouth].curve, by));
+    redraw_edge(out, mouth + 1, eased(after, by, no_shift));
+    dart.leg_a += by;
+    dart.leg_b += by;
+    dart.tip += by;
+    return out;
+}
+
 OutlinePlace place_near(const Piece& p, EdgeRole role, Point at)
 {
     OutlinePlace best;

@@ -44,6 +44,10 @@ void redraw_dart(Piece&, std::size_t mouth, Point tip);
 // The same with the tip `before` short of the pivot, on the way from it to the mouth's middle.
 void aim_dart(Piece&, std::size_t mouth, Point pivot, Length before);
 
+// The dart drawn again that far along its edge, in travel, the mouth and its depth as they were; the edge on
+// either side runs to it. Refuses what leaves less than a centimetre of the edge.
+[[nodiscard]] Outcome<Piece> dart_slid(const Piece&, std::size_t mouth, Length along);
+
 // The paper between a place and a dart turned about the pivot: the dart opens (+) or closes by the angle; at the
 // place paper folds over, or gapes. A place before the dart in travel turns what lies between them, one behind it
 // too. What is left open at the place becomes a dart there; what closes wholly is joined into one edge.

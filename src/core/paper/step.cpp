@@ -25,6 +25,8 @@ HandMark hand_mark(StepKind kind)
         case StepKind::OverlapBand: return HandMark::Overlap;
         case StepKind::DrawBlend:
         case StepKind::RedrawWaist:
+        case StepKind::RedrawWholeSide:
+        case StepKind::SlideDart:
         case StepKind::RedrawHip: return HandMark::Redraw;
         case StepKind::TrueSide:
         case StepKind::MatchSides: return HandMark::True;

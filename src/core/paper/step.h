@@ -127,6 +127,9 @@ enum class StepKind {
     MarkSleeveHem,  // amount outside (inside) each end of the hem
     MarkForearm,    // amount outside (inside) each underarm seam, `place` under the underarm
     RedrawUnderarms,
+    // what goes with the part above
+    RedrawWholeSide,  // the side seam moved by amount from waist to hem
+    SlideDart,        // amount along the waist, + to the side; `place` from the centre
 };
 
 // The hand operation, for its picture mark.

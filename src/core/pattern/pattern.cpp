@@ -189,6 +189,8 @@ Outcome<Pattern> check_pattern(Pattern pattern)
     for (const auto& seam : pattern.seams) {
         if (abs(seam.ease) > seam_ease_most)
             return refuse_amount(Why::NumberBroken, "data-ease", seam.ease, {}, seam_ease_most);
+        if (!(seam.fullness >= fullness_least && seam.fullness <= fullness_most))
+            return refuse(Why::NumberBroken, "data-fullness");
         if (seam.a.empty() || seam.b.empty()) return refuse(Why::SeamUnknownPiece, seam.id);
         for (const auto* side : {&seam.a, &seam.b}) {
             for (const auto& s : *side) {

@@ -29,9 +29,10 @@ struct Seam {
     std::string id;  // "side", "waist"
     std::vector<SeamSide> a;
     std::vector<SeamSide> b;
-    Length ease;  // how much longer b is meant to be
+    Length ease;  // how much longer b is meant to be, beyond its fullness
     Follow follow = Follow::No;
-    Length gathered{};  // how much longer still b was made on purpose, to be gathered in
+    Length gathered{};    // how much longer still b was made on purpose, to be gathered in
+    double fullness = 1;  // b is this many times as long as a, to be gathered, pleated or eased in
 };
 
 struct Pattern {
@@ -48,6 +49,8 @@ struct Pattern {
 [[nodiscard]] const Piece* find_piece(const std::vector<Piece>&, const std::string& id);
 
 inline constexpr Length seam_ease_most = Length::mm(500);
+inline constexpr double fullness_least = 0.5;
+inline constexpr double fullness_most = 5;
 
 // A front and a back in each part, at most one part of a kind, marks in place, each piece with an id of its own,
 // sizes on one skeleton, seams naming pieces that exist.

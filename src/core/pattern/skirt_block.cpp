@@ -29,6 +29,7 @@ struct SkirtHalf {
     double waist;  // across, as drawn before darts
     double top;    // of the side seam, above the centre
     Length mouth;
+    Length dart_at;  // closed, from the centre; 0: a little past the middle
     Length dart_length;
     bool fold;
 };
@@ -94,7 +95,7 @@ void add_waist(Piece& p, const Corners& c, const SkirtFlat& f, const SkirtHalf& 
         return;
     }
     const Length whole = length(line);
-    const Length middle = whole * 0.55;
+    const Length middle = h.dart_at > Length{} ? h.dart_at + mouth / 2.0 : whole * 0.55;
     const double t_a = time_at(line, middle - mouth / 2.0);
     const double t_b = time_at(line, middle + mouth / 2.0);
     const auto [before, rest] = split(line, t_a);
@@ -161,8 +162,14 @@ Piece waistband(const SkirtFlat& f, Length front, Length back)
     return p;
 }
 
+// A dart lies at least this far from either end of its waist.
+constexpr Length beside_dart = Length::mm(15);
+
 Outcome<bool> drawable(const SkirtFlat& f)
 {
+    const Length front = f.front_waist > Length{} ? f.front_waist : f.waist / 4.0;
+    const Length back = f.waist / 2.0 - front;
+    const auto at = [](Length asked) { return asked > Length{} ? asked : beside_dart; };
     return check_ranges({{"waist", f.waist, Length::mm(300), Length::mm(2500)},
                          {"hip", f.hip, Length::mm(400), Length::mm(2800)},
                          {"front_more", f.front_more, f.hip * -0.2, f.hip * 0.2},
@@ -170,6 +177,8 @@ Outcome<bool> drawable(const SkirtFlat& f)
                          {"length", f.length, f.waist_to_hip + Length::mm(100), Length::mm(1600)},
                          {"front_dart", f.front_dart, Length{}, Length::mm(60)},
                          {"front_dart_length", f.front_dart_length, Length::mm(30), f.waist_to_hip},
+                         {"front_dart_at", at(f.front_dart_at), beside_dart, front - beside_dart},
+                         {"back_dart_at", at(f.back_dart_at), beside_dart, back - beside_dart},
                          {"back_dart", f.back_dart, Length{}, Length::mm(60)},
                          {"back_dart_length", f.back_dart_length, Length::mm(30), f.waist_to_hip},
                          {"flare", f.flare, Length{}, Length::mm(400)},
@@ -205,8 +214,9 @@ SkirtHalves halves_of(const SkirtFlat& f)
     const double quarter = f.hip.in_mm() / 4;
     const double more = f.front_more.in_mm() / 4;
     const double top = f.side_rise.in_mm();
-    return {{PieceRole::Front, quarter + more, 0, top, f.front_dart, f.front_dart_length, true},
-            {PieceRole::Back, quarter - more, 0, top, f.back_dart, f.back_dart_length, !f.back_seam}};
+    return {
+        {PieceRole::Front, quarter + more, 0, top, f.front_dart, f.front_dart_at, f.front_dart_length, true},
+        {PieceRole::Back, quarter - more, 0, top, f.back_dart, f.back_dart_at, f.back_dart_length, !f.back_seam}};
 }
 
 // What the side seam takes of one half between hip and waist, its dart open: neither nothing nor too much.
@@ -214,7 +224,8 @@ Outcome<bool> taken_at_side(const char* field, Length waist, double hip, const S
 {
     const Length most = Length::mm(hip);
     const Length least = most - f.waist_to_hip * 0.6;
-    if (waist >= least && waist <= most) return true;
+    constexpr Length straight_within = Length::mm(1e-6);
+    if (waist >= least && waist <= most + straight_within) return true;
     return refuse_amount(Why::OutOfRange, field, waist, least, most);
 }
 

@@ -25,6 +25,9 @@ struct SkirtFlat {
     Length front_dart_length = Length::mm(90);
     Length back_dart;
     Length back_dart_length = Length::mm(120);
+    // Where the darts lie once they are closed, along the waist from the centre; 0: a little past the middle.
+    Length front_dart_at{};
+    Length back_dart_at{};
     Length flare;  // added at the hem of each side-seam half
     Length allowance = Length::mm(15);
     Length hem_allowance = Length::mm(30);

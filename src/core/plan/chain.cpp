@@ -19,10 +19,11 @@ constexpr Length worth_saying = Length::mm(0.5);
 
 // Section by section as the trade lists them: armhole to cap, seam forward to cap forward, neckline to facing,
 // waist to skirt, lengths to hem and sleeve.
-const std::array<Rule, 7>& rules()
+const std::array<Rule, 8>& rules()
 {
-    static const std::array<Rule, 7> all{{{GarmentMeasure::Neck, std::nullopt},
+    static const std::array<Rule, 8> all{{{GarmentMeasure::Neck, std::nullopt},
                                           {GarmentMeasure::Waist, std::nullopt},
+                                          {GarmentMeasure::Waist, JoinedWaist},
                                           {GarmentMeasure::Armhole, CapHeight},
                                           {GarmentMeasure::Armhole, CapForward, BallOfShoulder},
                                           {GarmentMeasure::Armhole, TopNotch},

@@ -64,20 +64,39 @@ std::vector<NotDone> not_done(const Computed& computed, const std::vector<Fittin
     for (const auto& turn : order) {
         const Adjustment& entry = *turn.adjustment;
         const auto& decisions = computed.work.plan.decisions;
-        const bool asked = std::any_of(decisions.begin(), decisions.end(), [&](const Decision& d) {
+        const bool decided = std::any_of(decisions.begin(), decisions.end(), [&](const Decision& d) {
             return d.kind == entry.kind && d.answer == Answer::Accepted;
         });
+        const bool asked =
+            decided || std::any_of(computed.lines.begin(), computed.lines.end(), [&](const PlanLine& l) {
+                return l.kind == entry.kind && l.by_itself && l.state == LineState::Refused;
+            });
         if (turn.part != order.front().part || !asked) continue;
         bool there = false;
         for (const auto& line : computed.lines) {
             if (line.kind != entry.kind) continue;
             there = true;
-            if (!accepted(computed.work.plan, line.kind, line.part)) continue;
+            if (!line.by_itself && !accepted(computed.work.plan, line.kind, line.part)) continue;
             if (const auto why = left_undone(entry, line, body, !computed.doubts.empty()))
                 out.push_back({entry.kind, *why});
         }
         if (!there)
             out.push_back({entry.kind, Refusal{Why::NotOnThisGarment, std::string{entry.key}, {}, {}, {}, 0}});
+    }
+    return out;
+}
+
+// What is sewn to what of the garment's parts, as the size of the waist has it.
+std::vector<Trail::Join> joins_of(const SizedPieces& waist, const std::vector<Seam>& seams,
+                                  const std::vector<PartKind>& parts)
+{
+    std::vector<Trail::Join> out;
+    const Garment drawn{waist.pieces, seams};
+    for (std::size_t i = 1; i < parts.size(); ++i) {
+        const Seam* seam = join_between(seams, waist.pieces, parts[i - 1], parts[i]);
+        if (!seam) continue;
+        out.push_back({parts[i - 1], parts[i],
+                       joint_drawn(*seam, part_view(drawn, parts[i - 1]), part_view(drawn, parts[i]))});
     }
     return out;
 }
@@ -98,7 +117,8 @@ Outcome<Computed> begun(Work work, Trail& trail)
     if (!paper) return tl::make_unexpected(paper.error());
     const std::string& bought = names.at(part_alter(parts.front()).bought_at);
     const SizedPieces* sized = pattern.find(bought);
-    if (!sized) return refuse(Why::SizeUnknown, bought);
+    const SizedPieces* waist = pattern.find(names.waist);
+    if (!sized || !waist) return refuse(Why::SizeUnknown, sized ? names.waist : bought);
 
     Computed out;
     out.bought = {sized->pieces, pattern.seams};
@@ -116,9 +136,9 @@ Outcome<Computed> begun(Work work, Trail& trail)
     const BodySet worn = work.worn_by();
     const auto& wish = work.plan.choosing;
     const School school = wish.school ? *wish.school : advise_school(chart, worn, wish).school;
-    trail.ground = std::make_shared<const Trail::Ground>(
-        Trail::Ground{fitting_order(parts), followers(out.traced.seams, out.traced.pieces), std::move(chart), worn,
-                      *sizes, school, !out.doubts.empty()});
+    trail.ground = std::make_shared<const Trail::Ground>(Trail::Ground{
+        fitting_order(parts), followers(out.traced.seams, out.traced.pieces),
+        joins_of(*waist, pattern.seams, parts), std::move(chart), worn, *sizes, school, !out.doubts.empty()});
     trail.before.resize(trail.ground->order.size() + 1);
     trail.before.front() = {std::make_shared<const Standing>(standing_traced(parts, out.traced)), 0,
                             out.steps.size()};

@@ -45,6 +45,7 @@ struct PlanLine {
     Length amount;  // her own, else the proposed; the front's where front and back differ
     Length back;
     bool own_amount = false;
+    bool by_itself = false;  // goes with the part above; nobody had to accept it
     std::size_t method = 0;
     // Decided before something above it was: to be looked at again.
     std::optional<AdjustmentKind> look_again{};

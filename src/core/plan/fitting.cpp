@@ -40,7 +40,8 @@ LineState state_of(const PlanLine& line, const Decision* decision)
 {
     if (decision) return decision->answer == Answer::Accepted ? LineState::Accepted : LineState::Declined;
     if (!line.proposal) return LineState::NothingKnown;
-    return line.proposal->leave() == Leave::No ? LineState::Proposed : LineState::LeaveIt;
+    if (line.proposal->leave() != Leave::No) return LineState::LeaveIt;
+    return line.by_itself ? LineState::Accepted : LineState::Proposed;
 }
 
 // What is asked for and cannot be done in this way; nothing of it may vanish.
@@ -66,22 +67,25 @@ PlanLine line_of(const FittingTurn& turn, FittingState state, const Plan& plan, 
     line.method = decision && decision->method ? *decision->method : usual_method(entry, state.now);
     state.method = line.method;
     if (entry.propose && !doubted) line.proposal = entry.propose(state);
+    line.by_itself = entry.apply_across && !decision;
     line.noted = entry.noted && entry.noted(state.body.posture);
     line.state = state_of(line, decision);
     const bool works_at_zero = zero_works(entry, line.method);
-    const Length proposed = line.proposal && !works_at_zero ? line.proposal->amount : Length{};
+    const bool asks = line.proposal && !works_at_zero;
+    const Length proposed = asks ? line.proposal->amount : Length{};
+    const Length proposed_back = asks ? line.proposal->back.value_or(proposed) : Length{};
     const auto own = [&](Face face) {
         const auto of_face = decision ? decision->of(face) : std::nullopt;
         return of_face || !decision ? of_face : decision->amount();
     };
     line.own_amount = own(Face::Front).has_value();
     line.amount = own(Face::Front).value_or(proposed);
-    line.back = own(Face::Back).value_or(line.own_amount && !decision->amount() ? proposed : line.amount);
+    line.back = own(Face::Back).value_or(proposed_back);
     // Accepted with nothing left to do (the measure was corrected since) changes no paper.
     const bool nothing = line.amount == Length{} && line.back == Length{} && !line.own_amount && !works_at_zero;
     if (line.state == LineState::Accepted) {
         if (nothing) line.state = LineState::NothingKnown;
-        if ((line.refusal = beyond(entry, *decision))) line.state = LineState::Refused;
+        if (decision && (line.refusal = beyond(entry, *decision))) line.state = LineState::Refused;
         if (asks_to_look_again(line)) line.look_again = changed_above(plan, entry.kind);
     }
     return line;
@@ -95,11 +99,19 @@ void add_difference(Consequences& out, const FlatMeasures& before, const FlatMea
     }
 }
 
+// One adjustment, about to be done to a part.
+struct Doing {
+    const Adjustment& entry;
+    const Garment& was;
+    const Across* across = nullptr;  // what is above
+};
+
 // A library that gives up on an amount does so for this adjustment, not for the whole plan.
-Outcome<Applied> done_alone(const Adjustment& entry, const Garment& was, const Dose& dose)
+Outcome<Applied> done_alone(const Doing& doing, const Dose& dose)
 {
+    const auto& [entry, was, across] = doing;
     try {
-        return entry.apply(was, dose);
+        return entry.apply_across ? entry.apply_across(was, *across, dose) : entry.apply(was, dose);
     } catch (const std::bad_alloc&) {
         throw;
     } catch (const std::exception&) {
@@ -108,24 +120,24 @@ Outcome<Applied> done_alone(const Adjustment& entry, const Garment& was, const D
 }
 
 // Panels trued, and nothing on the paper that no hand can cut.
-Outcome<Applied> done_once(const Adjustment& entry, const Garment& was, const Dose& dose)
+Outcome<Applied> done_once(const Doing& doing, const Dose& dose)
 {
-    auto out = done_alone(entry, was, dose);
+    auto out = done_alone(doing, dose);
     if (!out) return out;
     settle_princess(out->garment.pieces);
     for (auto& p : out->garment.pieces) {
-        const Piece* before = find_piece(was.pieces, p.id);
+        const Piece* before = find_piece(doing.was.pieces, p.id);
         if (!before || same_paper(*before, p)) continue;
         drop_slivers(p);
-        if (unsound(p) && !unsound(*before)) return refuse(Why::PaperCrosses, std::string{entry.key});
+        if (unsound(p) && !unsound(*before)) return refuse(Why::PaperCrosses, std::string{doing.entry.key});
     }
     return out;
 }
 
 // Where an amount ruins the outline it is refused with the most that does not, found by halving.
-Outcome<Applied> done_soundly(const Adjustment& entry, const Garment& was, const Dose& dose)
+Outcome<Applied> done_soundly(const Doing& doing, const Dose& dose)
 {
-    auto out = done_once(entry, was, dose);
+    auto out = done_once(doing, dose);
     if (out || out.error().why != Why::PaperCrosses) return out;
     constexpr int halvings = 8;
     double sound = 0;
@@ -133,11 +145,11 @@ Outcome<Applied> done_soundly(const Adjustment& entry, const Garment& was, const
     for (int i = 0; i < halvings; ++i) {
         const double middle = (sound + ruined) / 2;
         const Dose part{dose.front * middle, dose.back * middle, dose.method};
-        (done_once(entry, was, part) ? sound : ruined) = middle;
+        (done_once(doing, part) ? sound : ruined) = middle;
     }
     const Length given = abs(dose.front) < abs(dose.back) ? dose.back : dose.front;
     const Length most = given * sound;
-    return refuse_amount(Why::PaperCrosses, std::string{entry.key}, given, std::min(most, Length{}),
+    return refuse_amount(Why::PaperCrosses, std::string{doing.entry.key}, given, std::min(most, Length{}),
                          std::max(most, Length{}));
 }
 
@@ -162,13 +174,13 @@ struct Tried {
 };
 
 // What is only proposed is done as far as the paper carries it; her own amount as it is, or not at all.
-Tried tried(const Adjustment& entry, const Garment& was, const Dose& dose, const Proposal* asked)
+Tried tried(const Doing& doing, const Dose& dose, const Proposal* asked)
 {
-    Tried out{dose, done_soundly(entry, was, dose)};
+    Tried out{dose, done_soundly(doing, dose)};
     if (out.applied || !asked) return out;
     const auto less = most_carried(out.applied.error(), dose, *asked);
     if (!less) return out;
-    if (auto again = done_soundly(entry, was, *less)) return {*less, std::move(again), out.applied.error()};
+    if (auto again = done_soundly(doing, *less)) return {*less, std::move(again), out.applied.error()};
     return out;
 }
 
@@ -244,10 +256,12 @@ private:
         const Adjustment& entry = *turn.adjustment;
         const std::size_t at = part_at(turn.part);
         const PartState& p = standing_->parts[at];
-        if (!serves(entry, *p.now)) return;
-        PlanLine line = line_of(turn, state_before(p), plan(), ground_.doubted);
+        const auto across = across_for(turn.part);
+        if (!(across ? serves_below(entry, *p.now) : serves(entry, *p.now))) return;
+        const Across* above = across ? &*across : nullptr;
+        PlanLine line = line_of(turn, state_before(p, above), plan(), ground_.doubted);
         line.first_step = out_.steps.size();
-        if (line.state == LineState::Proposed) hold_to_paper(entry, *p.now, line);
+        if (line.state == LineState::Proposed) hold_to_paper({entry, *p.now, above}, line);
         const bool taken = line.state == LineState::Accepted;
         if (taken && entry.joins && accepted(plan(), *entry.joins, turn.part)) {
             auto next = std::make_shared<Standing>(*standing_);
@@ -257,15 +271,15 @@ private:
                    taken || with != Length{}) {
             const Dose dose{(taken ? line.amount : Length{}) + with, (taken ? line.back : Length{}) + with,
                             line.method};
-            apply(entry, dose, line, at);
+            apply({entry, *p.now, above}, dose, line, at);
         }
         out_.lines.push_back(std::move(line));
     }
 
     // Nothing is proposed that cannot be done once it is accepted.
-    static void hold_to_paper(const Adjustment& entry, const Garment& now, PlanLine& line)
+    static void hold_to_paper(const Doing& doing, PlanLine& line)
     {
-        const auto result = tried(entry, now, {line.amount, line.back, line.method}, &*line.proposal);
+        const auto result = tried(doing, {line.amount, line.back, line.method}, &*line.proposal);
         if (!result.applied) {
             line.state = LineState::NotOnPaper;
             line.refusal = result.applied.error();
@@ -276,10 +290,18 @@ private:
         line.short_of = result.short_of;
     }
 
-    FittingState state_before(const PartState& p) const
+    std::optional<Across> across_for(PartKind below) const
     {
-        FittingState s{*p.traced,   *p.now,       ground_.body,  ground_.chart,     ground_.sizes,
-                       plan().ease, plan().cloth, p.traced_flat, p.measured.flat(), ground_.school};
+        for (const auto& join : ground_.joins) {
+            if (join.below == below) return Across{*standing_->parts[part_at(join.above)].now, join.joint};
+        }
+        return std::nullopt;
+    }
+
+    FittingState state_before(const PartState& p, const Across* above) const
+    {
+        FittingState s{*p.traced,    *p.now,        ground_.body,      ground_.chart, ground_.sizes, plan().ease,
+                       plan().cloth, p.traced_flat, p.measured.flat(), above,         ground_.school};
         s.done = p.done;
         s.done_back = p.done_back;
         s.carried = p.carried;
@@ -290,13 +312,14 @@ private:
         return s;
     }
 
-    void apply(const Adjustment& entry, Dose dose, PlanLine& line, std::size_t at)
+    void apply(const Doing& doing, Dose dose, PlanLine& line, std::size_t at)
     {
+        const Adjustment& entry = doing.entry;
+        const Garment& was = doing.was;
         if (dose.front == Length{} && dose.back == Length{} && !zero_works(entry, line.method)) return;
-        const Garment& was = *standing_->parts[at].now;
         const bool as_proposed = line.state == LineState::Accepted && !line.own_amount && line.proposal &&
                                  dose.front == line.amount && dose.back == line.back;
-        auto result = tried(entry, was, dose, as_proposed ? &*line.proposal : nullptr);
+        auto result = tried(doing, dose, as_proposed ? &*line.proposal : nullptr);
         auto& applied = result.applied;
         if (result.short_of) {
             dose = result.dose;
@@ -338,7 +361,8 @@ private:
     {
         for (const auto& seam : ground_.followers) {
             if (!moved_there(was.pieces, applied.garment.pieces, seam.a)) continue;
-            const Length change = side_length(applied.garment.pieces, seam.a) - side_length(was.pieces, seam.a);
+            const Length change =
+                (side_length(applied.garment.pieces, seam.a) - side_length(was.pieces, seam.a)) * seam.fullness;
             if (abs(change) < least_followed) continue;
             auto next = std::make_shared<std::vector<Piece>>(*others);
             const auto& b = seam.b.front();

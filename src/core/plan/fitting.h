@@ -37,9 +37,16 @@ public:
         std::size_t steps = 0;
     };
     // What no decision changes.
+    // Two parts that are sewn together, as they were drawn in the size of the waist.
+    struct Join {
+        PartKind above;
+        PartKind below;
+        Joint joint;
+    };
     struct Ground {
         std::vector<FittingTurn> order;
         std::vector<Seam> followers;
+        std::vector<Join> joins;
         SizeChart chart;  // of the plan's group
         BodySet body;     // as the garment is worn
         SizesAt sizes;

@@ -1,0 +1,116 @@
+#include "core/alter/joined_darts.h"
+
+#include <algorithm>
+
+#include "core/alter/joined_waist.h"
+#include "core/alter/places.h"
+#include "core/alter/shared.h"
+#include "core/paper/dart_redraw.h"
+#include "core/pattern/dart.h"
+
+namespace sartorum {
+namespace {
+
+struct Off {
+    std::size_t dart;  // from the centre
+    Length by;         // how far it must go, + to the side
+};
+
+std::vector<Off> off_in(const Piece& above, const Piece& below, const JointFace& face)
+{
+    const WaistRun a = waist_run(above);
+    const WaistRun b = waist_run(below);
+    std::vector<Off> out;
+    for (const auto& pair : face.pairs) {
+        if (pair.above >= a.darts.size() || pair.below >= b.darts.size()) continue;  // moved away since
+        out.push_back({pair.below, a.darts[pair.above] + pair.apart - b.darts[pair.below]});
+    }
+    return out;
+}
+
+Length furthest(const std::vector<Off>& all)
+{
+    const auto it =
+        std::max_element(all.begin(), all.end(), [](const Off& x, const Off& y) { return abs(x.by) < abs(y.by); });
+    return it == all.end() ? Length{} : it->by;
+}
+
+Outcome<bool> slide(Applied& out, const Piece& above, PieceRole role, const JointFace& face, Length amount)
+{
+    if (amount == Length{}) return true;
+    Piece& piece = *find_piece(out.garment.pieces, role);
+    const auto off = off_in(above, piece, face);
+    if (off.empty()) return refuse(Why::NoDartToMeet, "joined_darts");
+    const Length most = furthest(off);
+    for (const auto& o : off) {
+        // Her own amount is what the furthest goes; where none is off, all go by it.
+        const Length by = abs(most) < Length::mm(1e-6) ? amount : o.by * (amount / most);
+        if (abs(by) < Length::mm(0.05)) continue;
+        const auto mouth = waist_mouths(piece)[o.dart];
+        auto slid = dart_slid(piece, mouth, by);
+        if (!slid) return tl::make_unexpected(slid.error());
+        const Dart& now = slid->darts[dart_at(*slid, mouth)];
+        const Dart& was = piece.darts[dart_at(piece, mouth)];
+        Step step = redrawn_step(piece, *slid, StepKind::SlideDart, by);
+        step.place = waist_run(*slid).darts[o.dart];
+        step.picture.dimensions = {{was.tip, now.tip, abs(by)}};
+        out.steps.push_back(std::move(step));
+        piece = std::move(*slid);
+    }
+    return true;
+}
+
+}  // namespace
+
+Outcome<Applied> alter_joined_darts(const Garment& below, const Across& across, const Dose& dose)
+{
+    if (dose.front == Length{} && dose.back == Length{}) return refuse(Why::AmountZero, "joined_darts");
+    Applied out{below, {}};
+    const auto& [above, joint] = across;
+    if (const auto ok = slide(out, front_of(above), PieceRole::Front, joint.front, dose.front); !ok)
+        return tl::make_unexpected(ok.error());
+    if (const auto ok = slide(out, back_of(above), PieceRole::Back, joint.back, dose.back); !ok)
+        return tl::make_unexpected(ok.error());
+    return out;
+}
+
+namespace {
+
+std::optional<Proposal> propose_joined_darts(const FittingState& s)
+{
+    if (!s.across) return std::nullopt;
+    const auto& [above, joint] = *s.across;
+    const auto of = [&](const Piece& upper, const Piece& lower, const JointFace& face) {
+        const Length by = furthest(off_in(upper, lower, face));
+        return abs(by) < joins_within ? Length{} : by;
+    };
+    const Length front = of(front_of(above), front_of(s.now), joint.front);
+    const Length back = of(back_of(above), back_of(s.now), joint.back);
+    if (front == Length{} && back == Length{}) return std::nullopt;
+    Proposal out{front, {}, front, {}, Against::PartAbove};
+    out.back = back;
+    return out;
+}
+
+}  // namespace
+
+Adjustment joined_darts_row()
+{
+    return {
+        .kind = AdjustmentKind::JoinedDarts,
+        .key = "joined_darts",
+        .zone = Zone::Widths,
+        .rank = 310,
+        .acts_on = ActsOn::Apart,
+        .least = -joined_darts_limit,
+        .most = joined_darts_limit,
+        .needs = {Level::Waist},
+        .apply = nullptr,
+        .place = at_waist_dart,
+        .propose = propose_joined_darts,
+        .at_join = AtJoin::OnlyBelow,
+        .apply_across = alter_joined_darts,
+    };
+}
+
+}  // namespace sartorum

@@ -1,0 +1,71 @@
+#include "core/pattern/dress_block.h"
+
+#include "core/pattern/joint.h"
+
+namespace sartorum {
+namespace {
+
+const std::string in_skirt = "skirt-";
+
+// Where the one dart of this piece's waist lies, closed, from the centre; nothing where there is none.
+Length dart_at_waist(const Piece& p)
+{
+    const auto run = waist_run(p);
+    return run.darts.empty() ? Length{} : run.darts.front();
+}
+
+}  // namespace
+
+Outcome<SizedPieces> draw_dress(const DressFlat& dress)
+{
+    auto bodice = draw_bodice(dress.bodice);
+    if (!bodice) return bodice;
+    const Piece& front = *find_piece(bodice->pieces, PieceRole::Front);
+    const Piece& back = *find_piece(bodice->pieces, PieceRole::Back);
+    if (!edge_index(front, EdgeRole::Waist)) return refuse(Why::NeedsWaistSeam, "below_waist");
+    SkirtFlat f = dress.skirt;
+    f.size = dress.bodice.size;
+    f.front_waist = sewn_length(front, EdgeRole::Waist) * dress.fullness;
+    const Length back_waist = sewn_length(back, EdgeRole::Waist) * dress.fullness;
+    f.waist = (f.front_waist + back_waist) * 2.0;
+    f.front_dart_at = dart_at_waist(front);
+    f.back_dart_at = dart_at_waist(back);
+    f.band_depth = {};
+    if (dress.fullness >= gathered_from) {
+        f.front_dart = f.back_dart = {};
+        f.hip = f.waist;
+        f.front_more = (f.front_waist - back_waist) * 2.0;
+    }
+    const auto skirt = draw_skirt(f);
+    if (!skirt) return skirt;
+    return sewn_together(std::move(*bodice), *skirt);
+}
+
+SizedPieces sewn_together(SizedPieces bodice, const SizedPieces& skirt)
+{
+    for (auto piece : skirt.pieces) {
+        piece.id = in_skirt + piece.id;
+        bodice.pieces.push_back(std::move(piece));
+    }
+    return bodice;
+}
+
+std::vector<Seam> dress_seams(std::vector<Seam> out, double fullness, Length ease)
+{
+    for (Seam seam : skirt_seams(false)) {
+        for (auto* side : {&seam.a, &seam.b}) {
+            for (auto& s : *side) s.piece = in_skirt + s.piece;
+        }
+        seam.id = in_skirt + seam.id;
+        out.push_back(std::move(seam));
+    }
+    Seam join{"waist",
+              {{"front", EdgeRole::Waist}, {"back", EdgeRole::Waist}},
+              {{in_skirt + "front", EdgeRole::Waist}, {in_skirt + "back", EdgeRole::Waist}},
+              ease};
+    join.fullness = fullness;
+    out.push_back(std::move(join));
+    return out;
+}
+
+}  // namespace sartorum
