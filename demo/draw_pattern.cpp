@@ -23,6 +23,14 @@ bool write(const QString& folder, const char* name, const SizeChart& chart)
     return formats::write_file(folder + "/" + name, csv, formats::IfThere::Replace).has_value();
 }
 
+// What opens down the centre, from the upper end of that piece.
+void open(SizedPieces& size, const std::string& piece, Length by)
+{
+    for (auto& p : size.pieces) {
+        if (p.id == piece) p.opening = by;
+    }
+}
+
 bool draw_skirts(const QString& folder)
 {
     SizeChart chart{"Towpath Paper, skirts", "Towpath Paper", {}};
@@ -46,6 +54,7 @@ bool draw_skirts(const QString& folder)
         f.flare = Length::mm(55);
         auto drawn = draw_skirt(f);
         if (!drawn) return false;
+        open(*drawn, "back", Length::mm(200));
         pattern.sizes.push_back(std::move(*drawn));
         chart.sizes.push_back(std::move(size));
     }
@@ -95,6 +104,7 @@ bool draw_shirt_dress(const QString& folder)
         f.sleeve.hem_allowance = Length::mm(15);
         auto drawn = draw_bodice(f);
         if (!drawn) return false;
+        open(*drawn, "front", piece_most);
         pattern.sizes.push_back(std::move(*drawn));
     }
     return write(folder, "windlass-bodice.svg", pattern);
@@ -196,6 +206,8 @@ bool draw_dress_in_sizes(const QString& folder, const char* file, const char* ch
     for (int i = 0; i < 7; ++i) {
         auto drawn = draw_dress(flat(i));
         if (!drawn) return false;
+        open(*drawn, "back", piece_most);  // a zip from the neck into the skirt
+        open(*drawn, "skirt-back", Length::mm(180));
         pattern.sizes.push_back(std::move(*drawn));
         chart.sizes.push_back(dress_size(i));
     }
@@ -246,6 +258,7 @@ bool draw_waistcoat(const QString& folder)
         f.back_seam = true;
         auto drawn = draw_bodice(f);
         if (!drawn) return false;
+        open(*drawn, "front", piece_most);
         pattern.sizes.push_back(std::move(*drawn));
         chart.sizes.push_back(std::move(size));
     }

@@ -131,6 +131,29 @@ json not_done_json(const Computed& computed, Unit unit)
     return out;
 }
 
+json goes_on_json(const std::vector<GoesOn>& all)
+{
+    constexpr std::array through{"neck", "sleeve_hem", "body"};
+    json out = json::array();
+    for (const auto& g : all) {
+        json row{{"through", through[static_cast<std::size_t>(g.through)]},
+                 {"closed_mm", g.has.in_mm()},
+                 {"over", facts(g.over).key},
+                 {"needs_mm", g.needs.in_mm()},
+                 {"guessed", g.guessed},
+                 {"opening_mm", g.opening.in_mm()},
+                 {"from_below", g.from_below},
+                 {"holds", g.holds()}};
+        if (g.there && *g.there >= piece_most)
+            row["opens"] = "all";
+        else if (g.there)
+            row["opens_mm"] = g.there->in_mm();
+        if (g.stretch) row["stretch_needed"] = *g.stretch;
+        out.push_back(row);
+    }
+    return out;
+}
+
 json pieces_json(const std::vector<Piece>& pieces)
 {
     json out = json::array();

@@ -6,6 +6,7 @@
 #include "core/chart/size_choice.h"
 #include "core/plan/chain.h"
 #include "core/plan/finished.h"
+#include "core/plan/goes_on.h"
 #include "core/units/length_text.h"
 
 namespace sartorum::formats {
@@ -31,6 +32,7 @@ struct NamedBody {
 [[nodiscard]] nlohmann::ordered_json not_done_json(const Computed&, Unit);
 [[nodiscard]] nlohmann::ordered_json pieces_json(const std::vector<Piece>&);
 [[nodiscard]] nlohmann::ordered_json checks_json(const Checks&);
+[[nodiscard]] nlohmann::ordered_json goes_on_json(const std::vector<GoesOn>&);
 [[nodiscard]] nlohmann::ordered_json knock_ons_json(const Computed&);
 [[nodiscard]] nlohmann::ordered_json finished_json(const std::vector<FinishedRow>&);
 

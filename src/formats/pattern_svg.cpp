@@ -245,6 +245,13 @@ private:
                 return refuse(Why::WordUnknown, "data-shoulder", line());
         }
         if (*at_base && p.role != PieceRole::Front) return refuse(Why::WordUnknown, "data-neck-at-base", line());
+        if (attribute("data-opening") == "all") {
+            p.opening = piece_most;
+        } else {
+            const auto opening = length_of("data-opening", Length{}, piece_most);
+            if (!opening) return tl::make_unexpected(opening.error());
+            p.opening = *opening;
+        }
         p.cut = *cut;
         p.princess = *panels;
         p.neck_at_base = *at_base;

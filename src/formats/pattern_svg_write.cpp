@@ -38,6 +38,10 @@ void write_piece(QXmlStreamWriter& xml, const Piece& p, Point at)
     if (p.shoulder_style)
         xml.writeAttribute("data-shoulder", QLatin1String{key(*p.shoulder_style).data(),
                                                           static_cast<qsizetype>(key(*p.shoulder_style).size())});
+    if (p.opening > Length{})
+        xml.writeAttribute("data-opening", p.opening >= piece_most
+                                               ? QString{"all"}
+                                               : QString::fromStdString(decimal(p.opening.in_mm())));
     if (p.neck_at_base) xml.writeAttribute("data-neck-at-base", "true");
     xml.writeAttribute("transform", QString::fromStdString("translate(" + decimal(at[Geom::X]) + " " +
                                                            decimal(at[Geom::Y]) + ")"));

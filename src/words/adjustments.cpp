@@ -70,6 +70,7 @@ QString adjustment_name(AdjustmentKind k)
         case AdjustmentKind::FinishedLength: return t("Finished length");
         case AdjustmentKind::JoinedWaist: return t("Skirt to the bodice");
         case AdjustmentKind::JoinedDarts: return t("Skirt darts to meet");
+        case AdjustmentKind::WaistSeamLevel: return t("Waist seam on the body");
     }
     return {};
 }
@@ -113,6 +114,7 @@ QString amount_meaning(AdjustmentKind k)
         case AdjustmentKind::FinishedLength: return t("at the hem");
         case AdjustmentKind::JoinedWaist: return t("closed waist of one half, front and back");
         case AdjustmentKind::JoinedDarts: return t("along the waist, + to the side");
+        case AdjustmentKind::WaistSeamLevel: return t("+ lower: from the skirt to the bodice");
     }
     return {};
 }
@@ -232,6 +234,7 @@ QString toile_sign(AdjustmentKind kind)
         case AdjustmentKind::KnitDart: return t("the front armhole stands away");
         case AdjustmentKind::NeckGape: return t("the neckline stands away in front");
         case AdjustmentKind::BackArmhole: return t("loose cloth behind the arm");
+        case AdjustmentKind::WaistSeamLevel: return t("the seam lies above or below where it is wanted");
         case AdjustmentKind::SwayBack: return t("folds across the back above the seat");
         default: return {};
     }

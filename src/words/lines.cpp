@@ -38,6 +38,7 @@ QString unknown_text(const PlanLine& l)
 {
     const auto& entry = adjustment(l.kind);
     if (l.proposal && abs(l.proposal->amount) < to_the_eye) return t("nothing to do");
+    if (l.kind == AdjustmentKind::WaistSeamLevel) return t("as she likes it; add it by hand");
     if (entry.apply_across) return t("as it was drawn: nothing to do");
     if (l.noted) return t("noted in the posture; type the pinch");
     if (!entry.propose && l.kind != AdjustmentKind::HemGivenBack) return t("from a toile; add it by hand");

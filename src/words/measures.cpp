@@ -21,6 +21,11 @@ constexpr MeasureWords all_words[] = {
      QT_TRANSLATE_NOOP("words",
                        "Round the foot of the neck, over the bone at the back and the hollow in front. A thin "
                        "chain shows where the line lies. Do not pull.")},
+    {Measure::Head, QT_TRANSLATE_NOOP("words", "Head"), QT_TRANSLATE_NOOP("words", "head girth, ISO 8559-1"),
+     QT_TRANSLATE_NOOP(
+         "words",
+         "Round the head at its widest, above the brows and over the back of the head: what a closed "
+         "neckline has to pass.")},
     {Measure::HighBust, QT_TRANSLATE_NOOP("words", "High bust"),
      QT_TRANSLATE_NOOP("words", "upper chest girth, ISO 8559-1"),
      QT_TRANSLATE_NOOP("words",
@@ -132,6 +137,15 @@ constexpr MeasureWords all_words[] = {
      QT_TRANSLATE_NOOP("words", "Round the fullest part, arm hanging, muscles easy. Both arms: they differ.")},
     {Measure::Wrist, QT_TRANSLATE_NOOP("words", "Wrist"), QT_TRANSLATE_NOOP("words", "wrist girth, ISO 8559-1"),
      QT_TRANSLATE_NOOP("words", "Round the wrist bone, snug.")},
+    {Measure::HandRound, QT_TRANSLATE_NOOP("words", "Hand"),
+     QT_TRANSLATE_NOOP("words", "hand girth over the thumb"),
+     QT_TRANSLATE_NOOP(
+         "words", "Round the knuckles with the thumb laid into the palm: as the hand goes through a sleeve.")},
+    {Measure::ShouldersRound, QT_TRANSLATE_NOOP("words", "Round the shoulders"),
+     QT_TRANSLATE_NOOP("words", "shoulder girth, both arms in"),
+     QT_TRANSLATE_NOOP("words",
+                       "Round both upper arms and the chest at the widest place, arms hanging: what goes over the "
+                       "head has to pass here.")},
     {Measure::WaistToFloorSide, QT_TRANSLATE_NOOP("words", "Waist to floor, side"),
      QT_TRANSLATE_NOOP("words", "waist height at the side"),
      QT_TRANSLATE_NOOP("words",

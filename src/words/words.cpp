@@ -84,6 +84,13 @@ QString seam_sides(const std::string& id, bool second)
 
 QString sizes_text(const Plan& plan, const Pattern* pattern, bool hip_printed)
 {
+    if (pattern && parts_of(pattern->sizes.front().pieces).size() > 1) {
+        const QString frame = text(plan.frame_size());
+        const QString waist = text(plan.size_at(Level::Waist));
+        const QString hip = text(hip_printed ? plan.size_at(Level::Hip) : plan.size_at(Level::Waist));
+        if (frame == waist && waist == hip) return t("size %1").arg(frame);
+        return t("size %1 bust, %2 waist, %3 hip").arg(frame, waist, hip);
+    }
     const Piece* front = pattern ? find_piece(pattern->sizes.front().pieces, PieceRole::Front) : nullptr;
     if (front && has_level(*front, Level::Bust)) {
         const QString frame = text(plan.frame_size());

@@ -54,8 +54,9 @@ enum class AdjustmentKind {
     FinishedLength,
     JoinedWaist,
     JoinedDarts,
+    WaistSeamLevel,
 };
-inline constexpr std::size_t adjustment_count = 36;
+inline constexpr std::size_t adjustment_count = 37;
 
 enum class Zone { Frame, Lengths, Widths, Sleeve, Hem };
 // Which pieces it changes; apart: front and back by amounts of their own.
@@ -137,9 +138,9 @@ struct UsualAmounts {
 
 using Serves = bool (*)(const Garment& part);
 
-// Where two parts are joined: done on each by itself; only on the one below, to go with what is above; or not on
-// the one below, where what is done above comes down by itself.
-enum class AtJoin { Alike, OnlyBelow, NotBelow };
+// Where two parts are joined: done on each by itself; only on the one below, to go with what is above; not on the
+// one below, where what is done above comes down by itself; or on both, and nowhere else.
+enum class AtJoin { Alike, OnlyBelow, NotBelow, Joined };
 
 struct Adjustment {
     AdjustmentKind kind;

@@ -35,6 +35,7 @@
 #include "core/alter/top_notch.h"
 #include "core/alter/underarm_width.h"
 #include "core/alter/upper_arm.h"
+#include "core/alter/waist_seam_level.h"
 #include "core/alter/waist_to_hip.h"
 #include "core/alter/width.h"
 #include "core/pattern/part_rules.h"
@@ -45,18 +46,19 @@ namespace {
 std::array<Adjustment, adjustment_count> listed()
 {
     return {
-        shoulder_length_row(), shoulder_slope_row(), ball_of_shoulder_row(),
-        neck_forward_row(),    neck_size_row(),      round_back_row(),
-        armhole_depth_row(),   bust_depth_row(),     bodice_length_row(),
-        sway_back_row(),       waist_to_hip_row(),   underarm_width_row(),
-        bust_span_row(),       bust_row(),           bust_length_row(),
-        knit_dart_row(),       neck_gape_row(),      armhole_gape_row(),
-        across_front_row(),    across_back_row(),    back_armhole_row(),
-        width_at_waist_row(),  width_at_hip_row(),   dart_moved_row(),
-        upper_arm_row(),       cap_height_row(),     cap_forward_row(),
-        top_notch_row(),       sleeve_above_row(),   sleeve_below_row(),
-        forearm_row(),         sleeve_hem_row(),     hem_given_back_row(),
-        finished_length_row(), joined_waist_row(),   joined_darts_row(),
+        shoulder_length_row(),  shoulder_slope_row(), ball_of_shoulder_row(),
+        neck_forward_row(),     neck_size_row(),      round_back_row(),
+        armhole_depth_row(),    bust_depth_row(),     bodice_length_row(),
+        sway_back_row(),        waist_to_hip_row(),   underarm_width_row(),
+        bust_span_row(),        bust_row(),           bust_length_row(),
+        knit_dart_row(),        neck_gape_row(),      armhole_gape_row(),
+        across_front_row(),     across_back_row(),    back_armhole_row(),
+        width_at_waist_row(),   width_at_hip_row(),   dart_moved_row(),
+        upper_arm_row(),        cap_height_row(),     cap_forward_row(),
+        top_notch_row(),        sleeve_above_row(),   sleeve_below_row(),
+        forearm_row(),          sleeve_hem_row(),     hem_given_back_row(),
+        finished_length_row(),  joined_waist_row(),   joined_darts_row(),
+        waist_seam_level_row(),
     };
 }
 
@@ -102,19 +104,26 @@ UsualAmounts usual_amounts(const Adjustment& a, std::size_t method)
     return a.usual ? a.usual(method) : UsualAmounts{a.least, a.most};
 }
 
-bool serves(const Adjustment& a, const Garment& part)
+namespace {
+
+bool fits(const Adjustment& a, const Garment& part)
 {
     const Piece& front = front_of(part);
-    return a.apply && std::all_of(a.needs.begin(), a.needs.end(), [&](Level l) { return has_level(front, l); }) &&
+    return std::all_of(a.needs.begin(), a.needs.end(), [&](Level l) { return has_level(front, l); }) &&
            (!a.serves || a.serves(part));
 }
 
-bool serves_below(const Adjustment& a, const Garment& part)
+}  // namespace
+
+bool serves(const Adjustment& a, const Garment& part)
 {
-    if (a.at_join == AtJoin::NotBelow) return false;
-    if (a.at_join == AtJoin::Alike) return serves(a, part);
-    const Piece& front = front_of(part);
-    return std::all_of(a.needs.begin(), a.needs.end(), [&](Level l) { return has_level(front, l); });
+    return (a.at_join == AtJoin::Alike || a.at_join == AtJoin::NotBelow) && fits(a, part);
+}
+
+bool serves_joined(const Adjustment& a, const Garment& part, bool below)
+{
+    const bool asked = a.at_join == AtJoin::OnlyBelow ? below : a.at_join == AtJoin::NotBelow ? !below : true;
+    return asked && fits(a, part);
 }
 
 bool method_serves(const Adjustment& a, const Garment& g, std::size_t method)

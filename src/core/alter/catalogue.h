@@ -11,9 +11,9 @@ namespace sartorum {
 [[nodiscard]] bool zero_works(const Adjustment&, std::size_t method);
 // What a way usually carries.
 [[nodiscard]] UsualAmounts usual_amounts(const Adjustment&, std::size_t method);
-// By itself; and of a part that is sewn to one above it.
+// What is done on a part by itself; and of one that is sewn to another above or below it.
 [[nodiscard]] bool serves(const Adjustment&, const Garment& part);
-[[nodiscard]] bool serves_below(const Adjustment&, const Garment& part);
+[[nodiscard]] bool serves_joined(const Adjustment&, const Garment& part, bool below);
 [[nodiscard]] bool method_serves(const Adjustment&, const Garment& part, std::size_t method);
 // The way it is done on this part unless the sewist says another.
 [[nodiscard]] std::size_t usual_method(const Adjustment&, const Garment& part);

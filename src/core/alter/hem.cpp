@@ -61,6 +61,12 @@ Length finished_length(const Garment& g, const FlatMeasures& measures)
     return measures.of(part_alter(g).length);
 }
 
+// What a lower waist seam took of a skirt the bodice has.
+Length moved_to_bodice(const FittingState& s)
+{
+    return begins_at(front_of(s.now), Level::Waist) ? s.of(AdjustmentKind::WaistSeamLevel) : Length{};
+}
+
 std::optional<Taken> wished_length(const FittingState& s)
 {
     const auto from = part_alter(s.traced).length_wish;
@@ -85,7 +91,7 @@ std::optional<Proposal> propose_given_back(const FittingState& s)
 {
     if (wished_length(s)) return std::nullopt;
     const Length was = finished_length(s.traced, s.traced_flat);
-    const Length is = finished_length(s.now, s.now_flat);
+    const Length is = finished_length(s.now, s.now_flat) + moved_to_bodice(s);
     Length amount = was - is;
     if (has_level(front_of(s.now), Level::Shoulder))
         amount = std::max(amount + lengthened_on_purpose(s), Length{});
@@ -101,8 +107,8 @@ std::optional<Proposal> propose_length(const FittingState& s)
     const auto wish = wished_length(s);
     if (!wish) return std::nullopt;
     const Length was = finished_length(s.traced, s.traced_flat);
-    const Length is =
-        finished_length(s.now, s.now_flat) + s.carried[static_cast<std::size_t>(AdjustmentKind::FinishedLength)];
+    const Length is = finished_length(s.now, s.now_flat) + moved_to_bodice(s) +
+                      s.carried[static_cast<std::size_t>(AdjustmentKind::FinishedLength)];
     Proposal out{wish->value - is, Length::mm(3), wish->value, was, Against::Pattern, is - was};
     out.least = least_on_seam;
     return out;

@@ -153,6 +153,13 @@ namespace {
 constexpr std::array<std::string_view, 4> sway_back_methods{"centre_seam", "fold_trimmed", "fold_tuck",
                                                             "waist_seam"};
 
+// With a waist seam it is cut there.
+std::size_t way_by_seam(const Garment& part)
+{
+    constexpr auto at_seam = static_cast<std::size_t>(SwayBackMethod::WaistSeam);
+    return bottom_role(back_of(part)) == EdgeRole::Waist ? at_seam : way_by_centre_back(part);
+}
+
 bool sway_noted(const Posture& p)
 {
     return p.hollow == Hollow::Seen;
@@ -186,7 +193,7 @@ Adjustment sway_back_row()
         .propose = propose_sway_back,
         .from = Measure::BackWaistLength,
         .methods = sway_back_methods,
-        .usual_method = way_by_centre_back,
+        .usual_method = way_by_seam,
         .noted = sway_noted,
     };
 }

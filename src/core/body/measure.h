@@ -17,6 +17,7 @@ namespace sartorum {
 
 enum class Measure {
     NeckBase,
+    Head,
     HighBust,
     Bust,
     Underbust,
@@ -44,6 +45,8 @@ enum class Measure {
     ArmLength,
     UpperArm,
     Wrist,
+    HandRound,
+    ShouldersRound,
     WaistToFloorSide,
     WaistToFloorFront,
     WaistToFloorBack,
@@ -74,8 +77,9 @@ struct MeasureFacts {
     }
 };
 
-inline constexpr std::array<MeasureFacts, 38> all_measures{{
+inline constexpr std::array<MeasureFacts, 41> all_measures{{
     {Measure::NeckBase, "neck_base", MeasureKind::Girth, View::Front, false, Length::mm(220), Length::mm(700)},
+    {Measure::Head, "head", MeasureKind::Girth, View::Front, false, Length::mm(400), Length::mm(750)},
     {Measure::HighBust, "high_bust", MeasureKind::Girth, View::Front, false, Length::mm(400), Length::mm(2200)},
     {Measure::Bust, "bust", MeasureKind::Girth, View::Front, false, Length::mm(400), Length::mm(2500)},
     {Measure::Underbust, "underbust", MeasureKind::Girth, View::Front, false, Length::mm(400), Length::mm(2200)},
@@ -111,6 +115,9 @@ inline constexpr std::array<MeasureFacts, 38> all_measures{{
     {Measure::ArmLength, "arm_length", MeasureKind::Along, View::Back, true, Length::mm(300), Length::mm(900)},
     {Measure::UpperArm, "upper_arm", MeasureKind::Girth, View::Back, true, Length::mm(120), Length::mm(900)},
     {Measure::Wrist, "wrist", MeasureKind::Girth, View::Back, true, Length::mm(90), Length::mm(400)},
+    {Measure::HandRound, "hand_round", MeasureKind::Girth, View::Back, true, Length::mm(120), Length::mm(450)},
+    {Measure::ShouldersRound, "shoulders_round", MeasureKind::Girth, View::Back, false, Length::mm(500),
+     Length::mm(2500)},
     {Measure::WaistToFloorSide, "waist_to_floor_side", MeasureKind::Height, View::Door, true, Length::mm(500),
      Length::mm(1600)},
     {Measure::WaistToFloorFront, "waist_to_floor_front", MeasureKind::Height, View::Door, false, Length::mm(500),

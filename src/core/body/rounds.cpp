@@ -8,6 +8,7 @@ namespace {
 using enum Measure;
 
 const std::vector<Measure> top{NeckBase,
+                               Head,
                                HighBust,
                                Bust,
                                Underbust,
@@ -25,6 +26,8 @@ const std::vector<Measure> top{NeckBase,
                                ArmLength,
                                UpperArm,
                                Wrist,
+                               HandRound,
+                               ShouldersRound,
                                NeckPointHeight,
                                ShoulderTipHeight};
 const std::vector<Measure> skirt{Waist, Hip, WaistToHip, SkirtLength};

@@ -111,6 +111,9 @@ struct Piece {
     bool princess = false;
     // Of a front, where the drawing says so.
     std::optional<ShoulderStyle> shoulder_style{};
+    // Of a centre that is a seam: how far it opens from its upper end; piece_most: all the way; 0: nothing is
+    // said.
+    Length opening{};
     bool neck_at_base = false;  // the neckline is meant to lie where the neck begins
 };
 

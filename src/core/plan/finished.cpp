@@ -11,7 +11,6 @@ namespace sartorum {
 namespace {
 
 constexpr int profile_steps = 40;
-constexpr Length usual_hip = Length::mm(-205);  // where the level was not measured
 
 // A measure that a part of this garment has.
 struct Source {
@@ -148,7 +147,7 @@ EaseProfile body_levels(const Computed& c, const BodySet& body)
     const bool below = out.after.back().height < Length::mm(-60);
     if (!below) return out;
     const auto depth = body.taken(Measure::WaistToHip);
-    const Length hip = depth ? depth->value * -1.0 : usual_hip;
+    const Length hip = -(depth ? depth->value : usual_waist_to_hip);
     add_body(out, body, Measure::HighHip, hip / 2.0, false);
     add_body(out, body, Measure::Hip, hip, depth.has_value());
     return out;

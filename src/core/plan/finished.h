@@ -8,6 +8,9 @@
 
 namespace sartorum {
 
+// Where the level of the hip was not measured. Common practice: 8 in.
+inline constexpr Length usual_waist_to_hip = Length::mm(205);
+
 struct FinishedRow {
     GarmentMeasure what{};
     Length bought;

@@ -257,7 +257,7 @@ private:
         const std::size_t at = part_at(turn.part);
         const PartState& p = standing_->parts[at];
         const auto across = across_for(turn.part);
-        if (!(across ? serves_below(entry, *p.now) : serves(entry, *p.now))) return;
+        if (!asked_of(entry, turn.part, across.has_value())) return;
         const Across* above = across ? &*across : nullptr;
         PlanLine line = line_of(turn, state_before(p, above), plan(), ground_.doubted);
         line.first_step = out_.steps.size();
@@ -288,6 +288,14 @@ private:
         line.amount = result.dose.front;
         line.back = result.dose.back;
         line.short_of = result.short_of;
+    }
+
+    bool asked_of(const Adjustment& entry, PartKind part, bool below) const
+    {
+        const Garment& now = *standing_->parts[part_at(part)].now;
+        const auto joins_it = [&](const Trail::Join& j) { return j.above == part || j.below == part; };
+        const bool joined = std::any_of(ground_.joins.begin(), ground_.joins.end(), joins_it);
+        return joined ? serves_joined(entry, now, below) : serves(entry, now);
     }
 
     std::optional<Across> across_for(PartKind below) const

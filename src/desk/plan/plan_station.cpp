@@ -12,6 +12,7 @@
 #include "desk/plan/doubt_view.h"
 #include "desk/plan/finished_view.h"
 #include "desk/plan/follows_view.h"
+#include "desk/plan/goes_on_view.h"
 #include "desk/plan/not_done_view.h"
 #include "desk/plan/plan_map.h"
 #include "desk/plan/profile.h"
@@ -20,6 +21,7 @@
 #include "desk/plan/zone_strip.h"
 #include "desk/shared/empty_state.h"
 #include "desk/shared/when_shown.h"
+#include "words/goes_on.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
@@ -27,7 +29,7 @@ namespace sartorum::desk {
 namespace {
 constexpr int nudge_ends_ms = 700;
 constexpr int pad_width = 350;
-enum View { change_view, shoulder_view, follows_view, finished_view, room_view };
+enum View { change_view, shoulder_view, follows_view, finished_view, room_view, goes_on_view };
 }  // namespace
 
 PlanStation::PlanStation(Look& look, Room& room, QWidget* parent)
@@ -113,7 +115,7 @@ void PlanStation::build_pad(QWidget* side)
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(8);
     beside_ = new Choices{look_,
-                          {tr("Change"), tr("Shoulder"), tr("Follows"), tr("Finished"), tr("Room")},
+                          {tr("Change"), tr("Shoulder"), tr("Follows"), tr("Finished"), tr("Room"), tr("Goes on")},
                           tr("Beside the plan"),
                           side};
     beside_->wrap();
@@ -121,8 +123,12 @@ void PlanStation::build_pad(QWidget* side)
     column->addWidget(beside_);
     change_ = new ChangePad{look_, room_, *other_, side};
     auto* follows = new FollowsView{look_, room_, side};
-    views_ = {change_, new ShoulderView{look_, room_, side}, follows, new FinishedView{look_, room_, side},
-              new Profile{look_, room_, side}};
+    views_ = {change_,
+              new ShoulderView{look_, room_, side},
+              follows,
+              new FinishedView{look_, room_, side},
+              new Profile{look_, room_, side},
+              new GoesOnView{look_, room_, side}};
     for (auto* v : views_) column->addWidget(v, 1);
     connect(beside_, &Choices::picked, this, [this] { show_beside(); });
     connect(follows, &FollowsView::opened, this, &PlanStation::show_adjustment);
@@ -200,6 +206,9 @@ void PlanStation::refresh_sums()
     for (const auto& ease : c.checks.ease) {
         if (!ease.holds) warnings << words::ease_warning(ease, look_.unit());
     }
+    for (const auto& g : goes_on(c)) {
+        if (const auto said = words::goes_on_warning(g, look_.unit()); !said.isEmpty()) warnings << said;
+    }
     if (const auto unwalked = words::unwalked(c.checks); !unwalked.isEmpty()) warnings << unwalked;
     trouble_->setText(warnings.join("\n"));
     trouble_->setVisible(!warnings.isEmpty());
@@ -229,7 +238,7 @@ void PlanStation::show_beside()
 {
     const bool top = room_.computed() && room_.computed()->checks.shoulder;
     if (!top && beside_->chosen() == shoulder_view) beside_->choose(change_view);
-    beside_->offer({true, top, true, true, true});
+    beside_->offer({true, top, true, true, true, true});
     for (std::size_t i = 0; i < views_.size(); ++i)
         views_[i]->setVisible(static_cast<std::size_t>(beside_->chosen()) == i);
 }
@@ -322,6 +331,7 @@ void PlanStation::keyPressEvent(QKeyEvent* e)
         case Qt::Key_F: beside(follows_view); break;
         case Qt::Key_M: beside(finished_view); break;
         case Qt::Key_R: beside(room_view); break;
+        case Qt::Key_G: beside(goes_on_view); break;
         case Qt::Key_Escape:
             if (map_->dragging() || room_.trying()) {
                 map_->let_go();

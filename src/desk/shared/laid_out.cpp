@@ -14,37 +14,70 @@ QRectF box_of(const Piece& p)
     return {b.left(), -b.bottom(), b.width(), b.height()};
 }
 
+namespace {
+
+class Sheet {
+public:
+    Sheet(const std::vector<Piece>& was, const std::vector<Piece>& is) : was_{was}, is_{is} {}
+
+    std::map<std::string, LaidPiece> laid()
+    {
+        const auto parts = parts_of(was_);
+        double x = 0;
+        for (const auto part : parts) {
+            const QSizeF size = front_and_back(part, x);
+            if (part == parts.front()) first_ = size;
+            x += size.width() + gap;
+        }
+        double below = first_.height() + gap * 0.95;
+        for (const auto& p : was_) {
+            if (out_.contains(p.id)) continue;
+            // A sleeve stands beside a single part, and beneath the first of several.
+            const QRectF r = hull(p.id);
+            if (p.role == PieceRole::Sleeve && parts.size() == 1) {
+                lay(p.id, QTransform::fromTranslate(first_.width() + gap * 0.8 - r.left(), -r.top()));
+                continue;
+            }
+            lay(p.id, QTransform::fromTranslate((first_.width() - r.width()) / 2 - r.left(), below - r.top()));
+            below += r.height() + gap * 0.5;
+        }
+        return std::move(out_);
+    }
+
+private:
+    QRectF hull(const std::string& id) const
+    {
+        return box_of(*find_piece(was_, id)) | box_of(*find_piece(is_, id));
+    }
+
+    void lay(const std::string& id, const QTransform& t) { out_[id] = {t, t.mapRect(hull(id))}; }
+
+    QSizeF front_and_back(PartKind part, double x)
+    {
+        const Garment view = part_view({was_, {}}, part);
+        const Piece& front = front_of(view);
+        const Piece& back = back_of(view);
+        const QRectF f = hull(front.id);
+        const QRectF b = hull(back.id);
+        lay(front.id, QTransform::fromTranslate(x - f.left(), -f.top()));
+        QTransform mirrored;
+        mirrored.translate(x + f.width() + gap + b.right(), -b.top());
+        mirrored.scale(-1, 1);
+        lay(back.id, mirrored);
+        return {f.width() + gap + b.width(), std::max(f.height(), b.height())};
+    }
+
+    const std::vector<Piece>& was_;
+    const std::vector<Piece>& is_;
+    std::map<std::string, LaidPiece> out_;
+    QSizeF first_;
+};
+
+}  // namespace
+
 std::map<std::string, LaidPiece> laid_out(const std::vector<Piece>& was, const std::vector<Piece>& is)
 {
-    std::map<std::string, LaidPiece> out;
-    const Piece& front = *find_piece(was, PieceRole::Front);
-    const Piece& back = *find_piece(was, PieceRole::Back);
-    const auto hull = [&](const std::string& id) {
-        return box_of(*find_piece(was, id)) | box_of(*find_piece(is, id));
-    };
-    const QRectF f = hull(front.id);
-    const QRectF b = hull(back.id);
-    QTransform tf = QTransform::fromTranslate(-f.left(), -f.top());
-    out[front.id] = {tf, tf.mapRect(f)};
-    QTransform tb;
-    tb.translate(f.width() + gap + b.right(), -b.top());
-    tb.scale(-1, 1);
-    out[back.id] = {tb, tb.mapRect(b)};
-    double y = std::max(f.height(), b.height()) + gap * 0.95;
-    if (const Piece* sleeve = find_piece(was, PieceRole::Sleeve)) {
-        const QRectF r = hull(sleeve->id);
-        const auto t = QTransform::fromTranslate(f.width() + b.width() + gap * 1.8 - r.left(), -r.top());
-        out[sleeve->id] = {t, t.mapRect(r)};
-    }
-    for (const auto& p : was) {
-        if (out.contains(p.id)) continue;
-        const QRectF r = hull(p.id);
-        const double x = (f.width() + gap + b.width() - r.width()) / 2;
-        const auto t = QTransform::fromTranslate(x - r.left(), y - r.top());
-        out[p.id] = {t, t.mapRect(r)};
-        y += r.height() + gap * 0.5;
-    }
-    return out;
+    return Sheet{was, is}.laid();
 }
 
 }  // namespace sartorum::desk

@@ -1,12 +1,13 @@
 // laid_out.h: pieces laid beside each other as every station shows them: the front with its side seam to the
-// right, the back mirrored with its side seam to the left, a sleeve beside them, bands and other pieces beneath.
+// right, the back mirrored with its side seam to the left, a sleeve beside them, bands and other pieces beneath;
+// of several parts one beside the other.
 #pragma once
 #include <QRectF>
 #include <QTransform>
 #include <map>
 #include <string>
 
-#include "core/pattern/pattern.h"
+#include "core/pattern/garment.h"
 
 namespace sartorum::desk {
 

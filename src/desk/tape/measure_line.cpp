@@ -33,6 +33,7 @@ MeasureLine line_of(Measure m, const Proportions& b)
         case Measure::NeckBase: {
             return {QPolygonF{{{-3.4, 16.8}, {0, 18.4}, {3.4, 16.8}}}, true, {-3.4, 16.8}, true};
         }
+        case Measure::Head: return {QPolygonF{{{-4.4, 6.0}, {0, 6.9}, {4.4, 6.0}}}, true, {-4.4, 6.0}, true};
         case Measure::HighBust: return girth(b, 23.6);
         case Measure::Bust: return girth(b, Proportions::bust + 0.8);
         case Measure::Underbust: return girth(b, 31.0);
@@ -89,6 +90,14 @@ MeasureLine line_of(Measure m, const Proportions& b)
         case Measure::Wrist: {
             const double c = b.arm({15.1, 49.5}).x();
             return limb(c - 1.0, c + 1.3, 49.5);
+        }
+        case Measure::HandRound: {
+            const double c = b.arm({15.6, 53.5}).x();
+            return limb(c - 1.3, c + 1.6, 53.5);
+        }
+        case Measure::ShouldersRound: {
+            const double out = b.arm({12.4, 24.0}).x();
+            return {QPolygonF{{{-out, 23.0}, {0, 24.2}, {out, 23.0}}}, true, {-out, 23.0}, true};
         }
         case Measure::WaistToFloorSide: {
             const double x = b.half_width(Proportions::hip) + 6.5;

@@ -1,0 +1,35 @@
+#include "core/alter/waist_seam_level.h"
+
+#include "core/alter/bodice_length.h"
+#include "core/alter/places.h"
+#include "core/alter/shared.h"
+#include "core/alter/waist_to_hip.h"
+#include "core/pattern/part_rules.h"
+
+namespace sartorum {
+
+Outcome<Applied> alter_waist_seam_level(const Garment& part, const Dose& dose)
+{
+    if (const auto ok = some_amount(dose.front, "waist_seam_level"); !ok) return tl::make_unexpected(ok.error());
+    const bool above = !begins_at(front_of(part), Level::Waist);
+    return above ? alter_bodice_length(part, {dose.front}) : alter_waist_to_hip(part, {-dose.front});
+}
+
+Adjustment waist_seam_level_row()
+{
+    return {
+        .kind = AdjustmentKind::WaistSeamLevel,
+        .key = "waist_seam_level",
+        .zone = Zone::Lengths,
+        .rank = 60,
+        .acts_on = ActsOn::Both,
+        .least = -waist_seam_limit,
+        .most = waist_seam_limit,
+        .needs = {Level::Waist},
+        .apply = alter_waist_seam_level,
+        .place = on_length_line,
+        .at_join = AtJoin::Joined,
+    };
+}
+
+}  // namespace sartorum

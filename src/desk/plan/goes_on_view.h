@@ -1,0 +1,20 @@
+// goes_on_view.h: putting it on: what passes through what, as lengths beside each other, and the opening it takes.
+#pragma once
+#include "desk/room.h"
+#include "desk/shared/parts.h"
+
+namespace sartorum::desk {
+
+class GoesOnView : public Panel {
+    Q_OBJECT
+public:
+    GoesOnView(Look&, Room&, QWidget* parent = nullptr);
+
+private:
+    void refresh();
+    Room& room_;
+    QWidget* inside_;
+    QVBoxLayout* column_;
+};
+
+}  // namespace sartorum::desk

@@ -1,0 +1,15 @@
+// goes_on.h: what is said of putting the garment on.
+#pragma once
+#include <QString>
+
+#include "core/plan/goes_on.h"
+
+namespace sartorum::words {
+
+[[nodiscard]] QString goes_on_place(const GoesOn&);
+// The whole of it: what has to pass, what opening it needs and has.
+[[nodiscard]] QString goes_on_text(const GoesOn&, Unit);
+// Where it does not go on: the place with it; else empty.
+[[nodiscard]] QString goes_on_warning(const GoesOn&, Unit);
+
+}  // namespace sartorum::words
