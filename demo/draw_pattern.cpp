@@ -2,6 +2,7 @@
 // flat measurements' rule. The museum, its volunteers, the makers and every number here are invented.
 #include <QString>
 
+#include "core/paper/facing.h"
 #include "core/pattern/dress_block.h"
 #include "formats/chart_csv.h"
 #include "formats/pattern_svg.h"
@@ -191,6 +192,31 @@ DressFlat gathered_dress(int i)
     return d;
 }
 
+// A facing under the neckline of front and back, and what each is sewn to.
+constexpr std::array faced{"front", "back"};
+
+bool add_neck_facings(SizedPieces& size)
+{
+    for (const std::string on : faced) {
+        auto facing = facing_drawn(*find_piece(size.pieces, on), EdgeRole::Neck, Length::mm(55));
+        if (!facing) return false;
+        facing->id = "neck-facing-" + on;
+        facing->name = "Neck facing, " + on;
+        size.pieces.push_back(std::move(*facing));
+    }
+    return true;
+}
+
+std::vector<Seam> neck_facing_seams()
+{
+    std::vector<Seam> out;
+    for (const std::string on : faced) {
+        const std::string id = "neck-facing-" + on;
+        out.push_back({id, {{on, EdgeRole::Neck}}, {{id, EdgeRole::Neck}}, {}, Follow::Shape});
+    }
+    return out;
+}
+
 bool draw_dress_in_sizes(const QString& folder, const char* file, const char* chart_file, const std::string& name,
                          DressFlat (*flat)(int))
 {
@@ -203,9 +229,12 @@ bool draw_dress_in_sizes(const QString& folder, const char* file, const char* ch
                     dress_seams(bodice_seams(first.bodice.shoulder_ease,
                                              sleeved ? std::optional{first.bodice.sleeve.cap_ease} : std::nullopt),
                                 first.fullness)};
+    const auto facings = neck_facing_seams();
+    pattern.seams.insert(pattern.seams.end(), facings.begin(), facings.end());
     for (int i = 0; i < 7; ++i) {
         auto drawn = draw_dress(flat(i));
         if (!drawn) return false;
+        if (!add_neck_facings(*drawn)) return false;
         open(*drawn, "back", piece_most);  // a zip from the neck into the skirt
         open(*drawn, "skirt-back", Length::mm(180));
         pattern.sizes.push_back(std::move(*drawn));

@@ -71,6 +71,7 @@ QString adjustment_name(AdjustmentKind k)
         case AdjustmentKind::JoinedWaist: return t("Skirt to the bodice");
         case AdjustmentKind::JoinedDarts: return t("Skirt darts to meet");
         case AdjustmentKind::WaistSeamLevel: return t("Waist seam on the body");
+        case AdjustmentKind::Facings: return t("Facings drawn anew");
     }
     return {};
 }
@@ -115,6 +116,7 @@ QString amount_meaning(AdjustmentKind k)
         case AdjustmentKind::JoinedWaist: return t("closed waist of one half, front and back");
         case AdjustmentKind::JoinedDarts: return t("along the waist, + to the side");
         case AdjustmentKind::WaistSeamLevel: return t("+ lower: from the skirt to the bodice");
+        case AdjustmentKind::Facings: return t("from the edges they lie under, as wide as they were");
     }
     return {};
 }
@@ -234,6 +236,7 @@ QString toile_sign(AdjustmentKind kind)
         case AdjustmentKind::KnitDart: return t("the front armhole stands away");
         case AdjustmentKind::NeckGape: return t("the neckline stands away in front");
         case AdjustmentKind::BackArmhole: return t("loose cloth behind the arm");
+        case AdjustmentKind::Facings: return t("an edge changed that a facing lies under");
         case AdjustmentKind::WaistSeamLevel: return t("the seam lies above or below where it is wanted");
         case AdjustmentKind::SwayBack: return t("folds across the back above the seat");
         default: return {};

@@ -17,6 +17,7 @@ QString accepted_text(const PlanLine& l)
         return t("on the toile first; then type the pinch");
     if (l.short_of) return t("accepted: the most this paper carries");
     if (!l.cautions.empty()) return t("accepted: more than is usual");
+    if (l.by_itself && l.kind == AdjustmentKind::Facings) return t("goes with the edges");
     if (l.by_itself) return t("goes with the part above");
     return l.own_amount ? t("accepted with your amount") : t("accepted");
 }
@@ -38,6 +39,7 @@ QString unknown_text(const PlanLine& l)
 {
     const auto& entry = adjustment(l.kind);
     if (l.proposal && abs(l.proposal->amount) < to_the_eye) return t("nothing to do");
+    if (l.kind == AdjustmentKind::Facings) return t("their edges are as bought");
     if (l.kind == AdjustmentKind::WaistSeamLevel) return t("as she likes it; add it by hand");
     if (entry.apply_across) return t("as it was drawn: nothing to do");
     if (l.noted) return t("noted in the posture; type the pinch");

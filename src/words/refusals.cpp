@@ -222,6 +222,12 @@ QString refusal(const Refusal& r, Unit u)
                 "Paper and chart can hardly belong together: nothing is proposed from them. Look at the question "
                 "on top of "
                 "the plan, or type an amount of your own.");
+        case Why::FacingAcrossDart:
+            return t(
+                "A dart lies in the edge this facing is drawn from. Fold the dart shut and trace the edge by "
+                "hand.");
+        case Why::FacingNoRoom:
+            return t("A facing as wide as this finds no room on the altered piece. Draw it by hand, narrower.");
         case Why::NoDartToMeet:
             return t("No dart of this piece met one across the seam when it was drawn. Leave it as it is.");
         case Why::NeedsElbow:

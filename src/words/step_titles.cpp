@@ -30,6 +30,7 @@ QString step_title(const Step& s, Unit unit)
                                        : t("Mark %1 inside the side waist").arg(a);
         case StepKind::RedrawWaist: return t("Redraw side seam and waist to the mark");
         case StepKind::RedrawWholeSide: return t("Redraw the side seam to the mark, down to the hem");
+        case StepKind::DrawFacing: return t("Draw the facing anew, %1 wide").arg(a);
         case StepKind::SlideDart:
             return more ? t("Draw the dart %1 nearer the side").arg(a)
                         : t("Draw the dart %1 nearer the centre").arg(a);

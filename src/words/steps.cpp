@@ -74,6 +74,13 @@ QString how_and_where(const Step& s, Unit unit)
                 "before the dart.");
         case StepKind::RedrawWholeSide:
             return t("Alongside the old seam, as far from it all the way down; the waist runs to the mark.");
+        case StepKind::DrawFacing:
+            return t(
+                "Trace the altered edge, and the lines at both its ends, from the piece it is sewn to. Mark the "
+                "width "
+                "square to the edge in many places and draw through the marks. Is it cut out already: cut it "
+                "wider "
+                "from what is left, and trim.");
         case StepKind::SlideDart:
             return t("Its middle then lies %1 from the centre, along the waist with the darts folded shut. As "
                      "wide and as "
@@ -403,6 +410,7 @@ QString before_going_on(const Step& s)
         case StepKind::AddHem:
         case StepKind::TrimHem:
             return t("Lay front to back at the side seam: does the hem run on without a corner?");
+        case StepKind::DrawFacing: return t("Lay the facing on the piece: do edge and ends lie on each other?");
         case StepKind::SlideDart:
             return t("Fold the darts of both pieces and lay the seam together: do they run on into each other?");
         case StepKind::RedrawWaist:

@@ -58,6 +58,8 @@ QString seam_name(const std::string& id)
     if (id == "armhole-front") return t("Front armhole");
     if (id == "armhole-back") return t("Back armhole");
     if (id == "underarm") return t("Sleeve underarm");
+    if (id == "neck-facing-front") return t("Front neck facing");
+    if (id == "neck-facing-back") return t("Back neck facing");
     if (id == "princess") return t("Front panels");
     return text(id);
 }
@@ -79,6 +81,7 @@ QString seam_sides(const std::string& id, bool second)
     if (id == "armhole-front" || id == "armhole-back") return second ? t("cap") : t("armhole");
     if (id == "underarm") return second ? t("back edge") : t("front edge");
     if (id == "princess") return second ? t("side panel") : t("centre panel");
+    if (id.starts_with("neck-facing-")) return second ? t("facing") : t("neckline");
     return second ? t("second") : t("first");
 }
 

@@ -55,8 +55,9 @@ enum class AdjustmentKind {
     JoinedWaist,
     JoinedDarts,
     WaistSeamLevel,
+    Facings,
 };
-inline constexpr std::size_t adjustment_count = 37;
+inline constexpr std::size_t adjustment_count = 38;
 
 enum class Zone { Frame, Lengths, Widths, Sleeve, Hem };
 // Which pieces it changes; apart: front and back by amounts of their own.
@@ -139,8 +140,9 @@ struct UsualAmounts {
 using Serves = bool (*)(const Garment& part);
 
 // Where two parts are joined: done on each by itself; only on the one below, to go with what is above; not on the
-// one below, where what is done above comes down by itself; or on both, and nowhere else.
-enum class AtJoin { Alike, OnlyBelow, NotBelow, Joined };
+// one below, where what is done above comes down by itself; on both, and nowhere else; or on no part, but on the
+// whole.
+enum class AtJoin { Alike, OnlyBelow, NotBelow, Joined, WholeGarment };
 
 struct Adjustment {
     AdjustmentKind kind;

@@ -18,6 +18,7 @@
 #include "core/alter/cap_forward.h"
 #include "core/alter/cap_height.h"
 #include "core/alter/dart_moved.h"
+#include "core/alter/facings.h"
 #include "core/alter/gape.h"
 #include "core/alter/hem.h"
 #include "core/alter/joined_darts.h"
@@ -58,7 +59,7 @@ std::array<Adjustment, adjustment_count> listed()
         top_notch_row(),        sleeve_above_row(),   sleeve_below_row(),
         forearm_row(),          sleeve_hem_row(),     hem_given_back_row(),
         finished_length_row(),  joined_waist_row(),   joined_darts_row(),
-        waist_seam_level_row(),
+        waist_seam_level_row(), facings_row(),
     };
 }
 
@@ -122,6 +123,7 @@ bool serves(const Adjustment& a, const Garment& part)
 
 bool serves_joined(const Adjustment& a, const Garment& part, bool below)
 {
+    if (a.at_join == AtJoin::WholeGarment) return false;
     const bool asked = a.at_join == AtJoin::OnlyBelow ? below : a.at_join == AtJoin::NotBelow ? !below : true;
     return asked && fits(a, part);
 }

@@ -1,5 +1,8 @@
 #include "core/alter/follow.h"
 
+#include <algorithm>
+
+#include "core/paper/facing.h"
 #include "core/paper/panels.h"
 
 namespace sartorum {
@@ -60,6 +63,46 @@ Outcome<bool> follow_length(std::vector<Step>& steps, Piece& band, EdgeRole role
     steps.push_back(std::move(move));
     band = std::move(whole);
     return true;
+}
+
+namespace {
+
+// The farthest a place of the one outline lies from the other.
+Length farthest(const Piece& a, const Piece& b)
+{
+    const auto line = outline(b);
+    double most = 0;
+    for (const Point p : outline_points(a, Length::mm(0.2)))
+        most = std::max(most, Geom::distance(p, line.pointAt(line.nearestTime(p))));
+    return Length::mm(most);
+}
+
+}  // namespace
+
+Outcome<bool> follow_shape(std::vector<Step>& steps, Piece& facing, EdgeRole role, const Piece& on,
+                           EdgeRole edge_on)
+{
+    const auto width = facing_width(facing, role);
+    if (!width) return refuse(Why::EdgeMissing, facing.id);
+    auto drawn = facing_drawn(on, edge_on, *width);
+    if (!drawn) return tl::make_unexpected(drawn.error());
+    const Edge& was = edge(facing, role);
+    // It stays where it lay, so that both can be seen together.
+    const Point by = was.curve.pointAt(was.curve.size_default() / 2.0) -
+                     drawn->edges.front().curve.pointAt(drawn->edges.front().curve.size_default() / 2.0);
+    Piece out = moved(*drawn, Geom::Translate(by));
+    out.id = facing.id;
+    out.name = facing.name;
+    out.cut = facing.cut;
+    for (auto& e : out.edges) {
+        if (e.role == edge_on) e.role = role;
+    }
+    for (auto& notch : out.notches) notch.on = role;
+    out.edges.front().allowance = was.allowance;
+    const bool seen = farthest(out, facing) > least_redrawn || farthest(facing, out) > least_redrawn;
+    if (seen) steps.push_back(redrawn_step(facing, out, StepKind::DrawFacing, *width));
+    facing = std::move(out);
+    return seen;
 }
 
 }  // namespace sartorum

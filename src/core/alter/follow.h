@@ -1,6 +1,7 @@
-// follow.h: a piece that goes with the edge it is sewn to: a straight band made longer or shorter.
+// follow.h: a piece that goes with the edge it is sewn to: a straight band made longer or shorter, a facing drawn
+// anew.
 //
-// Method   cut at its first notch inside the seam (the side notch), or at the middle of the seam where there is
+// Band     cut at its first notch inside the seam (the side notch), or at the middle of the seam where there is
 // none,
 //          and spread or overlapped by what the edge gained or lost
 // Limits   10 mm must stay beyond the cut
@@ -11,8 +12,14 @@ namespace sartorum {
 
 // Less than this is no change.
 inline constexpr Length least_followed = Length::mm(0.05);
+inline constexpr Length least_redrawn = Length::mm(0.5);
 
 // Side b's edge longer (shorter) by `change`; leaves the steps.
 [[nodiscard]] Outcome<bool> follow_length(std::vector<Step>&, Piece& band, EdgeRole, Length change);
+
+// Drawn anew from the edge of the piece it lies under, as wide as it was. Leaves a step, and says so, where a line
+// moved by more than 0.5 mm.
+[[nodiscard]] Outcome<bool> follow_shape(std::vector<Step>&, Piece& facing, EdgeRole, const Piece& on,
+                                         EdgeRole edge);
 
 }  // namespace sartorum

@@ -27,6 +27,7 @@ HandMark hand_mark(StepKind kind)
         case StepKind::RedrawWaist:
         case StepKind::RedrawWholeSide:
         case StepKind::SlideDart:
+        case StepKind::DrawFacing:
         case StepKind::RedrawHip: return HandMark::Redraw;
         case StepKind::TrueSide:
         case StepKind::MatchSides: return HandMark::True;

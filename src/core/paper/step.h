@@ -129,7 +129,9 @@ enum class StepKind {
     RedrawUnderarms,
     // what goes with the part above
     RedrawWholeSide,  // the side seam moved by amount from waist to hem
-    SlideDart,        // amount along the waist, + to the side; `place` from the centre
+    // what follows an edge
+    DrawFacing,  // amount wide, from the altered edge
+    SlideDart,   // amount along the waist, + to the side; `place` from the centre
 };
 
 // The hand operation, for its picture mark.

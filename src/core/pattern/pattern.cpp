@@ -123,11 +123,11 @@ void drop_idle_nodes(Pattern& pattern)
 
 std::string_view key(Follow f)
 {
-    return f == Follow::No ? "no" : "length";
+    return f == Follow::No ? "no" : f == Follow::Length ? "length" : "shape";
 }
 std::optional<Follow> follow_of(std::string_view text)
 {
-    for (const auto f : {Follow::No, Follow::Length}) {
+    for (const auto f : {Follow::No, Follow::Length, Follow::Shape}) {
         if (key(f) == text) return f;
     }
     return std::nullopt;

@@ -20,8 +20,9 @@ struct SeamSide {
     EdgeRole role = EdgeRole::Side;
 };
 
-// How side b, a piece of no part, goes with the edge it is sewn to: a straight band is made longer or shorter.
-enum class Follow { No, Length };
+// How side b, a piece of no part, goes with the edge it is sewn to: a straight band is made longer or shorter, a
+// facing is drawn anew from it.
+enum class Follow { No, Length, Shape };
 [[nodiscard]] std::string_view key(Follow);
 [[nodiscard]] std::optional<Follow> follow_of(std::string_view);
 

@@ -237,6 +237,7 @@ public:
             take(ground_.order[i]);
         }
         if (keep) trail_.before.back() = {standing_, out_.lines.size(), out_.steps.size()};
+        draw_facings();
         return std::move(standing_);
     }
 
@@ -368,6 +369,7 @@ private:
                          std::shared_ptr<const std::vector<Piece>>& others) const
     {
         for (const auto& seam : ground_.followers) {
+            if (seam.follow != Follow::Length) continue;
             if (!moved_there(was.pieces, applied.garment.pieces, seam.a)) continue;
             const Length change =
                 (side_length(applied.garment.pieces, seam.a) - side_length(was.pieces, seam.a)) * seam.fullness;
@@ -380,6 +382,50 @@ private:
             others = std::move(next);
         }
         return true;
+    }
+
+    // Last of all, from the final edges: what lies under them.
+    void draw_facings()
+    {
+        const auto is_shaped = [](const Seam& s) { return s.follow == Follow::Shape; };
+        if (std::none_of(ground_.followers.begin(), ground_.followers.end(), is_shaped)) return;
+        PlanLine line;
+        line.kind = AdjustmentKind::Facings;
+        line.part = standing_->parts.front().kind;
+        line.first_step = out_.steps.size();
+        const Decision* all = plan().decision(line.kind, std::string{});
+        line.by_itself = !all;
+        if (all && all->answer == Answer::Declined) line.state = LineState::Declined;
+        for (const auto& seam : ground_.followers) {
+            const Decision* own = plan().decision(line.kind, seam.id);
+            const Decision* decided = own ? own : all;
+            if (is_shaped(seam) && !(decided && decided->answer == Answer::Declined)) draw_facing(seam, line);
+        }
+        line.steps = out_.steps.size() - line.first_step;
+        out_.lines.push_back(std::move(line));
+    }
+
+    void draw_facing(const Seam& seam, PlanLine& line)
+    {
+        const auto& on = seam.a.front();
+        const auto& under = seam.b.front();
+        const Piece& traced = *find_piece(out_.traced.pieces, on.piece);
+        const Piece& now = piece_in(*standing_, traced);
+        if (seam.a.size() != 1 || same_paper(traced, now)) return;
+        auto others = std::make_shared<std::vector<Piece>>(*standing_->others);
+        const auto facing =
+            std::find_if(others->begin(), others->end(), [&](const Piece& x) { return x.id == under.piece; });
+        const auto drawn = follow_shape(out_.steps, *facing, under.role, now, on.role);
+        if (!drawn) {
+            line.state = LineState::Refused;
+            line.refusal = drawn.error();
+        }
+        if (!drawn) return;
+        if (*drawn && line.state != LineState::Refused) line.state = LineState::Accepted;
+        auto next = std::make_shared<Standing>(*standing_);
+        next->others_measured.take_again(*standing_->others, *others);
+        next->others = std::move(others);
+        standing_ = std::move(next);
     }
 
     Computed& out_;

@@ -87,9 +87,11 @@ enum class Why {
     NeedsBustDart,  // there is no dart to put it into, or to move
     DartTooSmall,   // the dart there is would close before the amount is reached
     DartAlreadyThere,
-    NeedsPanels,   // this way is for a front of two panels
-    NoDartToMeet,  // no dart of this piece met one across the seam when it was drawn
-    NeedsElbow,    // the sleeve ends above the elbow line, or has none
+    NeedsPanels,       // this way is for a front of two panels
+    FacingAcrossDart,  // a dart parts the edge a facing is drawn from
+    FacingNoRoom,      // it is wider than the piece it lies on
+    NoDartToMeet,      // no dart of this piece met one across the seam when it was drawn
+    NeedsElbow,        // the sleeve ends above the elbow line, or has none
     NotOnThisGarment,
     PlaceUnknown,  // an amount at a place the adjustment has not got
     SidesAlike,    // an amount for one side of what is done on both alike

@@ -264,6 +264,9 @@ void ChangePad::refresh_amounts(const PlanLine& l)
     const bool apart = adjustment(kind_).acts_on == ActsOn::Apart;
     front_.name->setText(apart ? tr("Front") : tr("Amount"));
     back_.name->setText(tr("Back"));
+    const bool whole = adjustment(kind_).at_join == AtJoin::WholeGarment;  // done, or not
+    for (auto* w : std::initializer_list<QWidget*>{front_.name, front_.less, front_.field, front_.more})
+        w->setVisible(!whole);
     for (auto* w : std::initializer_list<QWidget*>{back_.name, back_.less, back_.field, back_.more})
         w->setVisible(apart);
     for (const auto& [row, amount] : {std::pair{&front_, l.amount}, std::pair{&back_, l.back}}) {

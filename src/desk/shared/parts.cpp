@@ -228,18 +228,30 @@ std::vector<Choices::Cell> Choices::cells(double width) const
 {
     std::vector<Cell> out;
     const auto w = widths(width);
-    double x = 4.5;
-    double y = 4.5;
-    for (int i = 0; i < words_.size(); ++i) {
-        if (!offered(i)) continue;
-        const double wide = w[std::size_t(i)];
-        if (wraps_ && x > 4.5 && x + wide > width - 3) {
-            x = 4.5;
-            y += row_height() + 4;
+    const auto lay = [&](int most_a_row) {
+        out.clear();
+        double x = 4.5;
+        double y = 4.5;
+        int rows = 1;
+        int here = 0;
+        for (int i = 0; i < words_.size(); ++i) {
+            if (!offered(i)) continue;
+            const double wide = w[std::size_t(i)];
+            if (wraps_ && here > 0 && (here == most_a_row || x + wide > width - 3)) {
+                x = 4.5;
+                y += row_height() + 4;
+                ++rows;
+                here = 0;
+            }
+            out.push_back({i, {x, y, wide, row_height() - 1}});
+            x += wide;
+            ++here;
         }
-        out.push_back({i, {x, y, wide, row_height() - 1}});
-        x += wide;
-    }
+        return rows;
+    };
+    // In several rows each holds about as many: nothing stands alone in the last.
+    const int rows = lay(static_cast<int>(words_.size()));
+    if (rows > 1) (void)lay((static_cast<int>(out.size()) + rows - 1) / rows);
     return out;
 }
 

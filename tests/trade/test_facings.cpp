@@ -1,0 +1,269 @@
+// Facings drawn anew, against the parallel that GEOS, an independent geometry library, draws.
+#include <geos_c.h>
+
+#include <QTest>
+#include <algorithm>
+#include <cstdarg>
+#include <memory>
+
+#include "core/alter/follow.h"
+#include "core/paper/facing.h"
+#include "core/paper/sound.h"
+#include "dresses.h"
+#include "tests.h"
+
+using namespace sartorum;
+using namespace sartorum::test;
+
+namespace {
+
+using Kind = AdjustmentKind;
+using Shape = std::unique_ptr<GEOSGeometry, void (*)(GEOSGeometry*)>;
+
+// By the Bernstein formula, not by the core's own flattening.
+std::vector<Point> bernstein(const Curve& c, int steps)
+{
+    std::vector<Point> out;
+    for (std::size_t i = 0; i < c.size_default(); ++i) {
+        const auto p = controls(c, i);
+        for (int k = i == 0 ? 0 : 1; k <= steps; ++k) {
+            const double t = double(k) / steps;
+            const double s = 1 - t;
+            out.push_back(p[0] * (s * s * s) + p[1] * (3 * s * s * t) + p[2] * (3 * s * t * t) +
+                          p[3] * (t * t * t));
+        }
+    }
+    return out;
+}
+
+Shape shape(GEOSGeometry* g)
+{
+    return {g, GEOSGeom_destroy};
+}
+
+Shape line_through(const std::vector<Point>& points)
+{
+    auto* seq = GEOSCoordSeq_create(static_cast<unsigned>(points.size()), 2);
+    for (unsigned i = 0; i < points.size(); ++i)
+        GEOSCoordSeq_setXY(seq, i, points[i][Geom::X], points[i][Geom::Y]);
+    return shape(GEOSGeom_createLineString(seq));
+}
+
+double apart(const Shape& a, Point p)
+{
+    auto* seq = GEOSCoordSeq_create(1, 2);
+    GEOSCoordSeq_setXY(seq, 0, p[Geom::X], p[Geom::Y]);
+    const auto point = shape(GEOSGeom_createPoint(seq));
+    double out = 0;
+    GEOSDistance(a.get(), point.get(), &out);
+    return out;
+}
+
+std::vector<Point> points_of(const Shape& line)
+{
+    std::vector<Point> out;
+    const auto* seq = GEOSGeom_getCoordSeq(line.get());
+    unsigned n = 0;
+    GEOSCoordSeq_getSize(seq, &n);
+    for (unsigned i = 0; i < n; ++i) {
+        double x = 0;
+        double y = 0;
+        GEOSCoordSeq_getXY(seq, i, &x, &y);
+        out.push_back({x, y});
+    }
+    return out;
+}
+
+void no_message(const char*, ...) {}
+
+Seam facing_seam(const std::string& on)
+{
+    return {
+        "neck-facing-" + on, {{on, EdgeRole::Neck}}, {{"neck-facing-" + on, EdgeRole::Neck}}, {}, Follow::Shape};
+}
+
+Pattern faced_dress(int sizes = 3)
+{
+    Pattern p = graded(fitted_dress(), sizes);
+    for (const std::string on : {"front", "back"}) {
+        for (auto& sized : p.sizes) {
+            Piece facing = need(facing_drawn(*find_piece(sized.pieces, on), EdgeRole::Neck, Length::mm(55)));
+            facing.id = facing.name = "neck-facing-" + on;
+            sized.pieces.push_back(std::move(facing));
+        }
+        p.seams.push_back(facing_seam(on));
+    }
+    return *check_pattern(std::move(p));
+}
+
+Computed made(const Pattern& p, const Plan& plan)
+{
+    return need(compute(p, chart_for(p), {}, plan));
+}
+
+// The whole of a facing against the edge it lies under: 0.2 mm all along, both ways; its ends on the piece's
+// lines.
+bool lies_under(const Piece& facing, const Piece& on, EdgeRole role, double width, double within = 0.2)
+{
+    const Curve sewn = edge(on, role).curve;
+    const auto edge_points = bernstein(sewn, 150);
+    const auto edge_line = line_through(edge_points);
+    const auto outer = bernstein(facing.edges[2].curve, 6);
+    const auto outer_line = line_through(bernstein(facing.edges[2].curve, 20));
+    const Point first = edge_points.front();
+    const Point last = edge_points.back();
+    const Point at_first = Geom::unit_vector(edge_points[1] - first);
+    const Point at_last = Geom::unit_vector(last - edge_points[edge_points.size() - 2]);
+    for (const Point p : outer) {
+        // Past the ends it is carried on straight.
+        const bool past = Geom::dot(p - first, at_first) < 0 || Geom::dot(p - last, at_last) > 0;
+        if (!past && std::abs(apart(edge_line, p) - width) > within) return false;
+    }
+    // The other way about: the library's own parallel, on the right of the way.
+    const auto parallel = shape(GEOSOffsetCurve(edge_line.get(), -width, 16, GEOSBUF_JOIN_ROUND, 5));
+    for (const Point p : points_of(parallel)) {
+        const bool by_an_end = std::min(Geom::distance(p, outer.front()), Geom::distance(p, outer.back())) < 8;
+        if (!by_an_end && apart(outer_line, p) > within) return false;
+    }
+    auto around = outline_points(on, Length::mm(0.02));
+    around.push_back(around.front());
+    const auto outline_line = line_through(around);
+    for (const std::size_t end : {std::size_t{1}, std::size_t{3}}) {
+        for (const Point p : bernstein(facing.edges[end].curve, 4)) {
+            if (apart(outline_line, p) > 0.05) return false;
+        }
+    }
+    return true;
+}
+
+// Laid back onto its piece: it stays where it lay when it was bought.
+Piece laid_on(Piece facing, const Piece& on, EdgeRole role)
+{
+    const Curve& to = edge(on, role).curve;
+    return moved(facing, Geom::Translate(to.initialPoint() - edge(facing, role).curve.initialPoint()));
+}
+
+}  // namespace
+
+class TestFacings : public QObject {
+    Q_OBJECT
+private slots:
+    void initTestCase() { initGEOS(no_message, no_message); }
+    void cleanupTestCase() { finishGEOS(); }
+
+    void a_facing_can_be_made_from_any_edge_that_no_dart_parts()
+    {
+        std::mt19937 rng{77};
+        int made_so_far = 0;
+        for (int i = 0; i < tries(60); ++i) {
+            const auto body = draw_bodice(random_bodice(rng));
+            if (!body) continue;
+            for (const auto& piece : body->pieces) {
+                for (const auto role : {EdgeRole::Neck, EdgeRole::Armhole}) {
+                    const double width = between(rng, 25, 50);
+                    const auto facing = facing_drawn(piece, role, Length::mm(width));
+                    if (!facing) continue;
+                    QVERIFY(lies_under(*facing, piece, role, width));
+                    QVERIFY(!unsound(*facing));
+                    QVERIFY(std::abs(facing_width(*facing, role)->in_mm() - width) < 0.2);
+                    ++made_so_far;
+                }
+            }
+        }
+        QVERIFY2(made_so_far > tries(120), qPrintable(QString::number(made_so_far)));
+    }
+    void a_dart_in_the_edge_or_too_little_room_is_said()
+    {
+        const auto p = graded(fitted_dress(), 1);
+        const Piece& front = *find_piece(p.sizes[0].pieces, std::string{"front"});
+        QVERIFY(facing_drawn(front, EdgeRole::Waist, Length::mm(50)).error().why == Why::FacingAcrossDart);
+        QVERIFY(facing_drawn(front, EdgeRole::Neck, Length::mm(300)).error().why == Why::FacingNoRoom);
+        QVERIFY(facing_drawn(front, EdgeRole::Neck, Length::mm(160)).error().why == Why::FacingNoRoom);
+        QVERIFY(facing_drawn(front, EdgeRole::CapBack, Length::mm(50)).error().why == Why::EdgeMissing);
+    }
+    void under_a_changed_neckline_it_is_drawn_anew_by_itself()
+    {
+        const auto p = faced_dress();
+        Plan plan = dress_plan("12", "12", "12");
+        const auto before = made(p, plan);
+        QVERIFY(before.line(Kind::Facings)->state == LineState::NothingKnown);
+        plan.decide({Kind::NeckSize, Answer::Accepted, Length::mm(30)});
+        const auto after = made(p, plan);
+        const auto* line = after.line(Kind::Facings);
+        QVERIFY(line->state == LineState::Accepted && line->by_itself && line->steps == 2);
+        QVERIFY(&after.lines.back() == line);
+        for (const std::string on : {"front", "back"}) {
+            const Piece& piece = *find_piece(after.altered.pieces, on);
+            const Piece& facing = *find_piece(after.altered.pieces, "neck-facing-" + on);
+            QVERIFY(largest_gap(facing, *find_piece(before.altered.pieces, "neck-facing-" + on)) > 2);
+            QVERIFY(lies_under(laid_on(facing, piece, EdgeRole::Neck), piece, EdgeRole::Neck, 55));
+        }
+        for (const auto& w : after.checks.walks) QVERIFY2(w.holds, w.seam.c_str());
+        // A change elsewhere leaves it.
+        Plan other = dress_plan("12", "12", "12");
+        other.decide({Kind::WidthAtHip, Answer::Accepted, Length::mm(30)});
+        QVERIFY(made(p, other).line(Kind::Facings)->state == LineState::NothingKnown);
+        // Declined, all of them or one.
+        plan.decide({Kind::Facings, Answer::Declined});
+        const auto left = made(p, plan);
+        QVERIFY(left.line(Kind::Facings)->state == LineState::Declined && left.line(Kind::Facings)->steps == 0);
+        QVERIFY(std::any_of(left.checks.walks.begin(), left.checks.walks.end(),
+                            [](const Walk& w) { return w.seam == "neck-facing-front" && !w.holds; }));
+        plan.forget(Kind::Facings);
+        Decision one{Kind::Facings, Answer::Declined};
+        one.subject = "neck-facing-back";
+        plan.put(one);
+        QCOMPARE(made(p, plan).line(Kind::Facings)->steps, std::size_t{1});
+    }
+    void what_cannot_be_drawn_is_not_done_and_said()
+    {
+        Pattern p = faced_dress();
+        for (auto& sized : p.sizes) {  // on the fold behind, where a round back may put a dart into the neck
+            for (auto& piece : sized.pieces) {
+                for (auto& e : piece.edges) {
+                    if (e.role == EdgeRole::Centre) e.on_fold = true;
+                }
+            }
+        }
+        Plan plan = dress_plan("12", "12", "12");
+        plan.decide({Kind::RoundBack,
+                     Answer::Accepted,
+                     Length::mm(12),
+                     {},
+                     method_of_key(adjustment(Kind::RoundBack), "fold_darted")});
+        const auto c = made(p, plan);
+        QVERIFY(c.line(Kind::RoundBack)->state == LineState::Accepted);
+        QVERIFY(c.line(Kind::Facings)->state == LineState::Refused);
+        QVERIFY(std::any_of(c.not_done.begin(), c.not_done.end(), [](const NotDone& n) {
+            return n.kind == Kind::Facings && n.why.why == Why::FacingAcrossDart;
+        }));
+    }
+    void after_any_chain_it_lies_under_the_final_edge()
+    {
+        std::mt19937 rng{1718};
+        const auto p = faced_dress();
+        const auto bought = made(p, dress_plan("12", "12", "12"));
+        int drawn_anew = 0;
+        for (int i = 0; i < tries(80); ++i) {
+            const auto size = [&] { return p.sizes[rng() % 3].size; };
+            const std::string bust = size();
+            Plan plan = dress_plan(bust, size(), size());
+            for (const auto& a : catalogue()) {
+                if (rng() % 4 || a.at_join == AtJoin::OnlyBelow || a.at_join == AtJoin::WholeGarment) continue;
+                std::uniform_real_distribution<double> amount{a.least.in_mm() * 0.4, a.most.in_mm() * 0.4};
+                plan.decide({a.kind, Answer::Accepted, Length::mm(amount(rng))});
+            }
+            const auto c = made(p, plan);
+            for (const std::string on : {"front", "back"}) {
+                const Piece& piece = *find_piece(c.altered.pieces, on);
+                const Piece& facing = *find_piece(c.altered.pieces, "neck-facing-" + on);
+                if (c.line(Kind::Facings)->state == LineState::Refused) continue;
+                QVERIFY(lies_under(laid_on(facing, piece, EdgeRole::Neck), piece, EdgeRole::Neck, 55));
+                drawn_anew += !same_edges(piece, *find_piece(c.traced.pieces, on), EdgeRole::Neck);
+            }
+        }
+        QVERIFY2(drawn_anew > tries(60), qPrintable(QString::number(drawn_anew)));
+    }
+};
+SARTORUM_TEST(TestFacings)
+#include "test_facings.moc"
