@@ -135,13 +135,11 @@ Dragged dragged(Work work, Next next)
     return {median(times), c->steps.size()};
 }
 
-// A top of ten pieces, ten adjustments accepted, one amount dragged: the recompute a hand sees while it pulls.
-void drag(const QString& demo, Kept& kept)
+// Facings, collar, cuffs: as many lines as a back has.
+void add_others(Pattern& pattern, int n)
 {
-    const auto chart = *formats::read_chart_csv(*formats::read_file(demo + "/windlass-dress.csv"));
-    auto pattern = *formats::read_pattern_svg(*formats::read_file(demo + "/windlass-bodice.svg"));
     for (auto& size : pattern.sizes) {
-        for (int i = 0; i < 8; ++i) {  // facings, collar, cuffs: as many lines as a back has
+        for (int i = 0; i < n; ++i) {
             Piece other = size.pieces[1];
             other.id = "other " + std::to_string(i);
             other.role = PieceRole::Other;
@@ -149,15 +147,45 @@ void drag(const QString& demo, Kept& kept)
             size.pieces.push_back(std::move(other));
         }
     }
+}
+
+constexpr std::array nine{
+    AdjustmentKind::ShoulderLength, AdjustmentKind::ShoulderSlope, AdjustmentKind::BallOfShoulder,
+    AdjustmentKind::NeckForward,    AdjustmentKind::RoundBack,     AdjustmentKind::ArmholeDepth,
+    AdjustmentKind::BodiceLength,   AdjustmentKind::SwayBack,      AdjustmentKind::BustDepth};
+
+void accept_nine(Plan& plan)
+{
+    for (const auto kind : nine)
+        plan.decide({kind, Answer::Accepted, Length::mm(adjustment(kind).most > Length{} ? 6 : -9)});
+}
+
+// A dress of ten pieces, two of them facings that are drawn anew; its skirt goes with the bodice.
+double drag_dress(const QString& demo, const BodySet& body)
+{
+    const auto chart = *formats::read_chart_csv(*formats::read_file(demo + "/aqueduct-dress.csv"));
+    auto pattern = *formats::read_pattern_svg(*formats::read_file(demo + "/aqueduct-dress.svg"));
+    add_others(pattern, 10 - static_cast<int>(pattern.sizes.front().pieces.size()));
+    Plan plan = plan_in_sizes("42", "42");
+    plan.sizes[Level::Bust] = "40";
+    accept_nine(plan);
+    for (const auto kind : {AdjustmentKind::WidthAtWaist, AdjustmentKind::WaistToHip, AdjustmentKind::WidthAtHip})
+        plan.decide({kind, Answer::Accepted, Length::mm(16)});
+    return dragged(work_of(pattern, chart, body, plan),
+                   [](Plan& p, int i) { p.decisions[1].set_amount(Length::mm(-6.0 + i % 12)); })
+        .ms;
+}
+
+// A top of ten pieces, ten adjustments accepted, one amount dragged: the recompute a hand sees while it pulls.
+void drag(const QString& demo, Kept& kept)
+{
+    const auto chart = *formats::read_chart_csv(*formats::read_file(demo + "/windlass-dress.csv"));
+    auto pattern = *formats::read_pattern_svg(*formats::read_file(demo + "/windlass-bodice.svg"));
+    add_others(pattern, 8);
     const auto body = *formats::read_body(*formats::read_file(demo + "/ottilie.json"));
     Plan plan = plan_in_sizes("16", "16");
     plan.sizes[Level::Bust] = "16";
-    constexpr std::array nine{
-        AdjustmentKind::ShoulderLength, AdjustmentKind::ShoulderSlope, AdjustmentKind::BallOfShoulder,
-        AdjustmentKind::NeckForward,    AdjustmentKind::RoundBack,     AdjustmentKind::ArmholeDepth,
-        AdjustmentKind::BodiceLength,   AdjustmentKind::SwayBack,      AdjustmentKind::BustDepth};
-    for (const auto kind : nine)
-        plan.decide({kind, Answer::Accepted, Length::mm(adjustment(kind).most > Length{} ? 6 : -9)});
+    accept_nine(plan);
     plan.sizes[Level::Waist] = "18";  // the tenth: a blend between sizes
     const Work work = work_of(pattern, chart, body.set, plan);
     const double pass = plain_ms(pattern.find("16")->pieces);
@@ -166,6 +194,9 @@ void drag(const QString& demo, Kept& kept)
          QString{"dragging the slope, ten pieces, nine adjustments and a blend (%1 steps): %2 ms"}
              .arg(slope.steps)
              .arg(slope.ms));
+    const double dress = drag_dress(demo, body.set);
+    tell(kept, "dress-to-top", dress / slope.ms,
+         QString{"dragging the slope of a dress of ten pieces, twelve adjustments: %1 ms"}.arg(dress));
     // The last of all, on the sleeve: what stands above it stays.
     const auto hem = dragged(work, [](Plan& p, int i) {
         p.decide({AdjustmentKind::SleeveHem, Answer::Accepted, Length::mm(3 + i % 20)});

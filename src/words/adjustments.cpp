@@ -8,6 +8,7 @@
 namespace sartorum::words {
 QString piece_names(AdjustmentKind kind, const Garment& on)
 {
+    if (adjustment(kind).at_join == AtJoin::WholeGarment) return t("facings");
     switch (adjustment(kind).acts_on) {
         case ActsOn::Front: return t("front");
         case ActsOn::Back: return t("back");

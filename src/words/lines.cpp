@@ -12,13 +12,13 @@ namespace {
 
 QString accepted_text(const PlanLine& l)
 {
+    if (adjustment(l.kind).at_join == AtJoin::WholeGarment) return t("done: they go with their edges");
+    if (l.by_itself) return t("goes with the part above");
     if (l.amount == Length{} && l.kind == AdjustmentKind::DartMoved) return t("accepted: all of it");
     if (l.amount == Length{} && zero_works(adjustment(l.kind), l.method))
         return t("on the toile first; then type the pinch");
     if (l.short_of) return t("accepted: the most this paper carries");
     if (!l.cautions.empty()) return t("accepted: more than is usual");
-    if (l.by_itself && l.kind == AdjustmentKind::Facings) return t("goes with the edges");
-    if (l.by_itself) return t("goes with the part above");
     return l.own_amount ? t("accepted with your amount") : t("accepted");
 }
 

@@ -68,6 +68,8 @@ QString seam_short(const std::string& id)
 {
     if (id == "side") return t("Side");
     if (id == "skirt-side") return t("Skirt side");
+    if (id == "neck-facing-front") return t("Facing, front");
+    if (id == "neck-facing-back") return t("Facing, back");
     if (id == "shoulder") return t("Shoulder");
     if (id == "underarm") return t("Underarm");
     if (id == "princess") return t("Panels");
@@ -290,6 +292,7 @@ QString doubt(const Doubt& d, Unit u)
 
 QString amounts(const PlanLine& line, Unit u)
 {
+    if (adjustment(line.kind).at_join == AtJoin::WholeGarment) return {};
     if (line.back == line.amount) return amount(line.amount, u, true);
     return t("%1 and %2").arg(amount(line.amount, u, true), amount(line.back, u, true));
 }
@@ -297,6 +300,7 @@ QString amounts(const PlanLine& line, Unit u)
 QString why(const PlanLine& line, Unit u)
 {
     const QString sign = toile_sign(line.kind);
+    if (adjustment(line.kind).at_join == AtJoin::WholeGarment) return sign;
     if (!line.proposal && adjustment(line.kind).apply_across) return t("it goes with the part above");
     if (!line.proposal)
         return sign.isEmpty() ? t("nothing measured to propose it from") : t("its sign: %1").arg(sign);

@@ -105,7 +105,8 @@ std::vector<Showing> views_of_a_garment()
     for (const auto& [name, page] : {std::pair{"plan", change_shown},
                                      {"plan, follows", follows_shown},
                                      {"plan, finished", finished_shown},
-                                     {"plan, room", room_shown}}) {
+                                     {"plan, room", room_shown},
+                                     {"plan, goes on", goes_on_shown}}) {
         out.push_back({name, [page](Desk& d) {
                            d.window->go_to(Station::Plan);
                            beside(d, page);
@@ -169,6 +170,14 @@ private slots:
         lay_bodice(d);
         d.room->accept_all();
         d.room->decide({AdjustmentKind::ShoulderSlope, Answer::Accepted, Length::mm(-6), Length::mm(-4), {}});
+        walk(d, views_of_a_garment());
+    }
+    void a_dress()
+    {
+        Desk d{dir_.filePath("dress.sartorum"), true};
+        lay_pattern(d, "Aqueduct");
+        d.room->accept_all();
+        d.room->decide(AdjustmentKind::NeckSize, Answer::Accepted, Length::mm(20));
         walk(d, views_of_a_garment());
     }
     void a_tissue()

@@ -302,7 +302,9 @@ void ChangePad::refresh()
     say(stale_, old ? tr("measure again: ") + words::stale(*old) : QString{});
     ink(stale_, d.weld_ink);
     picture_->show_kind(kind_);
-    say(meaning_, QString::fromStdString(std::string{unit_text(u)}) + ", " + words::amount_meaning(kind_));
+    const bool whole = adjustment(kind_).at_join == AtJoin::WholeGarment;
+    const QString unit = whole ? QString{} : QString::fromStdString(std::string{unit_text(u)}) + ", ";
+    say(meaning_, unit + words::amount_meaning(kind_));
     refresh_amounts(*l);
     if (ways_) {
         ways_->choose(static_cast<int>(l->method));

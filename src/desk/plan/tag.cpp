@@ -134,7 +134,7 @@ void Tag::paintEvent(QPaintEvent*)
         }
     } else {
         p.setPen(d.ink);
-        p.setFont(fitted(text_.name, right - left, 15.5, 11, cabin));
+        p.setFont(fitted(text_.name, right - left, 15.5, 10, cabin));
         p.drawText(QPointF{left, 24 * k}, text_.name);
         if (text_.has_amount) draw_amounts(p, left);
         if (then > 0) {

@@ -60,6 +60,7 @@ protected:
         }
         // The same laid-out pieces that are printed, in lines that can be seen at this size.
         const QTransform to_screen = QTransform::fromScale(s, s);
+        auto taken = tile_names(p, s);
         for (std::size_t i = 0; i < layout_.pieces.size(); ++i) {
             const auto& at = layout_.places[i];
             const auto shape = [&](const QPainterPath& path) { return to_screen.map(path.translated(at)); };
@@ -80,8 +81,8 @@ protected:
             const QPointF c = room.center();
             const double wide = std::max(room.length() - 8, 60.0);
             p.setFont(fitting(look_.cabin(14), longest, wide - 4, 0.5));
-            p.drawText(QRectF{c.x() - wide / 2, c.y() - 36, wide, 72}, Qt::AlignCenter | Qt::TextWordWrap,
-                       words::piece_name(layout_.pieces[i]));
+            write_where_free(p, {c.x() - wide / 2, c.y() - 36, wide, 72}, words::piece_name(layout_.pieces[i]),
+                             taken);
         }
         p.setPen(QPen{QColor{"#26262B"}, 1.4});
         p.drawRect(to_screen.mapRect(layout_.test_square));
@@ -91,9 +92,7 @@ protected:
                        .translated(to_screen.mapRect(layout_.test_square).width(), 0),
                    Qt::AlignVCenter | Qt::TextDontClip, tr("test square"));
         for (const auto& t : layout_.tiles) {
-            const double half = formats::tile_overlap_mm / 2;
-            const QRectF r{QPointF{(t.part.left() + half) * s, (t.part.top() + half) * s},
-                           QSizeF{(t.part.width() - 2 * half) * s, (t.part.height() - 2 * half) * s}};
+            const QRectF r = on_screen(t, s);
             p.setBrush(Qt::NoBrush);
             p.setPen(QPen{QColor{"#8F8576"}, 1});
             p.drawRect(r);
@@ -103,13 +102,53 @@ protected:
                 p.drawLine(r.topRight(), r.bottomLeft());
             } else {
                 p.setPen(QColor{"#234E7A"});
-                p.setFont(look_.lato(14, QFont::DemiBold));
+                p.setFont(tile_font(t, s));
                 p.drawText(r.adjusted(5, 3, -3, -3), Qt::AlignLeft | Qt::AlignBottom, t.name());
             }
         }
     }
 
 private:
+    static QRectF on_screen(const formats::Tile& t, double s)
+    {
+        const double half = formats::tile_overlap_mm / 2;
+        return {QPointF{(t.part.left() + half) * s, (t.part.top() + half) * s},
+                QSizeF{(t.part.width() - 2 * half) * s, (t.part.height() - 2 * half) * s}};
+    }
+
+    QFont tile_font(const formats::Tile& t, double s) const
+    {
+        return fitting(look_.lato(14, QFont::DemiBold), t.name(), on_screen(t, s).width() - 10, 0.5);
+    }
+
+    // Where the sheets' own names will stand.
+    std::vector<QRectF> tile_names(QPainter& p, double s) const
+    {
+        std::vector<QRectF> out;
+        for (const auto& t : layout_.tiles) {
+            p.setFont(tile_font(t, s));
+            if (!t.blank)
+                out.push_back(p.boundingRect(on_screen(t, s).adjusted(5, 3, -3, -3),
+                                             Qt::AlignLeft | Qt::AlignBottom, t.name()));
+        }
+        return out;
+    }
+
+    // As near its place as nothing else stands; left out where there is no such place.
+    static void write_where_free(QPainter& p, const QRectF& at, const QString& text, std::vector<QRectF>& taken)
+    {
+        constexpr int flags = Qt::AlignCenter | Qt::TextWordWrap;
+        for (const double down : {0.0, -14.0, 14.0, -26.0, 26.0}) {
+            const QRectF box = at.translated(0, down);
+            const QRectF written = p.boundingRect(box, flags, text);
+            const auto lies_on = [&](const QRectF& other) { return other.intersects(written); };
+            if (std::any_of(taken.begin(), taken.end(), lies_on)) continue;
+            p.drawText(box, flags, text);
+            taken.push_back(written);
+            return;
+        }
+    }
+
     void draw_card(QPainter& p)
     {
         if (!computed) return;

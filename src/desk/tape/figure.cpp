@@ -394,10 +394,11 @@ void Figure::draw_pages(QPainter& p)
                                       [&](Measure m) { return room_.body().taken(m).has_value(); });
         if (i + 1 < all.size()) draw_thread(p, look_, {x + 10, y}, {x + pitch - 10, y}, done);
         draw_knot(p, look_, {x, y}, all[i] == here ? Knot::Here : done ? Knot::Done : Knot::Later);
-        p.setFont(look_.lato(12.5, all[i] == here ? QFont::DemiBold : QFont::Normal));
+        const QString name = words::view_name(facts(all[i].front()).view);
+        p.setFont(fitting(look_.lato(12.5, all[i] == here ? QFont::DemiBold : QFont::Normal), name, pitch - 6));
         p.setPen(all[i] == here ? d.woad : d.faded);
         const QRectF text{x - pitch / 2, y + 8, pitch, 20};
-        p.drawText(text, Qt::AlignHCenter, words::view_name(facts(all[i].front()).view));
+        p.drawText(text, Qt::AlignHCenter, name);
         page_marks_.push_back(QRectF{x - pitch / 2, y - 14, pitch, 44});
     }
 }
