@@ -103,6 +103,23 @@ int main(int argc, char** argv)
     auto* print = window.findChild<PrintStation*>();
     while (print->laying_out()) QTest::qWait(10);
     shot("print");
+    // A dress: the waist decided above, the skirt with it.
+    for (const auto& p : room.book().patterns()) {
+        if (p.name.startsWith("Aqueduct")) room.choose_pattern(p.id);
+    }
+    window.go_to(Station::Plan);
+    room.choose(room.advice()->choice);
+    for (const auto kind : {AdjustmentKind::BodiceLength, AdjustmentKind::WaistToHip, AdjustmentKind::Bust,
+                            AdjustmentKind::WidthAtWaist})
+        room.decide(kind, Answer::Accepted, {});
+    room.decide(AdjustmentKind::NeckSize, Answer::Accepted, Length::mm(20));
+    window.findChild<PlanStation*>()->show_adjustment(AdjustmentKind::JoinedWaist);
+    auto* besides = window.findChild<Choices*>("beside_plan");
+    besides->choose(5);
+    emit besides->picked(5);
+    shot("plan-dress");
+    besides->choose(0);
+    emit besides->picked(0);
     // A top: the shirt-dress bodice.
     const auto bodice = room.book().patterns().front().id;
     room.choose_pattern(bodice);

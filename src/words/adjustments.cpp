@@ -237,7 +237,6 @@ QString toile_sign(AdjustmentKind kind)
         case AdjustmentKind::KnitDart: return t("the front armhole stands away");
         case AdjustmentKind::NeckGape: return t("the neckline stands away in front");
         case AdjustmentKind::BackArmhole: return t("loose cloth behind the arm");
-        case AdjustmentKind::Facings: return t("an edge changed that a facing lies under");
         case AdjustmentKind::WaistSeamLevel: return t("the seam lies above or below where it is wanted");
         case AdjustmentKind::SwayBack: return t("folds across the back above the seat");
         default: return {};

@@ -300,7 +300,8 @@ QString amounts(const PlanLine& line, Unit u)
 QString why(const PlanLine& line, Unit u)
 {
     const QString sign = toile_sign(line.kind);
-    if (adjustment(line.kind).at_join == AtJoin::WholeGarment) return sign;
+    if (adjustment(line.kind).at_join == AtJoin::WholeGarment)
+        return t("an edge changed that a facing lies under");
     if (!line.proposal && adjustment(line.kind).apply_across) return t("it goes with the part above");
     if (!line.proposal)
         return sign.isEmpty() ? t("nothing measured to propose it from") : t("its sign: %1").arg(sign);

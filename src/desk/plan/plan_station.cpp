@@ -206,7 +206,9 @@ void PlanStation::refresh_sums()
     for (const auto& ease : c.checks.ease) {
         if (!ease.holds) warnings << words::ease_warning(ease, look_.unit());
     }
-    for (const auto& g : goes_on(c)) {
+    // Not in every frame of a hand that drags.
+    const auto passing = room_.trying() ? std::vector<GoesOn>{} : goes_on(c);
+    for (const auto& g : passing) {
         if (const auto said = words::goes_on_warning(g, look_.unit()); !said.isEmpty()) warnings << said;
     }
     if (const auto unwalked = words::unwalked(c.checks); !unwalked.isEmpty()) warnings << unwalked;
