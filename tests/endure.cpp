@@ -171,7 +171,8 @@ int main(int argc, char** argv)
     const double share = QString::fromLocal8Bit(argv[3]).toDouble();
     if (!(share > 0 && share <= 1)) return 2;
     std::vector<std::pair<QString, Pattern>> patterns;
-    for (const char* name : {"lockside-skirt", "windlass-bodice", "heron-tee", "sluice-waistcoat"}) {
+    for (const char* name : {"lockside-skirt", "windlass-bodice", "heron-tee", "sluice-waistcoat",
+                             "aqueduct-dress", "reedbed-dress"}) {
         const auto bytes = formats::read_file(demo + "/" + name + ".svg");
         if (!bytes) return 2;
         patterns.emplace_back(name, *formats::read_pattern_svg(*bytes));

@@ -434,6 +434,20 @@ private slots:
         QVERIFY(refused(print, "--out"));
         QVERIFY(refused(print + QStringList{"--size", "16", "--plan", "p.json"}, "--size"));
     }
+    void whether_a_dress_goes_on_is_told_in_words_and_in_json()
+    {
+        const QStringList dress{
+            "check",  "--chart",           demo("aqueduct-dress.csv"), "--pattern", demo("aqueduct-dress.svg"),
+            "--body", demo("ottilie.json")};
+        const auto said = json::parse(run(dress + QStringList{"--json"}).out.toStdString());
+        const auto& on = said["goes_on"];
+        QCOMPARE(on.size(), std::size_t{2});
+        QVERIFY(on[0]["through"] == "neck");
+        QVERIFY(on[0]["guessed"] && on[0]["holds"]);
+        QVERIFY(on[1]["over"] == "hip");
+        QVERIFY(on[1]["from_below"] && on[1]["holds"] && on[1]["opening_mm"] > 300 && on[1]["opens_mm"] > 500);
+        QVERIFY(run(dress).out.contains("Stepped into it passes the hip"));
+    }
     void the_document_lists_every_adjustment_as_the_catalogue_has_it()
     {
         QFile f{QString{SARTORUM_SOURCE_DIR} + "/docs/cli.md"};

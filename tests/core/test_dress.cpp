@@ -207,6 +207,26 @@ private slots:
             QVERIFY(std::abs(darts_apart(c.altered, "back", "skirt-back")) < 1);
         }
     }
+    void a_join_written_from_below_is_the_same_join()
+    {
+        for (const auto& flat : {fitted_dress(), gathered_dress()}) {
+            Pattern p = graded(flat, 2);
+            Pattern turned = p;
+            Seam& join = turned.seams.back();
+            std::swap(join.a, join.b);
+            join.fullness = 1 / join.fullness;
+            turned = *check_pattern(turned);
+            Plan plan = dress_plan("12", "12", "12");
+            plan.decide({Kind::WidthAtWaist, Answer::Accepted, Length::mm(24)});
+            const Dress one{p, chart_for(p)};
+            const Dress other{turned, chart_for(p)};
+            const auto a = one(plan);
+            const auto b = other(plan);
+            for (std::size_t i = 0; i < a.altered.pieces.size(); ++i)
+                QVERIFY(largest_gap(a.altered.pieces[i], b.altered.pieces[i]) < 1e-6);
+            for (const auto& w : b.checks.walks) QVERIFY2(w.holds, w.seam.c_str());
+        }
+    }
     void darts_that_did_not_meet_are_left_where_they_are()
     {
         auto flat = fitted_dress();

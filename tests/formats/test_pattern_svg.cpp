@@ -4,7 +4,9 @@
 #include <QTemporaryDir>
 #include <QTest>
 
-#include "core/pattern/garment.h"
+#include "core/paper/facing.h"
+#include "core/pattern/joint.h"
+#include "dresses.h"
 #include "formats/pattern_svg.h"
 #include "formats/text_file.h"
 #include "princess_fronts.h"
@@ -94,6 +96,46 @@ private slots:
                  std::string{"data-part"});
         // A front that says it is another kind has not that kind's edges.
         QCOMPARE(with("data-part=\"skirt\"", "data-part=\"upper\"").error().why, Why::EdgeMissing);
+    }
+    void a_dress_comes_back_with_its_join_its_openings_and_its_facings()
+    {
+        Pattern p = graded(gathered_dress(), 2);
+        for (auto& sized : p.sizes) {
+            Piece facing = need(facing_drawn(sized.pieces[0], EdgeRole::Neck, Length::mm(55)));
+            facing.id = facing.name = "neck-facing-front";
+            sized.pieces[1].opening = piece_most;
+            for (auto& piece : sized.pieces) {
+                if (piece.id == "skirt-back") piece.opening = Length::mm(180);
+            }
+            sized.pieces.push_back(facing);
+        }
+        p.seams.push_back(
+            {"facing", {{"front", EdgeRole::Neck}}, {{"neck-facing-front", EdgeRole::Neck}}, {}, Follow::Shape});
+        p = *check_pattern(p);
+        const auto text = write_pattern_svg(p).toStdString();
+        const auto read = need(read_pattern_svg(text));
+        const Seam* join = join_between(read.seams, read.sizes[0].pieces, PartKind::Upper, PartKind::Skirt);
+        QVERIFY(join);
+        QCOMPARE(join->fullness, 1.8);
+        QVERIFY(read.seams.back().follow == Follow::Shape);
+        QVERIFY(find_piece(read.sizes[1].pieces, std::string{"back"})->opening == piece_most);
+        QCOMPARE(find_piece(read.sizes[1].pieces, std::string{"skirt-back"})->opening, Length::mm(180));
+        QCOMPARE(find_piece(read.sizes[1].pieces, std::string{"front"})->opening, Length{});
+        for (std::size_t i = 0; i < p.sizes[1].pieces.size(); ++i)
+            QVERIFY(largest_gap(read.sizes[1].pieces[i], p.sizes[1].pieces[i]) < 1e-3);
+        const auto with = [&](const std::string& what, const std::string& by) {
+            return read_pattern_svg(replaced(text, what, by));
+        };
+        for (const char* full : {"nan", "0", "-1", "1e9", "9", "1 2", "much"}) {
+            const auto refused = with("data-fullness=\"1.8\"", std::string{"data-fullness=\""} + full + "\"");
+            QVERIFY2(!refused, full);
+            QCOMPARE(refused.error().field, std::string{"data-fullness"});
+        }
+        for (const char* opening : {"-5", "wide", "nan", "9000"}) {
+            const auto refused = with("data-opening=\"180\"", std::string{"data-opening=\""} + opening + "\"");
+            QVERIFY2(!refused, opening);
+            QCOMPARE(refused.error().field, std::string{"data-opening"});
+        }
     }
     void a_bodice_comes_back_with_darts_bust_point_and_guides()
     {

@@ -199,6 +199,10 @@ private slots:
             QVERIFY(lies_under(laid_on(facing, piece, EdgeRole::Neck), piece, EdgeRole::Neck, 55));
         }
         for (const auto& w : after.checks.walks) QVERIFY2(w.holds, w.seam.c_str());
+        // Accepted in so many words, with nothing to do any more, it is not called not done.
+        Plan asked = dress_plan("12", "12", "12");
+        asked.decide({Kind::Facings, Answer::Accepted});
+        QVERIFY(made(p, asked).not_done.empty());
         // A change elsewhere leaves it.
         Plan other = dress_plan("12", "12", "12");
         other.decide({Kind::WidthAtHip, Answer::Accepted, Length::mm(30)});

@@ -1,6 +1,9 @@
 #include "core/paper/facing.h"
 
 #include <algorithm>
+#include <cmath>
+
+#include "core/paper/sound.h"
 
 namespace sartorum {
 namespace {
@@ -32,6 +35,22 @@ Going going(const Geom::CubicBezier& c, double t, double width)
     }
     const double turn = Geom::cross(d[1], d[2]) / (speed * speed * speed);
     return {d[0] + into_paper(d[1] / speed) * width, d[1] * (1 + width * turn)};
+}
+
+// Nowhere does it bend round so tightly that its parallel would stand still or turn back.
+bool has_parallel(const Curve& c, double width)
+{
+    constexpr int looks = 32;
+    constexpr double still = 0.05;
+    for (std::size_t i = 0; i < c.size_default(); ++i) {
+        const auto& segment = segment_of(c, i);
+        for (int k = 1; k < looks; ++k) {
+            const double t = double(k) / looks;
+            const auto d = segment.pointAndDerivatives(t, 2);
+            if (Geom::dot(going(segment, t, width).speed, d[1]) < still * Geom::dot(d[1], d[1])) return false;
+        }
+    }
+    return true;
 }
 
 // Cubics with the places and the speeds of the true parallel at their ends.
@@ -97,6 +116,13 @@ Curve begun_at(const Curve& c, Point at)
     return out;
 }
 
+// The ends of a facing stand across it; what leaves it along its edge is cut off by no line.
+bool meets_clearly(const Curve& one, const Curve& next)
+{
+    constexpr double ten_degrees = 0.17;
+    return std::abs(Geom::cross(end_direction(one), start_direction(next))) > ten_degrees;
+}
+
 Guide grain_in(const Curve& edge, double width)
 {
     const double t = edge.size_default() / 2.0;
@@ -119,13 +145,14 @@ Outcome<Piece> facing_drawn(const Piece& on, EdgeRole role, Length width)
     const Edge& sewn = on.edges[*at];
     const Edge& before = on.edges[(*at + n - 1) % n];
     const Edge& after = on.edges[(*at + 1) % n];
+    const auto no_room = [&] {
+        return refuse_amount(Why::FacingNoRoom, on.id, width, line_least, facing_width_most);
+    };
+    if (!has_parallel(sewn.curve, width.in_mm())) return no_room();
     const Curve line = parallel_to(sewn.curve, width.in_mm());
     const auto way = carried_on(line, 2 * width.in_mm());
     const auto from = first_met(way, reversed(before.curve));
     const auto to = first_met(way, after.curve);
-    const auto no_room = [&] {
-        return refuse_amount(Why::FacingNoRoom, on.id, width, line_least, facing_width_most);
-    };
     if (!from || !to) return no_room();
     const Curve outer = begun_at(reversed(begun_at(line, *from)), *to);
     if (length(outer) < line_least) return no_room();
@@ -133,6 +160,7 @@ Outcome<Piece> facing_drawn(const Piece& on, EdgeRole role, Length width)
     Curve end_after = split(after.curve, nearest(after.curve, *to).time).before;
     end_before.setInitial(*from);
     end_after.setFinal(*to);
+    if (!meets_clearly(end_after, outer) || !meets_clearly(outer, end_before)) return no_room();
 
     Piece out;
     out.role = PieceRole::Other;
@@ -146,6 +174,8 @@ Outcome<Piece> facing_drawn(const Piece& on, EdgeRole role, Length width)
             out.notches.push_back(notch);
     }
     out.guides = {grain_in(sewn.curve, width.in_mm())};
+    // A tight bow has no parallel so far inside it.
+    if (unsound(out)) return no_room();
     return out;
 }
 

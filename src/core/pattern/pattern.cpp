@@ -53,6 +53,19 @@ Outcome<bool> parts_whole(const SizedPieces& sized)
     return true;
 }
 
+// A join is told from the part above to the one below, however it was written: b = a × fullness + ease.
+void from_above(Seam& seam, const std::vector<Piece>& pieces)
+{
+    if (!is_join(seam, pieces) || !(seam.fullness >= fullness_least && seam.fullness <= fullness_most)) return;
+    const auto part = [&](const std::vector<SeamSide>& side) {
+        return *find_piece(pieces, side.front().piece)->part;
+    };
+    if (part(seam.a) < part(seam.b)) return;
+    std::swap(seam.a, seam.b);
+    seam.ease = -seam.ease / seam.fullness;
+    seam.fullness = 1 / seam.fullness;
+}
+
 // A sleeve without the part it hangs from is traced as it is.
 void without_its_part(std::vector<Piece>& pieces)
 {
@@ -186,6 +199,7 @@ Outcome<Pattern> check_pattern(Pattern pattern)
             }
         }
     }
+    for (auto& seam : pattern.seams) from_above(seam, pattern.sizes.front().pieces);
     for (const auto& seam : pattern.seams) {
         if (abs(seam.ease) > seam_ease_most)
             return refuse_amount(Why::NumberBroken, "data-ease", seam.ease, {}, seam_ease_most);

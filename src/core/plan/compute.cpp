@@ -50,6 +50,7 @@ std::optional<Refusal> left_undone(const Adjustment& entry, const PlanLine& line
 {
     if (line.state == LineState::Refused) return line.refusal;
     if (line.state != LineState::NothingKnown || line.proposal) return std::nullopt;
+    if (entry.at_join == AtJoin::WholeGarment) return std::nullopt;  // nothing it goes with has changed
     if (!entry.propose) return Refusal{Why::AmountMissing, std::string{entry.key}, {}, {}, {}, 0};
     if (doubted) return Refusal{Why::PatternDoubted, std::string{entry.key}, {}, {}, {}, 0};
     if (entry.from && !body.taken(*entry.from))

@@ -405,6 +405,17 @@ private:
         out_.lines.push_back(std::move(line));
     }
 
+    Outcome<bool> drawn_alone(Piece& facing, const SeamSide& under, const Piece& now, const SeamSide& on)
+    {
+        try {
+            return follow_shape(out_.steps, facing, under.role, now, on.role);
+        } catch (const std::bad_alloc&) {
+            throw;
+        } catch (const std::exception&) {
+            return refuse(Why::NotComputable, facing.id);
+        }
+    }
+
     void draw_facing(const Seam& seam, PlanLine& line)
     {
         const auto& on = seam.a.front();
@@ -415,12 +426,12 @@ private:
         auto others = std::make_shared<std::vector<Piece>>(*standing_->others);
         const auto facing =
             std::find_if(others->begin(), others->end(), [&](const Piece& x) { return x.id == under.piece; });
-        const auto drawn = follow_shape(out_.steps, *facing, under.role, now, on.role);
+        const auto drawn = drawn_alone(*facing, under, now, on);
         if (!drawn) {
             line.state = LineState::Refused;
             line.refusal = drawn.error();
+            return;
         }
-        if (!drawn) return;
         if (*drawn && line.state != LineState::Refused) line.state = LineState::Accepted;
         auto next = std::make_shared<Standing>(*standing_);
         next->others_measured.take_again(*standing_->others, *others);
