@@ -325,6 +325,29 @@ private slots:
         QVERIFY2(darts_checked > tries(90), qPrintable(QString::number(darts_checked)));
         QVERIFY2(refused <= tries(15), qPrintable(QString::number(refused)));
     }
+    void what_both_parts_have_at_the_waist_is_told_once()
+    {
+        for (const auto& flat : {fitted_dress(), gathered_dress()}) {
+            const auto dress = sewn(flat);
+            const auto body = body_of({{Measure::Bust, 1000}, {Measure::Waist, 860}, {Measure::Hip, 1080}});
+            Pattern small = dress.pattern;  // seven eighths of what the chart asks for
+            for (auto& sized : small.sizes) {
+                for (auto& piece : sized.pieces) piece = moved(piece, Geom::Scale(0.875));
+            }
+            const auto c = need(compute(small, dress.chart, body, dress_plan("12", "12", "12")));
+            const auto at_waist = [](const auto& all) {
+                return std::count_if(all.begin(), all.end(),
+                                     [](const auto& x) { return x.measure == Measure::Waist; });
+            };
+            QCOMPARE(at_waist(c.doubts), 1);
+            QCOMPARE(at_waist(c.checks.ease), 1);
+            // The narrower of the two: where the skirt is gathered, the bodice.
+            const auto ease = std::find_if(c.checks.ease.begin(), c.checks.ease.end(),
+                                           [](const EaseCheck& e) { return e.measure == Measure::Waist; });
+            QVERIFY(
+                near(ease->finished.in_mm(), 2 * std::min(upper_half(c.altered), skirt_half(c.altered)), 0.01));
+        }
+    }
     void dragging_above_recomputes_what_is_below()
     {
         const auto dress = sewn(fitted_dress());

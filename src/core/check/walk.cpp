@@ -186,7 +186,14 @@ void add_ease(Checks& out, const BodySet& body, Measure m, Length finished, cons
     if (!taken) return;
     const Length least = least_ease(m, cloth, taken->value);
     const Length ease = finished - taken->value;
-    out.ease.push_back({m, finished, taken->value, ease, least, ease >= least - taken->spread});
+    const EaseCheck row{m, finished, taken->value, ease, least, ease >= least - taken->spread};
+    // Where two parts meet they are one garment, as wide as the narrower.
+    const auto there =
+        std::find_if(out.ease.begin(), out.ease.end(), [&](const EaseCheck& e) { return e.measure == m; });
+    if (there == out.ease.end())
+        out.ease.push_back(row);
+    else if (finished < there->finished)
+        *there = row;
 }
 
 void add_part(Checks& out, const PartMeasured& of, const BodySet& body, const Cloth& cloth)

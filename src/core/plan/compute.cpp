@@ -132,7 +132,12 @@ Outcome<Computed> begun(Work work, Trail& trail)
         if (work.plan.as_drawn) break;
         const Garment view = part_view(out.traced, part);
         const auto of_part = doubts_of(view, measure_flat(view.pieces), chart, *sizes, work.plan.cloth);
-        out.doubts.insert(out.doubts.end(), of_part.begin(), of_part.end());
+        for (const auto& d : of_part) {
+            const bool told = std::any_of(out.doubts.begin(), out.doubts.end(), [&](const Doubt& x) {
+                return x.kind == d.kind && x.measure == d.measure;
+            });
+            if (!told) out.doubts.push_back(d);
+        }
     }
     const BodySet worn = work.worn_by();
     const auto& wish = work.plan.choosing;
