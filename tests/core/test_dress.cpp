@@ -227,6 +227,38 @@ private slots:
             for (const auto& w : b.checks.walks) QVERIFY2(w.holds, w.seam.c_str());
         }
     }
+    void the_seam_goes_lower_or_higher_and_the_hem_stays()
+    {
+        const auto dress = sewn(fitted_dress());
+        const auto centre = [](const Computed& c, const char* id) {
+            const Curve& line = edge(*find_piece(c.altered.pieces, std::string{id}), EdgeRole::Centre).curve;
+            return Geom::distance(line.initialPoint(), line.finalPoint());
+        };
+        Plan plan = dress_plan("14", "14", "14");
+        const auto before = dress(plan);
+        for (const double mm : {18.0, -12.0}) {
+            plan.decide({Kind::WaistSeamLevel, Answer::Accepted, Length::mm(mm)});
+            const auto after = dress(plan);
+            for (const auto& [above, below] : {std::pair{"front", "skirt-front"}, {"back", "skirt-back"}}) {
+                QVERIFY(near(centre(after, above) - centre(before, above), mm, 0.01));
+                QVERIFY(near(centre(after, below) - centre(before, below), -mm, 0.01));
+            }
+            // Nothing is given back at the hem for it, and a wished length counts what the bodice has.
+            QVERIFY(line_below(after, Kind::HemGivenBack).state == LineState::NothingKnown);
+            const auto wish = body_of({{Measure::SkirtLength, 600}});
+            const auto wished = [&](const Plan& p) {
+                const auto& l = line_below(dress(p, wish), Kind::FinishedLength);
+                return l.proposal ? l.proposal->amount.in_mm() : 0;
+            };
+            // The length is walked along the side seam, which leans: a little more than straight down.
+            QVERIFY(near(wished(plan), wished(dress_plan("14", "14", "14")), 0.5));
+            QVERIFY(near(upper_half(after.altered), skirt_half(after.altered), 0.5));
+            for (const auto& w : after.checks.walks) QVERIFY2(w.holds, w.seam.c_str());
+        }
+        // A skirt or a bodice alone has no such seam.
+        const auto top = bench();
+        QVERIFY(!top(plan_at("14")).line(Kind::WaistSeamLevel));
+    }
     void darts_that_did_not_meet_are_left_where_they_are()
     {
         auto flat = fitted_dress();
