@@ -206,11 +206,14 @@ void PlanStation::refresh_sums()
     for (const auto& ease : c.checks.ease) {
         if (!ease.holds) warnings << words::ease_warning(ease, look_.unit());
     }
-    // Not in every frame of a hand that drags.
-    const auto passing = room_.trying() ? std::vector<GoesOn>{} : goes_on(c);
-    for (const auto& g : passing) {
-        if (const auto said = words::goes_on_warning(g, look_.unit()); !said.isEmpty()) warnings << said;
+    // Not worked out in every frame of a hand that drags: what was said stays until it lets go.
+    if (!room_.trying()) {
+        passing_.clear();
+        for (const auto& g : goes_on(c)) {
+            if (const auto said = words::goes_on_warning(g, look_.unit()); !said.isEmpty()) passing_ << said;
+        }
     }
+    warnings << passing_;
     if (const auto unwalked = words::unwalked(c.checks); !unwalked.isEmpty()) warnings << unwalked;
     trouble_->setText(warnings.join("\n"));
     trouble_->setVisible(!warnings.isEmpty());

@@ -71,6 +71,7 @@ private:
     NotDoneView* not_done_;
     QTimer settle_;
     Choices* beside_;
+    QStringList passing_;          // what keeps it from going on
     std::vector<QWidget*> views_;  // beside the plan, one at a time
     bool top_ = true;
     QLabel* trouble_;
