@@ -89,6 +89,8 @@ Pattern faced_dress(int sizes = 3)
         for (auto& sized : p.sizes) {
             Piece facing = need(facing_drawn(*find_piece(sized.pieces, on), EdgeRole::Neck, Length::mm(55)));
             facing.id = facing.name = "neck-facing-" + on;
+            facing.edges[0].allowance = Length::mm(9);
+            facing.edges[2].allowance = Length::mm(7);
             sized.pieces.push_back(std::move(facing));
         }
         p.seams.push_back(facing_seam(on));
@@ -195,6 +197,9 @@ private slots:
         for (const std::string on : {"front", "back"}) {
             const Piece& piece = *find_piece(after.altered.pieces, on);
             const Piece& facing = *find_piece(after.altered.pieces, "neck-facing-" + on);
+            // Cut with the allowances it had.
+            QCOMPARE(facing.edges[0].allowance, Length::mm(9));
+            QCOMPARE(facing.edges[2].allowance, Length::mm(7));
             QVERIFY(largest_gap(facing, *find_piece(before.altered.pieces, "neck-facing-" + on)) > 2);
             QVERIFY(lies_under(laid_on(facing, piece, EdgeRole::Neck), piece, EdgeRole::Neck, 55));
         }

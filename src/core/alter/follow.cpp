@@ -98,7 +98,12 @@ Outcome<bool> follow_shape(std::vector<Step>& steps, Piece& facing, EdgeRole rol
         if (e.role == edge_on) e.role = role;
     }
     for (auto& notch : out.notches) notch.on = role;
-    out.edges.front().allowance = was.allowance;
+    // Round the facing from the edge it is sewn by, as it was cut; one of other edges keeps what the piece has
+    // there.
+    const std::size_t first = *edge_index(facing, role);
+    const bool alike = facing.edges.size() == out.edges.size();
+    for (std::size_t i = 0; i < (alike ? out.edges.size() : 1); ++i)
+        out.edges[i].allowance = facing.edges[(first + i) % facing.edges.size()].allowance;
     const bool seen = farthest(out, facing) > least_redrawn || farthest(facing, out) > least_redrawn;
     if (seen) steps.push_back(redrawn_step(facing, out, StepKind::DrawFacing, *width));
     facing = std::move(out);
