@@ -247,7 +247,8 @@ private slots:
             QVERIFY(line_below(after, Kind::HemGivenBack).state == LineState::NothingKnown);
             const auto wish = body_of({{Measure::SkirtLength, 600}});
             const auto wished = [&](const Plan& p) {
-                const auto& l = line_below(dress(p, wish), Kind::FinishedLength);
+                const auto made = dress(p, wish);
+                const auto& l = line_below(made, Kind::FinishedLength);
                 return l.proposal ? l.proposal->amount.in_mm() : 0;
             };
             // The length is walked along the side seam, which leans: a little more than straight down.
