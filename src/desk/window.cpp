@@ -268,9 +268,10 @@ QWidget* Window::station(Station s)
             connect(chart, &ChartStation::tape_wanted, this, [this] { go_to(Station::Tape); });
             connect(chart, &ChartStation::flat_wanted, this, [this] {
                 const auto kind = room_->plan().choosing.kind;
-                measure_flat(kind == GarmentKind::Skirt ? TissueKind::Skirt
-                             : kind == GarmentKind::Top ? TissueKind::Bodice
-                                                        : TissueKind::Girth);
+                measure_flat(kind == GarmentKind::Skirt   ? TissueKind::Skirt
+                             : kind == GarmentKind::Top   ? TissueKind::Bodice
+                             : kind == GarmentKind::Dress ? TissueKind::Dress
+                                                          : TissueKind::Girth);
             });
             connect(chart, &ChartStation::plan_wanted, this, [this] { go_to(Station::Plan); });
             place = chart;

@@ -120,6 +120,7 @@ void Window::show_patterns()
     menu->addAction(tr("Open a pattern drawing (SVG)…"), this, [this] { open_pattern(); });
     menu->addAction(tr("Measure a skirt's tissue flat"), this, [this] { measure_flat(TissueKind::Skirt); });
     menu->addAction(tr("Measure a bodice's tissue flat"), this, [this] { measure_flat(TissueKind::Bodice); });
+    menu->addAction(tr("Measure a dress's tissue flat"), this, [this] { measure_flat(TissueKind::Dress); });
     for (const auto& t : room_->book().tissues()) {
         if (t.name.isEmpty()) continue;
         menu->addAction(tr("tissue: %1").arg(t.name), this, [this, id = t.id] {

@@ -137,6 +137,7 @@ QString tissue_kind(TissueKind kind)
     switch (kind) {
         case TissueKind::Skirt: return say("Skirt");
         case TissueKind::Bodice: return say("Bodice, sleeve");
+        case TissueKind::Dress: return say("Dress");
         case TissueKind::Girth: return say("One girth");
     }
     return {};
@@ -144,7 +145,8 @@ QString tissue_kind(TissueKind kind)
 
 QString tissue_line(TissueLine line, const Tissue& t)
 {
-    return waist_shape(line, t, say(line_words[static_cast<std::size_t>(line)].name));
+    const QString name = waist_shape(line, t, say(line_words[static_cast<std::size_t>(line)].name));
+    return t.kind == TissueKind::Dress && on_skirt(line) ? say("Skirt, %1").arg(name.toLower()) : name;
 }
 
 QString tissue_line_how(TissueLine line, const Tissue& t)
@@ -232,6 +234,7 @@ QString reckoning(Reckoning r, const Tissue& t)
         case Reckoning::BackArmhole: return say("back armhole");
         case Reckoning::CapDifference: return say("cap longer than armhole");
         case Reckoning::SideSeam: return say("side seam");
+        case Reckoning::WaistDifference: return say("skirt's waist longer");
         case Reckoning::Girth:
             return say("%1, all round").arg(tissue_note_words(N::GirthAt)[t.note(N::GirthAt)].toLower());
     }

@@ -3,10 +3,12 @@
 
 #include "bodices.h"
 #include "core/pattern/dart.h"
+#include "core/pattern/joint.h"
 #include "core/tissue/known.h"
 #include "core/tissue/laid.h"
 #include "core/tissue/objection.h"
 #include "core/tissue/reckoned.h"
+#include "dresses.h"
 #include "princess_fronts.h"
 #include "tests.h"
 
@@ -63,6 +65,15 @@ Tissue tissue_of(const SkirtFlat& f)
     t.notes[N::CentreBack] = f.back_seam ? 1 : 0;
     t.in_hand()->lines[L::Allowance] = {TissueState::Measured, f.allowance};
     t.in_hand()->lines[L::HemAllowance] = {TissueState::Measured, f.hem_allowance};
+    return t;
+}
+
+Tissue tissue_of(const DressFlat& f)
+{
+    Tissue t = tissue_of(f.bodice);
+    t.kind = TissueKind::Dress;
+    t.notes.erase(N::Ends);
+    t.in_hand()->lines[L::HemAllowance] = {TissueState::Measured, f.skirt.hem_allowance};
     return t;
 }
 
@@ -147,6 +158,77 @@ private slots:
             ++drawn;
         }
         QVERIFY(drawn > tries(40));
+    }
+    // A dress is a bodice's lines and then a skirt's; drawn, both are as they were, sewn at the waist as they
+    // were.
+    void a_dress_measured_line_by_line_draws_the_same()
+    {
+        const std::pair<DressFlat, bool> dresses[] = {{fitted_dress(), false}, {gathered_dress(), true}};
+        for (const auto& [flat, gathered] : dresses) {
+            const auto first = draw_dress(flat);
+            QVERIFY(first.has_value());
+            Tissue t = tissue_of(flat);
+            measure_all(t, first->pieces);
+            const auto lines = lines_on_pieces(t, *t.in_hand());
+            QVERIFY(std::find(lines.begin(), lines.end(), L::BandDepth) == lines.end());
+            QVERIFY(std::find(lines.begin(), lines.end(), L::FrontBust) <
+                    std::find(lines.begin(), lines.end(), L::FrontHip));
+            const auto again = tissue_pattern(t, nullptr);
+            if (!again) qWarning("%s %f", again.error().field.c_str(), again.error().given.in_mm());
+            QVERIFY(again.has_value());
+            QVERIFY(worst_gap(first->pieces, draw_tissue(t, *t.in_hand(), nullptr)->pieces) < 0.1);
+            const auto* join =
+                join_between(again->seams, again->sizes[0].pieces, PartKind::Upper, PartKind::Skirt);
+            QVERIFY(join);
+            QVERIFY(std::abs(join->fullness - (gathered ? flat.fullness : 1)) < 0.002);
+            QVERIFY(is_near(join->ease, Length{}, Length::mm(0.5)));
+            int edges = 0;
+            int known = 0;
+            for (const auto& p : again->sizes[0].pieces) {
+                for (const auto& e : p.edges) {
+                    ++edges;
+                    known += edge_measured(t, *t.in_hand(), p, e.role);
+                }
+            }
+            QCOMPARE(known, edges);
+            const auto all = reckoned(t, *t.in_hand(), again->sizes[0].pieces);
+            const auto longer = std::find_if(
+                all.begin(), all.end(), [](const Reckoned& r) { return r.what == Reckoning::WaistDifference; });
+            const Length closed = finished_of(t, *t.in_hand())->at(Measure::Waist);
+            QVERIFY(is_near(*longer->value, closed * (flat.fullness - 1), Length::mm(0.5)));
+            for (const auto& r : all) QVERIFY(r.value.has_value());
+        }
+    }
+    void the_outline_of_a_dress_grows_without_a_gap()
+    {
+        for (const auto& flat : {fitted_dress(), gathered_dress()}) {
+            Tissue whole = tissue_of(flat);
+            measure_all(whole, draw_dress(flat)->pieces);
+            Tissue t = tissue_of(flat);
+            QVERIFY(draw_tissue(t, *t.in_hand(), nullptr).has_value());
+            for (const auto line : lines_on_pieces(whole, *whole.in_hand())) {
+                const auto value = whole.in_hand()->lines.at(line);
+                if (value.state == TissueState::Measured)
+                    QVERIFY2(!objection(t, *t.in_hand(), nullptr, line, value.value), facts(line).key.data());
+                t.in_hand()->lines[line] = value;
+                QVERIFY2(draw_tissue(t, *t.in_hand(), nullptr).has_value(), facts(line).key.data());
+            }
+            if (flat.fullness > 1) continue;
+            // Until it is measured a fitted skirt's waist is the bodice's.
+            t.in_hand()->lines.erase(L::FrontWaist);
+            t.in_hand()->lines.erase(L::BackWaist);
+            const auto plain = draw_tissue(t, *t.in_hand(), nullptr)->pieces;
+            QVERIFY(is_near(sewn_length(plain[plain.size() - 2], EdgeRole::Waist),
+                            sewn_length(plain[0], EdgeRole::Waist), near_to));
+        }
+        Tissue t = tissue_of(fitted_dress());
+        measure_all(t, draw_dress(fitted_dress())->pieces);
+        const auto against = objection(t, *t.in_hand(), nullptr, L::FrontHip, Length::mm(150));
+        QVERIFY(against.has_value());
+        QVERIFY(std::find(against->with.begin(), against->with.end(), L::BodiceFrontWaist) == against->with.end());
+        // Whatever is written on it, a dress's bodice ends at its waist.
+        t.notes[N::Ends] = 1;
+        QVERIFY(draw_tissue(t, *t.in_hand(), nullptr).has_value());
     }
     // Front and back of unlike make, as makers draw them: each line still measures what was measured.
     void each_line_measures_what_was_measured()

@@ -133,6 +133,7 @@ std::vector<Showing> views_of_a_tissue()
     std::vector<Showing> out;
     for (const auto& [name, kind] : {std::pair{"a skirt's tissue", TissueKind::Skirt},
                                      {"a bodice's tissue", TissueKind::Bodice},
+                                     {"a dress's tissue", TissueKind::Dress},
                                      {"one girth", TissueKind::Girth}}) {
         for (const int page : {0, 1})
             out.push_back({name, [kind, page](Desk& d) {
@@ -207,10 +208,10 @@ private slots:
         }
         pick(d, "tape_pages", 1);
         holds("the day");
-        for (const auto kind : {TissueKind::Skirt, TissueKind::Bodice, TissueKind::Girth}) {
+        for (const auto kind : {TissueKind::Skirt, TissueKind::Bodice, TissueKind::Dress, TissueKind::Girth}) {
             d.window->measure_flat(kind);
             d.window->measure_flat({});
-            if (kind == TissueKind::Bodice) d.room->write_on_tissue(TissueNote::Sleeve, 1);
+            d.room->write_on_tissue(TissueNote::Sleeve, 1);
             for (const auto line : lines_on_pieces(*d.room->tissue(), *d.room->tissue()->in_hand())) {
                 face_of(d).go_to(line);
                 holds(facts(line).key.data());

@@ -161,6 +161,55 @@ private slots:
         qInfo("a top: %d inputs", hands.inputs);
         QVERIFY(hands.inputs <= 46);
     }
+    void a_dress_takes_its_number()
+    {
+        QTemporaryDir dir;
+        Desk d{dir.filePath("dress.sartorum"), false};
+        Hands hands{d};
+        write_name(d, hands);
+        emit d.find<Choices>("rounds")->picked(2);
+        ++hands.inputs;
+        auto* tape = d.window->findChild<TapeStation*>();
+        for (const auto& [m, value] : {std::pair{Measure::HighBust, "85.6"},
+                                       {Measure::Bust, "88.2"},
+                                       {Measure::Waist, "77.6"},
+                                       {Measure::Hip, "98.3"}}) {
+            tape->go_to(m);
+            ++hands.inputs;
+            hands.type(value);
+            hands.type(value);
+        }
+        hands.key(Qt::Key_2, Qt::ControlModifier);
+        paste(d, hands, "size,bust,waist,hip\n38,84,66,92\n40,88,70,96\n42,92,74,100\n");
+        in_dialog([&](QWidget* w) {
+            w->findChild<QComboBox*>("wear_kind")->setCurrentIndex(static_cast<int>(GarmentKind::Dress));
+            QTest::mouseClick(w->findChild<QWidget*>("keep_wear"), Qt::LeftButton);
+            hands.inputs += 2;
+        });
+        hands.click("wear");
+        d.settle();
+        hands.click("measure_flat");
+        QCOMPARE(d.room->tissue()->kind, TissueKind::Dress);
+        hands.type("Weir dress");
+        for (const char* line :
+             {"7.1",  "8.2", "12.2", "4.6", "16.4", "24.9", "20.9", "2.9",  "22.5", "2.6",  "44.6", "26.8",
+              "9.3",  "2.2", "12.2", "0",   "4",    "17.4", "24.1", "21.7", "2.6",  "41",  // the bodice
+              "21.7", "1",   "20.2", "32",  "62",   "26.7", "1.8",  "9",    "21.9", "26.8", "2.8",  "12"})
+            hands.type(line);
+        QCOMPARE(QApplication::focusWidget()->objectName(), "draw_tissue");
+        hands.key(Qt::Key_Return);
+        QCOMPARE(d.window->current(), Station::Plan);
+        QVERIFY(d.room->computed().has_value());
+        hands.click("accept_all");
+        // A wider waist, and the skirt with it, without a word from her.
+        QVERIFY(d.line(AdjustmentKind::WidthAtWaist).state == LineState::Accepted);
+        QVERIFY(d.line(AdjustmentKind::JoinedWaist).by_itself);
+        QVERIFY(d.line(AdjustmentKind::JoinedWaist).state == LineState::Accepted);
+        for (const auto& w : d.room->computed()->checks.walks) QVERIFY2(w.holds, w.seam.c_str());
+        print_card(d, hands);
+        qInfo("a dress: %d inputs", hands.inputs);
+        QVERIFY(hands.inputs <= 66);
+    }
 };
 SARTORUM_TEST(TestInputs)
 #include "test_inputs.moc"

@@ -7,14 +7,13 @@ namespace {
 
 const std::string in_skirt = "skirt-";
 
-// Where the one dart of this piece's waist lies, closed, from the centre; nothing where there is none.
-Length dart_at_waist(const Piece& p)
+}  // namespace
+
+Length first_dart_at_waist(const Piece& p)
 {
     const auto run = waist_run(p);
     return run.darts.empty() ? Length{} : run.darts.front();
 }
-
-}  // namespace
 
 Outcome<SizedPieces> draw_dress(const DressFlat& dress)
 {
@@ -28,8 +27,8 @@ Outcome<SizedPieces> draw_dress(const DressFlat& dress)
     f.front_waist = sewn_length(front, EdgeRole::Waist) * dress.fullness;
     const Length back_waist = sewn_length(back, EdgeRole::Waist) * dress.fullness;
     f.waist = (f.front_waist + back_waist) * 2.0;
-    f.front_dart_at = dart_at_waist(front);
-    f.back_dart_at = dart_at_waist(back);
+    f.front_dart_at = first_dart_at_waist(front);
+    f.back_dart_at = first_dart_at_waist(back);
     f.band_depth = {};
     if (dress.fullness >= gathered_from) {
         f.front_dart = f.back_dart = {};

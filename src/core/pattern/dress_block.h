@@ -16,6 +16,8 @@ struct DressFlat {
 };
 
 [[nodiscard]] Outcome<SizedPieces> draw_dress(const DressFlat&);
+// Where the first dart of this piece's waist lies, closed, from the centre; nothing where there is none.
+[[nodiscard]] Length first_dart_at_waist(const Piece&);
 // Pieces of both in one flat list, the skirt's called "skirt-front" and so on.
 [[nodiscard]] SizedPieces sewn_together(SizedPieces bodice, const SizedPieces& skirt);
 // The bodice's, the skirt's (called "skirt-side") and the join, called "waist": `ease` more of the skirt is eased

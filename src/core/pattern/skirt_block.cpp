@@ -224,7 +224,8 @@ Outcome<bool> taken_at_side(const char* field, Length waist, double hip, const S
 {
     const Length most = Length::mm(hip);
     const Length least = most - f.waist_to_hip * 0.6;
-    constexpr Length straight_within = Length::mm(1e-6);
+    // Of a straight one, read off the paper, the waist may come out the wider.
+    constexpr Length straight_within = Length::mm(10);
     if (waist >= least && waist <= most + straight_within) return true;
     return refuse_amount(Why::OutOfRange, field, waist, least, most);
 }

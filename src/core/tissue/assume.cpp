@@ -24,12 +24,13 @@ public:
 
     TissueLengths all()
     {
-        if (tissue_.kind == TissueKind::Skirt) skirt();
-        if (tissue_.kind == TissueKind::Bodice) bodice();
+        const bool dress = tissue_.kind == TissueKind::Dress;
+        if (dress || tissue_.kind == TissueKind::Bodice) bodice();
+        if (dress || tissue_.kind == TissueKind::Skirt) skirt();
         if (tissue_.kind == TissueKind::Girth) girth();
         take(L::Allowance, Length::mm(15));
         take(L::FrontAllowance, Length::mm(15));
-        take(L::HemAllowance, Length::mm(tissue_.kind == TissueKind::Skirt ? 30 : 20));
+        take(L::HemAllowance, Length::mm(tissue_.kind == TissueKind::Bodice ? 20 : 30));
         return std::move(out_);
     }
 
@@ -63,25 +64,33 @@ private:
     void skirt()
     {
         const Length quarter = garment(Measure::Hip, 50, 1070) / 4.0;
-        take(L::FrontHip, measured(size_, L::BackHip).value_or(quarter));
-        take(L::BackHip, of(L::FrontHip));
+        // Gathered, it is no narrower below.
+        const auto room = [&](TissueLine waist) { return measured(size_, waist).value_or(Length{}); };
+        take(L::FrontHip, std::max(measured(size_, L::BackHip).value_or(quarter), room(L::FrontWaist)));
+        take(L::BackHip, std::max(of(L::FrontHip), room(L::BackWaist)));
         const Length to_hip = take(L::WaistToHip, body(Measure::WaistToHip).value_or(Length::mm(206)));
         take(L::CentreLength, body(Measure::SkirtLength).value_or(Length::mm(580)), to_hip + Length::mm(100),
              facts(L::CentreLength).high);
         take(L::SideRise, Length::mm(10));
         take(L::BandDepth, Length::mm(35));
-        skirt_half(L::FrontHip, L::FrontWaist, L::FrontDart, 18);
-        skirt_half(L::BackHip, L::BackWaist, L::BackDart, 28);
+        skirt_half(L::FrontHip, L::FrontWaist, L::FrontDart, 18, {L::BodiceFrontWaist, L::FrontWaistDart});
+        skirt_half(L::BackHip, L::BackWaist, L::BackDart, 28, {L::BodiceBackWaist, L::BackWaistDart});
         take(L::FrontDartLength, Length::mm(90), facts(L::FrontDartLength).low, to_hip);
         take(L::BackDartLength, Length::mm(120), facts(L::BackDartLength).low, to_hip);
         out_[L::FrontHem] = measured(size_, L::FrontHem).value_or(Length{});
     }
+    // Of the bodice, what a skirt's waist is sewn to.
+    struct Sewn {
+        TissueLine waist;
+        TissueLine dart;
+    };
     // The side seam takes what is left; never more than it can.
-    void skirt_half(TissueLine hip, TissueLine waist, TissueLine dart, double dart_mm)
+    void skirt_half(TissueLine hip, TissueLine waist, TissueLine dart, double dart_mm, Sewn above)
     {
         const Length most = of(hip) - Length::mm(1);
         const Length least = of(hip) - of(L::WaistToHip) * 0.55;
-        const Length closed = garment(Measure::Waist, 25, 785) / 4.0;
+        const bool dress = tissue_.kind == TissueKind::Dress;
+        const Length closed = dress ? of(above.waist) - of(above.dart) : garment(Measure::Waist, 25, 785) / 4.0;
         if (answered(size_, waist)) {
             take(dart, Length::mm(dart_mm));
             take(waist, {});

@@ -4,7 +4,8 @@
 
 #include "core/pattern/bodice_block.h"
 #include "core/pattern/dart.h"
-#include "core/pattern/skirt_block.h"
+#include "core/pattern/dress_block.h"
+#include "core/pattern/joint.h"
 #include "core/tissue/blame.h"
 #include "core/tissue/laid.h"
 #include "core/units/root.h"
@@ -37,10 +38,10 @@ public:
     {
     }
 
-    [[nodiscard]] Outcome<SizedPieces> drawn() const
+    [[nodiscard]] Outcome<SizedPieces> drawn(TissueKind as) const
     {
-        if (tissue_.kind == TissueKind::Skirt) return skirt();
-        return tissue_.kind == TissueKind::Bodice ? bodice() : strips();
+        if (as == TissueKind::Skirt) return skirt();
+        return as == TissueKind::Bodice ? bodice() : strips();
     }
 
 private:
@@ -68,8 +69,21 @@ private:
         f.back_seam = tissue_.note(N::CentreBack) == 1;
         f.fold = fold_of(tissue_);
         f.flare = Length::mm(55);
+        if (tissue_.kind == TissueKind::Dress) {
+            f.band_depth = {};
+            set_beneath(f);
+        }
         if (of(L::FrontHem) <= Length{}) return draw_skirt(f);
         return with_hem(std::move(f), of(L::FrontHem));
+    }
+
+    // Where both have a dart, the skirt's stands beneath the bodice's.
+    void set_beneath(SkirtFlat& f) const
+    {
+        const auto above = draw_bodice(flat());
+        if (!above) return;
+        f.front_dart_at = first_dart_at_waist(above->pieces[0]);
+        f.back_dart_at = first_dart_at_waist(above->pieces[1]);
     }
 
     // The flare at which the front's hem is as wide as it was measured along its line.
@@ -233,49 +247,98 @@ private:
 
 }  // namespace
 
-Outcome<SizedPieces> drawn_by_blocks(const Tissue& t, const TissueSize& s, const SizeChart* chart)
+std::vector<TissueKind> drawn_as(TissueKind kind)
 {
-    return TissueDrawing{t, s, chart}.drawn();
+    if (kind == TissueKind::Dress) return {TissueKind::Bodice, TissueKind::Skirt};
+    return {kind};
+}
+
+Outcome<SizedPieces> drawn_by_block(const Tissue& t, const TissueSize& s, const SizeChart* chart, TissueKind as)
+{
+    return TissueDrawing{t, s, chart}.drawn(as);
 }
 
 Outcome<SizedPieces> draw_tissue(const Tissue& t, const TissueSize& s, const SizeChart* chart)
 {
-    auto out = drawn_by_blocks(t, s, chart);
-    if (!out) return tl::make_unexpected(in_lines(out.error(), t.kind));
+    std::optional<SizedPieces> whole;
+    for (const auto kind : drawn_as(t.kind)) {
+        auto part = drawn_by_block(t, s, chart, kind);
+        if (!part) return tl::make_unexpected(in_lines(part.error(), kind));
+        whole = whole ? sewn_together(std::move(*whole), *part) : std::move(*part);
+    }
+    return std::move(*whole);
+}
+
+namespace {
+
+// What the seams of a pattern mean, alike in all its sizes: the mean of what each was measured at.
+struct Meant {
+    Length shoulder_ease;
+    std::optional<Length> cap_ease{};
+    double fullness = 1;
+    Length waist_ease{};
+};
+
+// Gathered in from as much more as nobody eases.
+void add_waist(Meant& meant, Length above, Length below)
+{
+    if (below / above >= gathered_from)
+        meant.fullness = below / above;
+    else
+        meant.waist_ease = below - above;
+}
+
+Meant meant_by(const std::vector<SizedPieces>& sizes, TissueKind kind)
+{
+    Length shoulder;
+    Length cap;
+    Length above;
+    Length below;
+    bool sleeved = false;
+    for (const auto& s : sizes) {
+        const auto sewn = [&](PieceRole role, PartKind part, EdgeRole edge) {
+            for (const auto& p : s.pieces) {
+                if (p.role == role && p.part == part) return sewn_length(p, edge);
+            }
+            return Length{};
+        };
+        const auto of_bodice = [&](PieceRole role, EdgeRole edge) { return sewn(role, PartKind::Upper, edge); };
+        shoulder +=
+            of_bodice(PieceRole::Back, EdgeRole::Shoulder) - of_bodice(PieceRole::Front, EdgeRole::Shoulder);
+        sleeved = find_piece(s.pieces, PieceRole::Sleeve) != nullptr;
+        cap += of_bodice(PieceRole::Sleeve, EdgeRole::CapFront) + of_bodice(PieceRole::Sleeve, EdgeRole::CapBack) -
+               of_bodice(PieceRole::Front, EdgeRole::Armhole) - of_bodice(PieceRole::Back, EdgeRole::Armhole);
+        for (const auto role : {PieceRole::Front, PieceRole::Back}) {
+            above += of_bodice(role, EdgeRole::Waist);
+            below += sewn(role, PartKind::Skirt, EdgeRole::Waist);
+        }
+    }
+    const double n = static_cast<double>(sizes.size());
+    Meant out{shoulder / n};
+    if (sleeved) out.cap_ease = cap / n;
+    if (kind == TissueKind::Dress) add_waist(out, above / n, below / n);
     return out;
 }
+
+}  // namespace
 
 Outcome<Pattern> tissue_pattern(const Tissue& t, const SizeChart* chart)
 {
     if (t.name.empty() || sizes_drawn(t).empty()) return refuse(Why::KeyMissing, t.name.empty() ? "name" : "size");
     if (t.kind == TissueKind::Girth) return refuse(Why::FileNotAPattern, t.name);
     Pattern p{t.name, t.maker, {}, {}};
-    Length shoulder_ease;
-    Length cap_ease;
-    bool sleeved = false;
-    const auto sizes = sizes_drawn(t);
-    for (const auto* s : sizes) {
+    for (const auto* s : sizes_drawn(t)) {
         auto sized = draw_tissue(t, *s, chart);
         if (!sized) return tl::make_unexpected(sized.error());
-        if (t.kind == TissueKind::Bodice) {
-            const Piece& front = sized->pieces[0];
-            const Piece& back = sized->pieces[1];
-            shoulder_ease += sewn_length(back, EdgeRole::Shoulder) - sewn_length(front, EdgeRole::Shoulder);
-            sleeved = sized->pieces.size() > 2;
-            if (sleeved) {
-                const Piece& sleeve = sized->pieces[2];
-                cap_ease += sewn_length(sleeve, EdgeRole::CapFront) + sewn_length(sleeve, EdgeRole::CapBack) -
-                            sewn_length(front, EdgeRole::Armhole) - sewn_length(back, EdgeRole::Armhole);
-            }
-        }
         p.sizes.push_back(std::move(*sized));
     }
-    // One seam of the pattern is meant alike in all sizes: the mean of them.
-    const double n = static_cast<double>(sizes.size());
-    if (t.kind == TissueKind::Skirt)
+    if (t.kind == TissueKind::Skirt) {
         p.seams = skirt_seams(p.sizes.front().pieces.size() > 2);
-    else
-        p.seams = bodice_seams(shoulder_ease / n, sleeved ? std::optional{cap_ease / n} : std::nullopt);
+        return check_pattern(std::move(p));
+    }
+    const Meant meant = meant_by(p.sizes, t.kind);
+    p.seams = bodice_seams(meant.shoulder_ease, meant.cap_ease);
+    if (t.kind == TissueKind::Dress) p.seams = dress_seams(std::move(p.seams), meant.fullness, meant.waist_ease);
     return check_pattern(std::move(p));
 }
 

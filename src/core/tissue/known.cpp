@@ -81,7 +81,9 @@ bool edge_measured(const Tissue& t, const TissueSize& s, const Piece& piece, Edg
     }
     if (piece.role == PieceRole::Waistband) return of_band(s);
     const bool front = piece.role == PieceRole::Front;
-    if (t.kind == TissueKind::Skirt) return of_skirt(s, front, edge);
+    const bool skirt =
+        t.kind == TissueKind::Skirt || (t.kind == TissueKind::Dress && piece.part == PartKind::Skirt);
+    if (skirt) return of_skirt(s, front, edge);
     if (piece.role == PieceRole::Sleeve) return of_sleeve(s, edge);
     if (!front) {
         return of_half(t, s,

@@ -34,9 +34,12 @@ std::optional<TissueObjection> objection(const Tissue& t, const TissueSize& s, c
     TissueSize with = s;
     with.lines[line] = {TissueState::Measured, value};
     if (t.kind == TissueKind::Girth) return too_much_folded(t, with, line);
-    const auto drawn = drawn_by_blocks(t, with, chart);
+    const auto kind = t.kind != TissueKind::Dress ? t.kind
+                      : on_skirt(line)            ? TissueKind::Skirt
+                                                  : TissueKind::Bodice;
+    const auto drawn = drawn_by_block(t, with, chart, kind);
     if (drawn) return std::nullopt;
-    const auto* blamed = blamed_in(t.kind, drawn.error().field);
+    const auto* blamed = blamed_in(kind, drawn.error().field);
     if (!blamed) return std::nullopt;
     std::vector<TissueLine> all{blamed->line};
     all.insert(all.end(), blamed->with.begin(), blamed->with.end());

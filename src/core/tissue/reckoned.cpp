@@ -30,6 +30,16 @@ std::vector<Wanted> of_skirts()
          {L::FrontWaist, L::SideRise, L::WaistToHip, L::FrontHem, L::CentreLength, L::FrontHip}}};
 }
 
+// What a bodice and the skirt below it come to; the waist is the bodice's.
+std::vector<Wanted> of_dresses(std::vector<Wanted> out)
+{
+    auto skirt = of_skirts();
+    out.push_back({Reckoning::WaistDifference, out[1].lines});
+    out.back().lines.insert(out.back().lines.end(), skirt[0].lines.begin(), skirt[0].lines.end());
+    out.insert(out.end(), skirt.begin() + 1, skirt.end());
+    return out;
+}
+
 std::vector<Wanted> of_bodices(const Tissue& t)
 {
     std::vector<Wanted> out{
@@ -100,7 +110,12 @@ Outcome<Length> girth_of_strips(const Tissue& t, const TissueSize& s)
 std::optional<Length> value_of(const Wanted& w, const TissueSize& s, const std::vector<Piece>& pieces)
 {
     const auto sum = [&](TissueLine a, TissueLine b) { return (half(s, a) + half(s, b)) * 2.0; };
-    const auto edge_of = [&](std::size_t piece, EdgeRole role) { return sewn_length(pieces[piece], role); };
+    const bool below = w.what == Reckoning::SideSeam || w.what == Reckoning::Hem;
+    const auto edge_of = [&](std::size_t piece, EdgeRole role) {
+        const auto at = std::find_if(pieces.begin(), pieces.end(),
+                                     [&](const Piece& p) { return below == (p.part == PartKind::Skirt); });
+        return sewn_length(*(at + static_cast<std::ptrdiff_t>(piece)), role);
+    };
     switch (w.what) {
         case Reckoning::Bust: return sum(L::FrontBust, L::BackBust);
         case Reckoning::Hip: return sum(L::FrontHip, L::BackHip);
@@ -111,6 +126,9 @@ std::optional<Length> value_of(const Wanted& w, const TissueSize& s, const std::
             if (w.lines.size() < 4) return open;
             return open - (skirt ? sum(L::FrontDart, L::BackDart) : sum(L::FrontWaistDart, L::BackWaistDart));
         }
+        case Reckoning::WaistDifference:
+            return sum(L::FrontWaist, L::BackWaist) - sum(L::FrontDart, L::BackDart) -
+                   sum(L::BodiceFrontWaist, L::BodiceBackWaist) + sum(L::FrontWaistDart, L::BackWaistDart);
         case Reckoning::ShoulderDifference:
             return half(s, L::BackShoulder) - half(s, L::BackShoulderDart) - half(s, L::FrontShoulder);
         case Reckoning::AcrossDifference: return half(s, L::AcrossBack) - half(s, L::AcrossFront);
@@ -147,7 +165,10 @@ std::vector<Reckoned> reckoned(const Tissue& t, const TissueSize& s, const std::
         return {one};
     }
     std::vector<Reckoned> out;
-    for (const auto& w : t.kind == TissueKind::Skirt ? of_skirts() : of_bodices(t)) {
+    const auto all = t.kind == TissueKind::Skirt    ? of_skirts()
+                     : t.kind == TissueKind::Bodice ? of_bodices(t)
+                                                    : of_dresses(of_bodices(t));
+    for (const auto& w : all) {
         Reckoned one{w.what, {}, {}, w.usual, w.body, w.lines};
         const auto open =
             std::find_if(w.lines.begin(), w.lines.end(), [&](TissueLine l) { return !answered(s, l); });

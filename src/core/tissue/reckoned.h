@@ -18,9 +18,10 @@ enum class Reckoning {
     AcrossDifference,    // the back wider than the front
     FrontArmhole,
     BackArmhole,
-    CapDifference,  // the cap longer than the armhole
-    SideSeam,       // of a skirt, waist to hem
-    Girth,          // the one that is measured
+    CapDifference,    // the cap longer than the armhole
+    SideSeam,         // of a skirt, waist to hem
+    WaistDifference,  // of a dress, the skirt longer than the bodice, all round
+    Girth,            // the one that is measured
 };
 
 struct Reckoned {

@@ -104,15 +104,23 @@ const std::vector<TissueNoteFacts>& note_rows()
     return rows;
 }
 
-constexpr std::string_view kind_keys[] = {"skirt", "bodice", "girth"};
+constexpr std::string_view kind_keys[] = {"skirt", "bodice", "dress", "girth"};
 
-using First = std::pair<TissueLine, TissueLine>;
+struct Span {
+    TissueLine first;
+    TissueLine last;
+};
 
-// From the first to the last line of a kind; the writing is every kind's but the girth's.
-First span_of(TissueKind kind)
+// From the first to the last line of each of its parts; the writing is every kind's but the girth's.
+std::vector<Span> spans_of(TissueKind kind)
 {
-    if (kind == TissueKind::Skirt) return {L::FrontWaist, L::BandDepth};
-    return kind == TissueKind::Bodice ? First{L::NeckWidth, L::SleeveHem} : First{L::GirthFront, L::GirthSide};
+    switch (kind) {
+        case TissueKind::Skirt: return {{L::FrontWaist, L::BandDepth}};
+        case TissueKind::Bodice: return {{L::NeckWidth, L::SleeveHem}};
+        case TissueKind::Dress: return {{L::NeckWidth, L::SleeveHem}, {L::FrontWaist, L::BackDartLength}};
+        case TissueKind::Girth: break;
+    }
+    return {{L::GirthFront, L::GirthSide}};
 }
 
 // Lines that are only there because another one is.
@@ -143,8 +151,8 @@ bool asked(const Tissue& t, const TissueSize& s, TissueLine line)
         case L::GirthBackDarts: return !lacks(s, L::GirthBack);
         case L::GirthFrontFold: return !lacks(s, L::GirthFront) && t.note(N::FrontFolds) > 0;
         case L::GirthBackFold: return !lacks(s, L::GirthBack) && t.note(N::BackFolds) > 0;
-        case L::FrontAllowance: return t.note(N::CentreFront) == 1 && t.kind == TissueKind::Bodice;
-        case L::HemAllowance: return t.kind == TissueKind::Skirt || hem || t.note(N::Sleeve) == 1;
+        case L::FrontAllowance: return t.note(N::CentreFront) == 1 && t.kind != TissueKind::Skirt;
+        case L::HemAllowance: return t.kind != TissueKind::Bodice || hem || t.note(N::Sleeve) == 1;
         default: return true;
     }
 }
@@ -190,6 +198,7 @@ std::optional<TissueKind> tissue_kind_of(std::string_view word)
 
 int Tissue::note(TissueNote n) const
 {
+    if (n == N::Ends && kind == TissueKind::Dress) return facts(n).usual;
     const auto it = notes.find(n);
     return it == notes.end() ? facts(n).usual : it->second;
 }
@@ -239,6 +248,16 @@ int lines_waiting(const Tissue& t, const TissueSize& s)
     return static_cast<int>(std::count_if(lines.begin(), lines.end(), [&](TissueLine l) { return waits(s, l); }));
 }
 
+bool on_skirt(TissueLine line)
+{
+    return line <= L::BandDepth;
+}
+
+bool lie_together(const Tissue& t, TissueLine a, TissueLine b)
+{
+    return t.kind != TissueKind::Dress || on_skirt(a) == on_skirt(b);
+}
+
 TissueLine allowance_beyond(TissueLine line)
 {
     const bool hem = line == L::CentreLength || line == L::BelowWaist || line == L::SleeveLength;
@@ -248,10 +267,11 @@ TissueLine allowance_beyond(TissueLine line)
 std::vector<TissueLine> lines_on_pieces(const Tissue& t, const TissueSize& s)
 {
     std::vector<TissueLine> out;
-    const auto [first, last] = span_of(t.kind);
-    for (int i = static_cast<int>(first); i <= static_cast<int>(last); ++i) {
-        const auto line = static_cast<TissueLine>(i);
-        if (asked(t, s, line)) out.push_back(line);
+    for (const auto& [first, last] : spans_of(t.kind)) {
+        for (int i = static_cast<int>(first); i <= static_cast<int>(last); ++i) {
+            const auto line = static_cast<TissueLine>(i);
+            if (asked(t, s, line)) out.push_back(line);
+        }
     }
     return out;
 }
@@ -272,8 +292,9 @@ std::vector<TissueNote> notes_of(const Tissue& t)
     std::vector<TissueNote> out;
     for (const auto& r : note_rows()) {
         const bool hem = t.note(N::Ends) == 1;
-        if (r.kind == t.kind && !(hem && (r.note == N::FrontSeam || r.note == N::WaistFold)))
-            out.push_back(r.note);
+        const bool of_dress = t.kind == TissueKind::Dress && r.kind == TissueKind::Bodice && r.note != N::Ends;
+        const bool none_at_waist = hem && (r.note == N::FrontSeam || r.note == N::WaistFold);
+        if ((r.kind == t.kind || of_dress) && !none_at_waist) out.push_back(r.note);
     }
     return out;
 }

@@ -16,8 +16,9 @@
 
 namespace sartorum {
 
-// Girth: one girth of any garment, from the widths of its pieces at that level.
-enum class TissueKind { Skirt, Bodice, Girth };
+// Dress: a bodice that ends at its waist and the skirt sewn to it there. Girth: one girth of any garment, from the
+// widths of its pieces at that level.
+enum class TissueKind { Skirt, Bodice, Dress, Girth };
 
 enum class TissuePiece { Front, Back, Side, Sleeve, Band, Writing };  // Writing: allowances, as printed
 
@@ -154,7 +155,7 @@ struct Tissue {
     std::string size{};               // the one in hand
     std::map<TissueNote, int> notes{};
 
-    [[nodiscard]] int note(TissueNote) const;  // as usual where nothing was written
+    [[nodiscard]] int note(TissueNote) const;  // as usual where nothing was written, or it cannot be otherwise
     [[nodiscard]] const TissueSize* in_hand() const;
     [[nodiscard]] TissueSize* in_hand();
     [[nodiscard]] const TissueSize* size_named(const std::string&) const;
@@ -175,6 +176,10 @@ struct Tissue {
 // Nothing was said of it: neither measured, nor not there, nor left as it is assumed.
 [[nodiscard]] bool waits(const TissueSize&, TissueLine);
 [[nodiscard]] int lines_waiting(const Tissue&, const TissueSize&);  // on the pieces
+// On a skirt's piece, alone or of a dress.
+[[nodiscard]] bool on_skirt(TissueLine);
+// On the table at once: of a dress, its bodice or its skirt.
+[[nodiscard]] bool lie_together(const Tissue&, TissueLine, TissueLine);
 // Which allowance lies beyond where that line is read.
 [[nodiscard]] TissueLine allowance_beyond(TissueLine);
 

@@ -255,7 +255,10 @@ void TissueFace::refresh_line()
 void TissueFace::refresh_says()
 {
     const auto& t = *room_.tissue();
-    const auto all = reckoned(t, *t.in_hand(), as_kept_);
+    auto all = reckoned(t, *t.in_hand(), as_kept_);
+    std::erase_if(all, [&](const Reckoned& r) {
+        return current_ && !r.from.empty() && !lie_together(t, r.from.back(), *current_);
+    });
     says_title_->setText(tr("Size %1 laid flat").arg(QString::fromStdString(t.size)));
     says_->show(t, all, room_.tissue_chart());
     // Of what is usual, the first that goes by the line in hand.

@@ -43,7 +43,8 @@ QWidget* TissueFace::build_table()
     top->addWidget(face_);
     top->addStretch();
     QStringList kinds;
-    for (const auto k : {TissueKind::Skirt, TissueKind::Bodice, TissueKind::Girth}) kinds << words::tissue_kind(k);
+    for (const auto k : {TissueKind::Skirt, TissueKind::Bodice, TissueKind::Dress, TissueKind::Girth})
+        kinds << words::tissue_kind(k);
     kinds_ = new Choices{look_, kinds, tr("What is measured flat"), table};
     kinds_->setObjectName("tissue_kinds");
     kinds_->wrap();
@@ -57,6 +58,7 @@ QWidget* TissueFace::build_table()
                                "darts open. What do you have?"),
                             {{tr("A skirt"), [this] { take_up(TissueKind::Skirt); }},
                              {tr("A bodice, with or without a sleeve"), [this] { take_up(TissueKind::Bodice); }},
+                             {tr("A dress with a seam at the waist"), [this] { take_up(TissueKind::Dress); }},
                              {tr("One girth of any garment"), [this] { take_up(TissueKind::Girth); }}},
                             table};
     column->addWidget(empty_, 1);

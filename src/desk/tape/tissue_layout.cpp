@@ -174,9 +174,12 @@ void stand_aside(std::vector<PlacedLine>& lines, const TissueLayout& layout, con
         if (l.laid) continue;
         std::string id = pieces.empty() ? "" : pieces.front().id;
         for (const auto& p : pieces) {
+            if (!layout.names.contains(p.id)) continue;
             const bool back = p.role == PieceRole::Back && facts(l.line).on == TissuePiece::Back;
             const bool sleeve = p.role == PieceRole::Sleeve && facts(l.line).on == TissuePiece::Sleeve;
-            if (back || sleeve) id = p.id;
+            const bool front = p.role == PieceRole::Front && facts(l.line).on == TissuePiece::Front;
+            const bool part = on_skirt(l.line) == (p.part == PartKind::Skirt);
+            if (part && (front || back || sleeve)) id = p.id;
         }
         const auto name = layout.names.find(id);
         if (name == layout.names.end()) continue;
@@ -208,6 +211,7 @@ TissueLayout laid_tissue(const Tissue& t, const std::vector<Piece>& pieces, QRec
     int number = 0;
     for (const auto line : lines_on_pieces(t, *t.in_hand())) {
         ++number;
+        if (current && !lie_together(t, line, *current)) continue;
         if (lacks(*t.in_hand(), line) && line != current) continue;
         const auto laid = laid_line(line, pieces);
         if (laid)
