@@ -137,7 +137,11 @@ void tell_not_done(Said& answer, const Computed& c, const Options& o)
         answer.aside << words::not_done(n, o.unit);
         if (!o.json) answer.out += words::not_done(n, o.unit) + "\n";
     }
-    if (!c.not_done.empty() && !o.go_on) answer.code = exit_not_all;
+    for (const auto& n : c.not_made) {
+        answer.aside << words::not_made(n, o.unit);
+        if (!o.json) answer.out += words::not_made(n, o.unit) + "\n";
+    }
+    if ((!c.not_done.empty() || !c.not_made.empty()) && !o.go_on) answer.code = exit_not_all;
     if (const auto unwalked = words::unwalked(c.checks); !unwalked.isEmpty()) answer.aside << unwalked;
 }
 

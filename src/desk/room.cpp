@@ -8,6 +8,7 @@
 #include "core/chart/finished_only.h"
 #include "core/plan/first_plan.h"
 #include "core/plan/trial.h"
+#include "formats/make_up_json.h"
 #include "formats/pattern_svg.h"
 #include "words/words.h"
 
@@ -120,6 +121,7 @@ void Room::reload()
         const auto by_chart = table_.chart ? std::optional{notebook::PlanFor::chart(*table_.chart)} : std::nullopt;
         const bool first = by_chart && !book_->has_plan(*table_.wearer, *what);
         plan_ = book_->plan(*table_.wearer, first ? *by_chart : *what);
+        formats::read_drawings(plan_.make_up);  // what cannot be read is not made, and says so
     }
     if (table_.wearer && table_.pattern) step_ = book_->step(*table_.wearer, *table_.pattern);
     settle_kind();

@@ -89,6 +89,9 @@ public:
     void decide(AdjustmentKind, Answer, std::optional<Length> amount);
     void looked_again(AdjustmentKind);  // it stays as it is, after what changed above it
     void forget(AdjustmentKind);
+    void make_up(const MakeUp&, const QString& act);
+    // Why that piece cannot be made so; none where it can.
+    [[nodiscard]] std::optional<Refusal> not_made(const MakeUp&, const std::string& piece) const;
     void say_as_drawn();  // what looks as if it could not be is meant so
     void go_to_step(int);
     // While a hand drags: computed and shown, not written. keep_trial() writes it, as one act; any other act drops

@@ -95,6 +95,25 @@ void Room::decide(const Decision& decision)
     if (save_plan(next, words::adjustment_name(decision.kind))) take_plan(next);
 }
 
+void Room::make_up(const MakeUp& made, const QString& act)
+{
+    Plan next = before_trial_.value_or(plan_);
+    next.make_up = made;
+    if (save_plan(next, act)) take_plan(next);
+}
+
+std::optional<Refusal> Room::not_made(const MakeUp& made, const std::string& piece) const
+{
+    Plan next = plan_;
+    next.make_up = made;
+    const auto computed = sartorum::compute({pattern_, printed_chart_, body_, next});
+    if (!computed) return computed.error();
+    for (const auto& n : computed->not_made) {
+        if (n.piece == piece) return n.why;
+    }
+    return std::nullopt;
+}
+
 void Room::try_out(const Decision& decision)
 {
     if (looks_only()) {

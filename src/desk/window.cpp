@@ -58,7 +58,7 @@ Foot::Keys keys_of(Station s)
                     {"A", t("type it")},
                     {"Z", t("what is left alone")},
                     {"C", t("the plan before")},
-                    {"F M R G", t("follows, finished, room, on")},
+                    {"F M R G P", t("beside: follows to pieces")},
                     {"Enter", t("to Paper")}};
         case Station::Paper:
             return {{"← →", t("step")},

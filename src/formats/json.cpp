@@ -128,6 +128,8 @@ json not_done_json(const Computed& computed, Unit unit)
     for (const auto& n : computed.not_done)
         out.push_back(
             {{"adjustment", adjustment(n.kind).key}, {"why", words::refusal(n.why, unit).toStdString()}});
+    for (const auto& n : computed.not_made)
+        out.push_back({{"piece", n.piece}, {"why", words::refusal(n.why, unit).toStdString()}});
     return out;
 }
 

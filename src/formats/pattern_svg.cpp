@@ -136,6 +136,7 @@ public:
     {
     }
 
+    // As it is drawn; not checked yet.
     Outcome<Pattern> read()
     {
         if (const auto crowded = crowded_element(bytes_)) return too_many("attributes", most_attributes, *crowded);
@@ -159,7 +160,7 @@ public:
         if (xml_.hasError()) return refuse(Why::FileBroken, {}, line());
         if (!root_seen || pattern_.sizes.empty()) return refuse(Why::FileNotAPattern, "data-size");
         let_bands_follow();
-        return check_pattern(std::move(pattern_));
+        return std::move(pattern_);
     }
 
 private:
@@ -252,6 +253,12 @@ private:
             if (!opening) return tl::make_unexpected(opening.error());
             p.opening = *opening;
         }
+        const auto overlap = length_of("data-overlap", Length{}, centre_extent_most);
+        const auto gap = length_of("data-buttons", Length{}, piece_most);
+        if (!overlap) return tl::make_unexpected(overlap.error());
+        if (!gap) return tl::make_unexpected(gap.error());
+        p.overlap = *overlap;
+        p.button_gap = *gap;
         p.cut = *cut;
         p.princess = *panels;
         p.neck_at_base = *at_base;
@@ -433,16 +440,37 @@ private:
 
 }  // namespace
 
-Outcome<Pattern> read_pattern_svg(const std::string& bytes)
+namespace {
+
+template <class Checked>
+auto read_checked(const std::string& bytes, Checked check) -> decltype(check(Pattern{}))
 {
     if (static_cast<qint64>(bytes.size()) > most_file_bytes) return refuse(Why::FileTooLarge);
     try {
-        return Reader{bytes}.read();
+        auto drawn = Reader{bytes}.read();
+        if (!drawn) return tl::make_unexpected(drawn.error());
+        return check(std::move(*drawn));
     } catch (const std::bad_alloc&) {
         throw;
     } catch (const std::exception&) {  // a library that gives up on a wild drawing
         return refuse(Why::FileBroken);
     }
+}
+
+}  // namespace
+
+Outcome<Pattern> read_pattern_svg(const std::string& bytes)
+{
+    return read_checked(bytes, [](Pattern p) { return check_pattern(std::move(p)); });
+}
+
+Outcome<Piece> read_piece_svg(const std::string& bytes)
+{
+    return read_checked(bytes, [](Pattern p) -> Outcome<Piece> {
+        if (p.sizes.size() != 1 || p.sizes[0].pieces.size() != 1)
+            return refuse(Why::FileNotAPattern, "data-piece");
+        return check_piece(std::move(p.sizes[0].pieces[0]));
+    });
 }
 
 }  // namespace sartorum::formats

@@ -12,6 +12,9 @@ namespace sartorum::formats {
 
 [[nodiscard]] Outcome<Pattern> read_pattern_svg(const std::string& bytes);
 [[nodiscard]] QByteArray write_pattern_svg(const Pattern&);
+// One piece alone, in the same drawing.
+[[nodiscard]] Outcome<Piece> read_piece_svg(const std::string& bytes);
+[[nodiscard]] QByteArray write_piece_svg(const Piece&, const std::string& size);
 // SVG path data of a curve, y down, with 6 decimals; straight segments as L.
 [[nodiscard]] std::string path_data(const Curve&, bool with_move = true);
 [[nodiscard]] std::string outline_data(const Piece&);

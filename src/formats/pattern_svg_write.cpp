@@ -42,6 +42,9 @@ void write_piece(QXmlStreamWriter& xml, const Piece& p, Point at)
         xml.writeAttribute("data-opening", p.opening >= piece_most
                                                ? QString{"all"}
                                                : QString::fromStdString(decimal(p.opening.in_mm())));
+    for (const auto& [name, l] : {std::pair{"data-overlap", p.overlap}, std::pair{"data-buttons", p.button_gap}}) {
+        if (l > Length{}) xml.writeAttribute(QLatin1String{name}, QString::fromStdString(decimal(l.in_mm())));
+    }
     if (p.neck_at_base) xml.writeAttribute("data-neck-at-base", "true");
     xml.writeAttribute("transform", QString::fromStdString("translate(" + decimal(at[Geom::X]) + " " +
                                                            decimal(at[Geom::Y]) + ")"));
@@ -163,6 +166,11 @@ QByteArray write_pattern_svg(const Pattern& pattern)
     xml.writeEndElement();
     xml.writeEndDocument();
     return bytes;
+}
+
+QByteArray write_piece_svg(const Piece& piece, const std::string& size)
+{
+    return write_pattern_svg({piece.name, {}, {{size, {piece}}}, {}});
 }
 
 }  // namespace sartorum::formats

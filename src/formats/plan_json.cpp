@@ -1,10 +1,12 @@
 // Plans, read and written.
 #include "formats/json.h"
 #include "formats/json_parts.h"
+#include "formats/make_up_json.h"
 
 namespace sartorum::formats {
 namespace {
 
+constexpr std::size_t most_subjects = 40;
 constexpr std::array<std::string_view, 3> side_keys{"both", "right", "left"};
 
 // How the size was chosen, the cloth, and her own ease; all of it optional.
@@ -112,7 +114,10 @@ Outcome<Decision> decision_of(const std::string& key, const json& entry)
     }
     const auto subject = text_or_empty(entry, "subject");
     if (!subject) return refuse(subject.error().why, key + ": subject");
-    if (!subject->empty() && !part_of_key(*subject)) return refuse(Why::WordUnknown, key + ": subject");
+    // Of the whole garment one seam can be meant.
+    const bool of_seam = adjustment(*kind).at_join == AtJoin::WholeGarment;
+    if (!subject->empty() && !of_seam && !part_of_key(*subject))
+        return refuse(Why::WordUnknown, key + ": subject");
     d.subject = *subject;
     if (entry.contains("method")) {
         const auto method = text_at(entry, "method");
@@ -132,7 +137,7 @@ Outcome<bool> read_decisions(const std::string& key, const json& entry, Plan& in
         into.put(std::move(*d));
         return true;
     }
-    if (entry.empty() || entry.size() > part_kinds + 1) return refuse(Why::ValueIllTyped, key);
+    if (entry.empty() || entry.size() > most_subjects) return refuse(Why::ValueIllTyped, key);
     for (const auto& one : entry) {
         auto d = decision_of(key, one);
         if (!d) return tl::make_unexpected(d.error());
@@ -167,9 +172,9 @@ Outcome<Plan> read_plan(const std::string& text)
 {
     const auto j = parse(text);
     if (!j) return tl::make_unexpected(j.error());
-    constexpr std::array<std::string_view, 13> known{
-        "waist_size", "hip_size", "bust_size", "body_type", "garment",     "school",  "full",
-        "seated",     "knit",     "stretch",   "ease_mm",   "adjustments", "as_drawn"};
+    constexpr std::array<std::string_view, 14> known{
+        "waist_size", "hip_size", "bust_size", "body_type", "garment",     "school",   "full",
+        "seated",     "knit",     "stretch",   "ease_mm",   "adjustments", "as_drawn", "make_up"};
     if (auto ok = only(*j, known); !ok) return tl::make_unexpected(ok.error());
     Plan plan;
     const auto waist = text_at(*j, "waist_size");
@@ -180,6 +185,11 @@ Outcome<Plan> read_plan(const std::string& text)
     if (!bust) return tl::make_unexpected(bust.error());
     plan.take_sizes(*waist, *hip, *bust);
     if (const auto ok = read_wishes(*j, plan); !ok) return tl::make_unexpected(ok.error());
+    if (j->contains("make_up")) {
+        auto made = read_make_up((*j)["make_up"]);
+        if (!made) return tl::make_unexpected(made.error());
+        plan.make_up = std::move(*made);
+    }
     if (!j->contains("adjustments")) return plan;
     if (!(*j)["adjustments"].is_object()) return refuse(Why::ValueIllTyped, "adjustments");
     for (const auto& [key, entry] : (*j)["adjustments"].items()) {
@@ -211,6 +221,7 @@ json plan_json(const Plan& plan)
     }
     if (plan.cloth.stretch > 0) out["stretch"] = plan.cloth.stretch;
     for (const auto& [m, ease] : plan.ease) out["ease_mm"][std::string{facts(m).key}] = ease.in_mm();
+    if (!plan.make_up.empty()) out["make_up"] = make_up_json(plan.make_up);
     out["adjustments"] = adjustments;
     return out;
 }

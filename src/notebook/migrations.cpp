@@ -156,10 +156,27 @@ QStringList from_6()
         "ALTER TABLE on_table ADD COLUMN tissue_id INTEGER"};
 }
 
+// What a plan makes otherwise than its pattern.
+QStringList from_7()
+{
+    const QString of_plan = "plan_id INTEGER NOT NULL REFERENCES plan(id) DEFERRABLE INITIALLY DEFERRED";
+    return {
+        "CREATE TABLE left_out (id INTEGER PRIMARY KEY, " + of_plan + ", piece TEXT NOT NULL)",
+        "CREATE TABLE made_facing (id INTEGER PRIMARY KEY, " + of_plan +
+            ", under TEXT NOT NULL, width_mm REAL NOT NULL)",
+        "CREATE TABLE brought_piece (id INTEGER PRIMARY KEY, " + of_plan +
+            ", pattern TEXT NOT NULL, size TEXT NOT NULL, drawing TEXT NOT NULL, sewn_to TEXT NOT NULL, "
+            "ratio REAL NOT NULL)",
+        "CREATE TABLE moved_opening (id INTEGER PRIMARY KEY, " + of_plan +
+            ", centre TEXT NOT NULL, length_mm REAL NOT NULL, overlap_mm REAL NOT NULL, button_gap_mm REAL NOT "
+            "NULL)"};
+}
+
 }  // namespace
 
 QStringList migration_from(int version)
 {
+    if (version == 7) return from_7();
     if (version == 6) return from_6();
     if (version == 5) return from_5();
     if (version == 4) return from_4();

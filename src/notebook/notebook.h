@@ -105,6 +105,7 @@ public:
     [[nodiscard]] std::optional<QByteArray> pattern_svg(Id) const;
     [[nodiscard]] std::optional<SizeChart> chart(Id) const;
     [[nodiscard]] std::optional<Id> chart_of_pattern(Id) const;  // the one it came with
+    // The pieces brought in by their drawings only.
     [[nodiscard]] Plan plan(Id wearer, PlanFor) const;
     [[nodiscard]] bool has_plan(Id wearer, PlanFor) const;
     [[nodiscard]] int step(Id wearer, Id pattern) const;
@@ -157,6 +158,20 @@ private:
     static void write_sizes(Change&, Id plan, const Plan& old, const Plan& wanted, bool fresh);
     void write_decisions(Change&, Id plan, const std::vector<Decision>&) const;
     static void write_wishes(Change&, Id plan, const EaseWishes& old, const EaseWishes& wanted);
+    template <class T>
+    struct Row {
+        Id id = 0;
+        T value;
+    };
+    [[nodiscard]] MakeUp make_up(Id plan) const;
+    [[nodiscard]] std::vector<Row<std::string>> left_out(Id plan) const;
+    [[nodiscard]] std::vector<Row<MadeFacing>> made_facings(Id plan) const;
+    [[nodiscard]] std::vector<Row<BroughtPiece>> brought_pieces(Id plan) const;
+    [[nodiscard]] std::vector<Row<MovedOpening>> moved_openings(Id plan) const;
+    void write_make_up(Change&, Id plan, const MakeUp&) const;
+    template <class T, class Insert>
+    static void write_rows(Change&, const char* table, const std::vector<Row<T>>& old,
+                           const std::vector<T>& wanted, Insert);
     static void write_chart(Change&, Id, const SizeChart&);
     [[nodiscard]] std::optional<SizeChart> read_chart(Id) const;
     static Id insert_pattern(Change&, const QString& name, const QString& maker, const QByteArray& svg,

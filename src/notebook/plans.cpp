@@ -93,7 +93,9 @@ std::vector<Notebook::KeptDecision> Notebook::decisions(Id plan) const
         const QString answer = q.value(3).toString();
         const QString way = q.value(4).toString();
         const auto kind = adjustment_of_key(name.toStdString());
-        const bool about = subject.isEmpty() || part_of_key(subject.toStdString());
+        // Of the whole garment one seam can be meant.
+        const bool of_seam = kind && adjustment(*kind).at_join == AtJoin::WholeGarment;
+        const bool about = subject.isEmpty() || of_seam || part_of_key(subject.toStdString());
         if (!kind || !about || (answer != "accepted" && answer != "declined")) {
             leave_out(tr_("a decision of the plan"), q.value(!kind ? 1 : !about ? 2 : 3));
             continue;
@@ -142,6 +144,7 @@ Plan Notebook::plan(Id wearer, PlanFor what) const
         if (!out.choosing.school) leave_out(tr_("how a plan's size is chosen"), head.value(6));
     }
     out.as_drawn = head.value(7).toInt() != 0;
+    out.make_up = make_up(*id);
     for (const auto& kept : decisions(*id)) out.put(kept.decision);
     auto wishes = ask(connection_, "SELECT measure, ease_mm FROM ease_wish WHERE plan_id = ?", {*id});
     while (wishes.next()) {
@@ -245,6 +248,7 @@ Result<bool> Notebook::save_plan(Id wearer, PlanFor what, const Plan& plan, cons
     write_sizes(change, *id, old, plan, fresh);
     write_wishes(change, *id, old.ease, plan.ease);
     write_decisions(change, *id, plan.decisions);
+    write_make_up(change, *id, plan.make_up);
     return change.commit(true);
 }
 

@@ -24,6 +24,10 @@ const QList<Tracked>& tracked()
         {"plan_size", {"id", "plan_id", "level", "size"}},
         {"decision", {"id", "plan_id", "adjustment", "subject", "answer", "method"}},
         {"decision_amount", {"id", "decision_id", "at", "face", "side", "by_mm"}},
+        {"left_out", {"id", "plan_id", "piece"}},
+        {"made_facing", {"id", "plan_id", "under", "width_mm"}},
+        {"brought_piece", {"id", "plan_id", "pattern", "size", "drawing", "sewn_to", "ratio"}},
+        {"moved_opening", {"id", "plan_id", "centre", "length_mm", "overlap_mm", "button_gap_mm"}},
         {"version", {"id", "wearer_id", "pattern_id", "name", "kept_on", "work"}},
         {"ease_wish", {"id", "plan_id", "measure", "ease_mm"}},
         {"tissue", {"id", "name", "maker", "kind", "size", "pattern_id"}},
@@ -106,7 +110,7 @@ namespace {
 // Held as floating-point numbers, of which 0.0 and -0.0 compare alike and are not written alike.
 bool is_real(const QString& column)
 {
-    return column.endsWith("_mm") || column == "weight_kg" || column == "stretch";
+    return column.endsWith("_mm") || column == "weight_kg" || column == "stretch" || column == "ratio";
 }
 
 }  // namespace

@@ -156,6 +156,12 @@ QString refusal(const Refusal& r, Unit u)
             return t("A path in %1%2 cannot be read. Use lines and Bézier curves only.").arg(field, line);
         case Why::MarkMissing: return t("%1 is missing or lies off the piece. Draw it in.").arg(field);
         case Why::PieceMissing: return t("A piece is missing: %1.").arg(field);
+        case Why::PieceNeeded: return t("A front and a back cannot be left out: %1 stays.").arg(field);
+        case Why::PieceThere: return t("%1 is there already. Take one of the two out.").arg(field);
+        case Why::NothingToSewTo:
+            return t("What it is sewn to is not on this garment: %1. Take it out, or sew it to another edge.")
+                .arg(field);
+        case Why::NothingThatOpens: return t("No centre of the %1 can open so. Take the opening back.").arg(field);
         case Why::EdgeMissing:
             return t("An edge is missing or out of order: %1. A skirt's edges run waist, side, hem, centre; a "
                      "bodice's neck, "
@@ -275,6 +281,12 @@ QString refusal(const Refusal& r, Unit u)
 QString not_done(const NotDone& n, Unit u)
 {
     return t("NOT DONE: %1. %2").arg(adjustment_name(n.kind), refusal(n.why, u));
+}
+
+QString not_made(const NotMade& n, Unit u)
+{
+    const QString what = n.piece == the_opening ? t("the opening") : seam_name(n.piece);
+    return t("NOT MADE: %1. %2").arg(what, refusal(n.why, u));
 }
 
 QString unwalked(const Checks& checks)

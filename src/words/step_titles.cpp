@@ -31,6 +31,13 @@ QString step_title(const Step& s, Unit unit)
         case StepKind::RedrawWaist: return t("Redraw side seam and waist to the mark");
         case StepKind::RedrawWholeSide: return t("Redraw the side seam to the mark, down to the hem");
         case StepKind::DrawFacing: return t("Draw the facing anew, %1 wide").arg(a);
+        case StepKind::MakeFacing: return t("Draw a facing from the %1, %2 wide").arg(edge_name(*s.on), a);
+        case StepKind::TraceBrought: return t("Trace it from %1, size %2").arg(from, to);
+        case StepKind::OpenCentre:
+            return s.amount > Length{} ? t("Let the centre open, %1 past it").arg(a)
+                                       : t("Let the centre open, edge to edge");
+        case StepKind::FoldCentre: return t("Lay the centre on the fold");
+        case StepKind::SewCentre: return t("Let the centre be a seam");
         case StepKind::SlideDart:
             return more ? t("Draw the dart %1 nearer the side").arg(a)
                         : t("Draw the dart %1 nearer the centre").arg(a);

@@ -81,6 +81,26 @@ QString how_and_where(const Step& s, Unit unit)
                 "square to the edge in many places and draw through the marks. Is it cut out already: cut it "
                 "wider "
                 "from what is left, and trim.");
+        case StepKind::MakeFacing:
+            return t(
+                "Trace the edge, as it is now, and the lines at both its ends, from the piece it is sewn to. Mark "
+                "the "
+                "width square to the edge in many places and draw through the marks; the grain lies as on the "
+                "piece.");
+        case StepKind::TraceBrought: return t("With its marks and its grain line.");
+        case StepKind::OpenCentre:
+            return (s.amount > Length{} ? t("From the top down %1. Buttons and holes lie on the centre line; what "
+                                            "lies past it, with "
+                                            "its seam allowance, is added outside. Cut two.")
+                                        : t("From the top down %1. Both edges meet at the centre: hooks and eyes, "
+                                            "or loops; only the "
+                                            "seam allowance is added outside. Cut two."))
+                .arg(place);
+        case StepKind::FoldCentre:
+            return t("It opened before: now the seam allowance goes, and the piece is cut once on the fold.");
+        case StepKind::SewCentre:
+            return t(
+                "It opened before, and is no straight line along the grain: it stays a seam, sewn all the way.");
         case StepKind::SlideDart:
             return t("Its middle then lies %1 from the centre, along the waist with the darts folded shut. As "
                      "wide and as "

@@ -146,7 +146,9 @@ QString tissue_kind(TissueKind kind)
 QString tissue_line(TissueLine line, const Tissue& t)
 {
     const QString name = waist_shape(line, t, say(line_words[static_cast<std::size_t>(line)].name));
-    return t.kind == TissueKind::Dress && on_skirt(line) ? say("Skirt, %1").arg(name.toLower()) : name;
+    return t.kind == TissueKind::Dress && part_of(line) == part_of(L::FrontHip)
+               ? say("Skirt, %1").arg(name.toLower())
+               : name;
 }
 
 QString tissue_line_how(TissueLine line, const Tissue& t)

@@ -43,8 +43,36 @@ QString whole_name(const Piece& p)
 
 }  // namespace
 
+QString edge_name(EdgeRole role)
+{
+    switch (role) {
+        case EdgeRole::Centre: return t("centre");
+        case EdgeRole::Neck: return t("neckline");
+        case EdgeRole::Shoulder: return t("shoulder");
+        case EdgeRole::Armhole: return t("armhole");
+        case EdgeRole::Waist: return t("waist");
+        case EdgeRole::DartMouth: return t("dart");
+        case EdgeRole::Side: return t("side seam");
+        case EdgeRole::Hem: return t("hem");
+        case EdgeRole::BandTop: return t("upper edge of the band");
+        case EdgeRole::BandEnd: return t("end of the band");
+        case EdgeRole::Underlap: return t("underlap");
+        case EdgeRole::CapBack: return t("back of the cap");
+        case EdgeRole::CapFront: return t("front of the cap");
+        case EdgeRole::UnderarmFront: return t("front underarm seam");
+        case EdgeRole::UnderarmBack: return t("back underarm seam");
+        case EdgeRole::Princess: return t("seam over the bust");
+        case EdgeRole::Plain:
+        case EdgeRole::Cut: break;
+    }
+    return t("edge");
+}
+
 QString piece_name(const Piece& p)
 {
+    if (const auto from = p.name.empty() ? facing_made_from(p.id) : std::nullopt) {
+        return t("Facing, %1 of the %2").arg(edge_name(from->role), text(from->piece).replace('-', ' '));
+    }
     if (!edge_index(p, EdgeRole::Princess)) return whole_name(p);
     return (edge_index(p, EdgeRole::Centre) ? t("%1, centre panel") : t("%1, side panel")).arg(whole_name(p));
 }
@@ -61,6 +89,8 @@ QString seam_name(const std::string& id)
     if (id == "neck-facing-front") return t("Front neck facing");
     if (id == "neck-facing-back") return t("Back neck facing");
     if (id == "princess") return t("Front panels");
+    if (const auto from = facing_made_from(id))
+        return t("Facing, %1 of the %2").arg(edge_name(from->role), text(from->piece).replace('-', ' '));
     return text(id);
 }
 

@@ -20,6 +20,8 @@ namespace sartorum::words {
 [[nodiscard]] QString amount_on_paper(Length, Unit);
 
 [[nodiscard]] QString piece_name(const Piece&);
+// Within a sentence: "neckline", "shoulder".
+[[nodiscard]] QString edge_name(EdgeRole);
 [[nodiscard]] QString piece_names(AdjustmentKind, const Garment&);
 [[nodiscard]] QString seam_name(const std::string& id);
 // Where there is little room.
@@ -48,6 +50,8 @@ namespace sartorum::words {
 [[nodiscard]] QString refusal(const Refusal&, Unit);
 // "NOT DONE: Bust. …", with its reason and the way out.
 [[nodiscard]] QString not_done(const NotDone&, Unit);
+// "NOT MADE: neck-facing-front. …"
+[[nodiscard]] QString not_made(const NotMade&, Unit);
 // Edges that no seam names; empty when all are walked.
 [[nodiscard]] QString unwalked(const Checks&);
 // What a chart is called where its maker gave it no name.

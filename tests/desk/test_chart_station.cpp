@@ -199,9 +199,13 @@ private slots:
         d.window->go_to(Station::Chart);
         QVERIFY(ease_rows(*d.room).empty());
         d.room->choose(d.room->advice()->choice);
+        // Of a dress all of it can be measured; one girth of it too.
         d.click("measure_flat");
         d.settle();
         QCOMPARE(d.window->current(), Station::Tape);
+        QVERIFY(d.room->tissue()->kind == TissueKind::Dress);
+        d.window->measure_flat(TissueKind::Girth);
+        d.settle();
         // Of the first girth that has a body and no garment; in the size chosen for it, whatever was looked at
         // before.
         QCOMPARE(d.find<QComboBox>("tissue_girth_at")->currentText(), "Bust");

@@ -5,6 +5,7 @@
 #include <set>
 
 #include "formats/json.h"
+#include "formats/make_up_json.h"
 #include "formats/work_json.h"
 #include "princess_fronts.h"
 #include "tests.h"
@@ -98,6 +99,68 @@ private slots:
         const auto& waist = body->set.readings.at(Measure::Waist);
         QVERIFY(close(waist[0].in_mm(), 842) && close(waist[1].in_mm(), 33.25 * 25.4, 1e-9));
         QVERIFY(close(waist[2].in_mm(), 843, 1e-9));
+    }
+    void what_a_garment_is_made_of_comes_back()
+    {
+        Plan was = plan_in_sizes("12", "14");
+        was.make_up.left_out = {"pocket"};
+        was.make_up.facings = {{{"front", EdgeRole::Armhole}, Length::mm(45.5)}};
+        was.make_up.opening = MovedOpening{PieceRole::Front, piece_most, Length::mm(15), Length::mm(80)};
+        const auto skirt = *draw_skirt(plain_skirt());
+        const Piece& band = *find_piece(skirt.pieces, PieceRole::Waistband);
+        const std::vector<SeamSide> to{{"front", EdgeRole::Hem}, {"back", EdgeRole::Hem}};
+        was.make_up.brought = {brought_piece(band, 0, to, 1.75, "Lockside", "14")};
+        const Piece& piece = was.make_up.brought[0].piece;
+        QVERIFY(piece.role == PieceRole::Other && !piece.part);
+        QCOMPARE(std::count_if(piece.edges.begin(), piece.edges.end(),
+                               [](const Edge& e) { return e.role == EdgeRole::Hem; }),
+                 1);
+        QVERIFY(close(sewn_length(piece, EdgeRole::Hem).in_mm(), length(band.edges[0].curve).in_mm(), 1e-5));
+        const auto is = read_plan(plan_json(was).dump());
+        if (!is) qWarning("%s", is.error().field.c_str());
+        QVERIFY(is.has_value());
+        QVERIFY(is->make_up == was.make_up);
+        QVERIFY(largest_gap(is->make_up.brought[0].piece, piece) < 1e-5);
+        was.make_up.opening->length = Length::mm(300);
+        QVERIFY(read_plan(plan_json(was).dump())->make_up.opening->length == Length::mm(300));
+        // Facings are declined seam by seam; parts are parts.
+        was.decide({AdjustmentKind::Facings, Answer::Accepted, {}});
+        Decision one{AdjustmentKind::Facings, Answer::Declined};
+        one.subject = "neck-facing-back";
+        was.put(one);
+        QVERIFY(*read_plan(plan_json(was).dump())->decision(AdjustmentKind::Facings, one.subject) == one);
+        QVERIFY(!read_plan(R"({"waist_size": "12", "hip_size": "12", "adjustments": {"waist_to_hip": {"answer":
+                "declined", "subject": "neck-facing-back"}}})"));
+    }
+    void what_a_garment_cannot_be_made_of_is_refused_by_name()
+    {
+        const auto refused = [](const char* made) {
+            const auto read =
+                read_plan(std::string{R"({"waist_size": "12", "hip_size": "12", "make_up": )"} + made + "}");
+            return read ? std::string{"taken"} : read.error().field;
+        };
+        QCOMPARE(refused(R"({"sewn_on": []})"), std::string{"make_up: sewn_on"});
+        QCOMPARE(refused(R"([1])"), std::string{"make_up"});
+        QCOMPARE(refused(R"({"left_out": [3]})"), std::string{"left_out"});
+        QCOMPARE(refused(R"({"facings": [{"piece": "front", "edge": "nose", "width_mm": 5}]})"),
+                 std::string{"facings: edge"});
+        QCOMPARE(refused(R"({"facings": [{"piece": "front", "edge": "neck"}]})"),
+                 std::string{"facings: width_mm"});
+        QCOMPARE(refused(R"({"facings": [{"piece": "front", "edge": "neck", "width_mm": "wide"}]})"),
+                 std::string{"facings: width_mm: wide"});
+        QCOMPARE(refused(R"({"brought": [{"pattern": "A", "to": [{"piece": "front", "edge": "hem"}]}]})"),
+                 std::string{"brought: drawing"});
+        QCOMPARE(refused(R"({"brought": [{"drawing": "", "ratio": 70, "to": []}]})"),
+                 std::string{"brought: ratio"});
+        QCOMPARE(refused(R"({"brought": [{"drawing": "", "to": []}]})"), std::string{"brought: to"});
+        QVERIFY(refused(R"({"brought": [{"drawing": "<svg", "to": [{"piece": "front", "edge": "hem"}]}]})") !=
+                "taken");
+        QCOMPARE(refused(R"({"opening": {"centre": "side", "length_mm": 5}})"), std::string{"opening: centre"});
+        QCOMPARE(refused(R"({"opening": {"centre": "back"}})"), std::string{"opening: length_mm"});
+        QCOMPARE(refused(R"({"opening": {"centre": "back", "length_mm": -5}})"),
+                 std::string{"opening: length_mm"});
+        QCOMPARE(refused(R"({"opening": {"centre": "back", "length_mm": 50, "button_gap_mm": 1}})"),
+                 std::string{"opening: button_gap_mm"});
     }
     void a_plan_comes_back_with_its_decisions_in_their_order()
     {

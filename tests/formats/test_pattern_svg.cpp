@@ -36,6 +36,22 @@ std::string replaced(std::string s, const std::string& a, const std::string& b)
 class TestPatternSvg : public QObject {
     Q_OBJECT
 private slots:
+    void one_piece_comes_back_alone_with_how_it_closes()
+    {
+        Piece p = graded_skirt(1).sizes[0].pieces[0];
+        p.opening = Length::mm(220);
+        p.overlap = Length::mm(15);
+        p.button_gap = Length::mm(70);
+        const auto again = formats::read_piece_svg(formats::write_piece_svg(p, "12").toStdString());
+        QVERIFY(again.has_value());
+        QVERIFY(largest_gap(p, *again) < 1e-5);
+        QVERIFY(again->opening == p.opening && again->overlap == p.overlap && again->button_gap == p.button_gap);
+        QVERIFY(!formats::read_piece_svg(good()).has_value());  // several
+        QVERIFY(!formats::read_piece_svg("").has_value());
+        QByteArray wide = formats::write_piece_svg(p, "12");
+        wide.replace("data-overlap=\"15\"", "data-overlap=\"1500\"");
+        QCOMPARE(formats::read_piece_svg(wide.toStdString()).error().field, std::string{"data-overlap"});
+    }
     void a_pattern_comes_back_as_it_was_written()
     {
         const auto p = graded_skirt(3);

@@ -527,7 +527,7 @@ private slots:
             QVERIFY2(tests.contains(n), qPrintable(n));
             ++statements;
         }
-        QCOMPARE(statements, 20);
+        QCOMPARE(statements, 21);
     }
 };
 SARTORUM_TEST(TestNotebook)

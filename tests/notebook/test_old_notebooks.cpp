@@ -14,10 +14,10 @@ class TestOldNotebooks : public QObject {
     Q_OBJECT
     QTemporaryDir dir_;
     // A copy that may be written to.
-    QString fixture(int version) const
+    QString fixture(int version, const QString& behind = {}) const
     {
         const auto name = QString{"/version-%1.sartorum"}.arg(version);
-        const auto path = dir_.path() + name;
+        const auto path = dir_.path() + name + behind;
         if (!QFile::copy(QString{SARTORUM_SOURCE_DIR} + "/tests/notebook/fixtures" + name, path) ||
             !QFile::setPermissions(path, QFile::ReadOwner | QFile::WriteOwner))
             qFatal("the fixture could not be copied");
@@ -184,6 +184,86 @@ private slots:
         while (*book->redo()) {
         }
         QVERIFY(*book->tissue(*book->table().tissue) == t);
+    }
+    // N-01, N-03, N-09, N-21
+    void a_notebook_of_the_seventh_version_takes_what_a_garment_is_made_of_and_its_undo()
+    {
+        const QString path = fixture(7);
+        auto opened = Notebook::open(path);
+        QVERIFY(opened.has_value());
+        const auto& book = *opened;
+        const auto table = book->table();
+        QVERIFY(book->tissue(*table.tissue).has_value());
+        QVERIFY(*book->redo());
+        const auto plan = [&] { return book->plan(*table.wearer, PlanFor::pattern(1)); };
+        QVERIFY(plan().as_drawn && plan().make_up.empty());
+        Plan next = plan();
+        next.make_up.left_out = {"pocket", "band"};
+        next.make_up.facings = {{{"front", EdgeRole::Neck}, Length::mm(55.5)},
+                                {{"skirt-back", EdgeRole::Hem}, Length::mm(40)}};
+        next.make_up.brought = {
+            {"Apron", "M", "<svg/>", {{"front", EdgeRole::Hem}, {"back", EdgeRole::Hem}}, 1.85}};
+        next.make_up.opening = MovedOpening{PieceRole::Back, Length::mm(310.5), Length::mm(15), Length::mm(70)};
+        next.decide({AdjustmentKind::Facings, Answer::Declined, {}});
+        Decision one{AdjustmentKind::Facings, Answer::Accepted};
+        one.subject = "neck-facing-front";
+        next.put(one);
+        QVERIFY(book->save_plan(*table.wearer, PlanFor::pattern(1), next, "pieces"));
+        QVERIFY(plan().make_up == next.make_up);
+        QVERIFY(*plan().decision(AdjustmentKind::Facings, std::string{"neck-facing-front"}) == one);
+        // One thing changed is a row changed; undo takes it back alone.
+        Plan less = next;
+        less.make_up.facings.erase(less.make_up.facings.begin());
+        less.make_up.opening->overlap = {};
+        QVERIFY(book->save_plan(*table.wearer, PlanFor::pattern(1), less, "one facing less"));
+        QVERIFY(plan().make_up == less.make_up);
+        QVERIFY(*book->undo() && plan().make_up == next.make_up);
+        QVERIFY(*book->undo() && plan().make_up.empty());
+        while (*book->undo()) {
+        }
+        QVERIFY(book->wearers().empty());
+        while (*book->redo()) {
+        }
+        QVERIFY(plan().make_up == less.make_up);
+    }
+    // What cannot be is named and left out; the rest is read. N-13
+    void what_a_garment_is_made_of_is_checked_when_it_is_read()
+    {
+        const QString path = fixture(7, "-checked");
+        {
+            auto book = *Notebook::open(path);
+            Plan p = book->plan(1, PlanFor::pattern(1));
+            p.make_up.left_out = {"pocket"};
+            QVERIFY(book->save_plan(1, PlanFor::pattern(1), p, "pieces"));
+        }
+        {
+            QSqlDatabase db = QSqlDatabase::addDatabase("QSQLITE", "by hand");
+            db.setDatabaseName(path);
+            QVERIFY(db.open());
+            for (const char* sql :
+                 {"INSERT INTO made_facing (plan_id, under, width_mm) VALUES (1, 'front:nose', 50)",
+                  "INSERT INTO made_facing (plan_id, under, width_mm) VALUES (1, 'front:neck', 'wide')",
+                  "INSERT INTO brought_piece (plan_id, pattern, size, drawing, sewn_to, ratio) VALUES (1, 'A', "
+                  "'M', '', "
+                  "'front:hem back:neck', 1)",
+                  "INSERT INTO brought_piece (plan_id, pattern, size, drawing, sewn_to, ratio) VALUES (1, 'A', "
+                  "'M', '', "
+                  "'front:hem', 900)",
+                  "INSERT INTO moved_opening (plan_id, centre, length_mm, overlap_mm, button_gap_mm) VALUES (1, "
+                  "'sleeve', 50, 0, 0)",
+                  "INSERT INTO moved_opening (plan_id, centre, length_mm, overlap_mm, button_gap_mm) VALUES (1, "
+                  "'front', "
+                  "50, 0, 0.001)"}) {
+                QSqlQuery q{db};
+                QVERIFY2(q.exec(sql), sql);
+            }
+        }
+        QSqlDatabase::removeDatabase("by hand");
+        auto book = *Notebook::open(path);
+        const auto made = book->plan(1, PlanFor::pattern(1)).make_up;
+        QVERIFY(made.left_out == std::vector<std::string>{"pocket"});
+        QVERIFY(made.facings.empty() && made.brought.empty() && !made.opening);
+        QCOMPARE(book->unreadable().size(), std::size_t{6});
     }
 };
 SARTORUM_TEST(TestOldNotebooks)

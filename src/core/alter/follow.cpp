@@ -25,13 +25,19 @@ Outcome<bool> follow_length(std::vector<Step>& steps, Piece& band, EdgeRole role
         }
     }
     const Point along = Geom::unit_vector(end - fold);
-    const auto square = Geom::rot90(along);
-    const Point direction = square[Geom::Y] < 0 ? -square : square;
-    if (-change.in_mm() > Geom::distance(at, end) - 10) {
-        return refuse_amount(Why::AmountTooLarge, band.id, change, -Length::mm(Geom::distance(at, end) - 10),
+    // Drawn this way the line has the fold on its left and the free end on its right.
+    const Point direction = Geom::rot90(along);
+    constexpr double stays = 10;
+    const double whole_mm = Geom::distance(end, fold);
+    const bool to_the_middle = side_notch == band.notches.size();
+    if (to_the_middle && change < Length{}) {  // nearer the fold where the half cannot be taken out
+        const double kept = std::min(whole_mm / 2, whole_mm + change.in_mm() - stays);
+        if (kept > stays) at = fold + along * kept;
+    }
+    if (-change.in_mm() > Geom::distance(at, end) - stays) {
+        return refuse_amount(Why::AmountTooLarge, band.id, change, -Length::mm(Geom::distance(at, end) - stays),
                              Length::mm(400));
     }
-    // Drawn upwards, the line has the fold on its left and the free end on its right.
     const auto spread = spread_across(band, at, direction, along * change.in_mm());
     if (!spread) return tl::make_unexpected(spread.error());
     const Length place = Length::mm(Geom::distance(at, fold));

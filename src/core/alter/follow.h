@@ -4,7 +4,8 @@
 // Band     cut at its first notch inside the seam (the side notch), or at the middle of the seam where there is
 // none,
 //          and spread or overlapped by what the edge gained or lost
-// Limits   10 mm must stay beyond the cut
+//          Made much shorter, nearer the fold
+// Limits   10 mm must stay beyond the cut, and before it
 #pragma once
 #include "core/paper/step.h"
 

@@ -10,6 +10,11 @@ HandMark hand_mark(StepKind kind)
 {
     switch (kind) {
         case StepKind::TraceSize:
+        case StepKind::TraceBrought:
+        case StepKind::MakeFacing:
+        case StepKind::OpenCentre:
+        case StepKind::FoldCentre:
+        case StepKind::SewCentre:
         case StepKind::DrawLine:
         case StepKind::DrawFoldLines:
         case StepKind::ExtendBelow:

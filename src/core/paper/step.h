@@ -131,7 +131,13 @@ enum class StepKind {
     RedrawWholeSide,  // the side seam moved by amount from waist to hem
     // what follows an edge
     DrawFacing,  // amount wide, from the altered edge
+    MakeFacing,  // the same where the pattern has none; `on` the edge
     SlideDart,   // amount along the waist, + to the side; `place` from the centre
+    // what the garment is made of
+    TraceBrought,  // from another pattern: from_size is its name, to_size the size there
+    OpenCentre,    // `place` long, amount past the centre
+    FoldCentre,    // what opened goes on the fold
+    SewCentre,     // and where it is no straight line, stays a seam
 };
 
 // The hand operation, for its picture mark.

@@ -18,6 +18,7 @@ struct SizedPieces {
 struct SeamSide {
     std::string piece;
     EdgeRole role = EdgeRole::Side;
+    friend bool operator==(const SeamSide&, const SeamSide&) = default;
 };
 
 // How side b, a piece of no part, goes with the edge it is sewn to: a straight band is made longer or shorter, a

@@ -145,6 +145,23 @@ const Edge& edge(const Piece& piece, EdgeRole role)
     return piece.edges[edge_index(piece, role).value()];
 }
 
+std::vector<Point> button_places(const Piece& p)
+{
+    const auto at = edge_index(p, EdgeRole::Centre);
+    if (!at || p.button_gap <= Length{} || p.opening <= Length{}) return {};
+    // The centre runs from its lower end up.
+    const Curve down = reversed(p.edges[*at].curve);
+    const Length end = std::max(p.overlap, Length::mm(10));
+    const Length first = end;
+    const Length last = std::min(p.opening, length(down)) - end;
+    if (last < first) return {};
+    const double gaps = std::max(1.0, std::round((last - first) / p.button_gap));
+    std::vector<Point> out;
+    for (int i = 0; i <= static_cast<int>(gaps); ++i)
+        out.push_back(down.pointAt(time_at(down, first + (last - first) * (i / gaps))));
+    return out;
+}
+
 bool on_fold(const Piece& piece)
 {
     return std::any_of(piece.edges.begin(), piece.edges.end(), [](const Edge& e) { return e.on_fold; });

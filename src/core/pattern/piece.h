@@ -64,6 +64,9 @@ inline constexpr Length mark_within = Length::mm(2);
 inline constexpr Length piece_most = Length::mm(4000);
 inline constexpr Length piece_least = Length::mm(5);
 inline constexpr Length line_least = Length::mm(5);
+// What may lie past a centre, and how near buttons may stand.
+inline constexpr Length centre_extent_most = Length::mm(150);
+inline constexpr Length button_gap_least = Length::mm(10);
 inline constexpr Length edge_least = Length::mm(0.1);
 
 struct Edge {
@@ -114,6 +117,8 @@ struct Piece {
     // Of a centre that is a seam: how far it opens from its upper end; piece_most: all the way; 0: nothing is
     // said.
     Length opening{};
+    Length overlap{};     // of a centre that opens: what lies past it, within its allowance; none: edge to edge
+    Length button_gap{};  // about how far buttons stand apart on it; none: it has none
     bool neck_at_base = false;  // the neckline is meant to lie where the neck begins
 };
 
@@ -122,6 +127,9 @@ struct Piece {
 [[nodiscard]] const Edge& edge(const Piece&, EdgeRole);
 [[nodiscard]] std::optional<std::size_t> edge_index(const Piece&, EdgeRole, bool last = false);
 [[nodiscard]] bool on_fold(const Piece&);
+// On the centre line of a piece that is buttoned, from its upper end down: the first and the last as far from the
+// ends of the opening as the overlap is wide, the rest evenly between them. Common practice.
+[[nodiscard]] std::vector<Point> button_places(const Piece&);
 
 // Sum of the lengths of all edges with that role: darts count as closed.
 [[nodiscard]] Length sewn_length(const Piece&, EdgeRole);

@@ -102,6 +102,17 @@ std::vector<Trail::Join> joins_of(const SizedPieces& waist, const std::vector<Se
     return out;
 }
 
+// The traced pieces as one size has them; what comes from elsewhere as it was traced.
+Garment as_bought(const std::vector<Piece>& sized, const Garment& traced)
+{
+    Garment out = traced;
+    for (auto& p : out.pieces) {
+        const Piece* printed = find_piece(sized, p.id);
+        if (printed && printed->role == p.role && printed->part == p.part) p = *printed;
+    }
+    return out;
+}
+
 // What pattern, chart, body and sizes say, before any adjustment.
 Outcome<Computed> begun(Work work, Trail& trail)
 {
@@ -122,11 +133,13 @@ Outcome<Computed> begun(Work work, Trail& trail)
     if (!sized || !waist) return refuse(Why::SizeUnknown, sized ? names.waist : bought);
 
     Computed out;
-    out.bought = {sized->pieces, pattern.seams};
-    out.traced = std::move(paper->garment);
+    auto made = made_up(std::move(*paper), work.plan.make_up);
+    out.not_made = std::move(made.not_made);
+    out.traced = std::move(made.applied.garment);
     settle_princess(out.traced.pieces);
+    out.bought = as_bought(sized->pieces, out.traced);
     out.altered = out.traced;
-    out.steps = std::move(paper->steps);
+    out.steps = std::move(made.applied.steps);
     out.trace_steps = out.steps.size();
     for (const auto part : parts) {
         if (work.plan.as_drawn) break;
@@ -184,7 +197,7 @@ bool only_decided_anew(const Work& a, const Work& b)
     const Plan& q = b.plan;
     return a.pattern == b.pattern && a.chart == b.chart && a.body == b.body && p.sizes == q.sizes &&
            p.chart_group == q.chart_group && p.choosing == q.choosing && p.cloth == q.cloth && p.ease == q.ease &&
-           p.as_drawn == q.as_drawn;
+           p.as_drawn == q.as_drawn && p.make_up == q.make_up;
 }
 
 bool decided_alike(const Plan& a, const Plan& b, AdjustmentKind kind, PartKind part)

@@ -79,6 +79,8 @@ struct Computed {
     std::size_t trace_steps = 0;
     Checks checks;
     std::vector<NotDone> not_done{};  // in fitting order
+    // What the plan makes otherwise than the pattern, and could not.
+    std::vector<NotMade> not_made{};
     // Looked at before anything is proposed; none once the plan says that it is meant so.
     std::vector<Doubt> doubts{};
     std::shared_ptr<const Trail> trail{};

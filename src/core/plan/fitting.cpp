@@ -7,6 +7,7 @@
 #include <utility>
 
 #include "core/alter/follow.h"
+#include "core/paper/facing.h"
 #include "core/paper/princess_redraw.h"
 #include "core/paper/sound.h"
 
@@ -399,16 +400,36 @@ private:
         for (const auto& seam : ground_.followers) {
             const Decision* own = plan().decision(line.kind, seam.id);
             const Decision* decided = own ? own : all;
-            if (is_shaped(seam) && !(decided && decided->answer == Answer::Declined)) draw_facing(seam, line);
+            const bool made = is_made(seam);
+            if (is_shaped(seam) && (made || !(decided && decided->answer == Answer::Declined)))
+                draw_facing(seam, line, made);
         }
         line.steps = out_.steps.size() - line.first_step;
         out_.lines.push_back(std::move(line));
     }
 
-    Outcome<bool> drawn_alone(Piece& facing, const SeamSide& under, const Piece& now, const SeamSide& on)
+    bool is_made(const Seam& seam) const
+    {
+        const auto& made = plan().make_up.facings;
+        return std::any_of(made.begin(), made.end(),
+                           [&](const MadeFacing& f) { return facing_id(f.from) == seam.id; });
+    }
+
+    // One that the pattern has not got has its step also where nothing was altered.
+    Outcome<bool> drawn_alone(Piece& facing, const SeamSide& under, const Piece& now, const SeamSide& on,
+                              bool made)
     {
         try {
-            return follow_shape(out_.steps, facing, under.role, now, on.role);
+            if (!made) return follow_shape(out_.steps, facing, under.role, now, on.role);
+            std::vector<Step> anew;
+            const auto drawn = follow_shape(anew, facing, under.role, now, on.role);
+            if (!drawn) return drawn;
+            const Length width = facing_width(facing, under.role).value_or(Length{});
+            Step step = step_on(facing, StepKind::MakeFacing, width);
+            step.on = on.role;
+            step.from_size = on.piece;
+            out_.steps.push_back(std::move(step));
+            return true;
         } catch (const std::bad_alloc&) {
             throw;
         } catch (const std::exception&) {
@@ -416,17 +437,17 @@ private:
         }
     }
 
-    void draw_facing(const Seam& seam, PlanLine& line)
+    void draw_facing(const Seam& seam, PlanLine& line, bool made)
     {
         const auto& on = seam.a.front();
         const auto& under = seam.b.front();
         const Piece& traced = *find_piece(out_.traced.pieces, on.piece);
         const Piece& now = piece_in(*standing_, traced);
-        if (seam.a.size() != 1 || same_paper(traced, now)) return;
+        if (seam.a.size() != 1 || (!made && same_paper(traced, now))) return;
         auto others = std::make_shared<std::vector<Piece>>(*standing_->others);
         const auto facing =
             std::find_if(others->begin(), others->end(), [&](const Piece& x) { return x.id == under.piece; });
-        const auto drawn = drawn_alone(*facing, under, now, on);
+        const auto drawn = drawn_alone(*facing, under, now, on, made);
         if (!drawn) {
             line.state = LineState::Refused;
             line.refusal = drawn.error();

@@ -4,6 +4,7 @@
 #include <map>
 
 #include "core/alter/catalogue.h"
+#include "core/alter/make_up.h"
 #include "core/chart/ease.h"
 #include "core/chart/size_choice.h"
 
@@ -48,6 +49,7 @@ struct Plan {
     ChoiceWish choosing{};
     Cloth cloth{};
     EaseWishes ease{};      // her own ease; the rest keeps the designer's
+    MakeUp make_up{};       // which pieces, where that is not what the pattern holds
     bool as_drawn = false;  // what looks as if it could not be (doubts.h) is meant so
 
     [[nodiscard]] const std::string& size_at(Level) const;  // "" where none is chosen

@@ -302,7 +302,9 @@ Meant meant_by(const std::vector<SizedPieces>& sizes, TissueKind kind)
             }
             return Length{};
         };
-        const auto of_bodice = [&](PieceRole role, EdgeRole edge) { return sewn(role, PartKind::Upper, edge); };
+        const auto of_bodice = [&](PieceRole role, EdgeRole edge) {
+            return sewn(role, part_of(L::FrontBust), edge);
+        };
         shoulder +=
             of_bodice(PieceRole::Back, EdgeRole::Shoulder) - of_bodice(PieceRole::Front, EdgeRole::Shoulder);
         sleeved = find_piece(s.pieces, PieceRole::Sleeve) != nullptr;
@@ -310,7 +312,7 @@ Meant meant_by(const std::vector<SizedPieces>& sizes, TissueKind kind)
                of_bodice(PieceRole::Front, EdgeRole::Armhole) - of_bodice(PieceRole::Back, EdgeRole::Armhole);
         for (const auto role : {PieceRole::Front, PieceRole::Back}) {
             above += of_bodice(role, EdgeRole::Waist);
-            below += sewn(role, PartKind::Skirt, EdgeRole::Waist);
+            below += sewn(role, part_of(L::FrontHip), EdgeRole::Waist);
         }
     }
     const double n = static_cast<double>(sizes.size());

@@ -82,7 +82,7 @@ bool edge_measured(const Tissue& t, const TissueSize& s, const Piece& piece, Edg
     if (piece.role == PieceRole::Waistband) return of_band(s);
     const bool front = piece.role == PieceRole::Front;
     const bool skirt =
-        t.kind == TissueKind::Skirt || (t.kind == TissueKind::Dress && piece.part == PartKind::Skirt);
+        t.kind == TissueKind::Skirt || (t.kind == TissueKind::Dress && piece.part == part_of(L::FrontHip));
     if (skirt) return of_skirt(s, front, edge);
     if (piece.role == PieceRole::Sleeve) return of_sleeve(s, edge);
     if (!front) {

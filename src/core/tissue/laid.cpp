@@ -254,10 +254,10 @@ constexpr bool to_no_scale(TissueLine line)
 
 const Piece* piece_for(TissueLine line, const std::vector<Piece>& pieces)
 {
-    const auto other_part = on_skirt(line) ? PartKind::Upper : PartKind::Skirt;
     const auto by_role = [&](PieceRole role) -> const Piece* {
-        const auto it = std::find_if(pieces.begin(), pieces.end(),
-                                     [&](const Piece& p) { return p.role == role && p.part != other_part; });
+        const auto it = std::find_if(pieces.begin(), pieces.end(), [&](const Piece& p) {
+            return p.role == role && p.part.value_or(part_of(line)) == part_of(line);
+        });
         return it == pieces.end() ? nullptr : &*it;
     };
     const auto strip_of = [&](TissueLine width) -> const Piece* {
@@ -320,7 +320,7 @@ std::optional<LaidLine> laid_line(TissueLine line, const std::vector<Piece>& pie
         }
         default: break;
     }
-    const auto ends = on_skirt(line)                          ? of_skirt(line, *p)
+    const auto ends = part_of(line) == part_of(L::FrontHip)   ? of_skirt(line, *p)
                       : p->role == PieceRole::Other           ? of_strip(line, *p)
                       : facts(line).on == TissuePiece::Sleeve ? of_sleeve(line, *p)
                       : facts(line).on == TissuePiece::Back   ? of_back(line, *p)

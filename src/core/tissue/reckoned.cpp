@@ -110,10 +110,9 @@ Outcome<Length> girth_of_strips(const Tissue& t, const TissueSize& s)
 std::optional<Length> value_of(const Wanted& w, const TissueSize& s, const std::vector<Piece>& pieces)
 {
     const auto sum = [&](TissueLine a, TissueLine b) { return (half(s, a) + half(s, b)) * 2.0; };
-    const bool below = w.what == Reckoning::SideSeam || w.what == Reckoning::Hem;
     const auto edge_of = [&](std::size_t piece, EdgeRole role) {
         const auto at = std::find_if(pieces.begin(), pieces.end(),
-                                     [&](const Piece& p) { return below == (p.part == PartKind::Skirt); });
+                                     [&](const Piece& p) { return p.part == part_of(w.lines.front()); });
         return sewn_length(*(at + static_cast<std::ptrdiff_t>(piece)), role);
     };
     switch (w.what) {

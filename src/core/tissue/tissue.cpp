@@ -248,14 +248,14 @@ int lines_waiting(const Tissue& t, const TissueSize& s)
     return static_cast<int>(std::count_if(lines.begin(), lines.end(), [&](TissueLine l) { return waits(s, l); }));
 }
 
-bool on_skirt(TissueLine line)
+PartKind part_of(TissueLine line)
 {
-    return line <= L::BandDepth;
+    return line <= L::BandDepth ? PartKind::Skirt : PartKind::Upper;
 }
 
 bool lie_together(const Tissue& t, TissueLine a, TissueLine b)
 {
-    return t.kind != TissueKind::Dress || on_skirt(a) == on_skirt(b);
+    return t.kind != TissueKind::Dress || part_of(a) == part_of(b);
 }
 
 TissueLine allowance_beyond(TissueLine line)

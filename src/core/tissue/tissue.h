@@ -12,6 +12,7 @@
 #include <vector>
 
 #include "core/body/measure.h"
+#include "core/pattern/part.h"
 #include "core/units/refusal.h"
 
 namespace sartorum {
@@ -176,8 +177,8 @@ struct Tissue {
 // Nothing was said of it: neither measured, nor not there, nor left as it is assumed.
 [[nodiscard]] bool waits(const TissueSize&, TissueLine);
 [[nodiscard]] int lines_waiting(const Tissue&, const TissueSize&);  // on the pieces
-// On a skirt's piece, alone or of a dress.
-[[nodiscard]] bool on_skirt(TissueLine);
+// On whose pieces a line is measured; a girth's are of no part, and say nothing.
+[[nodiscard]] PartKind part_of(TissueLine);
 // On the table at once: of a dress, its bodice or its skirt.
 [[nodiscard]] bool lie_together(const Tissue&, TissueLine, TissueLine);
 // Which allowance lies beyond where that line is read.

@@ -60,6 +60,10 @@ enum class Why {
     PathNotUnderstood,
     MarkMissing,
     PieceMissing,
+    PieceNeeded,       // a front or a back cannot be left out
+    PieceThere,        // what is to be made is there already
+    NothingToSewTo,    // the piece or its edge that something is sewn to
+    NothingThatOpens,  // no centre of these pieces can
     EdgeMissing,
     SkeletonDiffers,
     SeamUnknownPiece,

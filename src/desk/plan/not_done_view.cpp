@@ -33,6 +33,7 @@ void NotDoneView::refresh()
     QStringList now;
     if (computed) {
         for (const auto& n : computed->not_done) now << words::not_done(n, look_.unit());
+        for (const auto& n : computed->not_made) now << words::not_made(n, look_.unit());
     }
     setVisible(!now.isEmpty());
     if (now == shown_) return;
@@ -46,6 +47,20 @@ void NotDoneView::refresh()
     column_->addWidget(rows_);
     if (!computed) return;
     for (const auto& n : computed->not_done) add_row(n);
+    for (const auto& n : computed->not_made) add_row(n);
+}
+
+void NotDoneView::add_row(const NotMade& n)
+{
+    auto* row = new QHBoxLayout;
+    row->setSpacing(8);
+    row->addWidget(label(look_, words::not_made(n, look_.unit()), 14, true, rows_), 1);
+    auto* out = new Button{look_, tr("Take it out"), ButtonKind::Plain, rows_};
+    out->setObjectName("take_out_" + QString::fromStdString(n.piece));
+    connect(out, &Button::clicked, this,
+            [this, piece = n.piece] { room_.make_up(taken_out(room_.plan().make_up, piece), tr("pieces")); });
+    row->addWidget(out, 0, Qt::AlignTop);
+    static_cast<QVBoxLayout*>(rows_->layout())->addLayout(row);
 }
 
 void NotDoneView::add_row(const NotDone& n)

@@ -21,6 +21,7 @@ signals:
 
 private:
     void add_row(const NotDone&);
+    void add_row(const NotMade&);
     Look& look_;
     Room& room_;
     QVBoxLayout* column_;

@@ -14,6 +14,7 @@
 #include "desk/plan/follows_view.h"
 #include "desk/plan/goes_on_view.h"
 #include "desk/plan/not_done_view.h"
+#include "desk/plan/pieces_view.h"
 #include "desk/plan/plan_map.h"
 #include "desk/plan/profile.h"
 #include "desk/plan/quiet_list.h"
@@ -29,7 +30,7 @@ namespace sartorum::desk {
 namespace {
 constexpr int nudge_ends_ms = 700;
 constexpr int pad_width = 350;
-enum View { change_view, shoulder_view, follows_view, finished_view, room_view, goes_on_view };
+enum View { change_view, shoulder_view, follows_view, finished_view, room_view, goes_on_view, pieces_view };
 }  // namespace
 
 PlanStation::PlanStation(Look& look, Room& room, QWidget* parent)
@@ -114,10 +115,11 @@ void PlanStation::build_pad(QWidget* side)
     auto* column = new QVBoxLayout{side};
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(8);
-    beside_ = new Choices{look_,
-                          {tr("Change"), tr("Shoulder"), tr("Follows"), tr("Finished"), tr("Room"), tr("Goes on")},
-                          tr("Beside the plan"),
-                          side};
+    beside_ = new Choices{
+        look_,
+        {tr("Change"), tr("Shoulder"), tr("Follows"), tr("Finished"), tr("Room"), tr("Goes on"), tr("Pieces")},
+        tr("Beside the plan"),
+        side};
     beside_->wrap();
     beside_->setObjectName("beside_plan");
     column->addWidget(beside_);
@@ -128,7 +130,8 @@ void PlanStation::build_pad(QWidget* side)
               follows,
               new FinishedView{look_, room_, side},
               new Profile{look_, room_, side},
-              new GoesOnView{look_, room_, side}};
+              new GoesOnView{look_, room_, side},
+              new PiecesView{look_, room_, side}};
     for (auto* v : views_) column->addWidget(v, 1);
     connect(beside_, &Choices::picked, this, [this] { show_beside(); });
     connect(follows, &FollowsView::opened, this, &PlanStation::show_adjustment);
@@ -337,6 +340,7 @@ void PlanStation::keyPressEvent(QKeyEvent* e)
         case Qt::Key_M: beside(finished_view); break;
         case Qt::Key_R: beside(room_view); break;
         case Qt::Key_G: beside(goes_on_view); break;
+        case Qt::Key_P: beside(pieces_view); break;
         case Qt::Key_Escape:
             if (map_->dragging() || room_.trying()) {
                 map_->let_go();

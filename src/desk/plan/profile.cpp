@@ -47,10 +47,14 @@ void Profile::paintEvent(QPaintEvent* e)
     p.drawText(QPointF{20, 36 * k}, tr("Room all the way down"));
     p.setFont(look_.lato(12.5 * small));
     p.setPen(d.faded);
-    p.drawText(
-        QPointF{20, 56 * k},
-        tr("girth against height, in %1").arg(QString::fromStdString(std::string{unit_text(look_.unit())})));
-    p.drawText(QRectF{0, 74 * k, width() - 20.0, 18 * k}, Qt::AlignRight, tr("ease"));
+    const bool low_pad = height() < 330 * k;  // its curves come before its heads
+    const double head = (low_pad ? 66 : 122) * k;
+    if (!low_pad) {
+        p.drawText(
+            QPointF{20, 56 * k},
+            tr("girth against height, in %1").arg(QString::fromStdString(std::string{unit_text(look_.unit())})));
+        p.drawText(QRectF{0, 74 * k, width() - 20.0, 18 * k}, Qt::AlignRight, tr("ease"));
+    }
 
     Length least = profile.after.front().girth;
     Length most = least;
@@ -66,7 +70,7 @@ void Profile::paintEvent(QPaintEvent* e)
     for (const auto& b : profile.body) take(b.at);
     least = least - Length::mm(60);
     most = most + Length::mm(20);
-    const QRectF area{24, 122 * k, width() - 140.0 * k, height() - (122 + 92) * k};
+    const QRectF area{24, head, width() - 140.0 * k, height() - head - 92 * k};
     const auto place = [&](const GirthAt& g) {
         return QPointF{area.left() + (g.girth - least) / (most - least) * area.width(),
                        area.top() + (high - g.height) / (high - low) * area.height()};
@@ -97,24 +101,33 @@ void Profile::paintEvent(QPaintEvent* e)
     std::vector<GirthAt> known;
     for (const auto& b : profile.body) known.push_back(b.at);
     if (known.size() > 1) draw_line(known, QPen{d.walnut_line, 1.6, Qt::DotLine});
+    // As far apart as there is room; where that is little, a name stands beside its number.
+    const double lowest = height() - 76 * k;
+    const double gap =
+        std::min(38 * k, (lowest - area.top()) / std::max<double>(1, double(profile.body.size()) - 1));
+    const bool in_one_line = gap < 36 * k;
     double last = -100;
+    std::size_t still = profile.body.size();
     for (const auto& ease : profile.body) {
         const QPointF at = place(ease.at);
         p.setPen(QPen{d.walnut, 1.6});
         p.setBrush(ease.level_measured ? d.walnut : d.sheet);
         p.drawEllipse(at, 4.5, 4.5);
-        const double y = std::max(at.y(), last + 38 * k);
+        const double y = std::min(std::max(at.y(), last + gap), lowest - gap * double(--still));
         last = y;
         p.setPen(QPen{d.walnut_line, 1, Qt::DotLine});
         p.drawLine(QPointF(at.x() + 6, at.y()), QPointF(width() - 112.0 * k, y));
         p.setPen(d.walnut);
         p.setFont(look_.lato(12.5 * small, QFont::DemiBold));
-        p.drawText(QRectF{0, y - 26 * k, width() - 20.0, 16 * k}, Qt::AlignRight,
-                   words::measure_name(ease.measure));
+        const double figures = in_one_line ? 16 * small : 20 * small;
+        const double w = number_width(look_, ease.ease_after, look_.unit(), figures, QFont::Normal, false);
+        const QRectF name = in_one_line ? QRectF{0, y - 9 * k, width() - 26.0 - w, 18 * k}
+                                        : QRectF{0, y - 26 * k, width() - 20.0, 16 * k};
+        p.drawText(name, Qt::AlignRight, words::measure_name(ease.measure));
         p.setPen(d.woad);
-        const double w = number_width(look_, ease.ease_after, look_.unit(), 20 * small, QFont::Normal, false);
-        draw_number(p, look_, {width() - 20 - w, y + 8 * k}, ease.ease_after, look_.unit(), 20 * small,
-                    QFont::Normal, false);
+        draw_number(p, look_, {width() - 20 - w, y + (in_one_line ? 5 : 8) * k}, ease.ease_after, look_.unit(),
+                    figures, QFont::Normal, false);
+        if (in_one_line) continue;
         if (abs(ease.ease_after - ease.ease_before) < Length::mm(0.5)) continue;
         p.setPen(d.faded);
         p.setFont(look_.lato(12.5 * small));

@@ -178,7 +178,7 @@ void stand_aside(std::vector<PlacedLine>& lines, const TissueLayout& layout, con
             const bool back = p.role == PieceRole::Back && facts(l.line).on == TissuePiece::Back;
             const bool sleeve = p.role == PieceRole::Sleeve && facts(l.line).on == TissuePiece::Sleeve;
             const bool front = p.role == PieceRole::Front && facts(l.line).on == TissuePiece::Front;
-            const bool part = on_skirt(l.line) == (p.part == PartKind::Skirt);
+            const bool part = p.part == part_of(l.line);
             if (part && (front || back || sleeve)) id = p.id;
         }
         const auto name = layout.names.find(id);

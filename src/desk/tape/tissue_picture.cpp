@@ -24,7 +24,7 @@ void TissuePicture::show(const Tissue& t, std::vector<Piece> pieces, std::option
     pieces_ = std::move(pieces);
     // Of a dress, the part that is in hand.
     if (t.kind == TissueKind::Dress && current)
-        std::erase_if(pieces_, [&](const Piece& p) { return on_skirt(*current) != (p.part == PartKind::Skirt); });
+        std::erase_if(pieces_, [&](const Piece& p) { return p.part != part_of(*current); });
     current_ = current;
     typed_ = typed;
     objected_ = objected;
