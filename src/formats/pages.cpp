@@ -86,13 +86,18 @@ void paint_piece(QPainter& p, const PrintJob& job, const Piece& piece)
     p.setBrush(Qt::black);
     for (const auto& n : piece.notches) p.drawPath(notch_path(piece, n, 5.0 / job.divide));
     p.setBrush(Qt::NoBrush);
+    p.setPen(pen(0.5));
+    p.drawPath(buttons_path(piece, 8.0 / job.divide));
+    p.setPen(pen(0.35));
     for (const auto& e : piece.edges) {
-        if (!e.on_fold) continue;
+        const bool buttoned = e.role == EdgeRole::Centre && piece.button_gap > Length{};
+        if (!e.on_fold && !buttoned) continue;
         const QPointF middle = painter_path(e.curve).pointAtPercent(0.5);
         p.save();
-        p.translate(middle + QPointF{5.0 / job.divide, 0});
+        p.translate(middle + QPointF{(e.on_fold ? 5.0 : 9.0) / job.divide, 0});
         p.rotate(-90);
-        text_at(p, {0, 0}, 5.0 / job.divide, tr_("place on fold"), false, true);
+        text_at(p, {0, 0}, 5.0 / job.divide,
+                e.on_fold ? tr_("place on fold") : tr_("centre line: buttons and holes here"), false, true);
         p.restore();
     }
 }

@@ -123,6 +123,19 @@ QPainterPath notch_path(const Piece& piece, const Notch& n, double size)
     return path;
 }
 
+QPainterPath buttons_path(const Piece& piece, double size)
+{
+    QPainterPath out;
+    for (const Point place : button_places(piece)) {
+        const QPointF c = on_paper(place);
+        out.moveTo(c - QPointF{size / 2, 0});
+        out.lineTo(c + QPointF{size / 2, 0});
+        out.moveTo(c - QPointF{0, size / 2});
+        out.lineTo(c + QPointF{0, size / 2});
+    }
+    return out;
+}
+
 QPainterPath grain_path(const Guide& g, double head)
 {
     QPainterPath path{on_paper(g.a)};

@@ -21,6 +21,8 @@ namespace sartorum::formats {
 [[nodiscard]] QLineF widest_across(const Piece&, double from_top);
 // The triangle of a notch, standing on the seam line and pointing into the piece, `size` high.
 [[nodiscard]] QPainterPath notch_path(const Piece&, const Notch&, double size);
+// A cross on the centre line for each button, `size` wide.
+[[nodiscard]] QPainterPath buttons_path(const Piece&, double size);
 [[nodiscard]] QPainterPath grain_path(const Guide&, double head);
 
 }  // namespace sartorum::formats

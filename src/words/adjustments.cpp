@@ -73,6 +73,7 @@ QString adjustment_name(AdjustmentKind k)
         case AdjustmentKind::JoinedDarts: return t("Skirt darts to meet");
         case AdjustmentKind::WaistSeamLevel: return t("Waist seam on the body");
         case AdjustmentKind::Facings: return t("Facings drawn anew");
+        case AdjustmentKind::Tucks: return t("Tucks at the waist");
     }
     return {};
 }
@@ -118,6 +119,7 @@ QString amount_meaning(AdjustmentKind k)
         case AdjustmentKind::JoinedDarts: return t("along the waist, + to the side");
         case AdjustmentKind::WaistSeamLevel: return t("+ lower: from the skirt to the bodice");
         case AdjustmentKind::Facings: return t("from the edges they lie under, as wide as they were");
+        case AdjustmentKind::Tucks: return t("along the waist, + to the side or further apart");
     }
     return {};
 }
@@ -164,6 +166,8 @@ QString method_name(AdjustmentKind kind, std::size_t method)
     if (key == "wider") return t("Out along the shoulders");
     if (key == "shoulder_eased") return t("Shoulder eased");
     if (key == "shoulder_darted") return t("Shoulder dart");
+    if (key == "moved") return t("All moved");
+    if (key == "spaced") return t("Spaced anew");
     return QString::fromUtf8(key.data(), static_cast<qsizetype>(key.size()));
 }
 
@@ -222,6 +226,8 @@ QString method_cost(AdjustmentKind kind, std::size_t method)
     if (key == "shoulder_darted") return t("For a broad back: the longer shoulder is taken in a small dart.");
     if (key == "split_through")
         return t("Hem and cap grow too; what the cap is longer by is gathered into the armhole.");
+    if (key == "moved") return t("All tucks of the piece go along the waist together; number and depth stay.");
+    if (key == "spaced") return t("More (−: less) between one and the next; their middle, number and depth stay.");
     if (key == "split_lowered")
         return t("Hem and cap grow too; the underarm is lowered until the armhole is as much longer.");
     return {};
@@ -237,6 +243,7 @@ QString toile_sign(AdjustmentKind kind)
         case AdjustmentKind::KnitDart: return t("the front armhole stands away");
         case AdjustmentKind::NeckGape: return t("the neckline stands away in front");
         case AdjustmentKind::BackArmhole: return t("loose cloth behind the arm");
+        case AdjustmentKind::Tucks: return t("tucks stand off the figure, or off the stripes");
         case AdjustmentKind::WaistSeamLevel: return t("the seam lies above or below where it is wanted");
         case AdjustmentKind::SwayBack: return t("folds across the back above the seat");
         default: return {};

@@ -234,6 +234,8 @@ QString refusal(const Refusal& r, Unit u)
                 "hand.");
         case Why::FacingNoRoom:
             return t("A facing as wide as this finds no room on the altered piece. Draw it by hand, narrower.");
+        case Why::NothingToSpace:
+            return t("There are not two tucks on one piece to space anew. Move what is there.");
         case Why::NoDartToMeet:
             return t("No dart of this piece met one across the seam when it was drawn. Leave it as it is.");
         case Why::NeedsElbow:

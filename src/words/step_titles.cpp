@@ -38,6 +38,9 @@ QString step_title(const Step& s, Unit unit)
                                        : t("Let the centre open, edge to edge");
         case StepKind::FoldCentre: return t("Lay the centre on the fold");
         case StepKind::SewCentre: return t("Let the centre be a seam");
+        case StepKind::SlideTuck:
+            return more ? t("Draw the tuck %1 nearer the side").arg(a)
+                        : t("Draw the tuck %1 nearer the centre").arg(a);
         case StepKind::SlideDart:
             return more ? t("Draw the dart %1 nearer the side").arg(a)
                         : t("Draw the dart %1 nearer the centre").arg(a);
@@ -45,9 +48,12 @@ QString step_title(const Step& s, Unit unit)
             return s.amount > Length{} ? t("Mark %1 outside the hip line").arg(a)
                                        : t("Mark %1 inside the hip line").arg(a);
         case StepKind::RedrawHip: return t("Redraw the side seam through the mark");
-        case StepKind::CutBand: return t("Cut the waistband at its side notch");
-        case StepKind::SpreadBand: return t("Spread the waistband %1").arg(a);
-        case StepKind::OverlapBand: return t("Overlap the waistband %1").arg(a);
+        case StepKind::CutBand:
+            return of_waistband(s) ? t("Cut the waistband at its side notch") : t("Cut it across");
+        case StepKind::SpreadBand:
+            return of_waistband(s) ? t("Spread the waistband %1").arg(a) : t("Spread it %1").arg(a);
+        case StepKind::OverlapBand:
+            return of_waistband(s) ? t("Overlap the waistband %1").arg(a) : t("Overlap it %1").arg(a);
         case StepKind::MatchSides:
             return s.amount > Length{} ? t("Raise the side waist %1").arg(a) : t("Lower the side waist %1").arg(a);
         // shoulder and neck

@@ -101,6 +101,11 @@ QString how_and_where(const Step& s, Unit unit)
         case StepKind::SewCentre:
             return t(
                 "It opened before, and is no straight line along the grain: it stays a seam, sewn all the way.");
+        case StepKind::SlideTuck:
+            return t("Its middle then lies %1 from the centre, along the waist with the tucks folded shut. As "
+                     "deep and "
+                     "as long as it was; the waist runs on smoothly.")
+                .arg(place);
         case StepKind::SlideDart:
             return t("Its middle then lies %1 from the centre, along the waist with the darts folded shut. As "
                      "wide and as "
@@ -111,10 +116,15 @@ QString how_and_where(const Step& s, Unit unit)
         case StepKind::RedrawHip:
             return t("From the waist corner through the mark; from there down parallel to the old seam.");
         case StepKind::CutBand:
-            return t("The side notch lies %1 from the fold. Cut at right angles to the long edges.").arg(place);
+            return (of_waistband(s)
+                        ? t("The side notch lies %1 from the fold. Cut at right angles to the long edges.")
+                        : t("%1 from one end, at right angles to the long edges."))
+                .arg(place);
         case StepKind::SpreadBand:
+            if (!of_waistband(s)) return t("Tape paper behind, long edges in line.");
             return t("Tape paper behind, long edges in line. Mark the side notch in the middle of the strip.");
         case StepKind::OverlapBand:
+            if (!of_waistband(s)) return t("Tape flat, long edges in line.");
             return t("Tape flat, long edges in line. Mark the side notch in the middle of the overlap.");
         case StepKind::MatchSides:
             return t("Front and back side seams are then equally long. Run the waist smoothly to its new end.");

@@ -54,7 +54,15 @@ inline int step_of(const Desk& d, StepKind kind)
 }
 
 // One of the views beside the plan, by the keyboard.
-enum BesidePlan { change_shown, shoulder_shown, follows_shown, finished_shown, room_shown, goes_on_shown };
+enum BesidePlan {
+    change_shown,
+    shoulder_shown,
+    follows_shown,
+    finished_shown,
+    room_shown,
+    goes_on_shown,
+    pieces_shown
+};
 inline void beside(Desk& d, int view)
 {
     auto* choices = d.find<Choices>("beside_plan");

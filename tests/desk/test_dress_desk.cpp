@@ -1,6 +1,8 @@
 // A dress at the desk: the skirt goes with the bodice, facings with their edges, and whether it goes on is shown.
 #include <QTest>
 
+#include <QComboBox>
+
 #include "desk/plan/goes_on_view.h"
 #include "desk/shell/foot.h"
 #include "plan_hands.h"
@@ -52,6 +54,81 @@ private slots:
         QCOMPARE(std::count_if(steps.begin(), steps.end(),
                                [](const Step& s) { return s.kind == StepKind::DrawFacing; }),
                  2);
+    }
+    // By the buttons of the list and its three sheets; undo takes each back.
+    void what_it_is_made_of_is_changed_by_hand()
+    {
+        Desk d{dir_.filePath("pieces.sartorum"), true};
+        lay_pattern(d, "Aqueduct");
+        d.window->go_to(Station::Plan);
+        QTest::keyClick(d.window->findChild<PlanStation*>(), Qt::Key_P);
+        const auto there = [&](const char* id) {
+            return find_piece(d.room->computed()->altered.pieces, std::string{id}) != nullptr;
+        };
+        d.click("leave_out_neck-facing-back");
+        d.settle();
+        QVERIFY(!there("neck-facing-back"));
+        d.click("put_back_neck-facing-back");
+        d.settle();
+        QVERIFY(there("neck-facing-back"));
+        in_dialog([](QWidget* w) {
+            auto* edge = w->findChild<QComboBox*>("facing_edge");
+            for (int i = 0; i < edge->count(); ++i) {
+                if (edge->itemText(i).contains("armhole of the bodice back")) edge->setCurrentIndex(i);
+            }
+            w->findChild<QLineEdit*>("facing_width")->setText("4.5");
+            QTest::mouseClick(w->findChild<QWidget*>("keep_facing"), Qt::LeftButton);
+        });
+        d.click("make_facing");
+        d.settle();
+        QVERIFY(there("armhole-facing-back"));
+        QVERIFY(d.room->computed()->steps.back().kind == StepKind::MakeFacing);
+        // The frill of another dress, twice as long as the hem, gathered.
+        in_dialog([](QWidget* w) {
+            const auto pick = [&](const char* name, const QString& part) {
+                auto* c = w->findChild<QComboBox*>(name);
+                for (int i = 0; i < c->count(); ++i) {
+                    if (c->itemText(i).contains(part)) return c->setCurrentIndex(i);
+                }
+                qFatal("nothing like it in %s", name);
+            };
+            pick("bring_pattern", "Reedbed");
+            pick("bring_which", "frill");
+            pick("bring_to", "hem of the skirt front and skirt back");
+            w->findChild<QLineEdit*>("bring_ratio")->setText("lots");
+            QTest::mouseClick(w->findChild<QWidget*>("keep_brought"), Qt::LeftButton);
+            if (!w->isVisible()) qFatal("taken with no number");
+            w->findChild<QLineEdit*>("bring_ratio")->setText("2");
+            QTest::mouseClick(w->findChild<QWidget*>("keep_brought"), Qt::LeftButton);
+        });
+        d.click("bring_piece");
+        d.settle();
+        QVERIFY(there("sleeve-frill"));
+        const auto frill_walks = [&] {
+            const auto& walks = d.room->computed()->checks.walks;
+            const auto w =
+                std::find_if(walks.begin(), walks.end(), [](const auto& x) { return x.seam == "sleeve-frill"; });
+            return w != walks.end() && w->holds && std::abs(w->b / w->a - 2) < 0.002;
+        };
+        QVERIFY(frill_walks());
+        d.room->decide(AdjustmentKind::WidthAtHip, Answer::Accepted, Length::mm(30));
+        QVERIFY(frill_walks());
+        in_dialog([](QWidget* w) { QTest::mouseClick(w->findChild<QWidget*>("keep_opening"), Qt::LeftButton); });
+        d.click("move_opening");
+        d.settle();
+        const auto& front = *find_piece(d.room->computed()->altered.pieces, std::string{"front"});
+        QVERIFY(front.opening == piece_most && !button_places(front).empty());
+        QVERIFY(there("centre-facing-front") && there("centre-facing-skirt-front"));
+        QVERIFY(d.room->computed()->not_made.empty());
+        QVERIFY(d.room->computed()->checks.seams_hold());
+        // All of it is kept, and comes back as one step each.
+        const auto& table = d.room->table();
+        const auto kept = d.room->book().plan(*table.wearer, notebook::PlanFor::pattern(*table.pattern)).make_up;
+        QVERIFY(kept == d.room->plan().make_up && kept.brought.size() == 1);
+        d.room->undo();
+        QVERIFY(!d.room->plan().make_up.opening && d.room->plan().make_up.brought.size() == 1);
+        for (int i = 0; i < 5; ++i) d.room->undo();
+        QVERIFY(d.room->plan().make_up.empty());
     }
     void whether_it_goes_on_is_a_key_away_and_a_short_zip_is_told()
     {

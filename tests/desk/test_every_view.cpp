@@ -5,6 +5,7 @@
 
 #include "desk/chart/wear_dialog.h"
 #include "desk/painted_text.h"
+#include "desk/plan/piece_dialogs.h"
 #include "desk/plan_hands.h"
 #include "desk/print/print_station.h"
 #include "desk/tape/dialogs.h"
@@ -106,7 +107,8 @@ std::vector<Showing> views_of_a_garment()
                                      {"plan, follows", follows_shown},
                                      {"plan, finished", finished_shown},
                                      {"plan, room", room_shown},
-                                     {"plan, goes on", goes_on_shown}}) {
+                                     {"plan, goes on", goes_on_shown},
+                                     {"plan, pieces", pieces_shown}}) {
         out.push_back({name, [page](Desk& d) {
                            d.window->go_to(Station::Plan);
                            beside(d, page);
@@ -179,6 +181,12 @@ private slots:
         lay_pattern(d, "Aqueduct");
         d.room->accept_all();
         d.room->decide(AdjustmentKind::NeckSize, Answer::Accepted, Length::mm(20));
+        MakeUp made;
+        made.left_out = {"neck-facing-back"};
+        made.facings = {{{"front", EdgeRole::Armhole}, Length::mm(40)},
+                        {{"front", EdgeRole::Waist}, Length::mm(40)}};
+        made.opening = MovedOpening{PieceRole::Front, piece_most, Length::mm(15), Length::mm(80)};
+        d.room->make_up(made, "pieces");
         walk(d, views_of_a_garment());
     }
     void a_tissue()
@@ -250,6 +258,9 @@ private slots:
             opened("ruler", [&] { TapeCheckDialog{d.look, *d.room, d.window.get()}.exec(); });
             opened("day", [&] { DayDialog{d.look, *d.room, d.window.get()}.exec(); });
             opened("wear", [&] { WearDialog{d.look, *d.room, d.window.get()}.exec(); });
+            opened("facing", [&] { FacingDialog{d.look, *d.room, d.window.get()}.exec(); });
+            opened("bring", [&] { BringDialog{d.look, *d.room, d.window.get()}.exec(); });
+            opened("opening", [&] { OpeningDialog{d.look, *d.room, d.window.get()}.exec(); });
         }
         for (const auto& w : found.what) qWarning("%s", qPrintable(w));
         QVERIFY(found.what.isEmpty());

@@ -56,8 +56,9 @@ enum class AdjustmentKind {
     JoinedDarts,
     WaistSeamLevel,
     Facings,
+    Tucks,
 };
-inline constexpr std::size_t adjustment_count = 38;
+inline constexpr std::size_t adjustment_count = 39;
 
 enum class Zone { Frame, Lengths, Widths, Sleeve, Hem };
 // Which pieces it changes; apart: front and back by amounts of their own.

@@ -34,6 +34,7 @@
 #include "core/alter/sleeve_width.h"
 #include "core/alter/sway_back.h"
 #include "core/alter/top_notch.h"
+#include "core/alter/tucks.h"
 #include "core/alter/underarm_width.h"
 #include "core/alter/upper_arm.h"
 #include "core/alter/waist_seam_level.h"
@@ -59,7 +60,7 @@ std::array<Adjustment, adjustment_count> listed()
         top_notch_row(),        sleeve_above_row(),   sleeve_below_row(),
         forearm_row(),          sleeve_hem_row(),     hem_given_back_row(),
         finished_length_row(),  joined_waist_row(),   joined_darts_row(),
-        waist_seam_level_row(), facings_row(),
+        waist_seam_level_row(), facings_row(),        tucks_row(),
     };
 }
 

@@ -32,6 +32,7 @@ HandMark hand_mark(StepKind kind)
         case StepKind::RedrawWaist:
         case StepKind::RedrawWholeSide:
         case StepKind::SlideDart:
+        case StepKind::SlideTuck:
         case StepKind::DrawFacing:
         case StepKind::RedrawHip: return HandMark::Redraw;
         case StepKind::TrueSide:
@@ -169,6 +170,11 @@ std::vector<Piece> panels_at(const StepPicture& picture, double part)
     for (std::size_t i = 0; i < to.edges.size(); ++i)
         to.edges[i].curve = between_curves(from.edges[i].curve, to.edges[i].curve, part);
     return out;
+}
+
+bool of_waistband(const Step& s)
+{
+    return !s.picture.panels.empty() && s.picture.panels.front().role == PieceRole::Waistband;
 }
 
 Step step_on(const Piece& piece, StepKind kind, Length amount, Length place, Length second)

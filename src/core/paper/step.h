@@ -132,6 +132,7 @@ enum class StepKind {
     // what follows an edge
     DrawFacing,  // amount wide, from the altered edge
     MakeFacing,  // the same where the pattern has none; `on` the edge
+    SlideTuck,   // the same with a tuck or a pleat
     SlideDart,   // amount along the waist, + to the side; `place` from the centre
     // what the garment is made of
     TraceBrought,  // from another pattern: from_size is its name, to_size the size there
@@ -196,6 +197,8 @@ struct Step {
     std::optional<EdgeRole> on{};  // the edge that `second` is measured along, from its upper or inner end
 };
 
+// Done to a waistband, and to no other band.
+[[nodiscard]] bool of_waistband(const Step&);
 // It draws an edge anew in which a dart lies: folded shut first, the line runs over it.
 [[nodiscard]] bool runs_over_a_dart(const Step&);
 

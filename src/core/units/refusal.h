@@ -94,6 +94,7 @@ enum class Why {
     NeedsPanels,       // this way is for a front of two panels
     FacingAcrossDart,  // a dart parts the edge a facing is drawn from
     FacingNoRoom,      // it is wider than the piece it lies on
+    NothingToSpace,    // no tuck of these pieces goes anywhere by that amount
     NoDartToMeet,      // no dart of this piece met one across the seam when it was drawn
     NeedsElbow,        // the sleeve ends above the elbow line, or has none
     NotOnThisGarment,

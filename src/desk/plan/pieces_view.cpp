@@ -24,16 +24,14 @@ PiecesView::PiecesView(Look& look, Room& room, QWidget* parent) : Panel{look, pa
 
 void PiecesView::refresh()
 {
-    while (auto* item = column_->takeAt(0)) {
-        delete item->widget();
-        if (auto* l = item->layout()) {
-            while (auto* inner = l->takeAt(0)) {
-                delete inner->widget();
-                delete inner;
-            }
-        }
-        delete item;
+    // What was pressed is one of these: it goes when its press is over.
+    for (auto* w : inside_->findChildren<QWidget*>(Qt::FindDirectChildrenOnly)) {
+        w->hide();
+        w->setObjectName({});
+        w->deleteLater();
     }
+    const QObjectList gone = inside_->children();
+    while (auto* item = column_->takeAt(0)) delete item;
     if (!room_.computed()) return;
     column_->addWidget(heading(look_, tr("What it is made of"), 18, inside_));
     add_opening();
@@ -53,7 +51,9 @@ void PiecesView::refresh()
     button(tr("Bring in a piece"), "bring_piece", [this] { BringDialog{look_, room_, this}.exec(); });
     column_->addLayout(acts);
     column_->addStretch(1);
-    for (auto* w : inside_->findChildren<QWidget*>(Qt::FindDirectChildrenOnly)) w->show();
+    for (auto* w : inside_->findChildren<QWidget*>(Qt::FindDirectChildrenOnly)) {
+        if (!gone.contains(w)) w->show();
+    }
 }
 
 void PiecesView::add_row(const QString& name, const QString& said, const QString& act, const QString& object,
@@ -67,9 +67,7 @@ void PiecesView::add_row(const QString& name, const QString& said, const QString
     auto* b = new Button{look_, act, ButtonKind::Small, inside_};
     b->setObjectName(object);
     b->setAccessibleName(act + ": " + name);
-    // The row it stands in goes with it.
-    connect(
-        b, &Button::clicked, this, [done = std::move(done)] { done(); }, Qt::QueuedConnection);
+    connect(b, &Button::clicked, this, [done = std::move(done)] { done(); });
     row->addWidget(b, 0, Qt::AlignTop);
     column_->addLayout(row);
     auto* text = label(look_, said, 14, false, inside_);
@@ -119,10 +117,8 @@ void PiecesView::add_opening()
     if (!moved) return;
     auto* back = new Button{look_, tr("As the pattern has it"), ButtonKind::Small, inside_};
     back->setObjectName("opening_back");
-    connect(
-        back, &Button::clicked, this,
-        [this] { room_.make_up(taken_out(room_.plan().make_up, the_opening), tr("the opening as bought")); },
-        Qt::QueuedConnection);
+    connect(back, &Button::clicked, this,
+            [this] { room_.make_up(taken_out(room_.plan().make_up, the_opening), tr("the opening as bought")); });
     column_->addWidget(back, 0, Qt::AlignLeft);
 }
 

@@ -69,6 +69,8 @@ void PiecePainter::marks(const Piece& piece)
     p_.setBrush(d.woad);
     for (const auto& n : piece.notches) p_.drawPath(to_screen_.map(formats::notch_path(piece, n, 8 * px)));
     p_.setBrush(Qt::NoBrush);
+    p_.setPen(QPen{d.woad, 1.6});
+    p_.drawPath(to_screen_.map(formats::buttons_path(piece, 9 * px)));
 }
 
 void PiecePainter::added(const std::vector<Polygon>& shapes)

@@ -1,0 +1,109 @@
+#include "core/alter/tucks.h"
+
+#include <algorithm>
+#include <array>
+
+#include "core/alter/places.h"
+#include "core/paper/dart_redraw.h"
+#include "core/pattern/dart.h"
+
+namespace sartorum {
+namespace {
+
+constexpr std::array<std::string_view, 2> ways{"moved", "spaced"};
+
+// The mouths of what is folded and no dart, from the centre.
+std::vector<std::size_t> tucks_of(const Piece& p)
+{
+    std::vector<std::size_t> out;
+    for (const auto mouth : waist_mouths(p)) {
+        if (p.darts[dart_at(p, mouth)].kind != DartKind::Dart) out.push_back(mouth);
+    }
+    return out;
+}
+
+struct Shift {
+    std::size_t mouth;
+    Length by;  // + to the side
+};
+
+// In an order in which none runs into the next: who goes to the side from the side on, who goes to the centre from
+// the centre on.
+std::vector<Shift> shifts(const Piece& p, Length amount, TucksWay way)
+{
+    const auto mouths = tucks_of(p);
+    const double middle = (double(mouths.size()) - 1) / 2;
+    std::vector<Shift> outwards;
+    std::vector<Shift> inwards;
+    for (std::size_t i = 0; i < mouths.size(); ++i) {
+        const Length by = way == TucksWay::Moved ? amount : amount * (double(i) - middle);
+        if (by > Length{}) outwards.push_back({mouths[i], by});
+        if (by < Length{}) inwards.push_back({mouths[i], by});
+    }
+    std::reverse(outwards.begin(), outwards.end());
+    outwards.insert(outwards.end(), inwards.begin(), inwards.end());
+    return outwards;
+}
+
+Outcome<bool> shift_tucks(Applied& out, PieceRole role, Length amount, TucksWay way)
+{
+    if (amount == Length{}) return true;
+    Piece& piece = *find_piece(out.garment.pieces, role);
+    for (const auto& s : shifts(piece, amount, way)) {
+        const Dart was = piece.darts[dart_at(piece, s.mouth)];
+        // A waist runs to the side in a skirt, from it in a bodice.
+        const bool to_side = was.leg_b[Geom::X] > was.leg_a[Geom::X];
+        auto slid = dart_slid(piece, s.mouth, to_side ? s.by : -s.by);
+        if (!slid) return tl::make_unexpected(slid.error());
+        const Dart& now = slid->darts[dart_at(*slid, s.mouth)];
+        const auto all = waist_mouths(*slid);
+        const auto nth = std::find(all.begin(), all.end(), s.mouth) - all.begin();
+        Step step = redrawn_step(piece, *slid, StepKind::SlideTuck, s.by);
+        step.place = waist_run(*slid).darts[static_cast<std::size_t>(nth)];
+        step.picture.dimensions = {{was.tip, now.tip, abs(s.by)}};
+        out.steps.push_back(std::move(step));
+        piece = std::move(*slid);
+    }
+    return true;
+}
+
+bool has_tucks(const Garment& part, std::size_t least)
+{
+    return tucks_of(front_of(part)).size() >= least || tucks_of(back_of(part)).size() >= least;
+}
+
+}  // namespace
+
+Outcome<Applied> alter_tucks(const Garment& part, const Dose& dose)
+{
+    if (dose.front == Length{} && dose.back == Length{}) return refuse(Why::AmountZero, "tucks");
+    Applied out{part, {}};
+    const auto way = static_cast<TucksWay>(dose.method);
+    for (const auto& [role, amount] :
+         {std::pair{PieceRole::Front, dose.front}, std::pair{PieceRole::Back, dose.back}}) {
+        if (const auto ok = shift_tucks(out, role, amount, way); !ok) return tl::make_unexpected(ok.error());
+    }
+    if (out.steps.empty()) return refuse(Why::NothingToSpace, "tucks");
+    return out;
+}
+
+Adjustment tucks_row()
+{
+    return {
+        .kind = AdjustmentKind::Tucks,
+        .key = "tucks",
+        .zone = Zone::Widths,
+        .rank = 290,
+        .acts_on = ActsOn::Apart,
+        .least = -tucks_limit,
+        .most = tucks_limit,
+        .needs = {Level::Waist},
+        .apply = alter_tucks,
+        .place = at_waist_dart,
+        .serves = [](const Garment& part) { return has_tucks(part, 1); },
+        .methods = ways,
+        .method_serves = [](const Garment& part, std::size_t way) { return has_tucks(part, way + 1); },
+    };
+}
+
+}  // namespace sartorum

@@ -1,0 +1,19 @@
+// tucks.h: tucks and pleats at the waist moved along it, or spaced anew: as the wearer likes them, or as a cloth's
+// stripes ask.
+//
+// Method   moved: all of a piece by the amount, + to the side; spaced: the amount more between one and the next,
+//          about the middle of them, which stays
+// Stays    how many there are and how deep, the closed waist, all else. Common practice
+// Limits   10 mm of the waist must stay beside each
+#pragma once
+#include "core/alter/adjustment.h"
+
+namespace sartorum {
+
+inline constexpr Length tucks_limit = Length::mm(60);
+enum class TucksWay { Moved, Spaced };
+
+[[nodiscard]] Outcome<Applied> alter_tucks(const Garment&, const Dose&);
+[[nodiscard]] Adjustment tucks_row();
+
+}  // namespace sartorum

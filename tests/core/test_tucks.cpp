@@ -1,0 +1,155 @@
+// Tucks and pleats moved along the waist, or spaced anew, against cases worked by hand.
+#include <QTest>
+#include <algorithm>
+
+#include "bodices.h"
+#include "core/alter/tucks.h"
+#include "core/check/walk.h"
+#include "core/pattern/dart.h"
+#include "tests.h"
+#include "tops.h"
+
+using namespace sartorum;
+using namespace sartorum::test;
+
+namespace {
+
+using Kind = AdjustmentKind;
+
+// A skirt whose front waist is one straight line with three tucks of 12 in it, their middles 50, 100 and 150
+// from the centre as the paper lies open.
+Garment tucked()
+{
+    SkirtFlat f = plain_skirt();
+    f.front_dart = {};
+    f.side_rise = {};
+    f.band_depth = {};
+    auto drawn = need(draw_skirt(f));
+    Piece& front = *find_piece(drawn.pieces, PieceRole::Front);
+    const std::size_t at = *edge_index(front, EdgeRole::Waist);
+    const Length allowance = front.edges[at].allowance;
+    const Point end = front.edges[at].curve.finalPoint();
+    std::vector<Edge> waist;
+    Point from{0, 0};
+    const auto line_to = [&](Point to, EdgeRole role) {
+        waist.push_back({role, straight(from, to), allowance});
+        from = to;
+    };
+    for (const double middle : {50.0, 100.0, 150.0}) {
+        line_to({middle - 6, 0}, EdgeRole::Waist);
+        line_to({middle + 6, 0}, EdgeRole::DartMouth);
+        front.darts.push_back({{middle - 6, 0}, {middle + 6, 0}, {middle, -80}, DartKind::Tuck});
+    }
+    line_to(end, EdgeRole::Waist);
+    front.edges.erase(front.edges.begin() + static_cast<std::ptrdiff_t>(at));
+    front.edges.insert(front.edges.begin() + static_cast<std::ptrdiff_t>(at), waist.begin(), waist.end());
+    front = need(check_piece(front));
+    return {drawn.pieces, skirt_seams(false)};
+}
+
+std::vector<double> middles(const Piece& p)
+{
+    std::vector<double> out;
+    for (const auto& d : p.darts) out.push_back((d.leg_a[Geom::X] + d.leg_b[Geom::X]) / 2);
+    std::sort(out.begin(), out.end());
+    return out;
+}
+
+const Piece& front(const Garment& g)
+{
+    return *find_piece(g.pieces, PieceRole::Front);
+}
+
+Outcome<Applied> done(const Garment& g, double mm, TucksWay way)
+{
+    return alter_tucks(g, {Length::mm(mm), {}, static_cast<std::size_t>(way)});
+}
+
+bool are(const std::vector<double>& is, const std::vector<double>& wanted)
+{
+    return is.size() == wanted.size() && std::equal(is.begin(), is.end(), wanted.begin(),
+                                                    [](double a, double b) { return std::abs(a - b) < 0.01; });
+}
+
+}  // namespace
+
+class TestTucks : public QObject {
+    Q_OBJECT
+private slots:
+    void all_go_along_the_waist_together()
+    {
+        const auto g = tucked();
+        QVERIFY(are(middles(front(g)), {50, 100, 150}));
+        const auto out = done(g, 15, TucksWay::Moved);
+        QVERIFY(are(middles(front(out->garment)), {65, 115, 165}));
+        QVERIFY(are(middles(front(done(g, -25, TucksWay::Moved)->garment)), {25, 75, 125}));
+        // One step a tuck; with what lies before it shut, the last one lies 165 - 6 - 24 from the centre.
+        QCOMPARE(out->steps.size(), std::size_t{3});
+        for (const auto& s : out->steps) QCOMPARE(s.kind, StepKind::SlideTuck);
+        QVERIFY(is_near(out->steps[0].place, Length::mm(135), Length::mm(0.01)));
+    }
+    void they_are_spaced_about_their_middle()
+    {
+        const auto g = tucked();
+        QVERIFY(are(middles(front(done(g, 12, TucksWay::Spaced)->garment)), {38, 100, 162}));
+        QVERIFY(are(middles(front(done(g, -20, TucksWay::Spaced)->garment)), {70, 100, 130}));
+    }
+    void number_depth_and_the_closed_waist_stay()
+    {
+        const auto g = tucked();
+        for (const auto way : {TucksWay::Moved, TucksWay::Spaced}) {
+            for (const double mm : {-18.0, 14.0}) {
+                const auto after = need(done(g, mm, way)).garment;
+                QCOMPARE(front(after).darts.size(), std::size_t{3});
+                for (const auto& d : front(after).darts)
+                    QVERIFY(is_near(mouth_width(d), Length::mm(12), Length::mm(0.01)));
+                QVERIFY(is_near(sewn_length(front(after), EdgeRole::Waist), sewn_length(front(g), EdgeRole::Waist),
+                                Length::mm(0.01)));
+                const auto checks = check(after, {}, {});
+                for (const auto& w : checks.walks) QVERIFY2(w.holds, w.seam.c_str());
+                for (const auto& o : checks.outlines) QVERIFY(o.holds);
+                QVERIFY(need(check_piece(front(after))).darts.size() == 3);
+                // And back again.
+                QVERIFY(are(middles(front(need(done(after, -mm, way)).garment)), {50, 100, 150}));
+            }
+        }
+    }
+    void what_finds_no_room_is_refused_with_the_most_that_does()
+    {
+        const auto g = tucked();
+        // Between the first tuck and the centre lie 44; 10 of them stay.
+        const auto refused = done(g, -36, TucksWay::Moved);
+        QVERIFY(!refused && refused.error().why == Why::AmountTooLarge);
+        QVERIFY(done(g, -33, TucksWay::Moved).has_value());
+        QVERIFY(done(g, 0, TucksWay::Moved).error().why == Why::AmountZero);
+        const auto closer = done(g, -45, TucksWay::Spaced);
+        QVERIFY(!closer && closer.error().why == Why::AmountTooLarge);
+    }
+    void a_bodice_with_tucks_has_it_and_one_with_darts_has_not()
+    {
+        BodiceFlat f = plain_bodice();
+        QVERIFY(!bench(f)(plan_at("14")).line(Kind::Tucks));
+        f.fold = DartKind::Tuck;
+        const auto top = bench(f);
+        Plan plan = plan_at("14");
+        QVERIFY(top(plan).line(Kind::Tucks)->state == LineState::NothingKnown);
+        const auto before = top(plan).altered;
+        plan.decide({Kind::Tucks, Answer::Accepted, Length::mm(14)});
+        const auto c = top(plan);
+        QVERIFY(c.checks.seams_hold());
+        for (const auto role : {PieceRole::Front, PieceRole::Back}) {
+            const auto was = waist_run(*find_piece(before.pieces, role));
+            const auto is = waist_run(*find_piece(c.altered.pieces, role));
+            QVERIFY(is_near(is.darts.front() - was.darts.front(), Length::mm(14), Length::mm(0.2)));
+            QVERIFY(is_near(is.length, was.length, Length::mm(0.1)));
+        }
+        // One on each piece: there is nothing to space.
+        QVERIFY(!tucks_row().method_serves(before, 1) && tucks_row().method_serves(before, 0));
+        Decision spaced{Kind::Tucks, Answer::Accepted, Length::mm(14)};
+        spaced.method = 1;
+        plan.put(spaced);
+        QVERIFY(top(plan).line(Kind::Tucks)->refusal->why == Why::NothingToSpace);
+    }
+};
+SARTORUM_TEST(TestTucks)
+#include "test_tucks.moc"
