@@ -103,6 +103,7 @@ QString seam_short(const std::string& id)
     if (id == "shoulder") return t("Shoulder");
     if (id == "underarm") return t("Underarm");
     if (id == "princess") return t("Panels");
+    if (const auto from = facing_made_from(id)) return t("Facing, %1").arg(edge_name(from->role));
     return seam_name(id);
 }
 

@@ -165,7 +165,7 @@ void SeamWalk::draw_pair(QPainter& p, const QRectF& r, const Walk& walk)
     const QString whole = words::seam_name(walk.seam);
     const bool fits = p.fontMetrics().horizontalAdvance(whole) <= in.width() + 8;
     const QString name = fits ? whole : words::seam_short(walk.seam);
-    p.setFont(fitting(cabin(16), name, in.width() + 8, 0.6));
+    p.setFont(fitting(cabin(16), name, in.width() + 8, 0.5));
     p.drawText(in.topLeft() + QPointF{0, 18 * text_scale()}, name);
     const Length longest = std::max(walk.a, walk.b);
     const auto bar = [&](double y, Length l, const std::vector<Length>& notches, const QColor& c,

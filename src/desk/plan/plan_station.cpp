@@ -246,7 +246,7 @@ void PlanStation::show_beside()
 {
     const bool top = room_.computed() && room_.computed()->checks.shoulder;
     if (!top && beside_->chosen() == shoulder_view) beside_->choose(change_view);
-    beside_->offer({true, top, true, true, true, true});
+    beside_->offer({true, top, true, true, true, true, true});
     for (std::size_t i = 0; i < views_.size(); ++i)
         views_[i]->setVisible(static_cast<std::size_t>(beside_->chosen()) == i);
 }

@@ -49,7 +49,7 @@ public:
     Choices(Look&, QStringList words, const QString& name, QWidget* parent = nullptr);
     void choose(int index);
     [[nodiscard]] int chosen() const { return chosen_; }
-    // Which of them can be chosen now; the others are not there. Indices stay.
+    // Which of them can be chosen now, all those not named; the others are not there. Indices stay.
     void offer(const std::vector<bool>&);
     // In a narrow place they go on in further rows.
     void wrap();
@@ -75,7 +75,10 @@ private:
     [[nodiscard]] double row_height() const;
     Look& look_;
     bool wraps_ = false;
-    [[nodiscard]] bool offered(qsizetype i) const { return offered_.empty() || offered_[std::size_t(i)]; }
+    [[nodiscard]] bool offered(qsizetype i) const
+    {
+        return std::size_t(i) >= offered_.size() || offered_[std::size_t(i)];
+    }
     QStringList words_;
     std::vector<bool> offered_;
     int chosen_ = 0;
