@@ -183,8 +183,7 @@ private slots:
         d.room->decide(AdjustmentKind::NeckSize, Answer::Accepted, Length::mm(20));
         MakeUp made;
         made.left_out = {"neck-facing-back"};
-        made.facings = {{{"front", EdgeRole::Armhole}, Length::mm(40)},
-                        {{"front", EdgeRole::Waist}, Length::mm(40)}};
+        made.facings = {{{"front", EdgeRole::Armhole}, Length::mm(40)}};
         made.opening = MovedOpening{PieceRole::Front, piece_most, Length::mm(15), Length::mm(80)};
         d.room->make_up(made, "pieces");
         walk(d, views_of_a_garment());

@@ -236,6 +236,7 @@ void PlanMap::draw_pieces(QPainter& p)
         paint.paper(*find_piece(c.altered.pieces, id));
     }
     if (change) draw_change(p, *change);
+    std::vector<QRectF> named;
     for (const auto& [id, laid] : laid_) {
         const QTransform t = laid.to_sheet * sheet_to_screen_;
         PiecePainter paint{p, look_, t};
@@ -253,7 +254,12 @@ void PlanMap::draw_pieces(QPainter& p)
         const QRectF box = sheet_to_screen_.mapRect(laid.box);
         // Small pieces lie too near each other for their names.
         const QString name = words::piece_name(now);
-        if (p.fontMetrics().horizontalAdvance(name) > box.width() + 24) continue;
+        const double wide = p.fontMetrics().horizontalAdvance(name);
+        const QRectF room{box.center().x() - wide / 2 - 2, box.bottom(), wide + 4, name_height * look_.scale()};
+        const bool near =
+            std::any_of(named.begin(), named.end(), [&](const QRectF& r) { return r.intersects(room); });
+        if (near || wide > box.width() + 24) continue;
+        named.push_back(room);
         p.drawText(QRectF{box.center().x() - 110, box.bottom() + 2, 220, name_height * look_.scale()},
                    Qt::AlignCenter, name);
     }
