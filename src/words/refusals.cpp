@@ -233,7 +233,9 @@ QString refusal(const Refusal& r, Unit u)
                 "A dart lies in the edge this facing is drawn from. Fold the dart shut and trace the edge by "
                 "hand.");
         case Why::FacingNoRoom:
-            return t("A facing as wide as this finds no room on the altered piece. Draw it by hand, narrower.");
+            return t("A facing as wide as this finds no room on the altered piece (%1). Draw it by hand, "
+                     "narrower.")
+                .arg(text(r.field).replace('-', ' '));
         case Why::NothingToSpace:
             return t("There are not two tucks on one piece to space anew. Move what is there.");
         case Why::NoDartToMeet:

@@ -192,6 +192,9 @@ private:
             facing->edges[(first + i) % n].allowance = end.allowance;
         }
         facing->cut = on->cut;
+        for (auto& s : steps()) {
+            if (s.piece == facing->id && !s.picture.panels.empty()) s.picture.panels = {*facing};
+        }
     }
 
     MadeUp out_;

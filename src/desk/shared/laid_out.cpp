@@ -29,18 +29,14 @@ public:
             if (part == parts.front()) first_ = size;
             x += size.width() + gap;
         }
-        double below = first_.height() + gap * 0.95;
         for (const auto& p : was_) {
             if (out_.contains(p.id)) continue;
             // A sleeve stands beside a single part, and beneath the first of several.
             const QRectF r = hull(p.id);
-            if (p.role == PieceRole::Sleeve && parts.size() == 1) {
+            if (p.role == PieceRole::Sleeve && parts.size() == 1)
                 lay(p.id, QTransform::fromTranslate(first_.width() + gap * 0.8 - r.left(), -r.top()));
-                continue;
-            }
-            lay(p.id, QTransform::fromTranslate((first_.width() - r.width()) / 2 - r.left(), below - r.top()));
-            below += r.height() + gap * 0.5;
         }
+        lay_beneath(x - gap);
         return std::move(out_);
     }
 
@@ -51,6 +47,34 @@ private:
     }
 
     void lay(const std::string& id, const QTransform& t) { out_[id] = {t, t.mapRect(hull(id))}; }
+
+    // What is left, in rows as wide as the parts; a short row under the middle of the first.
+    void lay_beneath(double wide)
+    {
+        double below = first_.height() + gap * 0.95;
+        std::vector<std::string> row;
+        double width = 0;
+        const auto lay_row = [&] {
+            double x = std::max(0.0, (first_.width() - width) / 2);
+            double height = 0;
+            for (const auto& id : row) {
+                const QRectF r = hull(id);
+                lay(id, QTransform::fromTranslate(x - r.left(), below - r.top()));
+                x += r.width() + gap * 0.5;
+                height = std::max(height, r.height());
+            }
+            below += height + gap * 0.5;
+            row.clear();
+        };
+        for (const auto& p : was_) {
+            if (out_.contains(p.id)) continue;
+            const double more = hull(p.id).width() + (row.empty() ? 0 : gap * 0.5);
+            if (!row.empty() && width + more > wide) lay_row();
+            width = row.empty() ? hull(p.id).width() : width + more;
+            row.push_back(p.id);
+        }
+        if (!row.empty()) lay_row();
+    }
 
     QSizeF front_and_back(PartKind part, double x)
     {
