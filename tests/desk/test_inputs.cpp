@@ -82,6 +82,33 @@ void paste(Desk& d, Hands& hands, const QString& chart)
     d.settle();
 }
 
+// From an empty notebook to the tissue on the table: her measures, the chart pasted, what it is, how it is
+// measured.
+void begin_measuring_flat(Desk& d, Hands& hands, GarmentKind kind, int round,
+                          const std::vector<std::pair<Measure, const char*>>& readings, const QString& chart)
+{
+    write_name(d, hands);
+    emit d.find<Choices>("rounds")->picked(round);
+    ++hands.inputs;
+    auto* tape = d.window->findChild<TapeStation*>();
+    for (const auto& [m, value] : readings) {
+        tape->go_to(m);
+        ++hands.inputs;
+        hands.type(value);
+        hands.type(value);
+    }
+    hands.key(Qt::Key_2, Qt::ControlModifier);
+    paste(d, hands, chart);
+    in_dialog([&](QWidget* w) {
+        w->findChild<QComboBox*>("wear_kind")->setCurrentIndex(static_cast<int>(kind));
+        QTest::mouseClick(w->findChild<QWidget*>("keep_wear"), Qt::LeftButton);
+        hands.inputs += 2;
+    });
+    hands.click("wear");
+    d.settle();
+    hands.click("measure_flat");
+}
+
 void print_card(Desk& d, Hands& hands)
 {
     QTemporaryDir out;
@@ -126,28 +153,10 @@ private slots:
         QTemporaryDir dir;
         Desk d{dir.filePath("top.sartorum"), false};
         Hands hands{d};
-        write_name(d, hands);
         // What a top goes by: high bust, bust and waist; the rest of its round can wait.
-        emit d.find<Choices>("rounds")->picked(1);
-        ++hands.inputs;
-        auto* tape = d.window->findChild<TapeStation*>();
-        for (const auto& [m, value] :
-             {std::pair{Measure::HighBust, "85.6"}, {Measure::Bust, "88.2"}, {Measure::Waist, "71.0"}}) {
-            tape->go_to(m);
-            ++hands.inputs;
-            hands.type(value);
-            hands.type(value);
-        }
-        hands.key(Qt::Key_2, Qt::ControlModifier);
-        paste(d, hands, "size,bust,waist\n38,84,66\n40,88,70\n42,92,74\n");
-        in_dialog([&](QWidget* w) {
-            w->findChild<QComboBox*>("wear_kind")->setCurrentIndex(static_cast<int>(GarmentKind::Top));
-            QTest::mouseClick(w->findChild<QWidget*>("keep_wear"), Qt::LeftButton);
-            hands.inputs += 2;
-        });
-        hands.click("wear");
-        d.settle();
-        hands.click("measure_flat");
+        begin_measuring_flat(d, hands, GarmentKind::Top, 1,
+                             {{Measure::HighBust, "85.6"}, {Measure::Bust, "88.2"}, {Measure::Waist, "71.0"}},
+                             "size,bust,waist\n38,84,66\n40,88,70\n42,92,74\n");
         hands.type("Weir bodice");
         for (const char* line :
              {"7.1",  "8.2", "12.2", "4.6",  "16.4", "24.9", "20.9", "2.9",  "22.5", "2.6", "44.6",
@@ -166,29 +175,12 @@ private slots:
         QTemporaryDir dir;
         Desk d{dir.filePath("dress.sartorum"), false};
         Hands hands{d};
-        write_name(d, hands);
-        emit d.find<Choices>("rounds")->picked(2);
-        ++hands.inputs;
-        auto* tape = d.window->findChild<TapeStation*>();
-        for (const auto& [m, value] : {std::pair{Measure::HighBust, "85.6"},
-                                       {Measure::Bust, "88.2"},
-                                       {Measure::Waist, "77.6"},
-                                       {Measure::Hip, "98.3"}}) {
-            tape->go_to(m);
-            ++hands.inputs;
-            hands.type(value);
-            hands.type(value);
-        }
-        hands.key(Qt::Key_2, Qt::ControlModifier);
-        paste(d, hands, "size,bust,waist,hip\n38,84,66,92\n40,88,70,96\n42,92,74,100\n");
-        in_dialog([&](QWidget* w) {
-            w->findChild<QComboBox*>("wear_kind")->setCurrentIndex(static_cast<int>(GarmentKind::Dress));
-            QTest::mouseClick(w->findChild<QWidget*>("keep_wear"), Qt::LeftButton);
-            hands.inputs += 2;
-        });
-        hands.click("wear");
-        d.settle();
-        hands.click("measure_flat");
+        begin_measuring_flat(d, hands, GarmentKind::Dress, 2,
+                             {{Measure::HighBust, "85.6"},
+                              {Measure::Bust, "88.2"},
+                              {Measure::Waist, "77.6"},
+                              {Measure::Hip, "98.3"}},
+                             "size,bust,waist,hip\n38,84,66,92\n40,88,70,96\n42,92,74,100\n");
         QCOMPARE(d.room->tissue()->kind, TissueKind::Dress);
         hands.type("Weir dress");
         for (const char* line :
