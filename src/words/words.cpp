@@ -115,6 +115,7 @@ QString seam_sides(const std::string& id, bool second)
     if (id == "underarm") return second ? t("back edge") : t("front edge");
     if (id == "princess") return second ? t("side panel") : t("centre panel");
     if (id.starts_with("neck-facing-")) return second ? t("facing") : t("neckline");
+    if (const auto from = facing_made_from(id)) return second ? t("facing") : edge_name(from->role);
     return second ? t("second") : t("first");
 }
 
