@@ -197,8 +197,8 @@ void SeamWalk::draw_pair(QPainter& p, const QRectF& r, const Walk& walk)
     bar(in.top() + 50 * text_scale(), walk.a, walk.notches_a, d.woad, words::walk_side(walk, false), true);
     bar(in.top() + 88 * text_scale(), walk.b, walk.notches_b, d.walnut, words::walk_side(walk, true), false);
     p.setPen(walk.holds ? d.ink : d.madder_ink);
-    p.setFont(lato(22));
     const QString off = words::amount(walk.difference, u, true);
+    p.setFont(fitting(lato(22), off, in.width() - 20, 0.5));  // clear of its mark
     p.drawText(QPointF{in.left(), in.bottom() - 4}, off);
     const double x = in.left() + p.fontMetrics().horizontalAdvance(off) + 14;
     p.setFont(lato(12.5));
