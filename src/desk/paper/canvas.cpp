@@ -185,6 +185,7 @@ void Canvas::draw_squares(QPainter& p, const QTransform& t)
 
 void Canvas::paintEvent(QPaintEvent*)
 {
+    named_.clear();
     QPainter p{this};
     p.setRenderHint(QPainter::Antialiasing);
     if (!room_.computed()) return p.fillRect(rect(), look_.dyes().sheet);
@@ -265,12 +266,20 @@ void Canvas::draw_name(QPainter& p, const Piece& piece, const QTransform& t)
     p.setFont(look_.cabin(16));
     const double room = t.map(formats::widest_across(piece, down)).length() - 8;
     const double small = std::clamp(room / p.fontMetrics().horizontalAdvance(name), 0.6, 1.0);
-    p.setFont(look_.cabin(16 * small));
+    const QString cut = tr("cut %1%2").arg(piece.cut).arg(on_fold(piece) ? tr(" on the fold") : QString{});
+    const QFont name_font = look_.cabin(16 * small);
+    const QFont cut_font = look_.lato(13 * small);
+    const double wide =
+        std::max(QFontMetricsF{name_font}.horizontalAdvance(name), QFontMetricsF{cut_font}.horizontalAdvance(cut));
+    // Narrow pieces lie nearer each other than their names have room.
+    const QRectF all{at.x() - wide / 2 - 2, at.y() - 20, wide + 4, 40};
+    if (std::any_of(named_.begin(), named_.end(), [&](const QRectF& r) { return r.intersects(all); })) return;
+    named_.push_back(all);
+    p.setFont(name_font);
     p.drawText(QRectF{at.x() - 120, at.y() - 20, 240, 22}, Qt::AlignCenter, name);
     p.setPen(look_.dyes().faded);
-    p.setFont(look_.lato(13 * small));
-    p.drawText(QRectF{at.x() - 120, at.y() + 2, 240, 18}, Qt::AlignCenter,
-               tr("cut %1%2").arg(piece.cut).arg(on_fold(piece) ? tr(" on the fold") : QString{}));
+    p.setFont(cut_font);
+    p.drawText(QRectF{at.x() - 120, at.y() + 2, 240, 18}, Qt::AlignCenter, cut);
 }
 
 // Each edge's own length beside its middle.

@@ -43,6 +43,7 @@ private:
     void draw_piece(QPainter&, const Piece& bought, const LaidPiece&);
     void draw_measures(QPainter&, const Piece&, const QTransform&);
     void draw_name(QPainter&, const Piece&, const QTransform&);
+    std::vector<QRectF> named_;  // where names stand, of this painting
     void draw_squares(QPainter&, const QTransform&);
     const QPixmap& squared_sheet(const QTransform&);
     struct SheetShown {
