@@ -2,7 +2,7 @@
 #include <QTest>
 #include <algorithm>
 
-#include "core/alter/make_up.h"
+#include "core/alter/opening.h"
 #include "core/paper/facing.h"
 #include "core/plan/goes_on.h"
 #include "dresses.h"
@@ -268,12 +268,38 @@ private slots:
         const auto buttons = button_places(piece(part, "front"));
         const Point top = edge(piece(part, "front"), EdgeRole::Centre).curve.finalPoint();
         QVERIFY(Geom::distance(buttons.back(), top + Point{0, -235}) < 0.05);
+        // What opened farther down is sewn, where it is made shorter on the same side.
+        for (auto& s : zipped.sizes) {
+            Piece& p = *find_piece(s.pieces, PieceRole::Back);
+            p.overlap = Length::mm(10);
+            p.edges[*edge_index(p, EdgeRole::Centre)].allowance = Length::mm(25);
+        }
+        plan.make_up.opening = MovedOpening{PieceRole::Back, Length::mm(250), Length::mm(15), Length::mm(80)};
+        const auto shorter = made(zipped, plan);
+        QVERIFY(piece(shorter, "skirt-back").opening == Length{} && !on_fold(piece(shorter, "skirt-back")));
+        // 10 of the 25 lay past the centre already: 15 of overlap and 15 to sew with.
+        QVERIFY(
+            is_near(edge(piece(shorter, "back"), EdgeRole::Centre).allowance, Length::mm(30), Length::mm(1e-9)));
         // Edge to edge: nothing past the centre but the allowance, and no buttons.
         plan.make_up.opening = MovedOpening{PieceRole::Front, piece_most};
         const auto edge_to_edge = made(zipped, plan);
         QVERIFY(edge(piece(edge_to_edge, "front"), EdgeRole::Centre).allowance ==
                 edge(piece(edge_to_edge, "front"), EdgeRole::Neck).allowance);
         QVERIFY(button_places(piece(edge_to_edge, "front")).empty());
+    }
+    void its_facings_come_and_go_with_it()
+    {
+        QVERIFY(button_for(overlap_for(Length::mm(18))) == Length::mm(18) && button_for({}) == Length{});
+        const auto pieces = made(dress_, plan_).altered.pieces;
+        MakeUp other;
+        other.facings = {{{"front", EdgeRole::Armhole}, Length::mm(40)}};
+        const MovedOpening all{PieceRole::Front, piece_most, Length::mm(15), Length::mm(80)};
+        const auto faced_all = with_opening(other, all, pieces, Length::mm(60));
+        QCOMPARE(faced_all.facings.size(), std::size_t{3});
+        const auto so_far = with_opening(faced_all, {PieceRole::Front, Length::mm(250)}, pieces, Length::mm(60));
+        QVERIFY(so_far.facings.size() == 2 && so_far.facings.back().from == (SeamSide{"front", EdgeRole::Centre}));
+        QVERIFY(with_opening(faced_all, all, pieces, {}).facings == other.facings);
+        QVERIFY(without_opening(faced_all) == other);
     }
     void a_centre_that_leans_stays_a_seam()
     {

@@ -122,8 +122,11 @@ private:
             for (auto& p : pieces()) {
                 if (p.part != part || !edge_index(p, EdgeRole::Centre)) continue;
                 if (p.role == o.to) {
-                    if (left <= Length{}) continue;
-                    open_centre(p, o, left);
+                    if (left <= Length{} && p.opening <= Length{}) continue;
+                    if (left > Length{})
+                        open_centre(p, o, left);
+                    else  // it ends above this part: what opened there is sewn
+                        p.opening = p.overlap = p.button_gap = {};
                     changed.push_back(p.id);
                 } else if ((p.role == PieceRole::Front || p.role == PieceRole::Back) && p.opening > Length{}) {
                     close_centre(p);
@@ -145,7 +148,9 @@ private:
             {p.edges[at].allowance, p.edges[(at + 1) % n].allowance, p.edges[(at + n - 1) % n].allowance});
         const Length whole = length(p.edges[at].curve);
         p.edges[at].on_fold = false;
-        p.edges[at].allowance = o.overlap + (before.edges[at].on_fold ? sewn : before.edges[at].allowance);
+        // What it had past the centre before is no allowance for sewing.
+        p.edges[at].allowance =
+            o.overlap + (before.edges[at].on_fold ? sewn : before.edges[at].allowance - before.overlap);
         p.cut = std::max(2, p.cut);
         p.opening = left >= whole ? piece_most : left;
         p.overlap = o.overlap;

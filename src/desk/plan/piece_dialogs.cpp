@@ -3,6 +3,8 @@
 #include <QGridLayout>
 #include <algorithm>
 
+#include "core/alter/opening.h"
+#include "core/paper/facing.h"
 #include "desk/dialogs/sheet.h"
 #include "formats/make_up_json.h"
 #include "formats/pattern_svg.h"
@@ -84,7 +86,7 @@ FacingDialog::FacingDialog(Look& look, Room& room, QWidget* parent) : QDialog{pa
 
 void FacingDialog::take()
 {
-    const auto width = read(*width_, look_, line_least, Length::mm(200));
+    const auto width = read(*width_, look_, line_least, facing_width_most);
     if (!width || edges_.empty()) return;
     const SeamSide from = edges_[static_cast<std::size_t>(edge_->currentIndex())];
     MakeUp next = room_.plan().make_up;
@@ -291,9 +293,9 @@ OpeningDialog::OpeningDialog(Look& look, Room& room, QWidget* parent) : QDialog{
     length_->edit().setObjectName("opening_length");
     length_->edit().setPlaceholderText(tr("all the way"));
     if (stands && stands->length < piece_most) length_->show_value(stands->length);
-    const Length overlap = stands ? stands->overlap : Length{};
+    const Length button = stands ? button_for(stands->overlap) : Length{};
     button_ = length_field(look, this, tr("The button's width"), "opening_button",
-                           overlap > Length::mm(6) ? (overlap - Length::mm(6)) * 2.0 : usual_button);
+                           button > Length{} ? button : usual_button);
     gap_ = length_field(look, this, tr("From button to button, about"), "opening_gap",
                         stands && stands->button_gap > Length{} ? stands->button_gap : usual_gap);
     facing_ = new LengthField{look, tr("A facing for it"), this};
@@ -357,20 +359,12 @@ void OpeningDialog::take()
         o.overlap = overlap_for(*button);
         o.button_gap = *gap;
     }
-    MakeUp next = room_.plan().make_up;
-    next.opening = o;
-    // The facings of an earlier place of it go.
-    std::erase_if(next.facings, [](const MadeFacing& f) { return f.from.role == EdgeRole::Centre; });
+    std::optional<Length> facing;
     if (!facing_->edit().text().trimmed().isEmpty()) {
-        const auto wide = read(*facing_, look_, line_least, Length::mm(200));
-        if (!wide) return;
-        Length left = o.length;
-        for (const auto& p : room_.computed()->altered.pieces) {
-            if (p.role != o.to || left <= Length{} || !edge_index(p, EdgeRole::Centre)) continue;
-            next.facings.push_back({{p.id, EdgeRole::Centre}, *wide});
-            left = left >= piece_most ? left : left - sewn_length(p, EdgeRole::Centre);
-        }
+        facing = read(*facing_, look_, line_least, facing_width_most);
+        if (!facing) return;
     }
+    const MakeUp next = with_opening(room_.plan().make_up, o, room_.computed()->altered.pieces, facing);
     if (const auto why = room_.not_made(next, the_opening)) {
         said_->setText(words::refusal(*why, look_.unit()));
         return;

@@ -4,6 +4,7 @@
 #include <QVBoxLayout>
 #include <algorithm>
 
+#include "core/alter/opening.h"
 #include "desk/plan/piece_dialogs.h"
 #include "desk/shared/when_shown.h"
 #include "words/pieces.h"
@@ -118,7 +119,7 @@ void PiecesView::add_opening()
     auto* back = new Button{look_, tr("As the pattern has it"), ButtonKind::Small, inside_};
     back->setObjectName("opening_back");
     connect(back, &Button::clicked, this,
-            [this] { room_.make_up(taken_out(room_.plan().make_up, the_opening), tr("the opening as bought")); });
+            [this] { room_.make_up(without_opening(room_.plan().make_up), tr("the opening as bought")); });
     column_->addWidget(back, 0, Qt::AlignLeft);
 }
 
