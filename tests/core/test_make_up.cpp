@@ -157,6 +157,19 @@ private slots:
         // Declining the facings the pattern has leaves what was made on purpose.
         plan.decide({Kind::Facings, Answer::Declined, {}});
         QVERIFY((kinds(made(dress_, plan), id) == std::vector{StepKind::MakeFacing}));
+        // One that finds no room once all is altered is what she takes out, by its name; the rest is drawn.
+        Plan tight = plan_;
+        tight.make_up.facings = {{{"front", EdgeRole::Armhole}, Length::mm(50)}};
+        QVERIFY(made(dress_, tight).not_made.empty());
+        tight.decide({Kind::UnderarmWidth, Answer::Accepted, Length::mm(32)});
+        tight.decide({Kind::NeckSize, Answer::Accepted, Length::mm(15)});
+        const auto late = made(dress_, tight);
+        QVERIFY(late.not_made.size() == 1 && late.not_made[0].piece == id && late.not_done.empty());
+        QCOMPARE(kinds(late, "lining-front").back(), StepKind::DrawFacing);
+        // Worked out again from before, it is said once.
+        Work again = late.work;
+        again.plan.decide({Kind::NeckSize, Answer::Accepted, Length::mm(18)});
+        QCOMPARE(need(recompute(need(recompute(late, late.work)), again)).not_made.size(), std::size_t{1});
         // An edge with a dart in it, one that is not there, one made twice: said, the rest is done.
         plan.make_up.facings = {{{"front", EdgeRole::Waist}, Length::mm(50)},
                                 {{"cape", EdgeRole::Neck}, Length::mm(50)},

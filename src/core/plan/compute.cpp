@@ -134,7 +134,6 @@ Outcome<Computed> begun(Work work, Trail& trail)
 
     Computed out;
     auto made = made_up(std::move(*paper), work.plan.make_up);
-    out.not_made = std::move(made.not_made);
     out.traced = std::move(made.applied.garment);
     settle_princess(out.traced.pieces);
     out.bought = as_bought(sized->pieces, out.traced);
@@ -155,9 +154,10 @@ Outcome<Computed> begun(Work work, Trail& trail)
     const BodySet worn = work.worn_by();
     const auto& wish = work.plan.choosing;
     const School school = wish.school ? *wish.school : advise_school(chart, worn, wish).school;
-    trail.ground = std::make_shared<const Trail::Ground>(Trail::Ground{
-        fitting_order(parts), followers(out.traced.seams, out.traced.pieces),
-        joins_of(*waist, pattern.seams, parts), std::move(chart), worn, *sizes, school, !out.doubts.empty()});
+    trail.ground = std::make_shared<const Trail::Ground>(
+        Trail::Ground{fitting_order(parts), followers(out.traced.seams, out.traced.pieces),
+                      joins_of(*waist, pattern.seams, parts), std::move(chart), worn, *sizes, school,
+                      !out.doubts.empty(), std::move(made.not_made)});
     trail.before.resize(trail.ground->order.size() + 1);
     trail.before.front() = {std::make_shared<const Standing>(standing_traced(parts, out.traced)), 0,
                             out.steps.size()};

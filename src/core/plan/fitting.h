@@ -52,6 +52,7 @@ public:
         SizesAt sizes;
         School school{};       // the frame's size was chosen by
         bool doubted = false;  // nothing is proposed
+        std::vector<NotMade> not_made{};
     };
     std::shared_ptr<const Ground> ground;
     std::vector<Stop> before;  // one a turn, and one for the end
