@@ -83,8 +83,9 @@ json compare_json(const SizeChart& chart, const Advice& advice, const BodySet& b
 
 namespace {
 
-constexpr std::array<std::string_view, 8> join_keys{"neck_point", "shoulder_tip", "underarm",        "waist",
-                                                    "hem",        "cap_top",      "sleeve_underarm", "sleeve_hem"};
+constexpr std::array<std::string_view, 9> join_keys{"neck_point",      "shoulder_tip", "underarm",
+                                                    "waist",           "hem",          "cap_top",
+                                                    "sleeve_underarm", "sleeve_hem",   "yoke_lower"};
 constexpr std::array<std::string_view, 3> outline_keys{"line_of_no_length", "crossing", "mouth_too_wide"};
 
 }  // namespace
@@ -232,6 +233,12 @@ json checks_json(const Checks& checks)
     for (const auto& o : checks.outlines) {
         out["outlines"].push_back({{"piece", o.piece}, {"holds", o.holds}});
         if (o.found) out["outlines"].back()["found"] = outline_keys[static_cast<std::size_t>(*o.found)];
+    }
+    if (checks.hem) {
+        out["hem_level"] = {{"front_mm", checks.hem->front.in_mm()},
+                            {"side_mm", checks.hem->side.in_mm()},
+                            {"back_mm", checks.hem->back.in_mm()},
+                            {"holds", checks.hem->holds}};
     }
     if (checks.shoulder) {
         out["shoulder"] = {{"slope_degrees", checks.shoulder->slope_degrees()},

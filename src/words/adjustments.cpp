@@ -69,8 +69,8 @@ QString adjustment_name(AdjustmentKind k)
         case AdjustmentKind::SleeveHem: return t("Sleeve hem width");
         case AdjustmentKind::HemGivenBack: return t("Hem given back");
         case AdjustmentKind::FinishedLength: return t("Finished length");
-        case AdjustmentKind::JoinedWaist: return t("Skirt to the bodice");
-        case AdjustmentKind::JoinedDarts: return t("Skirt darts to meet");
+        case AdjustmentKind::JoinedWaist: return t("Seam to the part above");
+        case AdjustmentKind::JoinedDarts: return t("Darts to meet");
         case AdjustmentKind::WaistSeamLevel: return t("Waist seam on the body");
         case AdjustmentKind::Facings: return t("Facings drawn anew");
         case AdjustmentKind::Tucks: return t("Tucks at the waist");
@@ -78,7 +78,7 @@ QString adjustment_name(AdjustmentKind k)
     return {};
 }
 
-QString amount_meaning(AdjustmentKind k)
+QString amount_meaning(AdjustmentKind k, bool of_gores)
 {
     switch (k) {
         case AdjustmentKind::ShoulderLength: return t("straight out at the tip");
@@ -93,7 +93,9 @@ QString amount_meaning(AdjustmentKind k)
         case AdjustmentKind::SwayBack: return t("at centre back");
         case AdjustmentKind::WaistToHip: return t("on front and back alike");
         case AdjustmentKind::WidthAtWaist:
-        case AdjustmentKind::WidthAtHip: return t("all round, a quarter at each side seam");
+        case AdjustmentKind::WidthAtHip:
+            return of_gores ? t("all round, shared by every upright seam")
+                            : t("all round, a quarter at each side seam");
         case AdjustmentKind::UnderarmWidth: return t("all round, nothing at the waist");
         case AdjustmentKind::BustSpan: return t("on each side; + further apart");
         case AdjustmentKind::Bust: return t("on each half front");
@@ -405,6 +407,7 @@ QString join_name(JoinPlace place)
         case JoinPlace::CapTop: return t("top of the cap");
         case JoinPlace::SleeveUnderarm: return t("sleeve underarm");
         case JoinPlace::SleeveHem: return t("sleeve hem");
+        case JoinPlace::Lower: return t("yoke's lower edge");
     }
     return {};
 }

@@ -4,6 +4,7 @@
 #include <array>
 #include <functional>
 
+#include "core/pattern/gore.h"
 #include "words/say.h"
 #include "words/words.h"
 
@@ -52,7 +53,7 @@ QString unknown_text(const PlanLine& l)
 
 QString part_name(PartKind part)
 {
-    constexpr std::array names{"upper part", "skirt"};
+    constexpr std::array names{"upper part", "yoke", "skirt", "skirt"};
     static_assert(names.size() == part_kinds);
     return t(names[static_cast<std::size_t>(part)]);
 }
@@ -87,7 +88,8 @@ PlanText plan_text(const PlanLine& l, const Computed& c, Unit u)
     const QString name = adjustment_name(l.kind);
     const QString way = method_name(l.kind, l.method);
     return {twice ? t("%1, %2").arg(name, part_name(l.part)) : name, amounts(l, u),
-            way.isEmpty() ? amount_meaning(l.kind) : way, words::why(l, u), state_text(l, u)};
+            way.isEmpty() ? amount_meaning(l.kind, has_gores(c.altered.pieces)) : way, words::why(l, u),
+            state_text(l, u)};
 }
 
 QString plan_sentence(const PlanLine& l, const Computed& c, Unit u)
@@ -99,7 +101,10 @@ QString plan_sentence(const PlanLine& l, const Computed& c, Unit u)
 QString walk_side(const Walk& w, bool second)
 {
     const auto part = second ? w.part_b : w.part_a;
-    return part ? part_name(*part) : seam_sides(w.seam, second);
+    if (part) return part_name(*part);
+    const QString known = seam_sides(w.seam, second);
+    const std::string& piece = second ? w.name_b : w.name_a;
+    return known.isEmpty() ? piece.empty() ? second ? t("second") : t("first") : text(piece).toLower() : known;
 }
 
 namespace {
@@ -152,6 +157,13 @@ QString outline_sentence(const OutlineCheck& o)
 
 }  // namespace
 
+QString hem_text(const HemLevel& h, Unit u)
+{
+    const auto by = [&](Length l) { return amount(l, u, true); };
+    if (h.holds) return t("hem level: the same in front, at the side and behind");
+    return t("hem not level: %1 in front, %2 at the side, %3 behind").arg(by(h.front), by(h.side), by(h.back));
+}
+
 QStringList to_true(const Checks& c, Unit u)
 {
     QStringList out;
@@ -165,6 +177,7 @@ QStringList to_true(const Checks& c, Unit u)
     for (const auto& f : c.folds) {
         if (!f.holds) out << t("the fold of the %1 bends by %2").arg(text(f.piece), amount(f.off, u));
     }
+    if (c.hem && !c.hem->holds) out << hem_text(*c.hem, u);
     for (const auto& d : c.darts) {
         if (!d.holds)
             out << t("the legs of a dart of %1 differ by %2").arg(text(d.piece), amount(abs(d.apart), u));

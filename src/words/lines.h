@@ -33,6 +33,8 @@ struct PlanText {
 [[nodiscard]] QString walk_brief(const Walk&, Unit);
 // "Side seam: front 209 mm, back 209 mm, holds"
 [[nodiscard]] QString walk_sentence(const Walk&, Unit);
+// How far the hem is level, counted from how it was drawn.
+[[nodiscard]] QString hem_text(const HemLevel&, Unit);
 // What of the rest has to be made true, a sentence each: where seams meet, folds, darts and outlines.
 [[nodiscard]] QStringList to_true(const Checks&, Unit);
 // "3. front: Cut across"

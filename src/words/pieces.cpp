@@ -26,6 +26,12 @@ QString how_long(const Seam& s)
     return s.follow == Follow::Length ? t("as long as it") : t("stays as it is");
 }
 
+QString piece_called(const SeamSide& s, const std::vector<Piece>& pieces)
+{
+    const Piece* p = find_piece(pieces, s.piece);
+    return p ? piece_name(*p).toLower() : text(s.piece);
+}
+
 }  // namespace
 
 QString ratio(double r)
@@ -37,8 +43,7 @@ QString edges_of(const std::vector<SeamSide>& sides, const std::vector<Piece>& p
 {
     QStringList names;
     for (const auto& s : sides) {
-        const Piece* p = find_piece(pieces, s.piece);
-        const QString name = p ? piece_name(*p).toLower() : text(s.piece);
+        const QString name = piece_called(s, pieces);
         if (!names.contains(name)) names << name;
     }
     const QString edge = sides.empty() ? QString{} : edge_name(sides.front().role);
@@ -55,6 +60,9 @@ QString piece_use(const Piece& p, const Garment& g, Unit u)
         return width ? t("Lies under %1, %2 wide; drawn from it.").arg(where, amount(*width, u))
                      : t("Lies under %1; drawn from it.").arg(where);
     }
+    if (s->follow == Follow::Whole)
+        return t("Lines the %1; drawn from it.")
+            .arg(s->a.empty() ? QString{} : piece_called(s->a.front(), g.pieces));
     return t("Sewn to %1: %2.").arg(where, how_long(*s));
 }
 

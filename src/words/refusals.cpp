@@ -157,14 +157,20 @@ QString refusal(const Refusal& r, Unit u)
         case Why::MarkMissing: return t("%1 is missing or lies off the piece. Draw it in.").arg(field);
         case Why::PieceMissing: return t("A piece is missing: %1.").arg(field);
         case Why::PieceNeeded: return t("A front and a back cannot be left out: %1 stays.").arg(field);
+        case Why::GoresOutOfRow:
+            return t("%1: a front or back of several pieces runs from the centre to the side. Put the pieces in "
+                     "that "
+                     "order; the first has centre and outer, those between inner and outer, the last inner and "
+                     "side.")
+                .arg(field);
         case Why::PieceThere: return t("%1 is there already. Take one of the two out.").arg(field);
         case Why::NothingToSewTo:
             return t("What it is sewn to is not on this garment: %1. Take it out, or sew it to another edge.")
                 .arg(field);
         case Why::NothingThatOpens: return t("No centre of the %1 can open so. Take the opening back.").arg(field);
         case Why::EdgeMissing:
-            return t("An edge is missing or out of order: %1. A skirt's edges run waist, side, hem, centre; a "
-                     "bodice's neck, "
+            return t("An edge is missing or out of order: %1. A skirt's edges run waist, side, hem, centre (a "
+                     "gore's inner and outer for centre and side, a yoke's lower for hem); a bodice's neck, "
                      "shoulder, armhole, side, waist or hem, centre.")
                 .arg(field);
         case Why::SkeletonDiffers:
@@ -228,10 +234,9 @@ QString refusal(const Refusal& r, Unit u)
                 "Paper and chart can hardly belong together: nothing is proposed from them. Look at the question "
                 "on top of "
                 "the plan, or type an amount of your own.");
-        case Why::FacingAcrossDart:
-            return t(
-                "A dart lies in the edge this facing is drawn from. Fold the dart shut and trace the edge by "
-                "hand.");
+        case Why::LiningDiffers:
+            return t("This lining (%1) is not cut as the piece it lines. Alter it by hand, as that piece was.")
+                .arg(text(r.field).replace('-', ' '));
         case Why::FacingNoRoom:
             return t("A facing as wide as this finds no room on the altered piece (%1). Draw it by hand, "
                      "narrower.")

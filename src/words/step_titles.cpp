@@ -3,6 +3,15 @@
 #include "words/say.h"
 
 namespace sartorum::words {
+namespace {
+
+// One of the two seams of a gore; the side seam too, where the skirt is of gores.
+bool flank_of(const Step& s)
+{
+    return s.on && of_a_gore(s);
+}
+
+}  // namespace
 
 QString step_title(const Step& s, Unit unit)
 {
@@ -13,23 +22,42 @@ QString step_title(const Step& s, Unit unit)
     const bool more = s.amount > Length{};
     switch (s.kind) {
         case StepKind::TraceSize: return t("Trace size %1").arg(to);
-        case StepKind::DrawBlend: return t("Side seam from size %1 to size %2").arg(from, to);
+        case StepKind::DrawBlend:
+            return (of_a_gore(s) ? t("Upright seams from size %1 to size %2")
+                                 : t("Side seam from size %1 to size %2"))
+                .arg(from, to);
         case StepKind::DrawLine: return t("Draw over the lengthen/shorten line");
         case StepKind::DrawFoldLines: return t("Draw a second line %1 below").arg(a);
         case StepKind::CutAcross: return t("Cut along the line");
         case StepKind::Spread: return t("Spread %1, edges parallel").arg(a);
         case StepKind::FoldOut:
             return t("Fold %1 deep to take out %2").arg(amount_on_paper(abs(s.amount) / 2.0, u), a);
-        case StepKind::TrueSide: return t("True the side seam from waist to hip");
-        case StepKind::ExtendBelow: return t("Carry centre and side on by %1").arg(a);
+        case StepKind::TrueSide:
+            return of_a_gore(s) ? t("True both upright seams down to the hip")
+                                : t("True the side seam from waist to hip");
+        case StepKind::ExtendBelow:
+            return (of_a_gore(s) ? t("Carry both upright edges on by %1") : t("Carry centre and side on by %1"))
+                .arg(a);
         case StepKind::AddHem: return t("Draw the hem again, %1 lower").arg(a);
         case StepKind::DrawHem: return t("Draw the hem again, %1 higher").arg(a);
         case StepKind::TrimHem: return t("Cut off %1 at the hem").arg(a);
         case StepKind::MarkWaist:
-            return s.amount > Length{} ? t("Mark %1 outside the side waist").arg(a)
-                                       : t("Mark %1 inside the side waist").arg(a);
-        case StepKind::RedrawWaist: return t("Redraw side seam and waist to the mark");
-        case StepKind::RedrawWholeSide: return t("Redraw the side seam to the mark, down to the hem");
+            if (flank_of(s))
+                return (more ? t("Mark %1 outside, upper end of the %2")
+                             : t("Mark %1 inside, upper end of the %2"))
+                    .arg(a, edge_name(*s.on));
+            return more ? t("Mark %1 outside the side waist").arg(a) : t("Mark %1 inside the side waist").arg(a);
+        case StepKind::RedrawWaist:
+            return flank_of(s) ? t("Redraw this seam and the upper edge to the mark")
+                               : t("Redraw side seam and waist to the mark");
+        case StepKind::RedrawWholeSide:
+            return flank_of(s) ? t("Redraw this seam to the mark, down to the hem")
+                               : t("Redraw the side seam to the mark, down to the hem");
+        case StepKind::DrawLining:
+            return s.amount > Length{} ? t("Draw the lining anew, %1 shorter at the hem").arg(a)
+                                       : t("Draw the lining anew");
+        case StepKind::MarkBand: return t("Mark the band's notch again, %1 further").arg(a);
+        case StepKind::PartBand: return t("Part the band at the other centre");
         case StepKind::DrawFacing: return t("Draw the facing anew, %1 wide").arg(a);
         case StepKind::MakeFacing: return t("Draw a facing from the %1, %2 wide").arg(edge_name(*s.on), a);
         case StepKind::TraceBrought: return t("Trace it from %1, size %2").arg(from, to);
@@ -45,9 +73,13 @@ QString step_title(const Step& s, Unit unit)
             return more ? t("Draw the dart %1 nearer the side").arg(a)
                         : t("Draw the dart %1 nearer the centre").arg(a);
         case StepKind::MarkHip:
-            return s.amount > Length{} ? t("Mark %1 outside the hip line").arg(a)
-                                       : t("Mark %1 inside the hip line").arg(a);
-        case StepKind::RedrawHip: return t("Redraw the side seam through the mark");
+            if (flank_of(s))
+                return (more ? t("Mark %1 outside on the hip line, %2") : t("Mark %1 inside on the hip line, %2"))
+                    .arg(a, edge_name(*s.on));
+            return more ? t("Mark %1 outside the hip line").arg(a) : t("Mark %1 inside the hip line").arg(a);
+        case StepKind::RedrawHip:
+            return flank_of(s) ? t("Redraw this seam through the mark")
+                               : t("Redraw the side seam through the mark");
         case StepKind::CutBand:
             return of_waistband(s) ? t("Cut the waistband at its side notch") : t("Cut it across");
         case StepKind::SpreadBand:
@@ -55,7 +87,10 @@ QString step_title(const Step& s, Unit unit)
         case StepKind::OverlapBand:
             return of_waistband(s) ? t("Overlap the waistband %1").arg(a) : t("Overlap it %1").arg(a);
         case StepKind::MatchSides:
-            return s.amount > Length{} ? t("Raise the side waist %1").arg(a) : t("Lower the side waist %1").arg(a);
+            if (flank_of(s))
+                return (more ? t("Raise the upper end of the %2 by %1") : t("Lower the upper end of the %2 by %1"))
+                    .arg(a, edge_name(*s.on));
+            return more ? t("Raise the side waist %1").arg(a) : t("Lower the side waist %1").arg(a);
         // shoulder and neck
         case StepKind::DrawCorner: return t("Draw the corner that carries the tip");
         case StepKind::CutCorner: return t("Cut the corner off");

@@ -38,11 +38,18 @@ QString how_and_where(const Step& s, Unit unit)
                 "curved "
                 "ruler; below that follow the second size.");
         case StepKind::DrawLine:
-            return t("It lies %1 below the centre waist, at right angles to the grain, from edge to edge.")
+            return (of_a_gore(s)
+                        ? t("It lies %1 below the upper corner nearer the centre, at right angles to the grain, "
+                            "from "
+                            "edge to edge.")
+                        : t("It lies %1 below the centre waist, at right angles to the grain, from edge to edge."))
                 .arg(place);
         case StepKind::DrawFoldLines:
-            return t("Draw over the lengthen/shorten line, %1 below the centre waist, and a parallel line beneath "
-                     "it.")
+            return (of_a_gore(s)
+                        ? t("Draw over the lengthen/shorten line, %1 below the upper corner nearer the "
+                            "centre, and a parallel line beneath it.")
+                        : t("Draw over the lengthen/shorten line, %1 below the centre waist, and a parallel "
+                            "line beneath it."))
                 .arg(place);
         case StepKind::CutAcross: return t("Cut right through. Close the rotary cutter when you put it down.");
         case StepKind::Spread:
@@ -53,11 +60,16 @@ QString how_and_where(const Step& s, Unit unit)
                 "Bring the lower line up to the upper one and tape the fold flat. The centre line stays "
                 "straight.");
         case StepKind::TrueSide:
-            return t(
-                "The curve no longer meets at the line: draw one smooth edge from the waist corner to the hip "
-                "notch.");
+            return of_a_gore(s) ? t("The curve no longer meets at the line: on both upright seams draw one smooth "
+                                    "edge from the "
+                                    "upper corner to the hip notch.")
+                                : t("The curve no longer meets at the line: draw one smooth edge from the waist "
+                                    "corner to the "
+                                    "hip notch.");
         case StepKind::ExtendBelow:
-            return t("Tape paper under the hem. Carry the centre and the side seam on with a long ruler.");
+            return of_a_gore(s)
+                       ? t("Tape paper under the hem. Carry both upright edges on with a long ruler.")
+                       : t("Tape paper under the hem. Carry the centre and the side seam on with a long ruler.");
         case StepKind::AddHem:
             return t(
                 "The same distance all along, square to the centre. The flare is carried on, so the sweep grows a "
@@ -65,6 +77,10 @@ QString how_and_where(const Step& s, Unit unit)
         case StepKind::DrawHem: return t("Measure up from the hem in several places, square to it.");
         case StepKind::TrimHem: return t("The sweep gets a little smaller with it: the side seam leans.");
         case StepKind::MarkWaist:
+            if (of_a_gore(s))
+                return t(
+                    "Every upright seam of every gore gets the same share, here at the upper end of this one. At "
+                    "the hip nothing changes.");
             return t(
                 "A quarter of what changes all round, at the waist end of the side seam. At the hip nothing "
                 "changes.");
@@ -74,6 +90,16 @@ QString how_and_where(const Step& s, Unit unit)
                 "before the dart.");
         case StepKind::RedrawWholeSide:
             return t("Alongside the old seam, as far from it all the way down; the waist runs to the mark.");
+        case StepKind::DrawLining:
+            return t(
+                "Trace the altered piece: edges, darts, notches, grain. Only its hem lies higher, as it did "
+                "before.");
+        case StepKind::MarkBand:
+            return t("Where the pieces it is sewn to meet. It lies %1 from the band's end.").arg(place);
+        case StepKind::PartBand:
+            return t(
+                "Its fold lies at the centre that is closed now, its ends at the one that opens. Mark every notch "
+                "again, as far from the ends as it was from the fold.");
         case StepKind::DrawFacing:
             return t(
                 "Trace the altered edge, and the lines at both its ends, from the piece it is sewn to. Mark the "
@@ -112,7 +138,11 @@ QString how_and_where(const Step& s, Unit unit)
                      "long as it was; the waist runs on smoothly.")
                 .arg(place);
         case StepKind::MarkHip:
-            return t("A quarter of what changes all round, on the hip line. At the waist nothing changes.");
+            return of_a_gore(s)
+                       ? t("Every upright seam of every gore gets the same share, here on the hip line. At "
+                           "the upper edge nothing changes.")
+                       : t("A quarter of what changes all round, on the hip line. At the waist nothing "
+                           "changes.");
         case StepKind::RedrawHip:
             return t("From the waist corner through the mark; from there down parallel to the old seam.");
         case StepKind::CutBand:
@@ -127,7 +157,11 @@ QString how_and_where(const Step& s, Unit unit)
             if (!of_waistband(s)) return t("Tape flat, long edges in line.");
             return t("Tape flat, long edges in line. Mark the side notch in the middle of the overlap.");
         case StepKind::MatchSides:
-            return t("Front and back side seams are then equally long. Run the waist smoothly to its new end.");
+            return of_a_gore(s)
+                       ? t("Both sides of this seam are then equally long. Run the upper edge smoothly to its "
+                           "new end.")
+                       : t("Front and back side seams are then equally long. Run the waist smoothly to its new "
+                           "end.");
         case StepKind::DrawCorner:
             return t("From the shoulder, %1 in a line from the neck point, straight down along the grain for %2; "
                      "then square out to the armhole, where it is straightest.")
@@ -436,16 +470,21 @@ QString before_going_on(const Step& s)
             return t("Lay front on back along the side seam, darts folded: same length?");
         case StepKind::AllowShoulder:
             return t("Before good cloth is cut: try on, and take the pinned amount off the paper.");
-        case StepKind::TrueSide: return t("Lay front on back along the side seam: same length, same curve?");
+        case StepKind::TrueSide:
+            return of_a_gore(s) ? t("Lay it on its neighbours, seam on seam: same length, same curve?")
+                                : t("Lay front on back along the side seam: same length, same curve?");
         case StepKind::AddHem:
         case StepKind::TrimHem:
-            return t("Lay front to back at the side seam: does the hem run on without a corner?");
+            return of_a_gore(s) ? t("Lay it to its neighbours: does the hem run on without a corner?")
+                                : t("Lay front to back at the side seam: does the hem run on without a corner?");
         case StepKind::DrawFacing: return t("Lay the facing on the piece: do edge and ends lie on each other?");
         case StepKind::SlideDart:
             return t("Fold the darts of both pieces and lay the seam together: do they run on into each other?");
         case StepKind::RedrawWaist:
         case StepKind::RedrawWholeSide:
-        case StepKind::DrawBlend: return t("Walk front and back side seam along each other.");
+        case StepKind::DrawBlend:
+            return of_a_gore(s) ? t("Walk each seam along the one it is sewn to.")
+                                : t("Walk front and back side seam along each other.");
         default: return {};
     }
 }

@@ -54,6 +54,9 @@ QString edge_name(EdgeRole role)
         case EdgeRole::DartMouth: return t("dart");
         case EdgeRole::Side: return t("side seam");
         case EdgeRole::Hem: return t("hem");
+        case EdgeRole::Inner: return t("seam nearer the centre");
+        case EdgeRole::Outer: return t("seam nearer the side");
+        case EdgeRole::Lower: return t("lower edge");
         case EdgeRole::BandTop: return t("upper edge of the band");
         case EdgeRole::BandEnd: return t("end of the band");
         case EdgeRole::Underlap: return t("underlap");
@@ -91,7 +94,9 @@ QString seam_name(const std::string& id)
     if (id == "princess") return t("Front panels");
     if (const auto from = facing_made_from(id))
         return t("Facing, %1 of the %2").arg(edge_name(from->role), text(from->piece).replace('-', ' '));
-    return text(id);
+    QString plain = text(id).replace('-', ' ');
+    if (!plain.isEmpty()) plain[0] = plain[0].toUpper();
+    return plain;
 }
 
 QString seam_short(const std::string& id)
@@ -116,12 +121,14 @@ QString seam_sides(const std::string& id, bool second)
     if (id == "princess") return second ? t("side panel") : t("centre panel");
     if (id.starts_with("neck-facing-")) return second ? t("facing") : t("neckline");
     if (const auto from = facing_made_from(id)) return second ? t("facing") : edge_name(from->role);
-    return second ? t("second") : t("first");
+    return {};
 }
 
 QString sizes_text(const Plan& plan, const Pattern* pattern, bool hip_printed)
 {
-    if (pattern && parts_of(pattern->sizes.front().pieces).size() > 1) {
+    const auto shouldered = [](const Piece& p) { return has_level(p, Level::Shoulder); };
+    const auto* pieces = pattern ? &pattern->sizes.front().pieces : nullptr;
+    if (pieces && parts_of(*pieces).size() > 1 && std::any_of(pieces->begin(), pieces->end(), shouldered)) {
         const QString frame = text(plan.frame_size());
         const QString waist = text(plan.size_at(Level::Waist));
         const QString hip = text(hip_printed ? plan.size_at(Level::Hip) : plan.size_at(Level::Waist));

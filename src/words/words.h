@@ -29,7 +29,8 @@ namespace sartorum::words {
 [[nodiscard]] QString seam_sides(const std::string& id, bool second);
 [[nodiscard]] QString zone_name(Zone);
 [[nodiscard]] QString adjustment_name(AdjustmentKind);
-[[nodiscard]] QString amount_meaning(AdjustmentKind);  // "all round, a quarter at each side seam"
+[[nodiscard]] QString amount_meaning(AdjustmentKind,
+                                     bool of_gores = false);  // "all round, a quarter at each side seam"
 
 // The trade's ways to do an adjustment, and what each costs.
 [[nodiscard]] QString method_name(AdjustmentKind, std::size_t method);

@@ -4,6 +4,7 @@
 
 #include "core/alter/opening.h"
 #include "core/paper/facing.h"
+#include "core/paper/redraw.h"
 #include "core/plan/goes_on.h"
 #include "dresses.h"
 #include "tests.h"
@@ -159,9 +160,9 @@ private slots:
         QVERIFY((kinds(made(dress_, plan), id) == std::vector{StepKind::MakeFacing}));
         // One that finds no room once all is altered is what she takes out, by its name; the rest is drawn.
         Plan tight = plan_;
-        tight.make_up.facings = {{{"front", EdgeRole::Armhole}, Length::mm(50)}};
+        tight.make_up.facings = {{{"front", EdgeRole::Armhole}, Length::mm(60)}};
         QVERIFY(made(dress_, tight).not_made.empty());
-        tight.decide({Kind::UnderarmWidth, Answer::Accepted, Length::mm(32)});
+        tight.decide({Kind::ShoulderLength, Answer::Accepted, -Length::mm(60)});
         tight.decide({Kind::NeckSize, Answer::Accepted, Length::mm(15)});
         const auto late = made(dress_, tight);
         QVERIFY(late.not_made.size() == 1 && late.not_made[0].piece == id && late.not_done.empty());
@@ -170,18 +171,18 @@ private slots:
         Work again = late.work;
         again.plan.decide({Kind::NeckSize, Answer::Accepted, Length::mm(18)});
         QCOMPARE(need(recompute(need(recompute(late, late.work)), again)).not_made.size(), std::size_t{1});
-        // An edge with a dart in it, one that is not there, one made twice: said, the rest is done.
+        // An edge that is not there, one made twice: said, the rest is done.
         plan.make_up.facings = {{{"front", EdgeRole::Waist}, Length::mm(50)},
                                 {{"cape", EdgeRole::Neck}, Length::mm(50)},
                                 {{"back", EdgeRole::Hem}, Length::mm(50)},
                                 {{"back", EdgeRole::Armhole}, Length::mm(50)},
                                 {{"back", EdgeRole::Armhole}, Length::mm(60)}};
         const auto c = made(dress_, plan);
-        QCOMPARE(c.not_made.size(), std::size_t{4});
-        QVERIFY(c.not_made[0].why.why == Why::FacingAcrossDart);
+        QCOMPARE(c.not_made.size(), std::size_t{3});
+        QVERIFY(c.not_made[0].why.why == Why::NothingToSewTo);
         QVERIFY(c.not_made[1].why.why == Why::NothingToSewTo);
-        QVERIFY(c.not_made[2].why.why == Why::NothingToSewTo);
-        QVERIFY(c.not_made[3].why.why == Why::PieceThere);
+        QVERIFY(c.not_made[2].why.why == Why::PieceThere);
+        QVERIFY(find_piece(c.altered.pieces, std::string{"waist-facing-front"}));
         QVERIFY(find_piece(c.altered.pieces, std::string{"armhole-facing-back"}));
     }
     // Lace gathered: twice the edge. Common practice.
@@ -330,6 +331,102 @@ private slots:
         const auto c = made(*check_pattern(p), plan);
         QVERIFY(!on_fold(piece(c, "back")) && piece(c, "back").opening == Length{});
         QCOMPARE(kinds(c, "back").back(), StepKind::SewCentre);
+    }
+    // A collar stand on the fold behind, its ends in front: with the opening behind it is the other way about.
+    void a_neckband_parts_at_the_new_centre()
+    {
+        Pattern p = dress_;
+        for (auto& s : p.sizes) {
+            const auto neck = [&](const char* id) {
+                return sewn_length(*find_piece(s.pieces, std::string{id}), EdgeRole::Neck).in_mm();
+            };
+            const double whole = neck("back") + neck("front");
+            Piece band = strip(whole, 35, EdgeRole::Neck);
+            band.id = band.name = "neckband";
+            band.edges.back().on_fold = true;  // at x = 0
+            band.edges.back().allowance = {};
+            band.notches = {{{neck("back"), 35}, EdgeRole::Neck, 1}};
+            s.pieces.push_back(band);
+            find_piece(s.pieces, PieceRole::Front)->opening = piece_most;
+        }
+        p.seams.push_back({"neckband",
+                           {{"back", EdgeRole::Neck}, {"front", EdgeRole::Neck}},
+                           {{"neckband", EdgeRole::Neck}},
+                           {},
+                           Follow::Length});
+        p = need(check_pattern(p));
+        Plan plan = plan_;
+        const auto notch = [](const Computed& c) {  // from the fold
+            const Piece& band = piece(c, "neckband");
+            return Geom::distance(band.notches.front().at, edge(band, EdgeRole::Neck).curve.initialPoint());
+        };
+        const auto neck = [](const Computed& c, const char* id) {
+            return sewn_length(piece(c, id), EdgeRole::Neck).in_mm();
+        };
+        const auto before = made(p, plan);
+        QVERIFY(std::abs(notch(before) - neck(before, "back")) < 0.01);
+        plan.make_up.opening = MovedOpening{PieceRole::Back, piece_most, Length::mm(15)};
+        const auto after = made(p, plan);
+        QVERIFY(walks(after) && after.not_made.empty());
+        QVERIFY(std::abs(notch(after) - neck(after, "front")) < 0.01);
+        QCOMPARE(kinds(after, "neckband").back(), StepKind::PartBand);
+        QVERIFY(edge(piece(after, "neckband"), EdgeRole::Neck).on_fold == false);
+        // The notch goes with the shoulder, whatever is done to front and back apart.
+        plan.decide({Kind::NeckForward, Answer::Accepted, Length::mm(8)});
+        const auto forward = made(p, plan);
+        QVERIFY(walks(forward));
+        QVERIFY(neck(forward, "front") < neck(after, "front") - 2 &&
+                neck(forward, "back") > neck(after, "back") + 2);
+        QVERIFY(std::abs(notch(forward) - neck(forward, "front")) < 0.05);
+        plan.decide({Kind::NeckSize, Answer::Accepted, Length::mm(24)});
+        const auto wider = made(p, plan);
+        QVERIFY(walks(wider));
+        QVERIFY(std::abs(notch(wider) - neck(wider, "front")) < 0.05);
+    }
+    // A lining cut as the skirt, its hem 25 shorter: drawn anew from the altered piece, and as much shorter.
+    void a_lining_is_drawn_anew_from_the_whole_piece()
+    {
+        Pattern p = dress_;
+        for (auto& s : p.sizes) {
+            for (const std::string id : {"skirt-front", "skirt-back"}) {
+                Piece lining = need(hem_moved(*find_piece(s.pieces, id), -Length::mm(25)));
+                lining.id = lining.name = "lined-" + id;
+                lining.role = PieceRole::Other;
+                lining.part.reset();
+                s.pieces.push_back(std::move(lining));
+            }
+        }
+        for (const std::string id : {"skirt-front", "skirt-back"})
+            p.seams.push_back(
+                {"lined-" + id, {{id, EdgeRole::Waist}}, {{"lined-" + id, EdgeRole::Waist}}, {}, Follow::Whole});
+        p = need(check_pattern(p));
+        Plan plan = plan_;
+        QVERIFY(kinds(made(p, plan), "lined-skirt-front").size() == 1);  // traced, and no more
+        plan.decide({Kind::WidthAtHip, Answer::Accepted, Length::mm(40)});
+        plan.decide({Kind::WaistToHip, Answer::Accepted, Length::mm(18)});
+        plan.decide({Kind::WidthAtWaist, Answer::Accepted, Length::mm(24)});
+        const auto c = made(p, plan);
+        QVERIFY(walks(c) && c.not_done.empty());
+        for (const std::string id : {"skirt-front", "skirt-back"}) {
+            const Piece& on = piece(c, id);
+            const Piece& lining = piece(c, "lined-" + id);
+            QCOMPARE(kinds(c, "lined-" + id).back(), StepKind::DrawLining);
+            const Curve shorter = edge(lining, EdgeRole::Side).curve;
+            QVERIFY(is_near(length(edge(on, EdgeRole::Side).curve) - length(shorter), Length::mm(25),
+                            Length::mm(0.1)));
+            for (const auto& q : flattened(shorter, Length::mm(0.5)))
+                QVERIFY(nearest(edge(on, EdgeRole::Side).curve, q).off < 0.05);
+            QVERIFY(lining.role == PieceRole::Other && !lining.part);
+        }
+        // One that was cut otherwise is not guessed at.
+        for (auto& s : p.sizes) {
+            for (auto& x : s.pieces) {
+                if (x.id == "lined-skirt-front") x = moved(x, Geom::Scale(1.02, 1));
+            }
+        }
+        const auto other = made(p, plan);
+        QVERIFY(other.line(Kind::Facings)->state == LineState::Refused);
+        QVERIFY(other.line(Kind::Facings)->refusal->why == Why::LiningDiffers);
     }
     // The same whether it is worked out from nothing or from what was computed before.
     void it_is_worked_out_anew_where_it_changes()

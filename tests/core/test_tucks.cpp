@@ -150,6 +150,26 @@ private slots:
         plan.put(spaced);
         QVERIFY(top(plan).line(Kind::Tucks)->refusal->why == Why::NothingToSpace);
     }
+    // Worked by hand: 48 more all round is 12 a quarter: the first tuck stays, the last goes 12, the middle one 6.
+    void what_a_waist_gains_lies_between_its_tucks()
+    {
+        const Garment before = tucked();
+        const auto out = need(adjustment(Kind::WidthAtWaist).apply(before, Length::mm(48)));
+        const Piece& is = front(out.garment);
+        const auto was = middles(front(before));
+        const auto now = middles(is);
+        QCOMPARE(now.size(), std::size_t{3});
+        QVERIFY(std::abs(now[0] - was[0]) < 0.05);
+        QVERIFY(std::abs(now[1] - was[1] - 6) < 0.15);
+        QVERIFY(std::abs(now[2] - was[2] - 12) < 0.15);
+        for (const auto& d : is.darts) QVERIFY(std::abs(Geom::distance(d.leg_a, d.leg_b) - 12) < 0.01);
+        QVERIFY(is_near(sewn_length(is, EdgeRole::Waist) - sewn_length(front(before), EdgeRole::Waist),
+                        Length::mm(12), Length::mm(0.1)));
+        // Where they would run into each other they stay.
+        const auto less = need(adjustment(Kind::WidthAtWaist).apply(before, Length::mm(-120)));
+        const auto near = middles(front(less.garment));
+        QVERIFY(near.size() == 3 && near[1] - near[0] > 22);
+    }
 };
 SARTORUM_TEST(TestTucks)
 #include "test_tucks.moc"

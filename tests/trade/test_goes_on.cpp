@@ -106,6 +106,18 @@ private slots:
         // Cut to a smaller hip it goes on as it is.
         QCOMPARE(skirt_on({{Measure::Hip, 750}}).at(PassesThrough::Body).opening, Length{});
     }
+    // Drawn in by elastic, what passes is the casing: 1000 over a hip of 940.
+    void an_elastic_waist_passes_as_wide_as_its_casing()
+    {
+        auto on = skirt_on({{Measure::Hip, 940}, {Measure::Waist, 700}});
+        for (auto& piece : on.pattern.sizes.front().pieces) {
+            piece.edges[0].curve = straight({0, 0}, {250, 0});
+            piece.edges[1].curve = joined(straight({250, 0}, {250, -200}), straight({250, -200}, {250, -600}));
+        }
+        const auto g = on.at(PassesThrough::Body);
+        QVERIFY(near_mm(g.has, 1000, 0.5));
+        QVERIFY(g.opening == Length{} && g.holds());
+    }
     // Over the head a skirt may be easier: shoulders of 800 pass 33 mm below the waist.
     void the_shorter_way_is_taken()
     {

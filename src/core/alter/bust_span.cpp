@@ -9,6 +9,7 @@
 #include "core/paper/dart_redraw.h"
 #include "core/paper/princess_redraw.h"
 #include "core/pattern/dart.h"
+#include "core/pattern/princess.h"
 
 namespace sartorum {
 namespace {

@@ -4,6 +4,7 @@
 
 #include "core/paper/facing.h"
 #include "core/paper/panels.h"
+#include "core/paper/redraw.h"
 
 namespace sartorum {
 
@@ -83,7 +84,42 @@ Length farthest(const Piece& a, const Piece& b)
     return Length::mm(most);
 }
 
+// The piece with its hem shorter by so much.
+Outcome<Piece> hemmed(const Piece& piece, Length shorter)
+{
+    return shorter > least_followed ? hem_moved(piece, -shorter) : Outcome<Piece>{piece};
+}
+
 }  // namespace
+
+Outcome<bool> follow_whole(std::vector<Step>& steps, Piece& lining, const Piece& was, const Piece& now)
+{
+    constexpr Length alike = Length::mm(1);
+    if (!edge_index(lining, EdgeRole::Centre) || !edge_index(was, EdgeRole::Centre))
+        return refuse(Why::LiningDiffers, lining.id);
+    const Length shorter = sewn_length(was, EdgeRole::Centre) - sewn_length(lining, EdgeRole::Centre);
+    const auto as_cut = hemmed(was, shorter);
+    if (!as_cut || farthest(*as_cut, lining) > alike || farthest(lining, *as_cut) > alike)
+        return refuse(Why::LiningDiffers, lining.id);
+    auto drawn = hemmed(now, shorter);
+    if (!drawn) return tl::make_unexpected(drawn.error());
+    Piece out = std::move(*drawn);
+    out.id = lining.id;
+    out.name = lining.name;
+    out.cut = lining.cut;
+    out.role = lining.role;
+    out.part = lining.part;
+    out.opening = lining.opening;
+    out.overlap = lining.overlap;
+    out.button_gap = lining.button_gap;
+    for (auto& e : out.edges) {
+        if (edge_index(lining, e.role)) e.allowance = edge(lining, e.role).allowance;
+    }
+    const bool seen = farthest(out, lining) > least_redrawn || farthest(lining, out) > least_redrawn;
+    if (seen) steps.push_back(redrawn_step(lining, out, StepKind::DrawLining, shorter));
+    lining = std::move(out);
+    return seen;
+}
 
 Outcome<bool> follow_shape(std::vector<Step>& steps, Piece& facing, EdgeRole role, const Piece& on,
                            EdgeRole edge_on)

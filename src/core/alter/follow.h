@@ -1,5 +1,5 @@
-// follow.h: a piece that goes with the edge it is sewn to: a straight band made longer or shorter, a facing drawn
-// anew.
+// follow.h: a piece that goes with what it is sewn to: a straight band made longer or shorter, a facing drawn anew
+// from an edge, a lining from the whole piece.
 //
 // Band     cut at its first notch inside the seam (the side notch), or at the middle of the seam where there is
 // none,
@@ -17,6 +17,10 @@ inline constexpr Length least_redrawn = Length::mm(0.5);
 
 // Side b's edge longer (shorter) by `change`; leaves the steps.
 [[nodiscard]] Outcome<bool> follow_length(std::vector<Step>&, Piece& band, EdgeRole, Length change);
+
+// A lining: the piece it lines, less some of its hem, is drawn anew from that piece as it is now. Refuses one that
+// was cut otherwise. Leaves a step, and says so, as below.
+[[nodiscard]] Outcome<bool> follow_whole(std::vector<Step>&, Piece& lining, const Piece& was, const Piece& now);
 
 // Drawn anew from the edge of the piece it lies under, as wide as it was. Leaves a step, and says so, where a line
 // moved by more than 0.5 mm.

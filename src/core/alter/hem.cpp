@@ -2,6 +2,7 @@
 
 #include <algorithm>
 
+#include "core/alter/flank.h"
 #include "core/alter/part_alter.h"
 #include "core/alter/places.h"
 #include "core/alter/shared.h"
@@ -11,7 +12,7 @@
 namespace sartorum {
 namespace {
 
-void record(Applied& out, const Piece& before, const Piece& after, Length amount)
+void record(std::vector<Step>& steps, const Piece& before, const Piece& after, Length amount)
 {
     const Curve& old_centre = edge(before, EdgeRole::Centre).curve;
     const Curve& new_centre = edge(after, EdgeRole::Centre).curve;
@@ -33,8 +34,8 @@ void record(Applied& out, const Piece& before, const Piece& after, Length amount
     change.picture.panels = {after};
     change.picture.dimensions = {size};
     change.picture.redrawn_from = {before};
-    out.steps.push_back(std::move(draw));
-    out.steps.push_back(std::move(change));
+    steps.push_back(std::move(draw));
+    steps.push_back(std::move(change));
 }
 
 }  // namespace
@@ -44,12 +45,16 @@ Outcome<Applied> alter_hem(const Garment& garment, const Dose& dose)
     const Length amount = dose.front;
     if (const auto ok = some_amount(amount, "hem"); !ok) return tl::make_unexpected(ok.error());
     Applied out{garment, {}};
-    for (const auto role : {PieceRole::Front, PieceRole::Back}) {
-        Piece& piece = *find_piece(out.garment.pieces, role);
-        auto after = hem_moved(piece, amount);
-        if (!after) return tl::make_unexpected(after.error());
-        record(out, piece, *after, amount);
-        piece = std::move(*after);
+    for (auto& piece : out.garment.pieces) {
+        if (!goes_round(piece)) continue;
+        const auto ok = on_flank(out.steps, piece, Flank::Outer, [&](std::vector<Step>& steps, Piece& plain) {
+            auto after = hem_moved(plain, amount);
+            if (!after) return Outcome<bool>{tl::make_unexpected(after.error())};
+            record(steps, plain, *after, amount);
+            plain = std::move(*after);
+            return Outcome<bool>{true};
+        });
+        if (!ok) return tl::make_unexpected(ok.error());
     }
     return out;
 }
@@ -64,7 +69,14 @@ Length finished_length(const Garment& g, const FlatMeasures& measures)
 // What a lower waist seam took of a skirt the bodice has.
 Length moved_to_bodice(const FittingState& s)
 {
-    return begins_at(front_of(s.now), Level::Waist) ? s.of(AdjustmentKind::WaistSeamLevel) : Length{};
+    return begins_with(front_of(s.now), EdgeRole::Waist) ? s.of(AdjustmentKind::WaistSeamLevel) : Length{};
+}
+
+// What a yoke has of the length from the waist: it is sewn to what is above it along its own lower edge.
+Length of_a_yoke(const FittingState& s)
+{
+    const bool yoked = s.across && begins_with(front_of(s.across->above), EdgeRole::Waist);
+    return yoked ? sewn_length(front_of(s.across->above), EdgeRole::Side) : Length{};
 }
 
 std::optional<Taken> wished_length(const FittingState& s)
@@ -106,8 +118,9 @@ std::optional<Proposal> propose_length(const FittingState& s)
 {
     const auto wish = wished_length(s);
     if (!wish) return std::nullopt;
-    const Length was = finished_length(s.traced, s.traced_flat);
-    const Length is = finished_length(s.now, s.now_flat) + moved_to_bodice(s) +
+    const Length yoke = of_a_yoke(s);
+    const Length was = yoke + finished_length(s.traced, s.traced_flat);
+    const Length is = yoke + finished_length(s.now, s.now_flat) + moved_to_bodice(s) +
                       s.carried[static_cast<std::size_t>(AdjustmentKind::FinishedLength)];
     Proposal out{wish->value - is, Length::mm(3), wish->value, was, Against::Pattern, is - was};
     out.least = least_on_seam;

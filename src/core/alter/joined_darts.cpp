@@ -16,10 +16,8 @@ struct Off {
     Length by;         // how far it must go, + to the side
 };
 
-std::vector<Off> off_in(const Piece& above, const Piece& below, const JointFace& face)
+std::vector<Off> off_in(const WaistRun& a, const WaistRun& b, const JointFace& face)
 {
-    const WaistRun a = waist_run(above);
-    const WaistRun b = waist_run(below);
     std::vector<Off> out;
     for (const auto& pair : face.pairs) {
         if (pair.above >= a.darts.size() || pair.below >= b.darts.size()) continue;  // moved away since
@@ -35,11 +33,11 @@ Length furthest(const std::vector<Off>& all)
     return it == all.end() ? Length{} : it->by;
 }
 
-Outcome<bool> slide(Applied& out, const Piece& above, PieceRole role, const JointFace& face, Length amount)
+Outcome<bool> slide(Applied& out, const Garment& above, PieceRole role, const JointFace& face, Length amount)
 {
     if (amount == Length{}) return true;
     Piece& piece = *find_piece(out.garment.pieces, role);
-    const auto off = off_in(above, piece, face);
+    const auto off = off_in(lower_run(above, role), upper_run(out.garment, role), face);
     if (off.empty()) return refuse(Why::NoDartToMeet, "joined_darts");
     const Length most = furthest(off);
     for (const auto& o : off) {
@@ -67,9 +65,9 @@ Outcome<Applied> alter_joined_darts(const Garment& below, const Across& across, 
     if (dose.front == Length{} && dose.back == Length{}) return refuse(Why::AmountZero, "joined_darts");
     Applied out{below, {}};
     const auto& [above, joint] = across;
-    if (const auto ok = slide(out, front_of(above), PieceRole::Front, joint.front, dose.front); !ok)
+    if (const auto ok = slide(out, above, PieceRole::Front, joint.front, dose.front); !ok)
         return tl::make_unexpected(ok.error());
-    if (const auto ok = slide(out, back_of(above), PieceRole::Back, joint.back, dose.back); !ok)
+    if (const auto ok = slide(out, above, PieceRole::Back, joint.back, dose.back); !ok)
         return tl::make_unexpected(ok.error());
     return out;
 }
@@ -80,12 +78,12 @@ std::optional<Proposal> propose_joined_darts(const FittingState& s)
 {
     if (!s.across) return std::nullopt;
     const auto& [above, joint] = *s.across;
-    const auto of = [&](const Piece& upper, const Piece& lower, const JointFace& face) {
-        const Length by = furthest(off_in(upper, lower, face));
+    const auto of = [&](PieceRole role, const JointFace& face) {
+        const Length by = furthest(off_in(lower_run(above, role), upper_run(s.now, role), face));
         return abs(by) < joins_within ? Length{} : by;
     };
-    const Length front = of(front_of(above), front_of(s.now), joint.front);
-    const Length back = of(back_of(above), back_of(s.now), joint.back);
+    const Length front = of(PieceRole::Front, joint.front);
+    const Length back = of(PieceRole::Back, joint.back);
     if (front == Length{} && back == Length{}) return std::nullopt;
     Proposal out{front, {}, front, {}, Against::PartAbove};
     out.back = back;
@@ -104,7 +102,7 @@ Adjustment joined_darts_row()
         .acts_on = ActsOn::Apart,
         .least = -joined_darts_limit,
         .most = joined_darts_limit,
-        .needs = {Level::Waist},
+        .needs = {},
         .apply = nullptr,
         .place = at_waist_dart,
         .propose = propose_joined_darts,

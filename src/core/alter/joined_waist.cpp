@@ -1,9 +1,11 @@
 #include "core/alter/joined_waist.h"
 
+#include "core/alter/flank.h"
 #include "core/alter/match.h"
 #include "core/alter/places.h"
 #include "core/alter/propose.h"
 #include "core/alter/shared.h"
+#include "core/alter/tucks.h"
 #include "core/paper/redraw.h"
 
 namespace sartorum {
@@ -12,14 +14,12 @@ namespace {
 struct Face {
     PieceRole role;
     Length wanted;  // of closed waist, more
-    Length out;     // of the side seam at the waist
+    Length out;     // of each of its flanks at the waist
 };
 
-// The side seam of that face moved; where it leaves steps, those of a hand.
-Outcome<bool> move_side(Applied& out, const Face& face, bool whole_seam)
+// One side seam, or flank, moved.
+Outcome<bool> move_side(std::vector<Step>& steps, Piece& piece, const Face& face, bool whole_seam)
 {
-    if (face.out == Length{}) return true;
-    Piece& piece = *find_piece(out.garment.pieces, face.role);
     auto after = side_moved(piece, face.out, whole_seam ? face.out : Length{});
     if (!after) return tl::make_unexpected(after.error());
     const Point from = edge(piece, EdgeRole::Side).curve.initialPoint();
@@ -27,12 +27,20 @@ Outcome<bool> move_side(Applied& out, const Face& face, bool whole_seam)
     Step mark = step_on(piece, StepKind::MarkWaist, face.out);
     mark.picture.lines = {{from, to}};
     mark.picture.dimensions = {{from, to, abs(face.out)}};
-    out.steps.insert(
-        out.steps.end(),
-        {mark,
-         redrawn_step(piece, *after, whole_seam ? StepKind::RedrawWholeSide : StepKind::RedrawWaist, face.out)});
+    steps.insert(steps.end(),
+                 {mark, redrawn_step(piece, *after, whole_seam ? StepKind::RedrawWholeSide : StepKind::RedrawWaist,
+                                     face.out)});
     piece = std::move(*after);
     return true;
+}
+
+// Those of that face; where it leaves steps, those of a hand.
+Outcome<bool> move_flanks(Applied& out, const Face& face, bool whole_seam)
+{
+    if (face.out == Length{}) return true;
+    return on_flanks(out, face.role, [&](std::vector<Step>& steps, Piece& plain) {
+        return move_side(steps, plain, face, whole_seam);
+    });
 }
 
 }  // namespace
@@ -46,30 +54,34 @@ Outcome<Applied> alter_joined_waist(const Garment& below, const Across& across, 
             return refuse_amount(Why::AmountTooLarge, "joined_waist", amount, -paper_most, paper_most);
     }
     const bool gathered = across.joint.fullness >= gathered_from;
-    Face faces[] = {{PieceRole::Front, dose.front, dose.front}, {PieceRole::Back, dose.back, dose.back}};
+    const auto shared = [&](PieceRole role, Length amount) {
+        return Face{role, amount, amount / static_cast<double>(flanks_of(below.pieces, role).size())};
+    };
+    Face faces[] = {shared(PieceRole::Front, dose.front), shared(PieceRole::Back, dose.back)};
     constexpr int most_rounds = 12;
     for (int i = 0;; ++i) {
         Applied out{below, {}};
         for (const auto& face : faces) {
-            if (const auto ok = move_side(out, face, gathered); !ok) return tl::make_unexpected(ok.error());
+            if (const auto ok = move_flanks(out, face, gathered); !ok) return tl::make_unexpected(ok.error());
         }
         if (const auto ok = match_sides(out); !ok) return tl::make_unexpected(ok.error());
         Length worst;
         for (auto& face : faces) {
-            const Length gained = sewn_length(*find_piece(out.garment.pieces, face.role), EdgeRole::Waist) -
-                                  sewn_length(*find_piece(below.pieces, face.role), EdgeRole::Waist);
+            const Length gained = upper_run(out.garment, face.role).length - upper_run(below, face.role).length;
             worst = std::max(worst, abs(face.wanted - gained));
-            face.out += face.wanted - gained;
+            face.out += (face.wanted - gained) / static_cast<double>(flanks_of(below.pieces, face.role).size());
         }
-        if (worst < Length::mm(0.005) || i == most_rounds) return out;
+        if (worst >= Length::mm(0.005) && i < most_rounds) continue;
+        between_tucks(out, below);
+        return out;
     }
 }
 
 namespace {
 
-Length lacking(const Piece& above, const Piece& below, const JointFace& face, double fullness)
+Length lacking(const Garment& above, const Garment& below, PieceRole role, const JointFace& face, double fullness)
 {
-    return waist_run(above).length * fullness + face.longer - waist_run(below).length;
+    return lower_run(above, role).length * fullness + face.longer - upper_run(below, role).length;
 }
 
 // So much longer than the waist above as it was drawn to be, and what the skirt has.
@@ -77,10 +89,10 @@ std::optional<Proposal> propose_joined_waist(const FittingState& s)
 {
     if (!s.across) return std::nullopt;
     const auto& [above, joint] = *s.across;
-    const Length front = lacking(front_of(above), front_of(s.now), joint.front, joint.fullness);
-    const Length back = lacking(back_of(above), back_of(s.now), joint.back, joint.fullness);
+    const Length front = lacking(above, s.now, PieceRole::Front, joint.front, joint.fullness);
+    const Length back = lacking(above, s.now, PieceRole::Back, joint.back, joint.fullness);
     if (abs(front) + abs(back) < joins_within) return std::nullopt;
-    const Length has = waist_run(front_of(s.now)).length + waist_run(back_of(s.now)).length;
+    const Length has = upper_run(s.now, PieceRole::Front).length + upper_run(s.now, PieceRole::Back).length;
     Proposal out{front, {}, (has + front + back) * 2.0, has * 2.0, Against::PartAbove};
     out.back = back;
     return out;
@@ -98,7 +110,7 @@ Adjustment joined_waist_row()
         .acts_on = ActsOn::Apart,
         .least = -joined_waist_limit,
         .most = joined_waist_limit,
-        .needs = {Level::Waist},
+        .needs = {},
         .apply = nullptr,
         .place = at_side_waist,
         .propose = propose_joined_waist,

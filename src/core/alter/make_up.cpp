@@ -137,6 +137,7 @@ private:
         if (changed.empty())
             return refused(the_opening, {Why::NothingThatOpens, std::string{key(o.to)}, {}, {}, {}, 0});
         for (const auto& seam : seams()) redraw_facing(seam, changed);
+        for (auto& seam : seams()) part_band(seam, changed, o.overlap);
     }
 
     void open_centre(Piece& p, const MovedOpening& o, Length& left)
@@ -174,6 +175,34 @@ private:
             p.cut = 1;
         }
         steps().push_back(redrawn_step(before, p, folds ? StepKind::FoldCentre : StepKind::SewCentre));
+    }
+
+    // A band along edges of these, on the fold at one end: its fold lies at the other centre, its ends where it
+    // opens.
+    void part_band(Seam& seam, const std::vector<std::string>& changed, Length overlap)
+    {
+        if (seam.follow != Follow::Length || seam.a.size() < 2 || seam.b.size() != 1) return;
+        const auto is_changed = [&](const SeamSide& s) {
+            return std::find(changed.begin(), changed.end(), s.piece) != changed.end();
+        };
+        const auto band = std::find_if(pieces().begin(), pieces().end(),
+                                       [&](const Piece& p) { return p.id == seam.b.front().piece; });
+        if (band == pieces().end() || !std::all_of(seam.a.begin(), seam.a.end(), is_changed)) return;
+        const auto at = edge_index(*band, seam.b.front().role);
+        const std::size_t n = band->edges.size();
+        Edge& one = band->edges[(*at + n - 1) % n];
+        Edge& other = band->edges[(*at + 1) % n];
+        if (one.on_fold == other.on_fold) return;
+        const Piece before = *band;
+        const Curve& sewn = band->edges[*at].curve;
+        for (auto& notch : band->notches) {
+            if (notch.on != seam.b.front().role) continue;
+            const Length along = length_to(sewn, nearest(sewn, notch.at).time);
+            notch.at = sewn.pointAt(time_at(sewn, length(sewn) - along));
+        }
+        (one.on_fold ? other : one).allowance += overlap;
+        std::reverse(seam.a.begin(), seam.a.end());
+        steps().push_back(redrawn_step(before, *band, StepKind::PartBand, overlap));
     }
 
     // What lies under an edge of these opens and folds as they do.

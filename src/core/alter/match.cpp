@@ -2,6 +2,7 @@
 
 #include <algorithm>
 
+#include "core/alter/flank.h"
 #include "core/alter/part_alter.h"
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
@@ -11,7 +12,7 @@
 namespace sartorum {
 namespace {
 
-// Front and back as they come out, the front's lower or upper end raised by the amount, the back's lowered.
+// Front and back as they come out, the front's lower end raised by the amount, the back's lowered.
 void keep_matched(Applied& applied, Piece front_after, Piece back_after, Length raised)
 {
     Piece& front = *find_piece(applied.garment.pieces, PieceRole::Front);
@@ -86,10 +87,24 @@ Outcome<bool> match_lower_ends(Applied& applied)
 
 Outcome<bool> match_waist_ends(Applied& applied)
 {
-    const Garment& g = applied.garment;
-    auto matched = sides_matched(front_of(g), back_of(g), back_side_ease(g.pieces, g.seams));
-    if (!matched) return tl::make_unexpected(matched.error());
-    keep_matched(applied, std::move(matched->front), std::move(matched->back), matched->raised);
+    for (const auto& seam : upright_seams(applied.garment)) {
+        auto& pieces = applied.garment.pieces;
+        Piece& a = pieces[seam.a.piece];
+        Piece& b = pieces[seam.b.piece];
+        const auto matched = sides_matched(as_plain(a, seam.a.flank), as_plain(b, seam.b.flank), seam.ease);
+        if (!matched) return tl::make_unexpected(matched.error());
+        const Piece a_after = as_gore(matched->front, seam.a.flank, a);
+        const Piece b_after = as_gore(matched->back, seam.b.flank, b);
+        if (abs(matched->raised) > Length::mm(0.5)) {
+            Step on_a = redrawn_step(a, a_after, StepKind::MatchSides, matched->raised);
+            Step on_b = redrawn_step(b, b_after, StepKind::MatchSides, -matched->raised);
+            if (has_gores(pieces)) on_a.on = flank_role(a, seam.a.flank);
+            if (has_gores(pieces)) on_b.on = flank_role(b, seam.b.flank);
+            applied.steps.insert(applied.steps.end(), {std::move(on_a), std::move(on_b)});
+        }
+        a = a_after;
+        b = b_after;
+    }
     return true;
 }
 

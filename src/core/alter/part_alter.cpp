@@ -8,12 +8,17 @@ namespace sartorum {
 namespace {
 
 constexpr std::array upper_chosen_by{Measure::Bust};
+constexpr std::array yoke_chosen_by{Measure::Waist};
 constexpr std::array skirt_chosen_by{Measure::Waist, Measure::Hip};
 
 constexpr std::array altered_rows{
     PartAlter{PartKind::Upper, upper_chosen_by, Level::Bust, trace_upper, match_lower_ends, widen_upper, true,
               GarmentMeasure::FrontLength, std::nullopt, GarmentMeasure::Hem},
+    PartAlter{PartKind::Yoke, yoke_chosen_by, Level::Hip, trace_skirt, match_waist_ends, widen_skirt, false,
+              GarmentMeasure::Side, std::nullopt, GarmentMeasure::Hip},
     PartAlter{PartKind::Skirt, skirt_chosen_by, Level::Hip, trace_skirt, match_waist_ends, widen_skirt, false,
+              GarmentMeasure::Side, Measure::SkirtLength, GarmentMeasure::Hip},
+    PartAlter{PartKind::BelowYoke, skirt_chosen_by, Level::Hip, trace_skirt, match_waist_ends, widen_skirt, false,
               GarmentMeasure::Side, Measure::SkirtLength, GarmentMeasure::Hip}};
 static_assert(altered_rows.size() == part_kinds);
 

@@ -4,6 +4,7 @@
 #include "core/paper/dart_redraw.h"
 #include "core/paper/sleeve_redraw.h"
 #include "core/pattern/dart.h"
+#include "core/pattern/gore.h"
 #include "core/pattern/joint.h"
 #include "core/pattern/part_rules.h"
 
@@ -108,9 +109,8 @@ Spot at_waist_dart(const Piece& p)
 Spot at_side_waist(const Piece& p)
 {
     if (const auto line = guide(p, GuideKind::Waist)) return line->b;
-    if (!has(p, EdgeRole::Side)) return std::nullopt;
-    const Curve& side = edge(p, EdgeRole::Side).curve;
-    if (begins_at(p, Level::Waist)) return side.initialPoint();
+    if (!flank_role(p, Flank::Outer)) return std::nullopt;
+    if (begins_with(p, EdgeRole::Waist)) return outer_line(p).initialPoint();
     return p.edges[*edge_index(p, EdgeRole::Side, true)].curve.finalPoint();
 }
 

@@ -33,9 +33,9 @@ Outcome<Applied> trace_skirt(const Pattern& pattern, const SizeNames& sizes)
         if (!blend) return tl::make_unexpected(blend.error());
         out.steps.push_back(trace_step(hip->pieces[i], hip_size));
         Step step{StepKind::DrawBlend, blend->id, {}, {}, waist_size, hip_size, {{*blend}, {}, {}, {}, {}}};
-        const Point onto = edge(*blend, EdgeRole::Centre).curve.finalPoint() -
-                           edge(hip->pieces[i], EdgeRole::Centre).curve.finalPoint();
-        step.picture.redrawn_from = {moved(hip->pieces[i], Geom::Translate(onto))};
+        const Piece& printed = hip->pieces[i];
+        step.picture.redrawn_from = {
+            moved(printed, Geom::Translate(held_at(waist->pieces[i]) - held_at(printed)))};
         out.steps.push_back(std::move(step));
         out.garment.pieces[i] = std::move(*blend);
     }

@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <array>
+#include <iterator>
 
 #include "core/alter/places.h"
 #include "core/paper/dart_redraw.h"
@@ -45,27 +46,59 @@ std::vector<Shift> shifts(const Piece& p, Length amount, TucksWay way)
     return outwards;
 }
 
+Outcome<bool> slide_tuck(std::vector<Step>& steps, Piece& piece, const Shift& s)
+{
+    const Dart was = piece.darts[dart_at(piece, s.mouth)];
+    // A waist runs to the side in a skirt, from it in a bodice.
+    const bool to_side = was.leg_b[Geom::X] > was.leg_a[Geom::X];
+    auto slid = dart_slid(piece, s.mouth, to_side ? s.by : -s.by);
+    if (!slid) return tl::make_unexpected(slid.error());
+    const Dart& now = slid->darts[dart_at(*slid, s.mouth)];
+    const auto all = waist_mouths(*slid);
+    const auto nth = std::find(all.begin(), all.end(), s.mouth) - all.begin();
+    Step step = redrawn_step(piece, *slid, StepKind::SlideTuck, s.by);
+    step.place = waist_run(*slid).darts[static_cast<std::size_t>(nth)];
+    step.picture.dimensions = {{was.tip, now.tip, abs(s.by)}};
+    steps.push_back(std::move(step));
+    piece = std::move(*slid);
+    return true;
+}
+
 Outcome<bool> shift_tucks(Applied& out, PieceRole role, Length amount, TucksWay way)
 {
     if (amount == Length{}) return true;
     Piece& piece = *find_piece(out.garment.pieces, role);
     for (const auto& s : shifts(piece, amount, way)) {
-        const Dart was = piece.darts[dart_at(piece, s.mouth)];
-        // A waist runs to the side in a skirt, from it in a bodice.
-        const bool to_side = was.leg_b[Geom::X] > was.leg_a[Geom::X];
-        auto slid = dart_slid(piece, s.mouth, to_side ? s.by : -s.by);
-        if (!slid) return tl::make_unexpected(slid.error());
-        const Dart& now = slid->darts[dart_at(*slid, s.mouth)];
-        const auto all = waist_mouths(*slid);
-        const auto nth = std::find(all.begin(), all.end(), s.mouth) - all.begin();
-        Step step = redrawn_step(piece, *slid, StepKind::SlideTuck, s.by);
-        step.place = waist_run(*slid).darts[static_cast<std::size_t>(nth)];
-        step.picture.dimensions = {{was.tip, now.tip, abs(s.by)}};
-        out.steps.push_back(std::move(step));
-        piece = std::move(*slid);
+        if (const auto ok = slide_tuck(out.steps, piece, s); !ok) return ok;
     }
     return true;
 }
+
+}  // namespace
+
+void between_tucks(Applied& out, const Garment& before)
+{
+    for (const auto role : {PieceRole::Front, PieceRole::Back}) {
+        Piece& piece = *find_piece(out.garment.pieces, role);
+        const Length grew = waist_run(piece).length - waist_run(*find_piece(before.pieces, role)).length;
+        auto mouths = tucks_of(piece);
+        if (mouths.size() < 2 || abs(grew) < Length::mm(0.5)) continue;
+        const double gaps = static_cast<double>(mouths.size()) - 1;
+        std::vector<Shift> moves;
+        for (std::size_t i = 1; i < mouths.size(); ++i) moves.push_back({mouths[i], grew * (double(i) / gaps)});
+        if (grew > Length{}) std::reverse(moves.begin(), moves.end());
+        // Where one finds no room they stay as they stood.
+        std::vector<Step> steps;
+        Piece spaced = piece;
+        bool room = true;
+        for (const auto& m : moves) room = room && slide_tuck(steps, spaced, m).has_value();
+        if (!room) continue;
+        piece = std::move(spaced);
+        std::move(steps.begin(), steps.end(), std::back_inserter(out.steps));
+    }
+}
+
+namespace {
 
 bool has_tucks(const Garment& part, std::size_t least)
 {

@@ -13,6 +13,10 @@ namespace sartorum {
 inline constexpr Length tucks_limit = Length::mm(60);
 enum class TucksWay { Moved, Spaced };
 
+// After a waist was made wider or narrower: what it gained lies between its tucks, the first as far from the
+// centre as it was, the last from the side. Where one finds no room they stay.
+void between_tucks(Applied&, const Garment& before);
+
 [[nodiscard]] Outcome<Applied> alter_tucks(const Garment&, const Dose&);
 [[nodiscard]] Adjustment tucks_row();
 

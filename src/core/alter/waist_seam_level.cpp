@@ -11,9 +11,19 @@ namespace sartorum {
 Outcome<Applied> alter_waist_seam_level(const Garment& part, const Dose& dose)
 {
     if (const auto ok = some_amount(dose.front, "waist_seam_level"); !ok) return tl::make_unexpected(ok.error());
-    const bool above = !begins_at(front_of(part), Level::Waist);
+    const bool above = !begins_with(front_of(part), EdgeRole::Waist);
     return above ? alter_bodice_length(part, {dose.front}) : alter_waist_to_hip(part, {-dose.front});
 }
+
+namespace {
+
+// Above the seam, or below it down over the hip: a yoke between them goes with the seam.
+bool ends_or_hangs_there(const Garment& part)
+{
+    return has_level(front_of(part), Level::Shoulder) || has_level(front_of(part), Level::Hip);
+}
+
+}  // namespace
 
 Adjustment waist_seam_level_row()
 {
@@ -25,9 +35,10 @@ Adjustment waist_seam_level_row()
         .acts_on = ActsOn::Both,
         .least = -waist_seam_limit,
         .most = waist_seam_limit,
-        .needs = {Level::Waist},
+        .needs = {},
         .apply = alter_waist_seam_level,
         .place = on_length_line,
+        .serves = ends_or_hangs_there,
         .at_join = AtJoin::Joined,
     };
 }

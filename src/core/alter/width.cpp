@@ -1,12 +1,15 @@
 #include "core/alter/width.h"
 
+#include "core/alter/flank.h"
 #include "core/alter/match.h"
 #include "core/alter/part_alter.h"
 #include "core/alter/places.h"
 #include "core/alter/propose.h"
 #include "core/alter/shared.h"
+#include "core/alter/tucks.h"
 #include "core/paper/bodice_redraw.h"
 #include "core/paper/redraw.h"
+#include "core/pattern/joint.h"
 #include "core/pattern/part_rules.h"
 
 namespace sartorum {
@@ -24,7 +27,9 @@ Point marked_side_at(const Piece& piece, Level level)
 Outcome<Applied> alter_width(const Garment& garment, const Dose& dose, Level level, const std::string& field)
 {
     if (const auto ok = some_amount(dose.front, field); !ok) return tl::make_unexpected(ok.error());
-    return part_alter(garment).widen(garment, dose, level);
+    auto out = part_alter(garment).widen(garment, dose, level);
+    if (out && level == Level::Waist) between_tucks(*out, garment);
+    return out;
 }
 
 }  // namespace
@@ -57,34 +62,54 @@ Outcome<Applied> widen_upper(const Garment& garment, const Dose& dose, Level lev
     return out;
 }
 
+namespace {
+
+Outcome<bool> move_side(std::vector<Step>& steps, Piece& piece, Length by, Level level)
+{
+    const bool waist = level == Level::Waist;
+    auto after = waist ? side_moved(piece, by, {}) : side_moved(piece, {}, by);
+    if (!after) return tl::make_unexpected(after.error());
+    const Point from = marked_side_at(piece, level);
+    const Point to = from + Point{by.in_mm(), 0};
+    Step mark = step_on(piece, waist ? StepKind::MarkWaist : StepKind::MarkHip, by);
+    mark.picture.lines = {{from, to}};
+    mark.picture.dimensions = {{from, to, abs(by)}};
+    Step redraw = redrawn_step(piece, *after, waist ? StepKind::RedrawWaist : StepKind::RedrawHip, by);
+    redraw.picture.dimensions = {{from, to, abs(by)}};
+    steps.push_back(std::move(mark));
+    steps.push_back(std::move(redraw));
+    piece = std::move(*after);
+    return true;
+}
+
+}  // namespace
+
+// A quarter of it on each side seam of a half; of gores, shared by all their flanks. A waist that leans where it
+// ends gets less than it is moved by, and a little when the seams are evened: what is moved is what leaves it as
+// wanted.
 Outcome<Applied> widen_skirt(const Garment& garment, const Dose& dose, Level level)
 {
-    const Length quarter = dose.front / 4.0;
-    Applied out{garment, {}};
-    for (const auto role : {PieceRole::Front, PieceRole::Back}) {
-        Piece& piece = *find_piece(out.garment.pieces, role);
-        auto after = level == Level::Waist ? side_moved(piece, quarter, {}) : side_moved(piece, {}, quarter);
-        if (!after) return tl::make_unexpected(after.error());
-        const Point from = marked_side_at(piece, level);
-        const Point to = from + Point{quarter.in_mm(), 0};
-        Step mark{
-            level == Level::Waist ? StepKind::MarkWaist : StepKind::MarkHip, piece.id, quarter, {}, {}, {}, {}};
-        mark.picture = {{piece}, {{from, to}}, {}, {}, {{from, to, abs(quarter)}}};
-        Step redraw{level == Level::Waist ? StepKind::RedrawWaist : StepKind::RedrawHip,
-                    piece.id,
-                    quarter,
-                    {},
-                    {},
-                    {},
-                    {}};
-        redraw.picture = {{*after}, {}, {}, {}, {{from, to, abs(quarter)}}};
-        redraw.picture.redrawn_from = {piece};
-        out.steps.push_back(std::move(mark));
-        out.steps.push_back(std::move(redraw));
-        piece = std::move(*after);
+    const auto half_waist = [](const Garment& g) {
+        return upper_run(g, PieceRole::Front).length + upper_run(g, PieceRole::Back).length;
+    };
+    const auto& pieces = garment.pieces;
+    const auto flanks = static_cast<double>(flanks_of(pieces, PieceRole::Front).size() +
+                                            flanks_of(pieces, PieceRole::Back).size());
+    Length share = dose.front / 2.0 / flanks;
+    constexpr int most_rounds = 12;
+    for (int i = 0;; ++i) {
+        Applied out{garment, {}};
+        for (const auto role : {PieceRole::Front, PieceRole::Back}) {
+            const auto ok = on_flanks(out, role, [&](std::vector<Step>& steps, Piece& plain) {
+                return move_side(steps, plain, share, level);
+            });
+            if (!ok) return tl::make_unexpected(ok.error());
+        }
+        if (auto ok = match_sides(out); !ok) return tl::make_unexpected(ok.error());
+        const Length off = dose.front / 2.0 - (half_waist(out.garment) - half_waist(garment));
+        if (level != Level::Waist || abs(off) < Length::mm(0.005) || i == most_rounds) return out;
+        share += off / flanks;
     }
-    if (auto ok = match_sides(out); !ok) return tl::make_unexpected(ok.error());
-    return out;
 }
 
 Outcome<Applied> alter_width_at_waist(const Garment& g, const Dose& girth)

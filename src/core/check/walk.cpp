@@ -8,6 +8,7 @@
 #include "core/alter/shared.h"
 #include "core/check/part_check.h"
 #include "core/check/seam_run.h"
+#include "core/pattern/gore.h"
 #include "core/pattern/part_rules.h"
 
 namespace sartorum {
@@ -52,6 +53,12 @@ void add_walks(Checks& out, const Garment& g, const Cloth& cloth, const std::opt
             if (is_join(seam, g.pieces)) {
                 w.part_a = find_piece(g.pieces, seam.a.front().piece)->part;
                 w.part_b = find_piece(g.pieces, seam.b.front().piece)->part;
+            }
+            const Piece* one = seam.a.size() == 1 ? find_piece(sewn.pieces, seam.a.front().piece) : nullptr;
+            const Piece* other = seam.b.size() == 1 ? find_piece(sewn.pieces, seam.b.front().piece) : nullptr;
+            if (one && other) {
+                w.name_a = one->name;
+                w.name_b = other->name;
             }
         }
         w.difference = w.b - w.a - meant_ease(g, seam.id, cloth);
@@ -105,19 +112,27 @@ void add_cap(Checks& out, const Garment& g, const FlatMeasures& flat, const Clot
     out.cap = CapCheck{cap, armhole, cap - armhole, wanted, abs(cap - armhole - wanted) <= cap_tolerance};
 }
 
-// Front and back meet in a seam: both corners together are one straight angle.
-void add_joins(Checks& out, const Garment& part, const PartCheck& rules)
+// Two pieces meet in a seam, front and back or two gores: both corners together are one straight angle.
+void add_joins_at(Checks& out, const Piece& a, const Piece& b, const PartCheck& rules)
 {
     for (const auto& corner : rules.corners) {
         double sum = 0;
         bool there = true;
-        for (const auto* p : {&front_of(part), &back_of(part)}) {
+        for (const auto* p : {&a, &b}) {
             const auto before = edge_index(*p, corner.before, true);
             const auto after = edge_index(*p, corner.after);
             there = there && before && after;
             if (before && after) sum += corner_between(*p, *before, *after);
         }
         if (there) out.joins.push_back(joined_at(corner.place, sum));
+    }
+}
+
+void add_joins(Checks& out, const Garment& part, const PartCheck& rules)
+{
+    for (const auto& seam : upright_seams(part)) {
+        add_joins_at(out, as_plain(part.pieces[seam.a.piece], seam.a.flank),
+                     as_plain(part.pieces[seam.b.piece], seam.b.flank), rules);
     }
 }
 
@@ -156,8 +171,8 @@ std::vector<SeamSide> unwalked(const Garment& g)
     const auto sewn = [&](const Piece& p, EdgeRole r) {
         using enum EdgeRole;
         if (p.role == PieceRole::Waistband) return r == Waist;
-        return r == Shoulder || r == Side || r == CapFront || r == CapBack || r == UnderarmFront ||
-               r == UnderarmBack || (r == Armhole && armhole_sewn);
+        return r == Shoulder || r == Side || r == Inner || r == Outer || r == Lower || r == CapFront ||
+               r == CapBack || r == UnderarmFront || r == UnderarmBack || (r == Armhole && armhole_sewn);
     };
     const auto named = [&](const SeamSide& wanted) {
         const auto there = [&](const SeamSide& s) { return s.piece == wanted.piece && s.role == wanted.role; };
@@ -213,8 +228,14 @@ void add_part(Checks& out, const PartMeasured& of, const BodySet& body, const Cl
         add_cap(out, part, flat, cloth);
     }
     if (has_level(front, Level::Hem)) {
-        out.front_hem = sewn_length(front, EdgeRole::Hem);
-        out.back_hem = sewn_length(back, EdgeRole::Hem);
+        const auto hem = [&](PieceRole face) {
+            Length sum;
+            for (const std::size_t i : face_of(part.pieces, face))
+                sum += sewn_length(part.pieces[i], EdgeRole::Hem);
+            return sum;
+        };
+        out.front_hem = hem(PieceRole::Front);
+        out.back_hem = hem(PieceRole::Back);
     }
 }
 

@@ -32,9 +32,22 @@ struct Walk {
     // Of a join, a seam between two parts: which.
     std::optional<PartKind> part_a{};
     std::optional<PartKind> part_b{};
+    // Of a seam between two pieces: what they are called.
+    std::string name_a{};
+    std::string name_b{};
 };
 
-enum class JoinPlace { NeckPoint, ShoulderTip, Underarm, Waist, Hem, CapTop, SleeveUnderarm, SleeveHem };
+enum class JoinPlace {
+    NeckPoint,
+    ShoulderTip,
+    Underarm,
+    Waist,
+    Hem,
+    CapTop,
+    SleeveUnderarm,
+    SleeveHem,
+    Lower  // a yoke's lower edge at its side seam
+};
 
 struct Join {
     JoinPlace place{};
@@ -80,6 +93,15 @@ struct CapCheck {
     bool holds = false;  // within walk_tolerance, or cap_tolerance
 };
 
+// Of what hangs from the waist: how much lower its hem came to lie than it was drawn, on the pieces.
+struct HemLevel {
+    Length front;  // at the centre
+    Length side;
+    Length back;
+    bool holds = false;  // all alike, within hem_tolerance
+};
+inline constexpr Length hem_tolerance = Length::mm(3);  // nobody sews less
+
 struct Checks {
     std::vector<Walk> walks;
     std::vector<Join> joins;
@@ -91,6 +113,7 @@ struct Checks {
     std::optional<CapCheck> cap{};
     Length front_hem{};
     Length back_hem{};
+    std::optional<HemLevel> hem{};
     // Edges that are sewn to something, and no seam of the pattern says to what: nothing is known of them.
     std::vector<SeamSide> unwalked{};
     [[nodiscard]] bool seams_hold() const;  // walks, joins, folds, darts, outlines
@@ -98,6 +121,9 @@ struct Checks {
 };
 
 [[nodiscard]] Checks check(const Garment&, const BodySet&, const Cloth& = {});
+
+// None where nothing hangs from the waist.
+[[nodiscard]] std::optional<HemLevel> hem_level(const Garment& traced, const Garment& altered);
 
 // A part of the garment and its measures, where they are known already.
 struct PartMeasured {

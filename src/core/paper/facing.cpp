@@ -3,7 +3,9 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/paper/dart_redraw.h"
 #include "core/paper/sound.h"
+#include "core/pattern/dart.h"
 
 namespace sartorum {
 namespace {
@@ -37,20 +39,66 @@ Going going(const Geom::CubicBezier& c, double t, double width)
     return {d[0] + into_paper(d[1] / speed) * width, d[1] * (1 + width * turn)};
 }
 
-// Nowhere does it bend round so tightly that its parallel would stand still or turn back.
-bool has_parallel(const Curve& c, double width)
+constexpr int looks = 32;  // a segment
+
+// There it bends round so tightly that its parallel would stand still or turn back.
+bool turns_back(const Curve& c, std::size_t i, double t, double width)
 {
-    constexpr int looks = 32;
     constexpr double still = 0.05;
+    const auto& segment = segment_of(c, i);
+    const auto d = segment.pointAndDerivatives(t, 2);
+    return Geom::dot(going(segment, t, width).speed, d[1]) < still * Geom::dot(d[1], d[1]);
+}
+
+bool turns_back(const Curve& c, double width)
+{
     for (std::size_t i = 0; i < c.size_default(); ++i) {
-        const auto& segment = segment_of(c, i);
         for (int k = 1; k < looks; ++k) {
-            const double t = double(k) / looks;
-            const auto d = segment.pointAndDerivatives(t, 2);
-            if (Geom::dot(going(segment, t, width).speed, d[1]) < still * Geom::dot(d[1], d[1])) return false;
+            if (turns_back(c, i, double(k) / looks, width)) return true;
         }
     }
-    return true;
+    return false;
+}
+
+// Nor does the parallel come nearer to another place of it.
+bool has_parallel_at(const Curve& c, std::size_t i, double t, double width)
+{
+    constexpr double within = 0.1;
+    return !turns_back(c, i, t, width) && nearest(c, going(segment_of(c, i), t, width).at).off > width - within;
+}
+
+// What of it has a parallel: all, or the longest stretch of it where it bends too tightly elsewhere; none where
+// that is not most of it.
+std::optional<Curve> with_parallel(const Curve& c, double width)
+{
+    if (!turns_back(c, width)) return c;
+    constexpr double least_share = 0.8;
+    const auto whole = static_cast<double>(c.size_default());
+    std::vector<double> runs;  // where it begins and ends to have one
+    bool before = true;
+    runs.push_back(0);
+    for (std::size_t i = 0; i < c.size_default(); ++i) {
+        for (int k = 1; k < looks; ++k) {
+            const double t = double(k) / looks;
+            const bool here = has_parallel_at(c, i, t, width);
+            const double at = static_cast<double>(i) + t;
+            if (here != before) runs.push_back(here ? at : at - 1.0 / looks);
+            before = here;
+        }
+    }
+    if (before) runs.push_back(whole);
+    double from = 0;
+    double to = 0;
+    for (std::size_t i = 1; i < runs.size(); i += 2) {
+        if (runs[i] - runs[i - 1] > to - from) {
+            from = runs[i - 1];
+            to = runs[i];
+        }
+    }
+    if (to <= from) return std::nullopt;
+    Curve out = to < whole ? split(c, to).before : c;
+    if (from > 0) out = split(out, from).after;
+    return length(out) < length(c) * least_share ? std::nullopt : std::optional{out};
 }
 
 // Cubics with the places and the speeds of the true parallel at their ends.
@@ -132,24 +180,89 @@ Guide grain_in(const Curve& edge, double width)
     return {GuideKind::Grain, inside - Point{0, width * 0.3}, inside + Point{0, width * 0.3}};
 }
 
+// The edge a facing is drawn from, and the lines at its ends, as they lie when what is folded between them is
+// shut.
+struct Shut {
+    Edge sewn;
+    Edge before;
+    Edge after;
+    std::vector<Notch> notches;
+};
+
+// Smooth over the corner that a shut dart leaves, as far on either side as a hand draws there.
+Curve trued_over_dart(const Curve& a, const Curve& b)
+{
+    constexpr Length reach = Length::mm(30);
+    const bool far_a = length(a) > reach * 1.2;
+    const bool far_b = length(b) > reach * 1.2;
+    const auto [stays, tail] = far_a ? split(a, time_at(a, length(a) - reach)) : Halves{a, a};
+    const auto [head, rest] = far_b ? split(b, time_at(b, reach)) : Halves{b, b};
+    Curve out = smoothly_joined(tail, head);
+    if (far_a) out = joined(stays, out);
+    return far_b ? joined(out, rest) : out;
+}
+
+// A line trued over a dart is a little shorter than what is sewn: its end away from the centre moves on along it.
+void keep_length(Shut& out, Length wanted, bool from_last)
+{
+    constexpr int rounds = 4;
+    Curve& line = out.sewn.curve;
+    Curve& at_end = from_last ? out.before.curve : out.after.curve;
+    for (int i = 0; i < rounds; ++i) {
+        const double lacks = (wanted - length(line)).in_mm();
+        if (std::abs(lacks) < 1e-4) break;
+        const Point by = from_last ? -start_direction(line) * lacks : end_direction(line) * lacks;
+        line = from_last ? eased(line, by, {0, 0}) : eased(line, {0, 0}, by);
+        at_end *= Geom::Translate(by);
+    }
+    out.before.curve.setFinal(line.initialPoint());
+    out.after.curve.setInitial(line.finalPoint());
+}
+
+Shut shut_along(const Piece& on, EdgeRole role)
+{
+    const std::size_t first = *edge_index(on, role);
+    const std::size_t last = *edge_index(on, role, true);
+    const std::size_t n = on.edges.size();
+    // From the first on; then all of it turned back where the last lies at the centre.
+    std::vector<Geom::Affine> to{Geom::identity()};
+    for (std::size_t i = first + 1; i < last; i += 2) to.push_back(closing(on.darts[dart_at(on, i)]) * to.back());
+    const Edge& after = on.edges[(last + 1) % n];
+    const bool from_last = after.role == EdgeRole::Centre || after.on_fold;
+    const Geom::Affine back = from_last ? to.back().inverse() : Geom::identity();
+    Shut out{on.edges[first], on.edges[(first + n - 1) % n], after, {}};
+    out.sewn.curve = on.edges[first].curve * (to.front() * back);
+    for (std::size_t k = 1; k < to.size(); ++k)
+        out.sewn.curve = trued_over_dart(out.sewn.curve, on.edges[first + 2 * k].curve * (to[k] * back));
+    out.before.curve *= to.front() * back;
+    out.after.curve *= to.back() * back;
+    keep_length(out, sewn_length(on, role), from_last);
+    for (const auto& notch : on.notches) {
+        for (std::size_t k = 0; k < to.size() && notch.on == role; ++k) {
+            if (nearest(on.edges[first + 2 * k].curve, notch.at).off > mark_within.in_mm()) continue;
+            out.notches.push_back(notch);
+            Point& at = out.notches.back().at;
+            at = out.sewn.curve.pointAt(nearest(out.sewn.curve, at * (to[k] * back)).time);
+            break;
+        }
+    }
+    return out;
+}
+
 }  // namespace
 
 Outcome<Piece> facing_drawn(const Piece& on, EdgeRole role, Length width)
 {
-    const auto at = edge_index(on, role);
-    if (!at) return refuse(Why::EdgeMissing, on.id);
-    if (*at != *edge_index(on, role, true)) return refuse(Why::FacingAcrossDart, on.id);
+    if (!edge_index(on, role)) return refuse(Why::EdgeMissing, on.id);
     if (width < line_least || width > facing_width_most)
         return refuse_amount(Why::FacingNoRoom, on.id, width, line_least, facing_width_most);
-    const std::size_t n = on.edges.size();
-    const Edge& sewn = on.edges[*at];
-    const Edge& before = on.edges[(*at + n - 1) % n];
-    const Edge& after = on.edges[(*at + 1) % n];
+    const auto [sewn, before, after, notches] = shut_along(on, role);
     const auto no_room = [&] {
         return refuse_amount(Why::FacingNoRoom, on.id, width, line_least, facing_width_most);
     };
-    if (!has_parallel(sewn.curve, width.in_mm())) return no_room();
-    const Curve line = parallel_to(sewn.curve, width.in_mm());
+    const auto followed = with_parallel(sewn.curve, width.in_mm());
+    if (!followed) return no_room();
+    const Curve line = parallel_to(*followed, width.in_mm());
     const auto way = carried_on(line, 2 * width.in_mm());
     const auto from = first_met(way, reversed(before.curve));
     const auto to = first_met(way, after.curve);
@@ -169,10 +282,7 @@ Outcome<Piece> facing_drawn(const Piece& on, EdgeRole role, Length width)
                  {EdgeRole::Plain, end_after, after.allowance, after.on_fold},
                  {EdgeRole::Plain, outer, Length{}},
                  {EdgeRole::Plain, end_before, before.allowance, before.on_fold}};
-    for (const auto& notch : on.notches) {
-        if (notch.on == role && nearest(sewn.curve, notch.at).off < mark_within.in_mm())
-            out.notches.push_back(notch);
-    }
+    out.notches = notches;
     out.guides = {grain_in(sewn.curve, width.in_mm())};
     // A tight bow has no parallel so far inside it.
     if (unsound(out)) return no_room();

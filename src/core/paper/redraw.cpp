@@ -57,19 +57,31 @@ void settle_hip_guides(Piece& piece)
     }
 }
 
+// The side seam with its upper end moved, and everything from the hip line down; all the way where it has none.
+Outcome<Curve> side_with_ends(const Piece& piece, Point at_waist, Point below)
+{
+    if (!guide(piece, GuideKind::Hip)) return eased(edge(piece, EdgeRole::Side).curve, at_waist, below);
+    const auto parts = side_parts(piece);
+    if (!parts) return tl::make_unexpected(parts.error());
+    return joined(eased(parts->waist_to_hip, at_waist, below), moved(parts->below, below));
+}
+
 }  // namespace
 
 Outcome<Piece> side_moved(const Piece& piece, Length at_waist, Length at_hip)
 {
-    const auto parts = side_parts(piece);
-    if (!parts) return tl::make_unexpected(parts.error());
-    const Point waist{at_waist.in_mm(), 0};
+    // A yoke is a ring: out is along its waist.
+    const Curve& top = piece.edges[*edge_index(piece, EdgeRole::Waist, true)].curve;
+    const bool ring = !guide(piece, GuideKind::Hip);
+    const Point waist = (ring ? end_direction(top) : Point{1, 0}) * at_waist.in_mm();
     const Point hip{at_hip.in_mm(), 0};
+    const auto line = side_with_ends(piece, waist, hip);
+    if (!line) return tl::make_unexpected(line.error());
     Piece out = piece;
-    out.edges[parts->edge].curve = joined(eased(parts->waist_to_hip, waist, hip), moved(parts->below, hip));
+    edge_with(out, EdgeRole::Side).curve = *line;
     auto& waist_edge = edge_with(out, EdgeRole::Waist, true);
     waist_edge.curve = eased(waist_edge.curve, no_shift, waist);
-    auto& hem = edge_with(out, EdgeRole::Hem);
+    auto& hem = edge_with(out, bottom_role(piece));
     hem.curve = eased(hem.curve, hip, no_shift);
     const auto& side = edge(out, EdgeRole::Side).curve;
     const double least = waist_edge.curve.initialPoint()[Geom::X];
@@ -135,11 +147,11 @@ Outcome<Piece> hem_moved(const Piece& piece, Length amount)
 
 Outcome<Piece> side_waist_raised(const Piece& piece, Length amount)
 {
-    const auto parts = side_parts(piece);
-    if (!parts) return tl::make_unexpected(parts.error());
     const Point up{0, amount.in_mm()};
+    const auto line = side_with_ends(piece, up, no_shift);
+    if (!line) return tl::make_unexpected(line.error());
     Piece out = piece;
-    out.edges[parts->edge].curve = joined(eased(parts->waist_to_hip, up, no_shift), parts->below);
+    edge_with(out, EdgeRole::Side).curve = *line;
     auto& waist_edge = edge_with(out, EdgeRole::Waist, true);
     waist_edge.curve = eased(waist_edge.curve, no_shift, up);
     return out;

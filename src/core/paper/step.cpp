@@ -15,6 +15,8 @@ HandMark hand_mark(StepKind kind)
         case StepKind::OpenCentre:
         case StepKind::FoldCentre:
         case StepKind::SewCentre:
+        case StepKind::PartBand:
+        case StepKind::MarkBand:
         case StepKind::DrawLine:
         case StepKind::DrawFoldLines:
         case StepKind::ExtendBelow:
@@ -34,6 +36,7 @@ HandMark hand_mark(StepKind kind)
         case StepKind::SlideDart:
         case StepKind::SlideTuck:
         case StepKind::DrawFacing:
+        case StepKind::DrawLining:
         case StepKind::RedrawHip: return HandMark::Redraw;
         case StepKind::TrueSide:
         case StepKind::MatchSides: return HandMark::True;
@@ -175,6 +178,14 @@ std::vector<Piece> panels_at(const StepPicture& picture, double part)
 bool of_waistband(const Step& s)
 {
     return !s.picture.panels.empty() && s.picture.panels.front().role == PieceRole::Waistband;
+}
+
+bool of_a_gore(const Step& s)
+{
+    const auto is_gore = [](const Piece& p) {
+        return edge_index(p, EdgeRole::Inner) || edge_index(p, EdgeRole::Outer);
+    };
+    return !s.picture.panels.empty() && is_gore(s.picture.panels.front());
 }
 
 Step step_on(const Piece& piece, StepKind kind, Length amount, Length place, Length second)

@@ -131,6 +131,7 @@ enum class StepKind {
     RedrawWholeSide,  // the side seam moved by amount from waist to hem
     // what follows an edge
     DrawFacing,  // amount wide, from the altered edge
+    DrawLining,  // from the altered piece, its hem amount shorter
     MakeFacing,  // the same where the pattern has none; `on` the edge
     SlideTuck,   // the same with a tuck or a pleat
     SlideDart,   // amount along the waist, + to the side; `place` from the centre
@@ -139,6 +140,8 @@ enum class StepKind {
     OpenCentre,    // `place` long, amount past the centre
     FoldCentre,    // what opened goes on the fold
     SewCentre,     // and where it is no straight line, stays a seam
+    MarkBand,      // its notch again, `place` from the end it stood nearest to
+    PartBand,      // a band's ends at the other centre: its notches as far from the other end
 };
 
 // The hand operation, for its picture mark.
@@ -199,6 +202,8 @@ struct Step {
 
 // Done to a waistband, and to no other band.
 [[nodiscard]] bool of_waistband(const Step&);
+// Done to one of the gores of a skirt.
+[[nodiscard]] bool of_a_gore(const Step&);
 // It draws an edge anew in which a dart lies: folded shut first, the line runs over it.
 [[nodiscard]] bool runs_over_a_dart(const Step&);
 

@@ -1,5 +1,7 @@
 #include "core/pattern/blend.h"
 
+#include "core/pattern/gore.h"
+
 namespace sartorum {
 
 Outcome<SideParts> side_parts(const Piece& piece)
@@ -20,21 +22,42 @@ Outcome<SideParts> side_parts(const Piece& piece)
     return refuse(Why::MarkMissing, piece.id + ": hip");
 }
 
+Point held_at(const Piece& p)
+{
+    if (edge_index(p, EdgeRole::Centre)) return edge(p, EdgeRole::Centre).curve.finalPoint();
+    return (edge(p, EdgeRole::Inner).curve.finalPoint() +
+            edge(p, *flank_role(p, Flank::Outer)).curve.initialPoint()) /
+           2;
+}
+
+namespace {
+
+// That flank of `out` runs over from its own upper end to the lower size's at the hip.
+Outcome<bool> flank_blended(Piece& out, const Piece& lower, Flank flank)
+{
+    Piece plain = as_plain(out, flank);
+    const auto a = side_parts(plain);
+    const auto b = side_parts(as_plain(lower, flank));
+    if (!a) return tl::make_unexpected(a.error());
+    if (!b) return tl::make_unexpected(b.error());
+    if (a->waist_to_hip.size_default() != b->waist_to_hip.size_default())
+        return refuse(Why::SkeletonDiffers, out.id);
+    plain.edges[a->edge].curve = joined(eased_between(a->waist_to_hip, b->waist_to_hip), b->below);
+    out = as_gore(std::move(plain), flank, out);
+    return true;
+}
+
+}  // namespace
+
 Outcome<Piece> blended(const Piece& waist_size, const Piece& hip_size)
 {
     if (!guide(waist_size, GuideKind::Hip)) return waist_size;
-    const Point onto = edge(waist_size, EdgeRole::Centre).curve.finalPoint() -
-                       edge(hip_size, EdgeRole::Centre).curve.finalPoint();
-    const Piece lower = moved(hip_size, Geom::Translate(onto));
-    const auto a = side_parts(waist_size);
-    const auto b = side_parts(lower);
-    if (!a) return tl::make_unexpected(a.error());
-    if (!b) return tl::make_unexpected(b.error());
-    if (a->waist_to_hip.size_default() != b->waist_to_hip.size_default()) {
-        return refuse(Why::SkeletonDiffers, waist_size.id);
-    }
+    const Piece lower = moved(hip_size, Geom::Translate(held_at(waist_size) - held_at(hip_size)));
     Piece out = waist_size;
-    out.edges[a->edge].curve = joined(eased_between(a->waist_to_hip, b->waist_to_hip), b->below);
+    for (const auto flank : {Flank::Inner, Flank::Outer}) {
+        if (!flank_role(waist_size, flank)) continue;
+        if (const auto ok = flank_blended(out, lower, flank); !ok) return tl::make_unexpected(ok.error());
+    }
     for (std::size_t i = 0; i < out.edges.size(); ++i) {
         if (out.edges[i].role == EdgeRole::Hem) out.edges[i].curve = lower.edges[i].curve;
         if (out.edges[i].role == EdgeRole::Centre) {

@@ -57,6 +57,7 @@ Value hip_width(const Piece& piece)
 
 Value waist_to_hip(const Piece& piece)
 {
+    if (!edge_index(piece, EdgeRole::Side)) return std::nullopt;  // a gore that is not at the side
     const double hip = guide(piece, GuideKind::Hip)->a[Geom::Y];
     return Length::mm(edge(piece, EdgeRole::Side).curve.initialPoint()[Geom::Y] - hip);
 }
@@ -91,22 +92,28 @@ Value sleeve_length(const Piece& sleeve)
 }
 
 constexpr auto upper = PartKind::Upper;
+constexpr auto yoke = PartKind::Yoke;
 constexpr auto skirt = PartKind::Skirt;
+constexpr auto below_yoke = PartKind::BelowYoke;
 
 constexpr std::array neck_lies{LiesOn{upper, On::FrontAndBack, 1, along<EdgeRole::Neck>}};
 constexpr std::array shoulder_lies{LiesOn{upper, On::Front, 1, along<EdgeRole::Shoulder>}};
 constexpr std::array armhole_lies{LiesOn{upper, On::FrontAndBack, 1, along<EdgeRole::Armhole>}};
 constexpr std::array bust_lies{LiesOn{upper, On::FrontAndBack, 2, bust_width, Measure::Bust}};
 constexpr std::array waist_lies{LiesOn{upper, On::FrontAndBack, 2, waist_width, Measure::Waist},
+                                LiesOn{yoke, On::FrontAndBack, 2, along<EdgeRole::Waist>, Measure::Waist},
                                 LiesOn{skirt, On::FrontAndBack, 2, along<EdgeRole::Waist>, Measure::Waist}};
-constexpr std::array hip_lies{LiesOn{skirt, On::FrontAndBack, 2, hip_width, Measure::Hip}};
+constexpr std::array hip_lies{LiesOn{skirt, On::FrontAndBack, 2, hip_width, Measure::Hip},
+                              LiesOn{below_yoke, On::FrontAndBack, 2, hip_width, Measure::Hip}};
 constexpr std::array side_lies{LiesOn{upper, On::Front, 1, along<EdgeRole::Side>},
-                               LiesOn{skirt, On::Front, 1, along<EdgeRole::Side>}};
+                               LiesOn{skirt, On::Front, 1, along<EdgeRole::Side>},
+                               LiesOn{below_yoke, On::Front, 1, along<EdgeRole::Side>}};
 constexpr std::array centre_front_lies{LiesOn{upper, On::Front, 1, along<EdgeRole::Centre>}};
 constexpr std::array centre_back_lies{LiesOn{upper, On::Back, 1, along<EdgeRole::Centre>}};
 // A top's hem is at its hip.
 constexpr std::array hem_lies{LiesOn{upper, On::FrontAndBack, 2, along<EdgeRole::Hem>, Measure::Hip},
-                              LiesOn{skirt, On::FrontAndBack, 2, along<EdgeRole::Hem>}};
+                              LiesOn{skirt, On::FrontAndBack, 2, along<EdgeRole::Hem>},
+                              LiesOn{below_yoke, On::FrontAndBack, 2, along<EdgeRole::Hem>}};
 constexpr std::array band_lies{LiesOn{std::nullopt, On::Band, 2, along<EdgeRole::Waist>}};
 constexpr std::array cap_lies{LiesOn{upper, On::Sleeve, 1, cap}};
 constexpr std::array upper_arm_lies{LiesOn{upper, On::Sleeve, 1, bicep_width, Measure::UpperArm}};

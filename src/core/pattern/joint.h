@@ -1,4 +1,4 @@
-// joint.h: two parts sewn together, along the waist of the one above and of the one below.
+// joint.h: two parts sewn together, along the lower edge of the one above and the waist of the one below.
 //
 // Each face (front, back) from the centre to the side, as it is sewn: darts, tucks and pleats closed. The one
 // below is `fullness` times as long as the one above (gathered in; 1 where it is sewn plain) and by what was drawn
@@ -12,9 +12,12 @@ struct WaistRun {
     Length length;
     std::vector<Length> darts;  // how far from the centre each closed dart lies, in that order
 };
-[[nodiscard]] WaistRun waist_run(const Piece&);
+[[nodiscard]] WaistRun waist_run(const Piece&, EdgeRole = EdgeRole::Waist);
 // Which edges those darts' mouths are.
-[[nodiscard]] std::vector<std::size_t> waist_mouths(const Piece&);
+[[nodiscard]] std::vector<std::size_t> waist_mouths(const Piece&, EdgeRole = EdgeRole::Waist);
+// What a part above is sewn by, and what one below; no darts where the face is of gores.
+[[nodiscard]] WaistRun lower_run(const Garment& above, PieceRole face);
+[[nodiscard]] WaistRun upper_run(const Garment& below, PieceRole face);
 
 // Darts nearer to one another than this when they were drawn are meant to meet.
 inline constexpr Length drawn_to_meet = Length::mm(4);

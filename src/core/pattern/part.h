@@ -1,4 +1,5 @@
-// part.h: what a garment is made of. A skirt is one part, a top is one; a dress is two that meet at the waist.
+// part.h: what a garment is made of. A skirt is one part, a top is one; a dress is two that meet at the waist; a
+// yoke is one between the waist and what hangs from it.
 //
 // A part is a label on a piece. What differs from kind to kind stands in one row a kind: here (part_rules.h), in
 // core/alter/part_alter.h and in core/check/part_check.h; nothing else asks which kind a part is.
@@ -11,9 +12,10 @@
 namespace sartorum {
 
 // From the top of the body down; one part may end where the next begins.
-enum class PartKind { Upper, Skirt };
-inline constexpr std::size_t part_kinds = 2;
-inline constexpr std::array every_part{PartKind::Upper, PartKind::Skirt};
+// BelowYoke: a skirt that hangs from a yoke; it has no waist.
+enum class PartKind { Upper, Yoke, Skirt, BelowYoke };
+inline constexpr std::size_t part_kinds = 4;
+inline constexpr std::array every_part{PartKind::Upper, PartKind::Yoke, PartKind::Skirt, PartKind::BelowYoke};
 
 // Where on the body something lies, from the top down.
 enum class Level { Shoulder, Underarm, Bust, Waist, HighHip, Hip, Hem };

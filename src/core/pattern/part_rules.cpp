@@ -14,15 +14,23 @@ constexpr std::array upper_runs{EdgeRun{EdgeRole::Neck},
 constexpr std::array upper_guides{GuideKind::LengthenShorten, GuideKind::Across};
 constexpr std::array upper_levels{Level::Shoulder, Level::Underarm, Level::Bust, Level::Waist, Level::Hem};
 
-constexpr std::array skirt_runs{EdgeRun{EdgeRole::Waist}, EdgeRun{EdgeRole::Side}, EdgeRun{EdgeRole::Hem},
-                                EdgeRun{EdgeRole::Centre}};
+constexpr std::array yoke_runs{EdgeRun{EdgeRole::Waist}, EdgeRun{EdgeRole::Side}, EdgeRun{EdgeRole::Lower},
+                               EdgeRun{EdgeRole::Centre}};
+constexpr std::array yoke_levels{Level::Waist};
+
+constexpr std::array skirt_runs{EdgeRun{EdgeRole::Waist}, EdgeRun{EdgeRole::Side, EdgeRole::Outer},
+                                EdgeRun{EdgeRole::Hem}, EdgeRun{EdgeRole::Centre, EdgeRole::Inner}};
 constexpr std::array skirt_guides{GuideKind::LengthenShorten, GuideKind::Hip};
 constexpr std::array skirt_levels{Level::Waist, Level::HighHip, Level::Hip, Level::Hem};
+constexpr std::array below_yoke_levels{Level::Hip, Level::Hem};
 
 constexpr std::array part_rows{
     PartRules{PartKind::Upper, "upper", EdgeRole::Shoulder, upper_runs, upper_guides, upper_levels,
               GuideKind::Waist},
-    PartRules{PartKind::Skirt, "skirt", std::nullopt, skirt_runs, skirt_guides, skirt_levels, GuideKind::Hip}};
+    PartRules{PartKind::Yoke, "yoke", EdgeRole::Lower, yoke_runs, {}, yoke_levels, GuideKind::Hip},
+    PartRules{PartKind::Skirt, "skirt", std::nullopt, skirt_runs, skirt_guides, skirt_levels, GuideKind::Hip},
+    PartRules{PartKind::BelowYoke, "skirt-below-yoke", std::nullopt, skirt_runs, skirt_guides, below_yoke_levels,
+              GuideKind::Hip}};
 static_assert(part_rows.size() == part_kinds);
 
 constexpr std::array<std::string_view, 7> level_keys{"shoulder", "underarm", "bust", "waist",
@@ -75,6 +83,16 @@ std::optional<PartKind> part_told(const Piece& piece)
     return std::nullopt;
 }
 
+void hang_from_yoke(std::vector<Piece>& pieces)
+{
+    const bool yoked =
+        std::any_of(pieces.begin(), pieces.end(), [](const Piece& p) { return p.part == PartKind::Yoke; });
+    for (auto& p : pieces) {
+        if (p.part == PartKind::Skirt && yoked) p.part = PartKind::BelowYoke;
+        if (p.part == PartKind::BelowYoke && !yoked) p.part = PartKind::Skirt;
+    }
+}
+
 EdgeRole bottom_role(const Piece& piece)
 {
     if (!piece.part) return EdgeRole::Hem;
@@ -83,9 +101,9 @@ EdgeRole bottom_role(const Piece& piece)
     return bottom.or_else && !edge_index(piece, bottom.role) ? *bottom.or_else : bottom.role;
 }
 
-bool begins_at(const Piece& piece, Level level)
+bool begins_with(const Piece& piece, EdgeRole role)
 {
-    return piece.part && rules(*piece.part).levels.front() == level;
+    return piece.part && rules(*piece.part).runs.front().role == role;
 }
 
 bool has_level(const Piece& piece, Level level)

@@ -6,7 +6,7 @@
 
 namespace sartorum {
 
-// A run of one role, parted by darts or not; at the lower end of a part it may be one of two.
+// A run of one role, parted by darts or not; it may be one of two: at the lower end of a part, and of a gore.
 struct EdgeRun {
     EdgeRole role;
     std::optional<EdgeRole> or_else{};
@@ -26,12 +26,14 @@ struct PartRules {
 [[nodiscard]] const PartRules& rules(PartKind);
 // The kind a front or back without a label is of; a sleeve belongs to the upper part; none for other pieces.
 [[nodiscard]] std::optional<PartKind> part_told(const Piece&);
+// A skirt hangs from the waist; from a yoke where there is one.
+void hang_from_yoke(std::vector<Piece>&);
 // Front or back: one of the two pieces that go round the body.
 [[nodiscard]] bool goes_round(const Piece&);
 // The edge it ends in below: its waist or its hem.
 [[nodiscard]] EdgeRole bottom_role(const Piece&);
-// Hangs from the waist: its uppermost level.
-[[nodiscard]] bool begins_at(const Piece&, Level);
+// Its upper edge is of that role: a skirt and a yoke hang from their waist edge.
+[[nodiscard]] bool begins_with(const Piece&, EdgeRole);
 // The levels a front or back lies at.
 [[nodiscard]] bool has_level(const Piece&, Level);
 

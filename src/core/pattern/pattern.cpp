@@ -3,7 +3,8 @@
 #include <algorithm>
 #include <set>
 
-#include "core/pattern/garment.h"
+#include "core/pattern/gore.h"
+#include "core/pattern/part_rules.h"
 
 namespace sartorum {
 namespace {
@@ -46,9 +47,12 @@ Outcome<bool> parts_whole(const SizedPieces& sized)
             return std::count_if(sized.pieces.begin(), sized.pieces.end(),
                                  [&](const Piece& p) { return p.part == kind && p.role == role; });
         };
-        if (count(PieceRole::Front) > 1 || count(PieceRole::Back) > 1)
-            return refuse(Why::PartTwice, sized.size + ", " + std::string{key(kind)});
-        if (count(PieceRole::Front) != count(PieceRole::Back)) return refuse(Why::KindsDiffer, sized.size);
+        if (count(PieceRole::Front) == 0 || count(PieceRole::Back) == 0)
+            return refuse(Why::KindsDiffer, sized.size);
+        const auto view = part_view({sized.pieces, {}}, kind).pieces;
+        if (!in_row(view, PieceRole::Front) || !in_row(view, PieceRole::Back))
+            return refuse(has_gores(view) ? Why::GoresOutOfRow : Why::PartTwice,
+                          sized.size + ", " + std::string{key(kind)});
     }
     return true;
 }
@@ -136,11 +140,17 @@ void drop_idle_nodes(Pattern& pattern)
 
 std::string_view key(Follow f)
 {
-    return f == Follow::No ? "no" : f == Follow::Length ? "length" : "shape";
+    switch (f) {
+        case Follow::No: break;
+        case Follow::Length: return "length";
+        case Follow::Shape: return "shape";
+        case Follow::Whole: return "whole";
+    }
+    return "no";
 }
 std::optional<Follow> follow_of(std::string_view text)
 {
-    for (const auto f : {Follow::No, Follow::Length, Follow::Shape}) {
+    for (const auto f : {Follow::No, Follow::Length, Follow::Shape, Follow::Whole}) {
         if (key(f) == text) return f;
     }
     return std::nullopt;
@@ -181,6 +191,7 @@ Outcome<Pattern> check_pattern(Pattern pattern)
             }
             piece = std::move(*checked);
         }
+        hang_from_yoke(sized.pieces);
         without_its_part(sized.pieces);
         if (const auto ok = parts_whole(sized); !ok) return tl::make_unexpected(ok.error());
         if (const auto twice = id_twice(sized.pieces)) return refuse(Why::KeyTwice, sized.size + ", " + *twice);

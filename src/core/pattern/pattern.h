@@ -22,8 +22,8 @@ struct SeamSide {
 };
 
 // How side b, a piece of no part, goes with the edge it is sewn to: a straight band is made longer or shorter, a
-// facing is drawn anew from it.
-enum class Follow { No, Length, Shape };
+// facing is drawn anew from it, a lining from the whole piece.
+enum class Follow { No, Length, Shape, Whole };
 [[nodiscard]] std::string_view key(Follow);
 [[nodiscard]] std::optional<Follow> follow_of(std::string_view);
 

@@ -23,7 +23,7 @@ constexpr Keys<PieceRole, 5> piece_keys{{{PieceRole::Front, "front"},
                                          {PieceRole::Waistband, "waistband"},
                                          {PieceRole::Sleeve, "sleeve"},
                                          {PieceRole::Other, "other"}}};
-constexpr Keys<EdgeRole, 18> edge_keys{{{EdgeRole::Centre, "centre"},
+constexpr Keys<EdgeRole, 21> edge_keys{{{EdgeRole::Centre, "centre"},
                                         {EdgeRole::Neck, "neck"},
                                         {EdgeRole::Shoulder, "shoulder"},
                                         {EdgeRole::Armhole, "armhole"},
@@ -39,6 +39,9 @@ constexpr Keys<EdgeRole, 18> edge_keys{{{EdgeRole::Centre, "centre"},
                                         {EdgeRole::UnderarmFront, "underarm-front"},
                                         {EdgeRole::UnderarmBack, "underarm-back"},
                                         {EdgeRole::Princess, "princess"},
+                                        {EdgeRole::Inner, "inner"},
+                                        {EdgeRole::Outer, "outer"},
+                                        {EdgeRole::Lower, "lower"},
                                         {EdgeRole::Plain, "plain"},
                                         {EdgeRole::Cut, "cut"}}};
 constexpr Keys<GuideKind, 8> guide_keys{{{GuideKind::Grain, "grain"},
@@ -221,7 +224,9 @@ std::optional<Length> width_at(const Piece& piece, double level)
     double least = std::numeric_limits<double>::max();
     double most = std::numeric_limits<double>::lowest();
     for (const auto& e : piece.edges) {
-        if (e.role != EdgeRole::Side && e.role != EdgeRole::Centre) continue;
+        const bool upright = e.role == EdgeRole::Side || e.role == EdgeRole::Centre || e.role == EdgeRole::Inner ||
+                             e.role == EdgeRole::Outer;
+        if (!upright) continue;
         for (std::size_t i = 0; i < e.curve.size_default(); ++i) {
             for (const double t : e.curve[i].roots(level, Geom::Y)) {
                 const double x = e.curve[i].valueAt(t, Geom::X);

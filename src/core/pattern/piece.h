@@ -35,6 +35,9 @@ enum class EdgeRole {
     UnderarmFront,
     UnderarmBack,
     Princess,  // of a front's panel: the seam over the bust point
+    Inner,     // of a gore: its seam nearer the centre (gore.h)
+    Outer,     // and the one nearer the side, where that is not the side seam
+    Lower,     // of a yoke: what the skirt hangs from
     Plain,     // of another piece: no part in any adjustment
     Cut,
 };

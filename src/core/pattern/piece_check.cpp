@@ -36,8 +36,9 @@ Skeleton skeleton_of(const Piece& piece)
 bool in_order(Piece& piece)
 {
     const auto runs = skeleton_of(piece).runs;
-    const auto last = std::find_if(piece.edges.begin(), piece.edges.end(),
-                                   [&](const Edge& e) { return e.role == runs.back().role; });
+    const auto last = std::find_if(piece.edges.begin(), piece.edges.end(), [&](const Edge& e) {
+        return e.role == runs.back().role || e.role == runs.back().or_else;
+    });
     if (last == piece.edges.end()) return false;
     std::rotate(piece.edges.begin(), last + 1, piece.edges.end());
     std::size_t i = 0;
@@ -57,8 +58,12 @@ bool in_order(Piece& piece)
 Piece into_frame(Piece piece)
 {
     const bool sleeve = piece.role == PieceRole::Sleeve;
-    const auto centre = edge_index(piece, sleeve ? EdgeRole::CapBack : EdgeRole::Centre);
-    const auto side = edge_index(piece, sleeve ? EdgeRole::CapFront : EdgeRole::Side);
+    const auto either = [&](EdgeRole role, EdgeRole of_gore) {
+        const auto at = edge_index(piece, role);
+        return at ? at : edge_index(piece, of_gore);
+    };
+    const auto centre = sleeve ? edge_index(piece, EdgeRole::CapBack) : either(EdgeRole::Centre, EdgeRole::Inner);
+    const auto side = sleeve ? edge_index(piece, EdgeRole::CapFront) : either(EdgeRole::Side, EdgeRole::Outer);
     const auto far = side ? side : edge_index(piece, EdgeRole::BandEnd);
     if (centre && far) {
         const double at = piece.edges[*centre].curve.boundsFast()->midpoint()[Geom::X];
@@ -175,7 +180,7 @@ Outcome<bool> complete(const Piece& piece)
 {
     const auto skeleton = skeleton_of(piece);
     for (const auto& run : skeleton.runs) {
-        if (!edge_index(piece, run.role) && !run.or_else)
+        if (!edge_index(piece, run.role) && !(run.or_else && edge_index(piece, *run.or_else)))
             return refuse(Why::EdgeMissing, piece.id + ": " + std::string{key(run.role)});
     }
     for (const auto kind : skeleton.guides) {

@@ -178,6 +178,7 @@ void go_on(Computed& out, std::shared_ptr<Trail> trail, std::size_t turn, bool k
     const Checks before = std::move(out.checks);
     const auto stayed = checked_before ? std::optional{Stayed{changed, before}} : std::nullopt;
     out.checks = check_measured(out.altered, parts, trail->ground->body, out.work.plan.cloth, stayed);
+    out.checks.hem = hem_level(out.traced, out.altered);
     out.not_done = not_done(out, trail->ground->order, trail->ground->body);
     if (keep) out.trail = std::move(trail);
 }

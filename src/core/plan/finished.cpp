@@ -5,6 +5,7 @@
 
 #include "core/check/seam_run.h"
 #include "core/pattern/dart.h"
+#include "core/pattern/gore.h"
 #include "core/pattern/part_rules.h"
 
 namespace sartorum {
@@ -49,7 +50,7 @@ struct SideAt {
     double level = 0;
 };
 
-SideAt side_at(const Piece& p, Length along)
+SideAt plain_side_at(const Piece& p, Length along)
 {
     for (const auto& e : p.edges) {
         if (e.role != EdgeRole::Side) continue;
@@ -69,10 +70,19 @@ SideAt side_at(const Piece& p, Length along)
                 mouth < d.tip[Geom::Y] ? std::max(at[Geom::Y], mouth) : std::min(at[Geom::Y], mouth);
             taken += taken_at(d, level);
         }
-        const double centre = edge(p, EdgeRole::Centre).curve.initialPoint()[Geom::X];
-        return {Length::mm(at[Geom::X] - centre) - taken, at[Geom::Y]};
+        const Curve& centre = edge(p, EdgeRole::Centre).curve;
+        return {Length::mm(at[Geom::X] - centre.initialPoint()[Geom::X]) - taken, at[Geom::Y]};
     }
     return {};
+}
+
+// A gore leans: as wide as it is between its two seams at that level.
+SideAt side_at(const Piece& p, Length along)
+{
+    SideAt out = plain_side_at(as_plain(p, Flank::Outer), along);
+    const bool gore = edge_index(p, EdgeRole::Inner).has_value();
+    if (const auto between = gore ? width_at(p, out.level) : std::nullopt) out.width = *between;
+    return out;
 }
 
 // A part that begins at the waist has it at the upper end of its side seam.
@@ -80,27 +90,51 @@ double waist_level(const Piece& p)
 {
     const auto waist = guide(p, GuideKind::Waist);
     if (waist) return waist->b[Geom::Y];
-    const bool above = begins_at(p, Level::Waist);
-    const Curve& side = p.edges[*edge_index(p, EdgeRole::Side, !above)].curve;
+    const bool above = begins_with(p, EdgeRole::Waist);
+    const EdgeRole role = *flank_role(p, Flank::Outer);
+    const Curve& side = p.edges[*edge_index(p, role, !above)].curve;
     return (above ? side.initialPoint() : side.finalPoint())[Geom::Y];
+}
+
+// Of a whole face: its pieces side by side, as far down each of their seams; the level is the last one's. A yoke
+// is a ring that lies on the body: as wide as its two edges, the nearer the more.
+SideAt face_at(const std::vector<Piece>& pieces, PieceRole face, Length along)
+{
+    SideAt out;
+    for (const std::size_t i : face_of(pieces, face)) {
+        const Piece& ring = pieces[i];
+        if (edge_index(ring, EdgeRole::Lower)) {
+            const double down = along / sewn_length(ring, EdgeRole::Side);
+            out.width +=
+                sewn_length(ring, EdgeRole::Waist) * (1 - down) + sewn_length(ring, EdgeRole::Lower) * down;
+            out.level = waist_level(ring) - along.in_mm();
+            continue;
+        }
+        const SideAt here = side_at(pieces[i], along);
+        out.width += here.width;
+        out.level = here.level;
+    }
+    return out;
 }
 
 // Down every part's side seam.
 std::vector<GirthAt> girths(const Garment& g)
 {
     std::vector<GirthAt> out;
+    Length below_waist;  // where the part begins, under a yoke
     for (const auto part : parts_of(g.pieces)) {
         const Garment view = part_view(g, part);
-        const Piece& front = front_of(view);
-        const Piece& back = back_of(view);
+        const Piece& front = view.pieces[face_of(view.pieces, PieceRole::Front).back()];
+        const Piece& back = view.pieces[face_of(view.pieces, PieceRole::Back).back()];
         const Length whole = std::min(sewn_length(front, EdgeRole::Side), sewn_length(back, EdgeRole::Side));
         const double waist = waist_level(back);
         for (int i = 0; i <= profile_steps; ++i) {
             const Length along = whole * (double(i) / profile_steps);
-            const SideAt f = side_at(front, along);
-            const SideAt b = side_at(back, along);
-            out.push_back({Length::mm(b.level - waist), (f.width + b.width) * 2.0});
+            const SideAt f = face_at(view.pieces, PieceRole::Front, along);
+            const SideAt b = face_at(view.pieces, PieceRole::Back, along);
+            out.push_back({Length::mm(b.level - waist) - below_waist, (f.width + b.width) * 2.0});
         }
+        if (begins_with(back, EdgeRole::Waist)) below_waist = -out.back().height;
     }
     return out;
 }

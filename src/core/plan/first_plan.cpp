@@ -3,28 +3,34 @@
 #include <algorithm>
 
 #include "core/chart/finished_only.h"
-#include "core/pattern/garment.h"
+#include "core/pattern/part_rules.h"
 
 namespace sartorum {
 namespace {
 
-// Which parts a garment of a kind is drawn as. A bodice alone may become a dress.
+// What a garment of a kind is drawn as: something that hangs from the shoulders, from the waist. A bodice alone
+// may become a dress.
 struct Drawn {
     GarmentKind kind;
-    std::array<bool, part_kinds> parts;
+    bool from_shoulder;
+    bool from_waist;
 };
-constexpr std::array drawn_rows{Drawn{GarmentKind::Top, {true, false}}, Drawn{GarmentKind::Dress, {true, false}},
-                                Drawn{GarmentKind::Dress, {true, true}}, Drawn{GarmentKind::Skirt, {false, true}}};
+constexpr std::array drawn_rows{Drawn{GarmentKind::Top, true, false}, Drawn{GarmentKind::Dress, true, false},
+                                Drawn{GarmentKind::Dress, true, true}, Drawn{GarmentKind::Skirt, false, true}};
 
 }  // namespace
 
 GarmentKind garment_drawn(const Pattern& pattern, GarmentKind said)
 {
-    std::array<bool, part_kinds> parts{};
-    for (const auto part : parts_of(pattern.sizes.front().pieces)) parts[static_cast<std::size_t>(part)] = true;
+    const auto& pieces = pattern.sizes.front().pieces;
+    const bool from_shoulder =
+        std::any_of(pieces.begin(), pieces.end(), [](const Piece& p) { return has_level(p, Level::Shoulder); });
+    const bool from_waist = std::any_of(pieces.begin(), pieces.end(), [](const Piece& p) {
+        return goes_round(p) && begins_with(p, EdgeRole::Waist);
+    });
     std::optional<GarmentKind> first;
     for (const auto& row : drawn_rows) {
-        if (row.parts != parts) continue;
+        if (row.from_shoulder != from_shoulder || row.from_waist != from_waist) continue;
         if (row.kind == said) return said;
         if (!first) first = row.kind;
     }

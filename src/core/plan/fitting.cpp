@@ -8,7 +8,9 @@
 
 #include "core/alter/follow.h"
 #include "core/paper/facing.h"
+#include "core/pattern/part_rules.h"
 #include "core/plan/doing.h"
+#include "core/plan/marks_met.h"
 
 namespace sartorum {
 
@@ -212,6 +214,9 @@ private:
         const Garment& now = *standing_->parts[part_at(part)].now;
         const auto joins_it = [&](const Trail::Join& j) { return j.above == part || j.below == part; };
         const bool joined = std::any_of(ground_.joins.begin(), ground_.joins.end(), joins_it);
+        // A waist seam is moved where something hangs from the shoulders above it.
+        const bool shouldered = has_level(front_of(*standing_->parts.front().now), Level::Shoulder);
+        if (entry.at_join == AtJoin::Joined && !shouldered) return false;
         return joined ? serves_joined(entry, now, below) : serves(entry, now);
     }
 
@@ -289,12 +294,20 @@ private:
             if (!moved_there(was.pieces, applied.garment.pieces, seam.a)) continue;
             const Length change =
                 (side_length(applied.garment.pieces, seam.a) - side_length(was.pieces, seam.a)) * seam.fullness;
-            if (abs(change) < least_followed) continue;
             auto next = std::make_shared<std::vector<Piece>>(*others);
             const auto& b = seam.b.front();
             const auto band =
                 std::find_if(next->begin(), next->end(), [&](const Piece& x) { return x.id == b.piece; });
+            const auto marks = marks_met(*band, seam, was.pieces);
+            const std::size_t before = applied.steps.size();
             if (const auto ok = follow_length(applied.steps, *band, b.role, change); !ok) return ok;
+            const bool longer = applied.steps.size() > before;
+            const auto marked = mark_again(*band, seam, applied.garment.pieces, marks);
+            if (marked.by < least_redrawn && !longer) continue;
+            if (longer)
+                applied.steps.back().picture.panels = {*band};
+            else
+                applied.steps.push_back(step_on(*band, StepKind::MarkBand, marked.by, marked.place));
             others = std::move(next);
         }
         return true;
@@ -303,7 +316,9 @@ private:
     // Last of all, from the final edges: what lies under them.
     void draw_facings()
     {
-        const auto is_shaped = [](const Seam& s) { return s.follow == Follow::Shape; };
+        const auto is_shaped = [](const Seam& s) {
+            return s.follow == Follow::Shape || s.follow == Follow::Whole;
+        };
         if (std::none_of(ground_.followers.begin(), ground_.followers.end(), is_shaped)) return;
         PlanLine line;
         line.kind = AdjustmentKind::Facings;
@@ -331,10 +346,12 @@ private:
     }
 
     // One that the pattern has not got has its step also where nothing was altered.
-    Outcome<bool> drawn_alone(Piece& facing, const SeamSide& under, const Piece& now, const SeamSide& on,
-                              bool made)
+    Outcome<bool> drawn_alone(Piece& facing, const Seam& seam, const Piece& traced, const Piece& now, bool made)
     {
+        const auto& on = seam.a.front();
+        const auto& under = seam.b.front();
         try {
+            if (seam.follow == Follow::Whole) return follow_whole(out_.steps, facing, traced, now);
             if (!made) return follow_shape(out_.steps, facing, under.role, now, on.role);
             std::vector<Step> anew;
             const auto drawn = follow_shape(anew, facing, under.role, now, on.role);
@@ -361,7 +378,7 @@ private:
         auto others = std::make_shared<std::vector<Piece>>(*standing_->others);
         const auto facing =
             std::find_if(others->begin(), others->end(), [&](const Piece& x) { return x.id == under.piece; });
-        const auto drawn = drawn_alone(*facing, under, now, on, made);
+        const auto drawn = drawn_alone(*facing, seam, traced, now, made);
         if (!drawn && made) {  // what she made herself, she takes out herself
             out_.not_made.push_back({seam.id, drawn.error()});
             return;

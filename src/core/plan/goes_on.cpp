@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/pattern/gore.h"
 #include "core/plan/finished.h"
 
 namespace sartorum {
@@ -139,9 +140,7 @@ private:
     Length top() const
     {
         const Garment uppermost = part_view(garment_, parts_of(garment_.pieces).front());
-        const Piece& back = back_of(uppermost);
-        return girths_.front().height + Length::mm(edge(back, EdgeRole::Centre).curve.finalPoint()[Geom::Y] -
-                                                   edge(back, EdgeRole::Side).curve.initialPoint()[Geom::Y]);
+        return girths_.front().height + centre_above_side(uppermost.pieces, PieceRole::Back);
     }
 
     std::optional<GoesOn> round(std::optional<Length> there) const

@@ -5,6 +5,7 @@
 // Body       from above, every level below the underarm passes over the shoulders (arms down) and the bust; from
 //            below, every level above the hip passes over the hip, and the upper edge has to open for it. What
 //            does not pass has to lie within an opening from the upper edge down: the shorter of the two ways.
+// Elastic    what passes is its casing, as wide as it lies flat: edges are measured so.
 // Measured   shoulders, head, hand, bust, hip; what was not is guessed, and that is said: shoulders round both
 // arms
 //            = high bust + 140 ± 80 mm (507 adults of 2003, likely.h); head 570 ± 30, hand 215 ± 25 mm (from

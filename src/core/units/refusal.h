@@ -74,6 +74,7 @@ enum class Why {
     PieceTooSmall,
     KindsDiffer,        // a front and a back of different kinds in one part
     PartTwice,          // two fronts or two backs of one kind
+    GoresOutOfRow,      // a front or back of several pieces that do not run from the centre to the side
     PanelsNotOfAFront,  // two panels are a front's
     NotComputable,      // the paper cannot be worked out from this drawing
     BlockImpossible,
@@ -91,12 +92,12 @@ enum class Why {
     NeedsBustDart,  // there is no dart to put it into, or to move
     DartTooSmall,   // the dart there is would close before the amount is reached
     DartAlreadyThere,
-    NeedsPanels,       // this way is for a front of two panels
-    FacingAcrossDart,  // a dart parts the edge a facing is drawn from
-    FacingNoRoom,      // it is wider than the piece it lies on
-    NothingToSpace,    // no tuck of these pieces goes anywhere by that amount
-    NoDartToMeet,      // no dart of this piece met one across the seam when it was drawn
-    NeedsElbow,        // the sleeve ends above the elbow line, or has none
+    NeedsPanels,     // this way is for a front of two panels
+    LiningDiffers,   // a lining is not the piece it lines, less its hem
+    FacingNoRoom,    // it is wider than the piece it lies on
+    NothingToSpace,  // no tuck of these pieces goes anywhere by that amount
+    NoDartToMeet,    // no dart of this piece met one across the seam when it was drawn
+    NeedsElbow,      // the sleeve ends above the elbow line, or has none
     NotOnThisGarment,
     PlaceUnknown,  // an amount at a place the adjustment has not got
     SidesAlike,    // an amount for one side of what is done on both alike

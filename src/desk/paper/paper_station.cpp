@@ -4,6 +4,7 @@
 #include <QKeyEvent>
 #include <QVBoxLayout>
 
+#include "core/pattern/gore.h"
 #include "desk/paper/canvas.h"
 #include "desk/paper/large_step.h"
 #include "desk/paper/seam_walk.h"
@@ -208,7 +209,7 @@ void PaperStation::refresh()
         if (l.steps > 0 && here >= l.first_step && here < l.first_step + l.steps) {
             title_->setText(words::adjustment_name(l.kind) + "  " + words::amounts(l, look_.unit()));
             const QString way = words::method_name(l.kind, l.method);
-            sub_->setText(way.isEmpty() ? words::amount_meaning(l.kind) : way);
+            sub_->setText(way.isEmpty() ? words::amount_meaning(l.kind, has_gores(c.altered.pieces)) : way);
         }
     }
 }

@@ -8,6 +8,7 @@
 #include "desk/shared/piece_painter.h"
 #include "desk/shared/when_shown.h"
 #include "formats/painter_paths.h"
+#include "words/lines.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
@@ -207,7 +208,6 @@ void WalkView::draw_rolled(QPainter& p, const QRectF& box)
     p.drawEllipse(t.map(formats::on_paper(touch)), 5.5, 5.5);
     p.restore();
     p.setFont(look_.lato(12.5));
-    const auto& id = g.seams[seam_].id;
     const auto key = [&](double x, const QColor& c, const QString& text) {
         p.setPen(Qt::NoPen);
         p.setBrush(d.sheet);
@@ -217,9 +217,14 @@ void WalkView::draw_rolled(QPainter& p, const QRectF& box)
         p.setPen(d.ink);
         p.drawText(QPointF{x + 28, box.top() + 14}, text);
     };
-    key(box.left() + 8, d.woad, words::seam_sides(id, false));
-    key(box.left() + 8 + 110 * look_.scale(), d.walnut,
-        tr("%1, rolled along it").arg(words::seam_sides(id, true)));
+    key(box.left() + 8, d.woad, side_named(false));
+    key(box.left() + 8 + 110 * look_.scale(), d.walnut, tr("%1, rolled along it").arg(side_named(true)));
+}
+
+QString WalkView::side_named(bool second) const
+{
+    const auto& walks = room_.computed()->checks.walks;
+    return seam_ < walks.size() ? words::walk_side(walks[seam_], second) : QString{};
 }
 
 // How far the far edge is ahead, from the start of the seam on: level where both are equal.
@@ -237,9 +242,8 @@ void WalkView::draw_difference(QPainter& p, const QRectF& box)
     }
     p.setPen(d.faded);
     p.setFont(look_.lato(12.5));
-    p.drawText(
-        QPointF{box.left(), box.top() + 14 * k},
-        tr("how much longer the %1 is, along the seam").arg(words::seam_sides(sewn_.seams[seam_].id, true)));
+    p.drawText(QPointF{box.left(), box.top() + 14 * k},
+               tr("how much longer the %1 is, along the seam").arg(side_named(true)));
     const QRectF area{box.left() + 6, box.top() + 26 * k, box.width() - 130 * k, box.height() - 46 * k};
     const double scale = area.height() / 2 / std::max(most.in_mm() * 1.15, 3.0);
     const auto at = [&](Length along, Length off) {

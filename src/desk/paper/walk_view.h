@@ -33,6 +33,7 @@ private:
     void refresh();
     void describe();
     [[nodiscard]] Length along() const;
+    [[nodiscard]] QString side_named(bool second) const;
     void draw_rolled(QPainter&, const QRectF&);
     void draw_difference(QPainter&, const QRectF&);
     Look& look_;

@@ -8,6 +8,7 @@
 #include <utility>
 
 #include "core/alter/shared.h"
+#include "core/pattern/gore.h"
 #include "desk/plan/chain_boxes.h"
 #include "words/lines.h"
 #include "words/words.h"
@@ -304,7 +305,7 @@ void ChangePad::refresh()
     picture_->show_kind(kind_);
     const bool whole = adjustment(kind_).at_join == AtJoin::WholeGarment;
     const QString unit = whole ? QString{} : QString::fromStdString(std::string{unit_text(u)}) + ", ";
-    say(meaning_, unit + words::amount_meaning(kind_));
+    say(meaning_, unit + words::amount_meaning(kind_, has_gores(room_.computed()->altered.pieces)));
     refresh_amounts(*l);
     if (ways_) {
         ways_->choose(static_cast<int>(l->method));

@@ -2,11 +2,14 @@
 
 #include <algorithm>
 
+#include "core/pattern/gore.h"
+
 namespace sartorum::desk {
 
 namespace {
 constexpr double gap = 70;  // mm between pieces
-}
+constexpr double between_gores = 26;
+}  // namespace
 
 QRectF box_of(const Piece& p)
 {
@@ -78,17 +81,28 @@ private:
 
     QSizeF front_and_back(PartKind part, double x)
     {
-        const Garment view = part_view({was_, {}}, part);
-        const Piece& front = front_of(view);
-        const Piece& back = back_of(view);
-        const QRectF f = hull(front.id);
-        const QRectF b = hull(back.id);
-        lay(front.id, QTransform::fromTranslate(x - f.left(), -f.top()));
-        QTransform mirrored;
-        mirrored.translate(x + f.width() + gap + b.right(), -b.top());
-        mirrored.scale(-1, 1);
-        lay(back.id, mirrored);
-        return {f.width() + gap + b.width(), std::max(f.height(), b.height())};
+        const auto pieces = part_view({was_, {}}, part).pieces;
+        const double begin = x;
+        double height = 0;
+        for (const std::size_t i : face_of(pieces, PieceRole::Front)) {
+            const QRectF r = hull(pieces[i].id);
+            lay(pieces[i].id, QTransform::fromTranslate(x - r.left(), -r.top()));
+            x += r.width() + between_gores;
+            height = std::max(height, r.height());
+        }
+        x += gap - between_gores;
+        auto back = face_of(pieces, PieceRole::Back);
+        std::reverse(back.begin(), back.end());  // mirrored: from the side to the centre
+        for (const std::size_t i : back) {
+            const QRectF r = hull(pieces[i].id);
+            QTransform mirrored;
+            mirrored.translate(x + r.right(), -r.top());
+            mirrored.scale(-1, 1);
+            lay(pieces[i].id, mirrored);
+            x += r.width() + between_gores;
+            height = std::max(height, r.height());
+        }
+        return {x - between_gores - begin, height};
     }
 
     const std::vector<Piece>& was_;
