@@ -7,6 +7,7 @@
 #include "formats/chart_csv.h"
 #include "formats/pattern_svg.h"
 #include "formats/text_file.h"
+#include "gored_skirt.h"
 
 using namespace sartorum;
 
@@ -217,6 +218,72 @@ std::vector<Seam> neck_facing_seams()
     return out;
 }
 
+// Gathered to the sleeve's hem, twice as long.
+constexpr double frill_fullness = 2;
+
+void add_sleeve_frill(SizedPieces& size)
+{
+    const double wide =
+        frill_fullness * sewn_length(*find_piece(size.pieces, PieceRole::Sleeve), EdgeRole::Hem).in_mm();
+    constexpr double deep = 70;
+    const Point corners[] = {{0, 0}, {wide, 0}, {wide, -deep}, {0, -deep}};
+    Piece p;
+    p.id = "sleeve-frill";
+    p.name = "Sleeve frill";
+    p.role = PieceRole::Other;
+    p.cut = 2;
+    for (int i = 0; i < 4; ++i)
+        p.edges.push_back({i == 0 ? EdgeRole::Hem : EdgeRole::Plain, straight(corners[i], corners[(i + 1) % 4]),
+                           Length::mm(i == 2 ? 10 : 15)});
+    p.guides = {{GuideKind::Grain, {wide / 2, -10}, {wide / 2, -deep + 10}}};
+    size.pieces.push_back(std::move(p));
+}
+
+Seam sleeve_frill_seam()
+{
+    Seam out{"sleeve-frill", {{"sleeve", EdgeRole::Hem}}, {{"sleeve-frill", EdgeRole::Hem}}, {}, Follow::Length};
+    out.fullness = frill_fullness;
+    return out;
+}
+
+// Six gores hung from a yoke, faced at the waist, a zip behind.
+bool draw_gored_skirt(const QString& folder)
+{
+    SizeChart chart{"Ropewalk skirt", "Towpath Paper", {}};
+    Pattern pattern{"Ropewalk skirt", "Towpath Paper", {}, {}};
+    for (int i = 0; i < 7; ++i) {
+        demo::GoredFlat g;
+        g.size = std::to_string(34 + 2 * i);
+        g.waist = Length::mm(dress_sizes[i].waist + 25);
+        g.hip = Length::mm(dress_sizes[i].hip + 60);
+        g.waist_to_hip = Length::mm(202 + 2 * i);
+        g.yoke = Length::mm(80);
+        g.length = Length::mm(640 + 5 * i);
+        g.flare = Length::mm(38);
+        if (i == 0) pattern.seams = demo::gored_seams(g);
+        auto drawn = demo::draw_gored(g);
+        for (const std::string on : {"yoke-front", "yoke-back"}) {
+            auto facing = facing_drawn(*find_piece(drawn.pieces, on), EdgeRole::Waist, Length::mm(45));
+            if (!facing) return false;
+            facing->id = on + "-facing";
+            facing->name = on == "yoke-front" ? "Yoke facing, front" : "Yoke facing, back";
+            if (i == 0)
+                pattern.seams.push_back(
+                    {facing->id, {{on, EdgeRole::Waist}}, {{facing->id, EdgeRole::Waist}}, {}, Follow::Shape});
+            drawn.pieces.push_back(std::move(*facing));
+        }
+        open(drawn, "yoke-back", piece_most);
+        open(drawn, "back", Length::mm(130));
+        pattern.sizes.push_back(std::move(drawn));
+        chart.sizes.push_back({g.size,
+                               {{Measure::Waist, Length::mm(dress_sizes[i].waist)},
+                                {Measure::Hip, Length::mm(dress_sizes[i].hip)},
+                                {Measure::WaistToHip, g.waist_to_hip}},
+                               0});
+    }
+    return write(folder, "ropewalk-skirt.svg", pattern) && write(folder, "ropewalk-skirt.csv", chart);
+}
+
 bool draw_dress_in_sizes(const QString& folder, const char* file, const char* chart_file, const std::string& name,
                          DressFlat (*flat)(int))
 {
@@ -231,10 +298,12 @@ bool draw_dress_in_sizes(const QString& folder, const char* file, const char* ch
                                 first.fullness)};
     const auto facings = neck_facing_seams();
     pattern.seams.insert(pattern.seams.end(), facings.begin(), facings.end());
+    if (sleeved) pattern.seams.push_back(sleeve_frill_seam());
     for (int i = 0; i < 7; ++i) {
         auto drawn = draw_dress(flat(i));
         if (!drawn) return false;
         if (!add_neck_facings(*drawn)) return false;
+        if (sleeved) add_sleeve_frill(*drawn);
         open(*drawn, "back", piece_most);  // a zip from the neck into the skirt
         open(*drawn, "skirt-back", Length::mm(180));
         pattern.sizes.push_back(std::move(*drawn));
@@ -356,7 +425,8 @@ int main(int argc, char** argv)
                    draw_dress_in_sizes(folder, "aqueduct-dress.svg", "aqueduct-dress.csv", "Aqueduct dress",
                                        fitted_dress) &&
                    draw_dress_in_sizes(folder, "reedbed-dress.svg", "reedbed-dress.csv", "Reedbed dress",
-                                       gathered_dress)
+                                       gathered_dress) &&
+                   draw_gored_skirt(folder)
                ? 0
                : 1;
 }

@@ -265,7 +265,7 @@ private slots:
         bad.close();
         d.window->open_pattern(bad.fileName());
         QVERIFY(d.find("foot")->accessibleName().contains("bad.svg"));
-        QCOMPARE(d.room->book().patterns().size(), std::size_t{6});
+        QCOMPARE(d.room->book().patterns().size(), std::size_t{7});
         d.window->import_chart(dir.filePath("none.csv"));
         QVERIFY(d.find("foot")->accessibleName().contains("none.csv"));
         in_dialog([](QWidget* w) {

@@ -70,6 +70,15 @@ private slots:
         for (const auto& t : demo_trials()) fresh += record(t, Detail::Full);
         hold("demo.txt", fresh, read(frozen_file("demo.txt")));
     }
+    void garments_of_several_parts()
+    {
+        std::string fresh;
+        const auto trials = joined_trials();
+        for (std::size_t i = 0; i < trials.size(); i += stride) fresh += record(trials[i], Detail::Short);
+        std::string frozen = read(frozen_file("joined.txt"));
+        if (stride > 1) frozen = every(frozen, stride);
+        hold("joined.txt", fresh, frozen);
+    }
     void a_thousand_random_plans()
     {
         std::string fresh;

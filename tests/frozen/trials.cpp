@@ -107,19 +107,24 @@ std::string demo_file(const std::string& name)
     return *text;
 }
 
+using Files = std::vector<std::pair<const char*, const char*>>;
+
+std::vector<Subject> read_subjects(const Files& files)
+{
+    std::vector<Subject> out;
+    for (const auto& [drawing, chart] : files) {
+        out.push_back(
+            {drawing, *formats::read_pattern_svg(demo_file(drawing)), *formats::read_chart_csv(demo_file(chart))});
+    }
+    return out;
+}
+
 const std::vector<Subject>& demo_subjects()
 {
-    static const std::vector<Subject> all = [] {
-        std::vector<Subject> out;
-        for (const auto& [drawing, chart] : {std::pair{"windlass-bodice.svg", "windlass-dress.csv"},
-                                             {"heron-tee.svg", "heron-tee.csv"},
-                                             {"sluice-waistcoat.svg", "sluice-waistcoat.csv"},
-                                             {"lockside-skirt.svg", "towpath-paper.csv"}}) {
-            out.push_back({drawing, *formats::read_pattern_svg(demo_file(drawing)),
-                           *formats::read_chart_csv(demo_file(chart))});
-        }
-        return out;
-    }();
+    static const auto all = read_subjects({{"windlass-bodice.svg", "windlass-dress.csv"},
+                                           {"heron-tee.svg", "heron-tee.csv"},
+                                           {"sluice-waistcoat.svg", "sluice-waistcoat.csv"},
+                                           {"lockside-skirt.svg", "towpath-paper.csv"}});
     return all;
 }
 
@@ -219,10 +224,11 @@ std::string drawn_decisions(const Draws& d, std::size_t crowd)
 Plan drawn_plan(const Draws& d, const Subject& of, std::size_t crowd, const std::string& frame,
                 const std::string& lower)
 {
-    const bool top = of.name != "lockside-skirt.svg" && of.name != "skirt block";
+    const bool top = of.name.find("skirt") == std::string::npos;
+    const bool dress = of.name.find("dress") != std::string::npos;
     std::string text = "{\"waist_size\": \"" + (d.chance("waist as frame", 0.5) ? frame : lower) +
                        "\", \"hip_size\": \"" + lower + "\"";
-    if (top) text += ", \"bust_size\": \"" + frame + "\", \"garment\": \"top\"";
+    if (top) text += ", \"bust_size\": \"" + frame + "\", \"garment\": \"" + (dress ? "dress" : "top") + "\"";
     if (d.chance("knit", 0.25)) text += ", \"knit\": true, \"stretch\": 0.3";
     if (d.chance("seated", 0.1)) text += ", \"seated\": true";
     if (d.chance("wish", 0.15)) text += ", \"ease_mm\": {\"" + std::string{top ? "bust" : "hip"} + "\": 64}";
@@ -273,10 +279,10 @@ std::vector<Trial> demo_trials()
     return out;
 }
 
-Trial random_trial(std::size_t i)
+namespace {
+
+Trial drawn_trial(std::size_t i, const Draws& d, const Subject& of)
 {
-    const Draws d{i};
-    const Subject of = i % 2 ? drawn_subject(i) : demo_subjects()[(i / 2) % demo_subjects().size()];
     const std::size_t sizes = of.pattern.sizes.size();
     const std::size_t frame = d.one_of("frame", sizes);
     const std::size_t lower = d.chance("blend", 0.4) ? std::min(sizes - 1, frame + d.one_of("step", 3)) : frame;
@@ -285,6 +291,25 @@ Trial random_trial(std::size_t i)
     if (!size) qFatal("%s has no size %s", of.name.c_str(), frame_name.c_str());
     return {std::to_string(i) + " " + of.name, of.pattern, of.chart, drawn_body(d, of.chart, *size),
             drawn_plan(d, of, i / 2, frame_name, of.pattern.sizes[lower].size)};
+}
+
+}  // namespace
+
+Trial random_trial(std::size_t i)
+{
+    const Subject of = i % 2 ? drawn_subject(i) : demo_subjects()[(i / 2) % demo_subjects().size()];
+    return drawn_trial(i, Draws{i}, of);
+}
+
+std::vector<Trial> joined_trials()
+{
+    const auto subjects = read_subjects({{"aqueduct-dress.svg", "aqueduct-dress.csv"},
+                                         {"reedbed-dress.svg", "reedbed-dress.csv"},
+                                         {"ropewalk-skirt.svg", "ropewalk-skirt.csv"}});
+    constexpr std::size_t plans = 90;
+    std::vector<Trial> out;
+    for (std::size_t i = 0; i < plans; ++i) out.push_back(drawn_trial(i, Draws{i + 9000}, subjects[i % 3]));
+    return out;
 }
 
 }  // namespace sartorum::test

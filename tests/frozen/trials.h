@@ -19,6 +19,8 @@ struct Trial {
 
 // Each demo garment: as bought, for each demo body with all proposals taken, and each adjustment alone.
 [[nodiscard]] std::vector<Trial> demo_trials();
+// Garments of several parts and of gores: the demo's, each as proposed and with plans at random.
+[[nodiscard]] std::vector<Trial> joined_trials();
 // The i-th plan at random, on a demo garment or on a block drawn at random.
 [[nodiscard]] Trial random_trial(std::size_t i);
 
