@@ -265,7 +265,7 @@ bool draw_gored_skirt(const QString& folder)
         for (const std::string on : {"yoke-front", "yoke-back"}) {
             auto facing = facing_drawn(*find_piece(drawn.pieces, on), EdgeRole::Waist, Length::mm(45));
             if (!facing) return false;
-            facing->id = on + "-facing";
+            facing->id = on == "yoke-front" ? "yoke-facing-front" : "yoke-facing-back";
             facing->name = on == "yoke-front" ? "Yoke facing, front" : "Yoke facing, back";
             if (i == 0)
                 pattern.seams.push_back(

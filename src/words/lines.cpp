@@ -160,8 +160,8 @@ QString outline_sentence(const OutlineCheck& o)
 QString hem_text(const HemLevel& h, Unit u)
 {
     const auto by = [&](Length l) { return amount(l, u, true); };
-    if (h.holds) return t("hem level: the same in front, at the side and behind");
-    return t("hem not level: %1 in front, %2 at the side, %3 behind").arg(by(h.front), by(h.side), by(h.back));
+    if (h.holds) return t("hem level all round");
+    return t("hem: front %1, side %2, back %3").arg(by(h.front), by(h.side), by(h.back));
 }
 
 QStringList to_true(const Checks& c, Unit u)

@@ -53,8 +53,11 @@ QString how_and_where(const Step& s, Unit unit)
                 .arg(place);
         case StepKind::CutAcross: return t("Cut right through. Close the rotary cutter when you put it down.");
         case StepKind::Spread:
-            return t(
-                "Tape paper behind the gap. The centre line stays one straight line; the waist keeps its shape.");
+            return of_a_gore(s)
+                       ? t("Tape paper behind the gap. The grain line stays one straight line; the upper edge "
+                           "keeps its shape.")
+                       : t("Tape paper behind the gap. The centre line stays one straight line; the waist "
+                           "keeps its shape.");
         case StepKind::FoldOut:
             return t(
                 "Bring the lower line up to the upper one and tape the fold flat. The centre line stays "

@@ -103,11 +103,11 @@ QString seam_short(const std::string& id)
 {
     if (id == "side") return t("Side");
     if (id == "skirt-side") return t("Skirt side");
-    if (id == "neck-facing-front") return t("Facing, front");
-    if (id == "neck-facing-back") return t("Facing, back");
     if (id == "shoulder") return t("Shoulder");
     if (id == "underarm") return t("Underarm");
     if (id == "princess") return t("Panels");
+    if (id == "neck-facing-front" || id == "yoke-facing-front") return t("Facing, front");
+    if (id == "neck-facing-back" || id == "yoke-facing-back") return t("Facing, back");
     if (const auto from = facing_made_from(id)) return t("Facing, %1").arg(edge_name(from->role));
     return seam_name(id);
 }

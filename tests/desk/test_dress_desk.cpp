@@ -2,11 +2,15 @@
 #include <QTest>
 
 #include <QComboBox>
+#include <QLabel>
+#include <set>
 
 #include "desk/plan/goes_on_view.h"
 #include "desk/shell/foot.h"
 #include "plan_hands.h"
 #include "tests.h"
+#include "words/lines.h"
+#include "words/words.h"
 
 using namespace sartorum;
 using namespace sartorum::desk;
@@ -54,6 +58,46 @@ private slots:
         QCOMPARE(std::count_if(steps.begin(), steps.end(),
                                [](const Step& s) { return s.kind == StepKind::DrawFacing; }),
                  2);
+    }
+    // A skirt of gores on a yoke, by keys: width and length go through every gore, each step says which seam; its
+    // seams walk, and undo takes it back.
+    void a_skirt_of_gores_is_altered_by_keys()
+    {
+        Desk d{dir_.filePath("gores.sartorum"), true};
+        lay_pattern(d, "Ropewalk");
+        d.window->go_to(Station::Plan);
+        auto* plan = d.window->findChild<PlanStation*>();
+        plan->show_adjustment(AdjustmentKind::WidthAtHip);
+        d.settle();
+        const auto labels = d.window->findChildren<QLabel*>();
+        QVERIFY(std::any_of(labels.begin(), labels.end(),
+                            [](const QLabel* l) { return l->text().contains("shared by every upright seam"); }));
+        QTest::keyClick(plan, Qt::Key_Space);
+        QVERIFY(d.line(AdjustmentKind::WidthAtHip).state == LineState::Accepted);
+        const auto& steps = d.room->computed()->steps;
+        std::set<std::pair<std::string, EdgeRole>> marked;
+        for (const auto& s : steps) {
+            if (s.kind != StepKind::MarkHip) continue;
+            marked.insert({s.piece, s.on.value_or(EdgeRole::Centre)});
+            QVERIFY(words::step_title(s, Unit::Centimetre).contains(words::edge_name(*s.on)));
+        }
+        QVERIFY((marked == std::set<std::pair<std::string, EdgeRole>>{{"front", EdgeRole::Outer},
+                                                                      {"front-2", EdgeRole::Inner},
+                                                                      {"front-2", EdgeRole::Side},
+                                                                      {"back", EdgeRole::Outer},
+                                                                      {"back-2", EdgeRole::Inner},
+                                                                      {"back-2", EdgeRole::Side}}));
+        for (const auto& w : d.room->computed()->checks.walks) {
+            QVERIFY2(w.holds, w.seam.c_str());
+            QVERIFY(!words::walk_side(w, false).isEmpty() && words::walk_side(w, false) != "first");
+        }
+        QVERIFY(d.room->computed()->checks.hem && d.room->computed()->checks.hem->holds);
+        const auto altered = d.room->computed()->altered;
+        d.room->undo();
+        QVERIFY(!same_paper(d.room->computed()->altered.pieces.at(2), altered.pieces.at(2)));
+        d.room->redo();
+        for (std::size_t i = 0; i < altered.pieces.size(); ++i)
+            QVERIFY(same_paper(d.room->computed()->altered.pieces[i], altered.pieces[i]));
     }
     // By the buttons of the list and its three sheets; undo takes each back.
     void what_it_is_made_of_is_changed_by_hand()

@@ -188,6 +188,16 @@ private slots:
         d.room->make_up(made, "pieces");
         walk(d, views_of_a_garment());
     }
+    void a_skirt_of_gores()
+    {
+        Desk d{dir_.filePath("gores.sartorum"), true};
+        lay_pattern(d, "Ropewalk");
+        d.room->accept_all();
+        MakeUp made;
+        made.facings = {{{"front", EdgeRole::Hem}, Length::mm(40)}};
+        d.room->make_up(made, "pieces");
+        walk(d, views_of_a_garment());
+    }
     void a_tissue()
     {
         Desk d{dir_.filePath("tissue.sartorum"), true};

@@ -273,7 +273,7 @@ private slots:
             QTest::mouseClick(w->findChild<QWidget*>("take_chart"), Qt::LeftButton);
         });
         d.window->import_chart(QString{SARTORUM_SOURCE_DIR} + "/demo/towpath-paper.csv");
-        QCOMPARE(d.room->book().charts().size(), std::size_t{7});
+        QCOMPARE(d.room->book().charts().size(), std::size_t{8});
     }
 
     void a_second_set_is_dated_and_leaves_the_first()

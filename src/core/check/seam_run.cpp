@@ -40,8 +40,8 @@ Garment with_panels(Garment g)
 
 bool walked_backwards(const Piece& piece, EdgeRole role)
 {
-    return role == EdgeRole::Armhole || role == EdgeRole::CapFront || role == EdgeRole::UnderarmBack ||
-           (role == EdgeRole::Princess && edge_index(piece, EdgeRole::Centre)) ||
+    return role == EdgeRole::Inner || role == EdgeRole::Armhole || role == EdgeRole::CapFront ||
+           role == EdgeRole::UnderarmBack || (role == EdgeRole::Princess && edge_index(piece, EdgeRole::Centre)) ||
            (piece.role == PieceRole::Waistband && role == EdgeRole::Waist);
 }
 

@@ -252,6 +252,19 @@ void Canvas::draw_piece(QPainter& p, const Piece& bought, const LaidPiece& place
               t);
 }
 
+namespace {
+
+// How large it is in lines no wider than that, or than its longest word.
+QSizeF wrapped(const QString& text, const QFont& font, double wide)
+{
+    const QFontMetricsF metrics{font};
+    for (const auto& word : text.split(' ')) wide = std::max(wide, metrics.horizontalAdvance(word) + 2);
+    const auto box = metrics.boundingRect(QRectF{0, 0, wide, 200}, Qt::AlignHCenter | Qt::TextWordWrap, text);
+    return {wide, std::max(18.0, box.height() + 2)};
+}
+
+}  // namespace
+
 void Canvas::draw_name(QPainter& p, const Piece& piece, const QTransform& t)
 {
     const auto b = box_of(piece);
@@ -259,8 +272,8 @@ void Canvas::draw_name(QPainter& p, const Piece& piece, const QTransform& t)
     // In the clear middle of the piece, beside the grain line; above the band.
     const bool sleeved = edge_index(piece, EdgeRole::Armhole).has_value();
     const double down = sleeved ? 0.36 : 0.6;
-    const QPointF at = t.map(band ? b.topLeft() + QPointF{b.width() * 0.5, -44}
-                                  : formats::widest_across(piece, down).pointAt(sleeved ? 0.5 : 0.55));
+    QPointF at = t.map(band ? b.topLeft() + QPointF{b.width() * 0.5, -44}
+                            : formats::widest_across(piece, down).pointAt(sleeved ? 0.5 : 0.55));
     p.setPen(look_.dyes().ink);
     const QString name = words::piece_name(piece);
     p.setFont(look_.cabin(16));
@@ -271,15 +284,27 @@ void Canvas::draw_name(QPainter& p, const Piece& piece, const QTransform& t)
     const QFont cut_font = look_.lato(13 * small);
     const double wide =
         std::max(QFontMetricsF{name_font}.horizontalAdvance(name), QFontMetricsF{cut_font}.horizontalAdvance(cut));
+    // A curved strip has no room for it: beneath it then. An upright one has its two lines below each other.
+    const QRectF box = t.mapRect(b);
+    constexpr double low = 70;
+    const auto outline_here = t.map(formats::painter_path(outline(piece)));
+    const auto place = [&] { return QRectF{at.x() - wide / 2 - 2, at.y() - 20, wide + 4, 40}; };
+    if (!band && box.height() < low && !outline_here.contains(place())) at = {box.center().x(), box.bottom() + 22};
+    const bool narrow = box.height() >= low && QFontMetricsF{cut_font}.horizontalAdvance(cut) > room;
+    const QSizeF lines = narrow ? wrapped(cut, cut_font, room + 4) : QSizeF{240, 18};
+    // Drawn in where it would stand out of the view a little.
+    const double inside = std::clamp(at.x(), wide / 2 + 8, std::max(wide / 2 + 8, width() - wide / 2 - 8));
+    if (std::abs(inside - at.x()) < wide / 2) at.setX(inside);
     // Narrow pieces lie nearer each other than their names have room.
-    const QRectF all{at.x() - wide / 2 - 2, at.y() - 20, wide + 4, 40};
+    const QRectF all = place().adjusted(0, 0, 0, lines.height() - 18);
     if (std::any_of(named_.begin(), named_.end(), [&](const QRectF& r) { return r.intersects(all); })) return;
     named_.push_back(all);
     p.setFont(name_font);
     p.drawText(QRectF{at.x() - 120, at.y() - 20, 240, 22}, Qt::AlignCenter, name);
     p.setPen(look_.dyes().faded);
     p.setFont(cut_font);
-    p.drawText(QRectF{at.x() - 120, at.y() + 2, 240, 18}, Qt::AlignCenter, cut);
+    p.drawText(QRectF{at.x() - lines.width() / 2, at.y() + 2, lines.width(), lines.height()},
+               Qt::AlignHCenter | Qt::AlignTop | Qt::TextWordWrap, cut);
 }
 
 // Each edge's own length beside its middle.

@@ -256,6 +256,7 @@ void SeamWalk::draw_hem(QPainter& p, const QRectF& r, const Checks& c)
     const bool many = c.joins.size() > 5;
     if (many && runs_on > 0) row(true, tr("%1 edges run on smoothly").arg(runs_on));
     for (const auto& said : words::to_true(c, u)) row(false, said);
+    if (c.hem && c.hem->holds) row(true, words::hem_text(*c.hem, u));
     for (const auto& j : c.joins) {
         const QString degrees = QString::number(j.degrees, 'f', 1) + "°";
         if (j.holds && !many) row(true, tr("%1 runs on, %2").arg(words::join_name(j.place), degrees));

@@ -5,6 +5,7 @@
 
 #include "core/alter/opening.h"
 #include "core/paper/facing.h"
+#include "core/pattern/part_rules.h"
 #include "desk/dialogs/sheet.h"
 #include "formats/make_up_json.h"
 #include "formats/pattern_svg.h"
@@ -123,15 +124,14 @@ BringDialog::BringDialog(Look& look, Room& room, QWidget* parent) : QDialog{pare
         to_.push_back(std::move(c));
     };
     const auto sides = edges_to_sew_to(pieces);
-    for (const auto& s : sides) {
-        const Piece& p = *find_piece(pieces, s.piece);
-        if (p.role != PieceRole::Front) continue;
-        for (const auto& other : sides) {
-            const Piece& q = *find_piece(pieces, other.piece);
-            const bool goes_on = s.role == EdgeRole::Neck || s.role == EdgeRole::Hem ||
-                                 s.role == EdgeRole::Waist || s.role == EdgeRole::Armhole;
-            if (goes_on && q.role == PieceRole::Back && q.part == p.part && other.role == s.role)
-                offer({s, other});
+    for (const auto part : parts_of(pieces)) {
+        for (const auto role : {EdgeRole::Neck, EdgeRole::Armhole, EdgeRole::Waist, EdgeRole::Hem}) {
+            std::vector<SeamSide> all_round;
+            for (const auto& s : sides) {
+                const Piece& p = *find_piece(pieces, s.piece);
+                if (p.part == part && goes_round(p) && s.role == role) all_round.push_back(s);
+            }
+            if (all_round.size() > 1) offer(std::move(all_round));
         }
     }
     for (const auto& s : sides) offer({s});

@@ -61,6 +61,9 @@ protected:
         // The same laid-out pieces that are printed, in lines that can be seen at this size.
         const QTransform to_screen = QTransform::fromScale(s, s);
         auto taken = tile_names(p, s);
+        const QRectF square = to_screen.mapRect(layout_.test_square);
+        p.setFont(look_.lato(12.5));
+        taken.push_back(square.adjusted(0, 0, 12.0 + p.fontMetrics().horizontalAdvance(tr("test square")), 0));
         for (std::size_t i = 0; i < layout_.pieces.size(); ++i) {
             const auto& at = layout_.places[i];
             const auto shape = [&](const QPainterPath& path) { return to_screen.map(path.translated(at)); };
@@ -81,15 +84,14 @@ protected:
             const QPointF c = room.center();
             const double wide = std::max(room.length() - 8, 60.0);
             p.setFont(fitting(look_.cabin(14), longest, wide - 4, 0.5));
-            write_where_free(p, {c.x() - wide / 2, c.y() - 36, wide, 72}, words::piece_name(layout_.pieces[i]),
-                             taken);
+            const double high = 72 * look_.scale();
+            write_where_free(p, {c.x() - wide / 2, c.y() - high / 2, wide, high},
+                             words::piece_name(layout_.pieces[i]), taken);
         }
         p.setPen(QPen{QColor{"#26262B"}, 1.4});
-        p.drawRect(to_screen.mapRect(layout_.test_square));
+        p.drawRect(square);
         p.setFont(look_.lato(12.5));
-        p.drawText(to_screen.mapRect(layout_.test_square)
-                       .adjusted(8, 0, 200, 0)
-                       .translated(to_screen.mapRect(layout_.test_square).width(), 0),
+        p.drawText(square.adjusted(8, 0, 200, 0).translated(square.width(), 0),
                    Qt::AlignVCenter | Qt::TextDontClip, tr("test square"));
         for (const auto& t : layout_.tiles) {
             const QRectF r = on_screen(t, s);
