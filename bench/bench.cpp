@@ -121,18 +121,29 @@ struct Dragged {
     std::size_t steps = 0;
 };
 
+// Several garments in turn, so that what the machine does meanwhile falls on all alike.
+template <class Next>
+std::vector<Dragged> dragged_in_turn(std::vector<Work> works, Next next)
+{
+    std::vector<Outcome<Computed>> now;
+    for (const auto& w : works) now.push_back(compute(w));
+    std::vector<std::vector<double>> times(works.size());
+    for (int i = 0; i < 1000; ++i) {
+        for (std::size_t k = 0; k < works.size(); ++k) {
+            next(works[k].plan, i);
+            times[k].push_back(timed_ms([&] { now[k] = recompute(std::move(*now[k]), works[k]); }));
+            if (!now[k]) qFatal("not computed");
+        }
+    }
+    std::vector<Dragged> each;
+    for (std::size_t k = 0; k < works.size(); ++k) each.push_back({median(times[k]), now[k]->steps.size()});
+    return each;
+}
+
 template <class Next>
 Dragged dragged(Work work, Next next)
 {
-    auto c = compute(work);
-    if (!c) qFatal("not computed");
-    std::vector<double> times;
-    for (int i = 0; i < 1000; ++i) {
-        next(work.plan, i);
-        times.push_back(timed_ms([&] { c = recompute(std::move(*c), work); }));
-        if (!c) qFatal("not computed");
-    }
-    return {median(times), c->steps.size()};
+    return dragged_in_turn({std::move(work)}, next).front();
 }
 
 // Facings, collar, cuffs: as many lines as a back has.
@@ -161,7 +172,7 @@ void accept_nine(Plan& plan)
 }
 
 // A dress of ten pieces, two of them facings that are drawn anew; its skirt goes with the bodice.
-double drag_dress(const QString& demo, const BodySet& body)
+Work dress_to_drag(const QString& demo, const BodySet& body)
 {
     const auto chart = *formats::read_chart_csv(*formats::read_file(demo + "/aqueduct-dress.csv"));
     auto pattern = *formats::read_pattern_svg(*formats::read_file(demo + "/aqueduct-dress.svg"));
@@ -171,9 +182,7 @@ double drag_dress(const QString& demo, const BodySet& body)
     accept_nine(plan);
     for (const auto kind : {AdjustmentKind::WidthAtWaist, AdjustmentKind::WaistToHip, AdjustmentKind::WidthAtHip})
         plan.decide({kind, Answer::Accepted, Length::mm(16)});
-    return dragged(work_of(pattern, chart, body, plan),
-                   [](Plan& p, int i) { p.decisions[1].set_amount(Length::mm(-6.0 + i % 12)); })
-        .ms;
+    return work_of(pattern, chart, body, plan);
 }
 
 // A top of ten pieces, ten adjustments accepted, one amount dragged: the recompute a hand sees while it pulls.
@@ -189,12 +198,15 @@ void drag(const QString& demo, Kept& kept)
     plan.sizes[Level::Waist] = "18";  // the tenth: a blend between sizes
     const Work work = work_of(pattern, chart, body.set, plan);
     const double pass = plain_ms(pattern.find("16")->pieces);
-    const auto slope = dragged(work, [](Plan& p, int i) { p.decisions[1].set_amount(Length::mm(-6.0 + i % 12)); });
+    const auto both = dragged_in_turn({work, dress_to_drag(demo, body.set)}, [](Plan& p, int i) {
+        p.decisions[1].set_amount(Length::mm(-6.0 + i % 12));
+    });
+    const auto& slope = both[0];
     tell(kept, "ten-pieces", slope.ms / pass,
          QString{"dragging the slope, ten pieces, nine adjustments and a blend (%1 steps): %2 ms"}
              .arg(slope.steps)
              .arg(slope.ms));
-    const double dress = drag_dress(demo, body.set);
+    const double dress = both[1].ms;
     tell(kept, "dress-to-top", dress / slope.ms,
          QString{"dragging the slope of a dress of ten pieces, twelve adjustments: %1 ms"}.arg(dress));
     // The last of all, on the sleeve: what stands above it stays.

@@ -180,6 +180,7 @@ struct Adjustment {
     AtJoin at_join = AtJoin::Alike;
     // In place of `apply` for what goes with the part above: done by itself unless it is declined.
     Outcome<Applied> (*apply_across)(const Garment&, const Across&, const Dose&) = nullptr;
+    bool reads_above = false;  // it does what the part above is, not only how the two were drawn
 };
 
 }  // namespace sartorum

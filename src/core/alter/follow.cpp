@@ -74,14 +74,33 @@ Outcome<bool> follow_length(std::vector<Step>& steps, Piece& band, EdgeRole role
 
 namespace {
 
-// The farthest a place of the one outline lies from the other.
-Length farthest(const Piece& a, const Piece& b)
+// Edge by edge, segment by segment no farther apart than that: curves lie within their controls.
+bool controls_within(const Piece& a, const Piece& b, double within)
+{
+    const auto same_edge = [&](const Edge& x, const Edge& y) {
+        const auto p = all_controls(x.curve);
+        const auto q = all_controls(y.curve);
+        return std::equal(p.begin(), p.end(), q.begin(), q.end(),
+                          [&](Point u, Point v) { return Geom::distance(u, v) <= within; });
+    };
+    return std::equal(a.edges.begin(), a.edges.end(), b.edges.begin(), b.edges.end(), same_edge);
+}
+
+// Some place of the one outline lies farther from the other; looked for where edges meet first.
+bool strays(const Piece& a, const Piece& b, double within)
 {
     const auto line = outline(b);
-    double most = 0;
-    for (const Point p : outline_points(a, Length::mm(0.2)))
-        most = std::max(most, Geom::distance(p, line.pointAt(line.nearestTime(p))));
-    return Length::mm(most);
+    const auto off = [&](Point p) { return Geom::distance(p, line.pointAt(line.nearestTime(p))) > within; };
+    const auto corner_off = [&](const Edge& e) { return off(e.curve.initialPoint()); };
+    if (std::any_of(a.edges.begin(), a.edges.end(), corner_off)) return true;
+    const auto points = outline_points(a, Length::mm(0.2));
+    return std::any_of(points.begin(), points.end(), off);
+}
+
+bool differ(const Piece& a, const Piece& b, Length within)
+{
+    if (controls_within(a, b, within.in_mm())) return false;
+    return strays(a, b, within.in_mm()) || strays(b, a, within.in_mm());
 }
 
 // The piece with its hem shorter by so much.
@@ -99,8 +118,7 @@ Outcome<bool> follow_whole(std::vector<Step>& steps, Piece& lining, const Piece&
         return refuse(Why::LiningDiffers, lining.id);
     const Length shorter = sewn_length(was, EdgeRole::Centre) - sewn_length(lining, EdgeRole::Centre);
     const auto as_cut = hemmed(was, shorter);
-    if (!as_cut || farthest(*as_cut, lining) > alike || farthest(lining, *as_cut) > alike)
-        return refuse(Why::LiningDiffers, lining.id);
+    if (!as_cut || differ(*as_cut, lining, alike)) return refuse(Why::LiningDiffers, lining.id);
     auto drawn = hemmed(now, shorter);
     if (!drawn) return tl::make_unexpected(drawn.error());
     Piece out = std::move(*drawn);
@@ -115,7 +133,7 @@ Outcome<bool> follow_whole(std::vector<Step>& steps, Piece& lining, const Piece&
     for (auto& e : out.edges) {
         if (edge_index(lining, e.role)) e.allowance = edge(lining, e.role).allowance;
     }
-    const bool seen = farthest(out, lining) > least_redrawn || farthest(lining, out) > least_redrawn;
+    const bool seen = differ(out, lining, least_redrawn);
     if (seen) steps.push_back(redrawn_step(lining, out, StepKind::DrawLining, shorter));
     lining = std::move(out);
     return seen;
@@ -146,7 +164,7 @@ Outcome<bool> follow_shape(std::vector<Step>& steps, Piece& facing, EdgeRole rol
     const bool alike = facing.edges.size() == out.edges.size();
     for (std::size_t i = 0; i < (alike ? out.edges.size() : 1); ++i)
         out.edges[i].allowance = facing.edges[(first + i) % facing.edges.size()].allowance;
-    const bool seen = farthest(out, facing) > least_redrawn || farthest(facing, out) > least_redrawn;
+    const bool seen = differ(out, facing, least_redrawn);
     if (seen) steps.push_back(redrawn_step(facing, out, StepKind::DrawFacing, *width));
     facing = std::move(out);
     return seen;

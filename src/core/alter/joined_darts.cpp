@@ -108,6 +108,7 @@ Adjustment joined_darts_row()
         .propose = propose_joined_darts,
         .at_join = AtJoin::OnlyBelow,
         .apply_across = alter_joined_darts,
+        .reads_above = true,
     };
 }
 

@@ -6,6 +6,7 @@
 #include "core/alter/propose.h"
 #include "core/alter/shared.h"
 #include "core/alter/tucks.h"
+#include "core/alter/width.h"
 #include "core/paper/redraw.h"
 
 namespace sartorum {
@@ -69,7 +70,8 @@ Outcome<Applied> alter_joined_waist(const Garment& below, const Across& across, 
         for (auto& face : faces) {
             const Length gained = upper_run(out.garment, face.role).length - upper_run(below, face.role).length;
             worst = std::max(worst, abs(face.wanted - gained));
-            face.out += (face.wanted - gained) / static_cast<double>(flanks_of(below.pieces, face.role).size());
+            face.out += next_share(face.wanted - gained, face.out, gained,
+                                   static_cast<double>(flanks_of(below.pieces, face.role).size()));
         }
         if (worst >= Length::mm(0.005) && i < most_rounds) continue;
         between_tucks(out, below);

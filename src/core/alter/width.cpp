@@ -84,6 +84,12 @@ Outcome<bool> move_side(std::vector<Step>& steps, Piece& piece, Length by, Level
 
 }  // namespace
 
+Length next_share(Length lacks, Length share, Length gained, double flanks)
+{
+    const bool tells = abs(gained) > abs(share) * (flanks * 0.2);
+    return tells ? share * (lacks / gained) : lacks / flanks;
+}
+
 // A quarter of it on each side seam of a half; of gores, shared by all their flanks. A waist that leans where it
 // ends gets less than it is moved by, and a little when the seams are evened: what is moved is what leaves it as
 // wanted.
@@ -106,9 +112,11 @@ Outcome<Applied> widen_skirt(const Garment& garment, const Dose& dose, Level lev
             if (!ok) return tl::make_unexpected(ok.error());
         }
         if (auto ok = match_sides(out); !ok) return tl::make_unexpected(ok.error());
-        const Length off = dose.front / 2.0 - (half_waist(out.garment) - half_waist(garment));
-        if (level != Level::Waist || abs(off) < Length::mm(0.005) || i == most_rounds) return out;
-        share += off / flanks;
+        if (level != Level::Waist || i == most_rounds) return out;
+        const Length gained = half_waist(out.garment) - half_waist(garment);
+        const Length off = dose.front / 2.0 - gained;
+        if (abs(off) < Length::mm(0.005)) return out;
+        share += next_share(off, share, gained, flanks);
     }
 }
 

@@ -2,7 +2,7 @@
 //
 // Changes  side seam of front and back: out (+) or in (−) by a quarter of the girth change at its level, nothing
 // at
-//          the other level; below the hip line as much as there
+//          the other level; below the hip line as much as there. Of gores every flank, by an equal share
 //          a bodice's at the waist (with a hem: at the waist level) or at its hem, quarters or back only
 // Keeps    darts, centre lines, the direction of every edge where it meets the next
 // Also     width at the waist: the waistband is cut at its side notch and made longer by what the waist gained
@@ -20,6 +20,9 @@ inline constexpr Length width_limit = Length::mm(120);
 // waist level or the hem; a skirt's at the waist or from the hip line down.
 [[nodiscard]] Outcome<Applied> widen_upper(const Garment&, const Dose& girth, Level);
 [[nodiscard]] Outcome<Applied> widen_skirt(const Garment&, const Dose& girth, Level);
+// How much more each flank must go, when all of them by `share` gained so much and that much is lacking.
+[[nodiscard]] Length next_share(Length lacks, Length share, Length gained, double flanks);
+
 [[nodiscard]] Adjustment width_at_waist_row();
 [[nodiscard]] Adjustment width_at_hip_row();
 

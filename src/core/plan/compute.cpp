@@ -167,16 +167,16 @@ Outcome<Computed> begun(Work work, Trail& trail)
 }
 
 // Everything from one turn on; what stands before it is there already.
-void go_on(Computed& out, std::shared_ptr<Trail> trail, std::size_t turn, bool keep, bool checked_before)
+void go_on(Computed& out, std::shared_ptr<Trail> trail, std::size_t turn, bool keep, LastTime* last)
 {
-    const auto standing = fitted(out, *trail, turn, keep);
+    const auto standing = fitted(out, *trail, turn, keep, last);
     const Standing& end = *standing;
     const auto changed = bring_up_to(out.altered, end);
     out.altered_flat = flat_of(end);
     std::vector<PartMeasured> parts;
     for (const auto& p : end.parts) parts.push_back({p.kind, *p.now, p.measured.flat()});
     const Checks before = std::move(out.checks);
-    const auto stayed = checked_before ? std::optional{Stayed{changed, before}} : std::nullopt;
+    const auto stayed = last ? std::optional{Stayed{changed, before}} : std::nullopt;
     out.checks = check_measured(out.altered, parts, trail->ground->body, out.work.plan.cloth, stayed);
     out.checks.hem = hem_level(out.traced, out.altered);
     out.not_done = not_done(out, trail->ground->order, trail->ground->body);
@@ -187,7 +187,7 @@ Outcome<Computed> computed(Work work, bool keep)
 {
     auto trail = std::make_shared<Trail>();
     auto out = begun(std::move(work), *trail);
-    if (out) go_on(*out, std::move(trail), 0, keep, false);
+    if (out) go_on(*out, std::move(trail), 0, keep, nullptr);
     return out;
 }
 
@@ -218,18 +218,28 @@ std::size_t first_changed(const std::vector<FittingTurn>& order, const Plan& a, 
     return static_cast<std::size_t>(std::find_if(order.begin(), order.end(), changed) - order.begin());
 }
 
+// What stands there from a place on.
+template <class T>
+std::vector<T> taken_from(std::vector<T>& all, std::size_t from)
+{
+    const auto first = all.begin() + static_cast<std::ptrdiff_t>(from);
+    std::vector<T> out{std::make_move_iterator(first), std::make_move_iterator(all.end())};
+    all.erase(first, all.end());
+    return out;
+}
+
 Computed recomputed(Computed out, Work work)
 {
     auto trail = std::make_shared<Trail>(*out.trail);
     const std::size_t turn = first_changed(trail->ground->order, out.work.plan, work.plan);
     const auto& stop = trail->before[turn];
     out.work = std::move(work);
-    out.lines.resize(stop.lines);
-    out.steps.resize(stop.steps);
+    LastTime last{trail->before, taken_from(out.lines, stop.lines), stop.lines, taken_from(out.steps, stop.steps),
+                  stop.steps};
     for (auto& line : out.lines) {  // in which order things were decided may have changed
         line.look_again = asks_to_look_again(line) ? changed_above(out.work.plan, line.kind) : std::nullopt;
     }
-    go_on(out, std::move(trail), turn, true, true);
+    go_on(out, std::move(trail), turn, true, &last);
     return out;
 }
 

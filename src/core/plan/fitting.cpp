@@ -143,7 +143,10 @@ bool moved_there(const std::vector<Piece>& was, const std::vector<Piece>& is, co
 // Takes a garment through the adjustments, from one of its turns on.
 class Fitting {
 public:
-    Fitting(Computed& out, Trail& trail) : out_{out}, trail_{trail}, ground_{*trail.ground} {}
+    Fitting(Computed& out, Trail& trail, LastTime* last)
+        : out_{out}, trail_{trail}, ground_{*trail.ground}, last_{last}
+    {
+    }
 
     // What the garment comes to; how it stood between is kept only where it will be asked for.
     std::shared_ptr<const Standing> from(std::size_t turn, bool keep)
@@ -152,7 +155,7 @@ public:
         out_.not_made = ground_.not_made;
         for (std::size_t i = turn; i < ground_.order.size(); ++i) {
             if (keep) trail_.before[i] = {standing_, out_.lines.size(), out_.steps.size()};
-            take(ground_.order[i]);
+            take(i);
         }
         if (keep) trail_.before.back() = {standing_, out_.lines.size(), out_.steps.size()};
         draw_facings();
@@ -170,8 +173,9 @@ private:
             parts.begin());
     }
 
-    void take(const FittingTurn& turn)
+    void take(std::size_t i)
     {
+        const FittingTurn& turn = ground_.order[i];
         const Adjustment& entry = *turn.adjustment;
         const std::size_t at = part_at(turn.part);
         const PartState& p = standing_->parts[at];
@@ -190,7 +194,7 @@ private:
                    taken || with != Length{}) {
             const Dose dose{(taken ? line.amount : Length{}) + with, (taken ? line.back : Length{}) + with,
                             line.method};
-            apply({entry, *p.now, above}, dose, line, at);
+            if (!taken_over(i, entry, line, at)) apply({entry, *p.now, above}, dose, line, at);
         }
         out_.lines.push_back(std::move(line));
     }
@@ -240,6 +244,39 @@ private:
                 s.open[static_cast<std::size_t>(line.kind)] = line.state == LineState::Proposed;
         }
         return s;
+    }
+
+    // The same piece of paper, and the same to be done with it, as the last time: then so is what comes of it.
+    bool taken_over(std::size_t i, const Adjustment& entry, PlanLine& line, std::size_t at)
+    {
+        if (!last_ || entry.reads_above || i + 1 >= last_->stops.size()) return false;
+        const auto& stop = last_->stops[i];
+        const auto& after = last_->stops[i + 1];
+        if (!stop.standing || !after.standing || after.lines != stop.lines + 1) return false;
+        const PartState& was = stop.standing->parts[at];
+        const PartState& now = standing_->parts[at];
+        const PlanLine& old = last_->lines[stop.lines - last_->first_line];
+        const bool same_paper_now = was.now == now.now && stop.standing->others == standing_->others;
+        const bool same_before =
+            was.done == now.done && was.done_back == now.done_back && was.carried == now.carried;
+        const bool same_asked = old.kind == line.kind && old.part == line.part && old.amount == line.amount &&
+                                old.back == line.back && old.method == line.method;
+        // Done then, and not left to be done together with another.
+        const bool done = after.standing->parts[at].now != was.now;
+        const bool went_well =
+            done && old.state == LineState::Accepted && line.state == old.state && !old.short_of;
+        if (!same_paper_now || !same_before || !same_asked || !went_well) return false;
+        line.cautions = old.cautions;
+        line.changed = old.changed;
+        line.steps = old.steps;
+        const auto first = last_->steps.begin() + static_cast<std::ptrdiff_t>(old.first_step - last_->first_step);
+        std::move(first, first + static_cast<std::ptrdiff_t>(old.steps), std::back_inserter(out_.steps));
+        auto next = std::make_shared<Standing>(*standing_);
+        next->parts[at] = after.standing->parts[at];
+        next->others = after.standing->others;
+        next->others_measured = after.standing->others_measured;
+        standing_ = std::move(next);
+        return true;
     }
 
     void apply(const Doing& doing, Dose dose, PlanLine& line, std::size_t at)
@@ -398,6 +435,7 @@ private:
     Computed& out_;
     Trail& trail_;
     const Trail::Ground& ground_;
+    LastTime* last_;
     std::shared_ptr<const Standing> standing_;
 };
 
@@ -439,9 +477,10 @@ std::set<std::string> bring_up_to(Garment& g, const Standing& standing)
     return changed;
 }
 
-std::shared_ptr<const Standing> fitted(Computed& out, Trail& trail, std::size_t from_turn, bool keep)
+std::shared_ptr<const Standing> fitted(Computed& out, Trail& trail, std::size_t from_turn, bool keep,
+                                       LastTime* last)
 {
-    return Fitting{out, trail}.from(from_turn, keep);
+    return Fitting{out, trail, last}.from(from_turn, keep);
 }
 
 }  // namespace sartorum

@@ -58,6 +58,15 @@ public:
     std::vector<Stop> before;  // one a turn, and one for the end
 };
 
+// How it went the last time, from the turn that is taken up again: what comes to the same is taken over.
+struct LastTime {
+    std::vector<Trail::Stop> stops;
+    std::vector<PlanLine> lines;
+    std::size_t first_line = 0;
+    std::vector<Step> steps;
+    std::size_t first_step = 0;
+};
+
 [[nodiscard]] Standing standing_traced(const std::vector<PartKind>& kinds, const Garment& traced);
 // Of the whole garment; where two parts have the same measure, the upper one's.
 [[nodiscard]] FlatMeasures flat_of(const Standing& s);
@@ -73,6 +82,7 @@ public:
 
 // Takes the garment from one of its turns to the end; lines and steps are added to `out`. How it stood before each
 // turn is kept in the trail only where that will be asked for.
-[[nodiscard]] std::shared_ptr<const Standing> fitted(Computed& out, Trail&, std::size_t from_turn, bool keep);
+[[nodiscard]] std::shared_ptr<const Standing> fitted(Computed& out, Trail&, std::size_t from_turn, bool keep,
+                                                     LastTime* last = nullptr);
 
 }  // namespace sartorum
