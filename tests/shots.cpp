@@ -134,8 +134,6 @@ int main(int argc, char** argv)
     room.decide(AdjustmentKind::BodiceLength, Answer::Accepted, {});
     window.findChild<PlanStation*>()->show_adjustment(AdjustmentKind::ShoulderSlope);
     shot("plan-top");
-    window.findChild<PlanStation*>()->show_adjustment(AdjustmentKind::SwayBack);
-    shot("plan-top-lengths");
     // The bust, what follows it and what comes out.
     const auto beside = [&](int view) {
         auto* views = window.findChild<Choices*>("beside_plan");
@@ -178,6 +176,19 @@ int main(int argc, char** argv)
     }
     emit window.findChild<Choices*>("paper_view")->picked(1);
     shot("paper-panels");
+    // Gores on a yoke, and what the skirt is made of.
+    for (const auto& p : room.book().patterns()) {
+        if (p.name.startsWith("Ropewalk")) room.choose_pattern(p.id);
+    }
+    room.choose(room.advice()->choice);
+    room.accept_all();
+    MakeUp made;
+    made.facings = {{{"front", EdgeRole::Hem}, Length::mm(40)}};
+    made.left_out = {"yoke-facing-back"};
+    room.make_up(made, "pieces");
+    window.go_to(Station::Plan);
+    beside(6);
+    shot("plan-gores");
     window.measure_flat(TissueKind::Bodice);
     measure_half(room);
     window.measure_flat({});

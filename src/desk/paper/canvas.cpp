@@ -287,7 +287,7 @@ void Canvas::draw_name(QPainter& p, const Piece& piece, const QTransform& t)
     // A curved strip has no room for it: beneath it then. An upright one has its two lines below each other.
     const QRectF box = t.mapRect(b);
     constexpr double low = 70;
-    const auto outline_here = t.map(formats::painter_path(outline(piece)));
+    const auto outline_here = t.map(formats::painter_path(piece));
     const auto place = [&] { return QRectF{at.x() - wide / 2 - 2, at.y() - 20, wide + 4, 40}; };
     if (!band && box.height() < low && !outline_here.contains(place())) at = {box.center().x(), box.bottom() + 22};
     const bool narrow = box.height() >= low && QFontMetricsF{cut_font}.horizontalAdvance(cut) > room;
