@@ -152,8 +152,9 @@ int main(int argc, char** argv)
     shot("plan-sleeve");
     window.go_to(Station::Paper);
     for (std::size_t i = 0; i < room.computed()->steps.size(); ++i) {
-        if (room.computed()->steps[i].kind == StepKind::OpenCentreBack) room.go_to_step(static_cast<int>(i));
+        if (room.computed()->steps[i].kind == StepKind::SwingBust) room.go_to_step(static_cast<int>(i));
     }
+    emit window.findChild<Choices*>("paper_view")->picked(1);
     shot("paper-top");
     emit window.findChild<Choices*>("paper_view")->picked(3);
     emit window.findChild<Choices*>("walk_seam")->picked(2);

@@ -26,6 +26,19 @@ QString how_long(const Seam& s)
     return s.follow == Follow::Length ? t("as long as it") : t("stays as it is");
 }
 
+// An opening that goes all the way down goes on in the part below, as far as that opens.
+QString goes_on_in(const Garment& g, const Piece& above, Unit u)
+{
+    bool below = false;
+    for (const auto& p : g.pieces) {
+        if (below && p.role == above.role && p.part && p.part != above.part && p.opening > Length{})
+            return t(", and %1 on in the %2")
+                .arg(amount(std::min(p.opening, sewn_length(p, EdgeRole::Centre)), u), piece_name(p).toLower());
+        below = below || &p == &above;
+    }
+    return {};
+}
+
 QString piece_called(const SeamSide& s, const std::vector<Piece>& pieces)
 {
     const Piece* p = find_piece(pieces, s.piece);
@@ -76,7 +89,8 @@ QString opening_use(const Garment& g, Unit u)
                             : p.overlap > Length{} ? t(", %1 past the centre").arg(amount(p.overlap, u))
                                                    : QString{};
         const QString far = p.opening >= whole ? t("all the way down") : t("%1 down").arg(amount(p.opening, u));
-        return t("At the centre of the %1, %2%3.").arg(piece_name(p).toLower(), far, how);
+        const QString on = p.opening >= whole ? goes_on_in(g, p, u) : QString{};
+        return t("At the centre of the %1, %2%3%4.").arg(piece_name(p).toLower(), far, how, on);
     }
     return t("Nothing says where it opens.");
 }

@@ -181,6 +181,37 @@ private slots:
         QVERIFY(!pieces[1].bust_point);
         QCOMPARE(pieces[2].role, PieceRole::Other);
     }
+    // Six gores on a yoke: written and read again they are the same, however the skirt's part is called.
+    void gores_on_a_yoke_come_back_as_they_were()
+    {
+        const auto text = formats::read_file(QString{SARTORUM_SOURCE_DIR} + "/demo/ropewalk-skirt.svg");
+        const Pattern p = need(formats::read_pattern_svg(*text));
+        const Pattern again = need(formats::read_pattern_svg(formats::write_pattern_svg(p).toStdString()));
+        QCOMPARE(again.seams.size(), p.seams.size());
+        for (std::size_t i = 0; i < p.sizes.size(); ++i) {
+            QCOMPARE(again.sizes[i].pieces.size(), p.sizes[i].pieces.size());
+            for (std::size_t k = 0; k < p.sizes[i].pieces.size(); ++k) {
+                const Piece& a = p.sizes[i].pieces[k];
+                const Piece& b = again.sizes[i].pieces[k];
+                QVERIFY(a.part == b.part && a.role == b.role && a.id == b.id);
+                QVERIFY(test::largest_gap(a, b) < 1e-4);
+                QVERIFY(a.opening == b.opening);
+            }
+        }
+        QCOMPARE(parts_of(p.sizes.front().pieces), (std::vector{PartKind::Yoke, PartKind::BelowYoke}));
+        std::string plain = *text;
+        const std::string below = "skirt-below-yoke";
+        for (auto at = plain.find(below); at != std::string::npos; at = plain.find(below))
+            plain.replace(at, below.size(), "skirt");
+        QCOMPARE(parts_of(need(formats::read_pattern_svg(plain)).sizes.front().pieces),
+                 (std::vector{PartKind::Yoke, PartKind::BelowYoke}));
+        // The two pieces of a face in the other order are refused by name.
+        std::string swapped = *text;
+        const auto first = swapped.find("data-piece=\"front\"");
+        swapped.replace(swapped.find("data-edge=\"outer\"", first), 17, "data-edge=\"side\"");
+        const auto refused = formats::read_pattern_svg(swapped);
+        QVERIFY(!refused);
+    }
     void a_front_of_two_panels_comes_back_as_one()
     {
         for (const auto from : {PrincessFrom::Armhole, PrincessFrom::Shoulder}) {
