@@ -173,8 +173,24 @@ QString method_name(AdjustmentKind kind, std::size_t method)
     return QString::fromUtf8(key.data(), static_cast<qsizetype>(key.size()));
 }
 
-QString method_cost(AdjustmentKind kind, std::size_t method)
+namespace {
+
+bool shared_by_gores(AdjustmentKind kind, bool of_gores)
 {
+    return of_gores && (kind == AdjustmentKind::WidthAtWaist || kind == AdjustmentKind::WidthAtHip);
+}
+
+}  // namespace
+
+QString way_or_meaning(AdjustmentKind kind, std::size_t method, bool of_gores)
+{
+    const QString way = shared_by_gores(kind, of_gores) ? QString{} : method_name(kind, method);
+    return way.isEmpty() ? amount_meaning(kind, of_gores) : way;
+}
+
+QString method_cost(AdjustmentKind kind, std::size_t method, bool of_gores)
+{
+    if (shared_by_gores(kind, of_gores)) return {};
     const auto& ways = adjustment(kind).methods;
     if (method >= ways.size()) return {};
     const auto key = ways[method];

@@ -86,10 +86,8 @@ PlanText plan_text(const PlanLine& l, const Computed& c, Unit u)
     const auto of_kind = [&](const PlanLine& other) { return other.kind == l.kind; };
     const bool twice = std::count_if(c.lines.begin(), c.lines.end(), of_kind) > 1;
     const QString name = adjustment_name(l.kind);
-    const QString way = method_name(l.kind, l.method);
     return {twice ? t("%1, %2").arg(name, part_name(l.part)) : name, amounts(l, u),
-            way.isEmpty() ? amount_meaning(l.kind, has_gores(c.altered.pieces)) : way, words::why(l, u),
-            state_text(l, u)};
+            way_or_meaning(l.kind, l.method, has_gores(c.altered.pieces)), words::why(l, u), state_text(l, u)};
 }
 
 QString plan_sentence(const PlanLine& l, const Computed& c, Unit u)

@@ -34,7 +34,9 @@ namespace sartorum::words {
 
 // The trade's ways to do an adjustment, and what each costs.
 [[nodiscard]] QString method_name(AdjustmentKind, std::size_t method);
-[[nodiscard]] QString method_cost(AdjustmentKind, std::size_t method);
+[[nodiscard]] QString method_cost(AdjustmentKind, std::size_t method, bool of_gores = false);
+// The way it is done; where there is one, what its amount is.
+[[nodiscard]] QString way_or_meaning(AdjustmentKind, std::size_t method, bool of_gores);
 [[nodiscard]] QString toile_sign(AdjustmentKind);    // what is seen where only a toile can tell; else empty
 [[nodiscard]] QString limit_advice(AdjustmentKind);  // what to do instead of more
 // More than is usual: how much is, and what else to do; a toile first.

@@ -208,8 +208,7 @@ void PaperStation::refresh()
     for (const auto& l : c.lines) {
         if (l.steps > 0 && here >= l.first_step && here < l.first_step + l.steps) {
             title_->setText(words::adjustment_name(l.kind) + "  " + words::amounts(l, look_.unit()));
-            const QString way = words::method_name(l.kind, l.method);
-            sub_->setText(way.isEmpty() ? words::amount_meaning(l.kind, has_gores(c.altered.pieces)) : way);
+            sub_->setText(words::way_or_meaning(l.kind, l.method, has_gores(c.altered.pieces)));
         }
     }
 }

@@ -318,7 +318,8 @@ void ChangePad::refresh()
         ways_->setVisible(std::count(open.begin(), open.end(), true) > 1);
         ways_->setAccessibleDescription(words::method_cost(kind_, l->method));
     }
-    say(cost_, ways_ ? words::method_cost(kind_, l->method) : QString{});
+    const bool gores = has_gores(room_.computed()->altered.pieces);
+    say(cost_, ways_ ? words::method_cost(kind_, l->method, gores) : QString{});
     say(refused_, l->state == LineState::Refused ? words::state_text(*l, u) : QString{});
     ink(refused_, d.madder_ink);
     QStringList warn;

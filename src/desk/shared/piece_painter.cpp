@@ -114,7 +114,7 @@ void PiecePainter::dimension(const Dimension& dim, Unit unit)
     const QPointF beside = upright ? QPointF{-10, 0} : QPointF{0, -10};
     arrow(a + beside, axis);
     arrow(b + beside, -axis);
-    const QString text = words::amount(dim.amount, words::paper_unit(unit));
+    const QString text = words::amount_on_paper(dim.amount, words::paper_unit(unit));
     p_.setFont(look_.lato(19, QFont::DemiBold));
     const double w = p_.fontMetrics().horizontalAdvance(text);
     const QPointF base =
