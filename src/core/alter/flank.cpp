@@ -26,11 +26,6 @@ Step told_of(Step step, Flank flank, const Piece& was)
     return step;
 }
 
-bool is_gore(const Piece& p)
-{
-    return edge_index(p, EdgeRole::Inner) || edge_index(p, EdgeRole::Outer);
-}
-
 }  // namespace
 
 Outcome<bool> on_flank(std::vector<Step>& steps, Piece& piece, Flank flank, const AlterPlain& alter)

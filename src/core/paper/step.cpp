@@ -4,6 +4,8 @@
 
 #include <cstdlib>
 
+#include "core/pattern/gore.h"
+
 namespace sartorum {
 
 HandMark hand_mark(StepKind kind)
@@ -182,9 +184,6 @@ bool of_waistband(const Step& s)
 
 bool of_a_gore(const Step& s)
 {
-    const auto is_gore = [](const Piece& p) {
-        return edge_index(p, EdgeRole::Inner) || edge_index(p, EdgeRole::Outer);
-    };
     return !s.picture.panels.empty() && is_gore(s.picture.panels.front());
 }
 

@@ -92,10 +92,14 @@ std::optional<EdgeRole> flank_role(const Piece& p, Flank f)
     return edge_index(p, role) ? std::optional{role} : std::nullopt;
 }
 
+bool is_gore(const Piece& p)
+{
+    return edge_index(p, EdgeRole::Inner) || edge_index(p, EdgeRole::Outer);
+}
+
 bool has_gores(const std::vector<Piece>& pieces)
 {
-    return std::any_of(pieces.begin(), pieces.end(),
-                       [](const Piece& p) { return edge_index(p, EdgeRole::Outer).has_value(); });
+    return std::any_of(pieces.begin(), pieces.end(), is_gore);
 }
 
 bool in_row(const std::vector<Piece>& pieces, PieceRole role)
@@ -113,7 +117,7 @@ bool in_row(const std::vector<Piece>& pieces, PieceRole role)
 
 Piece as_plain(const Piece& p, Flank f)
 {
-    if (!edge_index(p, EdgeRole::Inner) && !edge_index(p, EdgeRole::Outer)) return p;
+    if (!is_gore(p)) return p;
     Piece out = f == Flank::Inner ? mirrored(p) : p;
     if (f == Flank::Inner)
         rename_all(out, {{EdgeRole::Inner, EdgeRole::Side}, {right_of(p), EdgeRole::Centre}});
@@ -124,7 +128,7 @@ Piece as_plain(const Piece& p, Flank f)
 
 Piece as_gore(Piece plain, Flank f, const Piece& was)
 {
-    if (!edge_index(was, EdgeRole::Inner) && !edge_index(was, EdgeRole::Outer)) return plain;
+    if (!is_gore(was)) return plain;
     if (f == Flank::Outer) {
         rename_all(plain, {{EdgeRole::Side, right_of(was)}, {EdgeRole::Centre, left_of(was)}});
         return plain;

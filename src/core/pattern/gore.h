@@ -13,6 +13,7 @@ enum class Flank { Outer, Inner };
 
 // The pieces of one face, from the centre to the side; a plain part has one.
 [[nodiscard]] std::vector<std::size_t> face_of(const std::vector<Piece>&, PieceRole);
+[[nodiscard]] bool is_gore(const Piece&);
 [[nodiscard]] bool has_gores(const std::vector<Piece>&);
 // Outer, or side where that is the outer flank; inner, or none.
 [[nodiscard]] std::optional<EdgeRole> flank_role(const Piece&, Flank);
