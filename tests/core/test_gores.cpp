@@ -339,6 +339,40 @@ private slots:
         QVERIFY(!goes_on(c).empty());
     }
 
+    // Darts of 10 in the waists of both side gores take 40 of the girth there, and nothing below their tips.
+    void a_dart_in_a_gore_takes_its_width_in_the_profile()
+    {
+        const GoredFlat g = six_gores();
+        const auto chart = chart_of(g);
+        Pattern p = in_sizes(g, 2);
+        for (auto& sized : p.sizes) {
+            for (auto& piece : sized.pieces) {
+                if (!edge_index(piece, EdgeRole::Inner)) continue;
+                const Edge waist = piece.edges[0];
+                const Length half = length(waist.curve) / 2.0;
+                const Curve a = split(waist.curve, time_at(waist.curve, half - Length::mm(5))).before;
+                const Curve b = split(waist.curve, time_at(waist.curve, half + Length::mm(5))).after;
+                const Point tip = (a.finalPoint() + b.initialPoint()) / 2 + Point{0, -70};
+                piece.edges[0].curve = a;
+                piece.edges.insert(piece.edges.begin() + 1,
+                                   {Edge{EdgeRole::DartMouth, straight(a.finalPoint(), b.initialPoint()), {}},
+                                    Edge{EdgeRole::Waist, b, {}}});
+                piece.darts = {{a.finalPoint(), b.initialPoint(), tip, DartKind::Dart}};
+            }
+        }
+        p = *check_pattern(p);
+        Plan plan = plan_in_sizes("12", "12");
+        plan.as_drawn = true;
+        const auto plain = ease_profile(need(compute(work_of(in_sizes(g, 2), chart, {}, plan)))).after;
+        const auto darted = ease_profile(need(compute(work_of(p, chart, {}, plan)))).after;
+        QCOMPARE(darted.size(), plain.size());
+        const auto off = [&](std::size_t i) { return (plain[i].girth - darted[i].girth).in_mm(); };
+        QVERIFY(std::abs(off(0) - 40) < 1);
+        for (std::size_t i = 0; i < plain.size(); ++i) {
+            if (plain[i].height < Length::mm(-90)) QVERIFY(std::abs(off(i)) < 0.01);
+        }
+    }
+
     // By polylines: front, side and back as much lower as was asked, and what tilts the hem is said.
     void the_hem_is_level_or_said_not_to_be()
     {

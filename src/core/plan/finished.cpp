@@ -48,6 +48,7 @@ std::optional<std::size_t> size_of(Measure m, const SizeChart& chart, const Plan
 struct SideAt {
     Length width;
     double level = 0;
+    Length in_darts{};
 };
 
 SideAt plain_side_at(const Piece& p, Length along)
@@ -71,7 +72,7 @@ SideAt plain_side_at(const Piece& p, Length along)
             taken += taken_at(d, level);
         }
         const Curve& centre = edge(p, EdgeRole::Centre).curve;
-        return {Length::mm(at[Geom::X] - centre.initialPoint()[Geom::X]) - taken, at[Geom::Y]};
+        return {Length::mm(at[Geom::X] - centre.initialPoint()[Geom::X]) - taken, at[Geom::Y], taken};
     }
     return {};
 }
@@ -81,7 +82,7 @@ SideAt side_at(const Piece& p, Length along)
 {
     SideAt out = plain_side_at(as_plain(p, Flank::Outer), along);
     const bool gore = edge_index(p, EdgeRole::Inner).has_value();
-    if (const auto between = gore ? width_at(p, out.level) : std::nullopt) out.width = *between;
+    if (const auto between = gore ? width_at(p, out.level) : std::nullopt) out.width = *between - out.in_darts;
     return out;
 }
 
