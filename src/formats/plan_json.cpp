@@ -89,13 +89,22 @@ Outcome<bool> read_amounts(const json& list, const std::string& field, Decision&
     return true;
 }
 
+Outcome<SidesWay> sides_said(const json& entry, const std::string& field)
+{
+    if (!entry.contains("sides")) return SidesWay::Usual;
+    const auto text = text_at(entry, "sides");
+    const auto sides = text ? sides_of_key(*text) : std::nullopt;
+    if (!sides) return refuse(Why::WordUnknown, field);
+    return *sides;
+}
+
 Outcome<Decision> decision_of(const std::string& key, const json& entry)
 {
     const auto kind = adjustment_of_key(key);
     if (!kind) return refuse(Why::KeyUnknown, "adjustments: " + key);
     if (!entry.is_object()) return refuse(Why::ValueIllTyped, key);
-    constexpr std::array<std::string_view, 6> known{"answer",  "amount_mm", "back_mm",
-                                                    "amounts", "subject",   "method"};
+    constexpr std::array<std::string_view, 7> known{"answer",  "amount_mm", "back_mm", "amounts",
+                                                    "subject", "method",    "sides"};
     if (auto ok = only(entry, known, key); !ok) return tl::make_unexpected(ok.error());
     const auto answer = text_at(entry, "answer");
     if (!answer) return refuse(answer.error().why, key + ": answer");
@@ -125,6 +134,9 @@ Outcome<Decision> decision_of(const std::string& key, const json& entry)
         d.method = method_of_key(adjustment(*kind), *method);
         if (!d.method) return refuse(Why::WordUnknown, key + ": method");
     }
+    const auto sides = sides_said(entry, key + ": sides");
+    if (!sides) return tl::make_unexpected(sides.error());
+    d.sides = *sides;
     return d;
 }
 
@@ -162,6 +174,7 @@ json decision_json(const Decision& d)
         amount["mm"] = a.by.in_mm();
         entry["amounts"].push_back(std::move(amount));
     }
+    if (d.sides != SidesWay::Usual) entry["sides"] = key(d.sides);
     if (d.method) entry["method"] = adjustment(d.kind).methods[*d.method];
     return entry;
 }
@@ -172,9 +185,9 @@ Outcome<Plan> read_plan(const std::string& text)
 {
     const auto j = parse(text);
     if (!j) return tl::make_unexpected(j.error());
-    constexpr std::array<std::string_view, 14> known{
-        "waist_size", "hip_size", "bust_size", "body_type", "garment",     "school",   "full",
-        "seated",     "knit",     "stretch",   "ease_mm",   "adjustments", "as_drawn", "make_up"};
+    constexpr std::array<std::string_view, 15> known{
+        "waist_size", "hip_size", "bust_size", "body_type",   "garment",  "school",  "full", "seated",
+        "knit",       "stretch",  "ease_mm",   "adjustments", "as_drawn", "make_up", "sides"};
     if (auto ok = only(*j, known); !ok) return tl::make_unexpected(ok.error());
     Plan plan;
     const auto waist = text_at(*j, "waist_size");
@@ -185,6 +198,9 @@ Outcome<Plan> read_plan(const std::string& text)
     if (!bust) return tl::make_unexpected(bust.error());
     plan.take_sizes(*waist, *hip, *bust);
     if (const auto ok = read_wishes(*j, plan); !ok) return tl::make_unexpected(ok.error());
+    const auto sides = sides_said(*j, "sides");
+    if (!sides) return tl::make_unexpected(sides.error());
+    plan.sides = *sides;
     if (j->contains("make_up")) {
         auto made = read_make_up((*j)["make_up"]);
         if (!made) return tl::make_unexpected(made.error());
@@ -221,6 +237,7 @@ json plan_json(const Plan& plan)
     }
     if (plan.cloth.stretch > 0) out["stretch"] = plan.cloth.stretch;
     for (const auto& [m, ease] : plan.ease) out["ease_mm"][std::string{facts(m).key}] = ease.in_mm();
+    if (plan.sides != SidesWay::Usual) out["sides"] = key(plan.sides);
     if (!plan.make_up.empty()) out["make_up"] = make_up_json(plan.make_up);
     out["adjustments"] = adjustments;
     return out;

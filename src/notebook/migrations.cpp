@@ -172,10 +172,18 @@ QStringList from_7()
             "NULL)"};
 }
 
+// How two sides that differ are answered, in all and one by one.
+QStringList from_8()
+{
+    const QString column = "ALTER TABLE %1 ADD COLUMN sides TEXT NOT NULL DEFAULT 'usual'";
+    return {column.arg("plan"), column.arg("decision")};
+}
+
 }  // namespace
 
 QStringList migration_from(int version)
 {
+    if (version == 8) return from_8();
     if (version == 7) return from_7();
     if (version == 6) return from_6();
     if (version == 5) return from_5();

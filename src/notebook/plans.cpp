@@ -16,13 +16,18 @@ QString column_of(PlanFor what)
 }
 
 const QStringList plan_columns{"chart_group", "garment", "roomy",  "knit",
-                               "stretch",     "seated",  "school", "as_drawn"};
+                               "stretch",     "seated",  "school", "as_drawn", "sides"};
 
 constexpr std::array<const char*, 3> side_words{"both", "right", "left"};
 
 QString side_word(const Amount& a)
 {
     return QLatin1String{side_words[a.side ? (*a.side == Side::Left ? 2 : 1) : 0]};
+}
+
+QString sides_word(SidesWay way)
+{
+    return text(std::string{sartorum::key(way)});
 }
 
 QString level_word(Level level)
@@ -41,7 +46,8 @@ QVariantList values_of(const Plan& plan)
             plan.cloth.stretch,
             wish.seated,
             wish.school ? word(school_keys, *wish.school) : QString{""},
-            plan.as_drawn};
+            plan.as_drawn,
+            sides_word(plan.sides)};
 }
 
 QString key(AdjustmentKind kind)
@@ -86,7 +92,7 @@ std::vector<Notebook::KeptDecision> Notebook::decisions(Id plan) const
     std::vector<KeptDecision> out;
     auto q =
         ask(connection_,
-            "SELECT id, adjustment, subject, answer, method FROM decision WHERE plan_id = ? ORDER BY id", {plan});
+            "SELECT id, adjustment, subject, answer, method, sides FROM decision WHERE plan_id = ? ORDER BY id", {plan});
     while (q.next()) {
         const QString name = q.value(1).toString();
         const QString subject = q.value(2).toString();
@@ -107,7 +113,10 @@ std::vector<Notebook::KeptDecision> Notebook::decisions(Id plan) const
         auto own = amounts(q.value(0).toLongLong(), name);
         const bool way_read = d.method || way.isEmpty();
         if (!way_read) leave_out(tr_("the way decided for %1").arg(name), q.value(4));
-        if (!own || !way_read) continue;
+        const auto sides = sides_of_key(q.value(5).toString().toStdString());
+        if (!sides) leave_out(tr_("how the sides of %1 are answered").arg(name), q.value(5));
+        if (!own || !way_read || !sides) continue;
+        d.sides = *sides;
         d.amounts = std::move(*own);
         out.push_back({q.value(0).toLongLong(), d});
     }
@@ -144,6 +153,10 @@ Plan Notebook::plan(Id wearer, PlanFor what) const
         if (!out.choosing.school) leave_out(tr_("how a plan's size is chosen"), head.value(6));
     }
     out.as_drawn = head.value(7).toInt() != 0;
+    if (const auto sides = sides_of_key(head.value(8).toString().toStdString()))
+        out.sides = *sides;
+    else
+        leave_out(tr_("how a plan's sides are answered"), head.value(8));
     out.make_up = make_up(*id);
     for (const auto& kept : decisions(*id)) out.put(kept.decision);
     auto wishes = ask(connection_, "SELECT measure, ease_mm FROM ease_wish WHERE plan_id = ?", {*id});
@@ -181,8 +194,9 @@ void Notebook::write_decisions(Change& change, Id plan, const std::vector<Decisi
         const auto& d = wanted[i];
         const QString way = d.method ? text(std::string{adjustment(d.kind).methods[*d.method]}) : QString{""};
         const Id id = change.insert(
-            "INSERT INTO decision (plan_id, adjustment, subject, answer, method) VALUES (?, ?, ?, ?, ?)",
-            {plan, key(d.kind), text(d.subject), d.answer == Answer::Accepted ? "accepted" : "declined", way});
+            "INSERT INTO decision (plan_id, adjustment, subject, answer, method, sides) VALUES (?, ?, ?, ?, ?, ?)",
+            {plan, key(d.kind), text(d.subject), d.answer == Answer::Accepted ? "accepted" : "declined", way,
+             sides_word(d.sides)});
         for (const auto& a : d.amounts) {
             change.run("INSERT INTO decision_amount (decision_id, at, face, side, by_mm) VALUES (?, ?, ?, ?, ?)",
                        {id, text(a.at), text(std::string{sartorum::key(a.face)}), side_word(a), a.by.in_mm()});

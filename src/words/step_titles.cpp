@@ -86,6 +86,8 @@ QString step_title(const Step& s, Unit unit)
             return of_waistband(s) ? t("Spread the waistband %1").arg(a) : t("Spread it %1").arg(a);
         case StepKind::OverlapBand:
             return of_waistband(s) ? t("Overlap the waistband %1").arg(a) : t("Overlap it %1").arg(a);
+        case StepKind::MarkTopCentre: return t("Mark %1 above the edge at the centre").arg(a);
+        case StepKind::RedrawTop: return t("Redraw the upper edge to the mark");
         case StepKind::MatchSides:
             if (flank_of(s))
                 return (more ? t("Raise the upper end of the %2 by %1") : t("Lower the upper end of the %2 by %1"))

@@ -159,6 +159,12 @@ QString how_and_where(const Step& s, Unit unit)
         case StepKind::OverlapBand:
             if (!of_waistband(s)) return t("Tape flat, long edges in line.");
             return t("Tape flat, long edges in line. Mark the side notch in the middle of the overlap.");
+        case StepKind::MarkTopCentre:
+            return t("On the centre line carried on. Both sides of the centre are then equally long again.");
+        case StepKind::RedrawTop:
+            return t(
+                "Square to the centre at the mark, then smoothly down to nothing at the side. Dart legs run on to "
+                "it.");
         case StepKind::MatchSides:
             return of_a_gore(s)
                        ? t("Both sides of this seam are then equally long. Run the upper edge smoothly to its "

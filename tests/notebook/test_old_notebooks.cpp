@@ -226,6 +226,36 @@ private slots:
         }
         QVERIFY(plan().make_up == less.make_up);
     }
+    // N-01, N-03, N-09, N-18
+    void a_notebook_of_the_eighth_version_takes_sides_and_its_undo()
+    {
+        const QString path = fixture(8);
+        auto opened = Notebook::open(path);
+        QVERIFY(opened.has_value());
+        const auto& book = *opened;
+        const auto wearer = *book->table().wearer;
+        const auto plan = [&] { return book->plan(wearer, PlanFor::pattern(1)); };
+        QVERIFY(*book->redo());
+        QVERIFY(plan().as_drawn && plan().sides == SidesWay::Usual);
+        Plan next = plan();
+        next.sides = SidesWay::Larger;
+        Decision slope{AdjustmentKind::ShoulderSlope, Answer::Accepted};
+        slope.sides = SidesWay::Apart;
+        slope.set_side(Side::Right, Length::mm(-9), Length::mm(-7));
+        slope.set_side(Side::Left, Length::mm(-5), Length::mm(-3));
+        next.decide(slope);
+        QVERIFY(book->save_plan(wearer, PlanFor::pattern(1), next, "sides"));
+        QVERIFY(plan().sides == SidesWay::Larger);
+        QVERIFY(*plan().decision(AdjustmentKind::ShoulderSlope) == slope);
+        QVERIFY(*book->undo());
+        QVERIFY(plan().sides == SidesWay::Usual && !plan().decision(AdjustmentKind::ShoulderSlope));
+        while (*book->undo()) {
+        }
+        QVERIFY(book->wearers().empty());
+        while (*book->redo()) {
+        }
+        QVERIFY(plan().sides == SidesWay::Larger);
+    }
     // What cannot be is named and left out; the rest is read. N-13
     void what_a_garment_is_made_of_is_checked_when_it_is_read()
     {

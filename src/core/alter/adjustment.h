@@ -145,6 +145,10 @@ using Serves = bool (*)(const Garment& part);
 // whole.
 enum class AtJoin { Alike, OnlyBelow, NotBelow, Joined, WholeGarment };
 
+// What two unlike sides of it do to the centres: nothing; each side its own amount, and the shorter centre drawn on
+// to the longer's length; or it is done alike on both, by the larger amount, which leaves more paper.
+enum class AtCentre { Clear, Evened, Together };
+
 struct Adjustment {
     AdjustmentKind kind;
     std::string_view key;  // kept forever: notebooks and JSON use it
@@ -180,6 +184,7 @@ struct Adjustment {
     AtJoin at_join = AtJoin::Alike;
     // In place of `apply` for what goes with the part above: done by itself unless it is declined.
     Outcome<Applied> (*apply_across)(const Garment&, const Across&, const Dose&) = nullptr;
+    AtCentre at_centre = AtCentre::Clear;
     bool reads_above = false;  // it does what the part above is, not only how the two were drawn
 };
 

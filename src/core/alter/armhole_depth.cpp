@@ -56,6 +56,7 @@ Adjustment armhole_depth_row()
         .place = on_across_line,
         .propose = propose_armhole_depth,
         .from = Measure::ArmholeDepth,
+        .at_centre = AtCentre::Together,
     };
 }
 

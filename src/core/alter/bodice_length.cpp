@@ -80,6 +80,7 @@ Adjustment bodice_length_row()
         .place = on_length_line,
         .propose = propose_bodice_length,
         .from = Measure::FrontWaistLength,
+        .at_centre = AtCentre::Together,
     };
 }
 

@@ -308,6 +308,7 @@ Adjustment bust_row()
         .usual_method = usual_bust,
         .method_serves = bust_way_open,
         .usual = usual_bust_amounts,
+        .at_centre = AtCentre::Evened,
     };
 }
 

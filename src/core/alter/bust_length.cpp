@@ -139,6 +139,7 @@ Adjustment bust_length_row()
         .place = at_bust_on_centre,
         .propose = propose_bust_length,
         .from = Measure::FrontWaistLength,
+        .at_centre = AtCentre::Together,
     };
 }
 

@@ -144,6 +144,7 @@ Adjustment hem_given_back_row()
         .place = on_the_hem,
         .propose = propose_given_back,
         .joins = AdjustmentKind::FinishedLength,
+        .at_centre = AtCentre::Together,
     };
 }
 
@@ -162,6 +163,7 @@ Adjustment finished_length_row()
         .place = on_the_hem,
         .propose = propose_length,
         .from = Measure::SkirtLength,
+        .at_centre = AtCentre::Together,
     };
 }
 

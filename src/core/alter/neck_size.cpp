@@ -128,6 +128,7 @@ Adjustment neck_size_row()
         .propose = propose_neck_size,
         .from = Measure::NeckBase,
         .methods = neck_methods,
+        .at_centre = AtCentre::Together,
     };
 }
 

@@ -148,6 +148,7 @@ Adjustment round_back_row()
         .methods = round_back_methods,
         .usual_method = way_by_centre_back,
         .noted = round_back_noted,
+        .at_centre = AtCentre::Together,
     };
 }
 

@@ -195,6 +195,7 @@ Adjustment sway_back_row()
         .methods = sway_back_methods,
         .usual_method = way_by_seam,
         .noted = sway_noted,
+        .at_centre = AtCentre::Together,
     };
 }
 

@@ -40,6 +40,7 @@ Adjustment waist_seam_level_row()
         .place = on_length_line,
         .serves = ends_or_hangs_there,
         .at_join = AtJoin::Joined,
+        .at_centre = AtCentre::Together,
     };
 }
 

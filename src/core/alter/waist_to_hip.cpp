@@ -124,6 +124,7 @@ Adjustment waist_to_hip_row()
         .place = on_length_line,
         .propose = propose_waist_to_hip,
         .from = Measure::WaistToHip,
+        .at_centre = AtCentre::Evened,
     };
 }
 

@@ -84,6 +84,26 @@ std::optional<Taken> BodySet::taken(Measure m) const
     return right;
 }
 
+BodySet one_sided(const BodySet& body, Side side)
+{
+    BodySet out = body;
+    out.left.clear();
+    for (const auto& [m, left] : body.left) {
+        const bool of_left = side == Side::Left || out.readings[m].empty();
+        if (of_left && !left.empty()) out.readings[m] = left;
+    }
+    return out;
+}
+
+bool sides_differ(const BodySet& body)
+{
+    return std::any_of(body.left.begin(), body.left.end(), [&](const auto& read) {
+        const auto right = body.taken(read.first, Side::Right);
+        const auto left = body.taken(read.first, Side::Left);
+        return right && left && right->value != left->value;
+    });
+}
+
 std::optional<double> shoulder_slope_degrees(const BodySet& set, Side side)
 {
     const auto either = [&](Measure m) {

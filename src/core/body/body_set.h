@@ -50,6 +50,11 @@ struct Repeatability {
 
 // Right is also where a reading stands that is not told apart.
 enum class Side { Right, Left };
+inline constexpr std::array both_sides{Side::Right, Side::Left};
+[[nodiscard]] constexpr Side other_side(Side s)
+{
+    return s == Side::Right ? Side::Left : Side::Right;
+}
 
 enum class Stance { Unsaid, Back, Centred, Forward };        // ball of the shoulder, neck
 enum class RoundBack { Unsaid, None, Slight, Marked };       // high round back
@@ -89,6 +94,12 @@ struct BodySet {
     [[nodiscard]] Readings& side(Side s) { return s == Side::Left ? left : readings; }
     [[nodiscard]] const Readings& side(Side s) const { return s == Side::Left ? left : readings; }
 };
+
+// The body as if both its sides were this one: what is read apart is this side's, or the other's where only that
+// was read.
+[[nodiscard]] BodySet one_sided(const BodySet&, Side);
+// Some measure was read on both sides, and does not say the same on each.
+[[nodiscard]] bool sides_differ(const BodySet&);
 
 // Degrees below the level, from the heights of neck point and shoulder tip and the shoulder's length; none while
 // one of them is missing or they cannot belong together.

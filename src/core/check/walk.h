@@ -35,6 +35,9 @@ struct Walk {
     // Of a seam between two pieces: what they are called.
     std::string name_a{};
     std::string name_b{};
+    // Where the sides are not alike: whose it is; or of the centre, a the right and b the left.
+    std::optional<Side> side{};
+    bool over_centre = false;
 };
 
 enum class JoinPlace {
@@ -53,6 +56,8 @@ struct Join {
     JoinPlace place{};
     double degrees = 180;
     bool holds = false;
+    std::optional<Side> side{};
+    bool over_centre = false;  // of two unlike halves; 180 as it was drawn
 };
 
 // An edge on the fold is one straight line.
@@ -60,12 +65,14 @@ struct FoldCheck {
     std::string piece;
     Length off;  // the farthest it strays from the line between its ends
     bool holds = false;
+    std::optional<Side> side{};
 };
 
 struct DartCheck {
     std::string piece;
     Length apart;  // leg_b − leg_a
     bool holds = false;
+    std::optional<Side> side{};
 };
 
 // What no hand can cut out (core/paper/sound.h), as drawn by the pattern or as it came out.
@@ -73,6 +80,7 @@ struct OutlineCheck {
     std::string piece;
     std::optional<Unsound> found{};
     bool holds = false;
+    std::optional<Side> side{};
 };
 
 struct EaseCheck {
@@ -82,6 +90,7 @@ struct EaseCheck {
     Length ease;
     Length least;
     bool holds = false;  // not below the least by more than the body's spread
+    std::optional<Side> side{};
 };
 
 // The cap over its armhole: wanted is the ease as drafted, kept inside what the cloth takes (ease.h).
@@ -99,6 +108,7 @@ struct HemLevel {
     Length side;
     Length back;
     bool holds = false;  // all alike, within hem_tolerance
+    std::optional<Length> side_left{};  // where it is another than the right one
 };
 inline constexpr Length hem_tolerance = Length::mm(3);  // nobody sews less
 
@@ -111,6 +121,9 @@ struct Checks {
     std::vector<OutlineCheck> outlines{};    // one a piece, in their order
     std::optional<SewnShoulder> shoulder{};  // of a bodice
     std::optional<CapCheck> cap{};
+    // Of the left side, where the sides are not alike.
+    std::optional<SewnShoulder> shoulder_left{};
+    std::optional<CapCheck> cap_left{};
     Length front_hem{};
     Length back_hem{};
     std::optional<HemLevel> hem{};

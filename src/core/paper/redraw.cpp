@@ -157,6 +157,46 @@ Outcome<Piece> side_waist_raised(const Piece& piece, Length amount)
     return out;
 }
 
+Length top_length(const Piece& piece)
+{
+    return sewn_length(piece, piece.edges.front().role);
+}
+
+Piece top_raised(const Piece& piece, Length amount, double from, double to)
+{
+    Piece out = piece;
+    const EdgeRole role = piece.edges.front().role;
+    const double whole = top_length(piece).in_mm();
+    const auto lift = [&](double at) { return Point{0, amount.in_mm() * (1 - at * at * (3 - 2 * at))}; };
+    double at = from;
+    std::size_t last = 0;
+    for (std::size_t i = 0; i < piece.edges.size(); ++i) {
+        Edge& e = out.edges[i];
+        const bool mouth = e.role == EdgeRole::DartMouth && last + 1 == i;
+        if (e.role != role && !mouth) break;
+        last = i;
+        if (mouth) {
+            e.curve = moved(e.curve, lift(at));
+            continue;
+        }
+        const double next = at + length(e.curve).in_mm() / whole * (to - from);
+        e.curve = eased_part(e.curve, {0, amount.in_mm()}, no_shift, at, next);
+        at = next;
+    }
+    // The flanks run on as they were going, and the edge to their ends.
+    Curve& inner = out.edges.back().curve;
+    Curve& outer = out.edges[last + 1].curve;
+    inner = end_moved(inner, Length::mm(lift(from)[Geom::Y]));
+    outer = reversed(end_moved(reversed(outer), Length::mm(lift(to)[Geom::Y])));
+    Curve& first = out.edges.front().curve;
+    first = eased(first, inner.finalPoint() - first.initialPoint(), no_shift);
+    Curve& end = out.edges[last].curve;
+    end = eased(end, no_shift, outer.initialPoint() - end.finalPoint());
+    settle_darts(out);
+    settle_notches(out);
+    return out;
+}
+
 Outcome<Matched> sides_matched(const Piece& front, const Piece& back, Length ease)
 {
     Matched out{front, back, {}};

@@ -42,6 +42,10 @@ HandMark hand_mark(StepKind kind)
         case StepKind::RedrawHip: return HandMark::Redraw;
         case StepKind::TrueSide:
         case StepKind::MatchSides: return HandMark::True;
+        case StepKind::TraceWhole:
+        case StepKind::TraceTwice:
+        case StepKind::MarkTopCentre: return HandMark::Draw;
+        case StepKind::RedrawTop: return HandMark::Redraw;
         case StepKind::TrimHem: return HandMark::Trim;
         case StepKind::DrawCorner:
         case StepKind::MarkTip:

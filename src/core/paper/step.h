@@ -11,6 +11,8 @@ namespace sartorum {
 // What is done; the sentences stand in src/words.
 enum class StepKind {
     TraceSize,      // trace one size; from_size
+    TraceWhole,     // of a piece on the fold both halves, for sides that differ
+    TraceTwice,     // of a pair both, one turned over
     DrawBlend,      // redraw the side seam from from_size at the waist to to_size at the hip
     DrawLine,       // draw over the lengthen/shorten line, `place` below the centre waist
     DrawFoldLines,  // and a second line `amount` below
@@ -29,7 +31,9 @@ enum class StepKind {
     CutBand,  // across at the side notch, `place` from the fold
     SpreadBand,
     OverlapBand,
-    MatchSides,  // raise or lower the side waist by amount so that front and back seams are equal
+    MarkTopCentre,  // amount above the upper edge at the centre
+    RedrawTop,      // from the mark, level there, to nothing at the side
+    MatchSides,     // raise or lower the side waist by amount so that front and back seams are equal
     // shoulder and neck
     DrawCorner,        // from `place` along the shoulder straight down `second`, then square out to the armhole
     CutCorner,         // the corner with the tip comes off

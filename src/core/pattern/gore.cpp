@@ -2,20 +2,15 @@
 
 #include <algorithm>
 
+#include "core/pattern/whole.h"
+
 namespace sartorum {
 namespace {
 
-// Reflected about the grain, and in travel again: clockwise, the waist first.
+// Turned over, the waist first again.
 Piece mirrored(const Piece& piece)
 {
-    Piece out = moved(piece, Geom::Scale(-1, 1));
-    std::reverse(out.edges.begin(), out.edges.end());
-    for (auto& e : out.edges) e.curve = reversed(e.curve);
-    std::reverse(out.darts.begin(), out.darts.end());
-    for (auto& d : out.darts) std::swap(d.leg_a, d.leg_b);
-    for (auto& g : out.guides) {
-        if (g.kind != GuideKind::Grain) std::swap(g.a, g.b);
-    }
+    Piece out = mirror_image(piece);
     const auto is_waist = [](const Edge& e) { return e.role == EdgeRole::Waist; };
     const auto first = std::find_if(out.edges.begin(), out.edges.end(), is_waist);
     std::rotate(out.edges.begin(), first, out.edges.end());

@@ -44,14 +44,15 @@ constexpr Keys<EdgeRole, 21> edge_keys{{{EdgeRole::Centre, "centre"},
                                         {EdgeRole::Lower, "lower"},
                                         {EdgeRole::Plain, "plain"},
                                         {EdgeRole::Cut, "cut"}}};
-constexpr Keys<GuideKind, 8> guide_keys{{{GuideKind::Grain, "grain"},
+constexpr Keys<GuideKind, 9> guide_keys{{{GuideKind::Grain, "grain"},
                                          {GuideKind::LengthenShorten, "lengthen-shorten"},
                                          {GuideKind::Hip, "hip"},
                                          {GuideKind::Bust, "bust"},
                                          {GuideKind::Waist, "waist"},
                                          {GuideKind::Across, "across"},
                                          {GuideKind::Bicep, "bicep"},
-                                         {GuideKind::Elbow, "elbow"}}};
+                                         {GuideKind::Elbow, "elbow"},
+                                         {GuideKind::Centre, "centre"}}};
 constexpr Keys<DartKind, 3> dart_keys{
     {{DartKind::Dart, "dart"}, {DartKind::Tuck, "tuck"}, {DartKind::Pleat, "pleat"}}};
 constexpr Keys<ShoulderStyle, 4> shoulder_keys{{{ShoulderStyle::SetIn, "set-in"},

@@ -41,7 +41,8 @@ enum class EdgeRole {
     Plain,     // of another piece: no part in any adjustment
     Cut,
 };
-enum class GuideKind { Grain, LengthenShorten, Hip, Bust, Waist, Across, Bicep, Elbow };
+// Centre: of a piece drawn whole, where its two halves meet (whole.h).
+enum class GuideKind { Grain, LengthenShorten, Hip, Bust, Waist, Across, Bicep, Elbow, Centre };
 // A dart narrows to nothing at its tip; a tuck is stitched parallel down to its tip; a pleat is only held in the
 // seam.
 enum class DartKind { Dart, Tuck, Pleat };

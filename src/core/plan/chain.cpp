@@ -3,6 +3,7 @@
 #include <array>
 
 #include "core/pattern/part_rules.h"
+#include "core/plan/both_sides.h"
 
 namespace sartorum {
 namespace {
@@ -43,14 +44,22 @@ bool upstream(const PlanLine& line, const Rule& rule)
 KnockOn followed(const Computed& c, const Rule& rule)
 {
     KnockOn out{{}, rule.through, {}, rule.effect, LineState::NothingKnown, {}};
+    const bool round = goes_all_round(rule.through);
+    Length on_left;
     for (const auto& line : c.lines) {
-        if (!upstream(line, rule)) continue;
+        const PlanLine* left = c.left_of(line);
+        if (!upstream(line, rule) && !(left && upstream(*left, rule))) continue;
         out.causes.push_back(line.kind);
-        out.by += rule.only ? line.amount : line.changed.of(rule.through);
+        const auto by = [&](const PlanLine& of) { return rule.only ? of.amount : of.changed.of(rule.through); };
+        out.by += round && !rule.only ? changed_by(c, line, rule.through) : by(line);
+        on_left += by(left ? *left : line);
     }
+    if (c.left && !round && abs(on_left - out.by) > worth_saying) out.by_left = on_left;
     if (const PlanLine* effect = rule.effect ? c.line(*rule.effect) : nullptr) {
         out.state = effect->state;
         out.amount = effect->amount;
+        const PlanLine* left = c.left_of(*effect);
+        if (left && abs(left->amount - effect->amount) > worth_saying) out.amount_left = left->amount;
     }
     return out;
 }
@@ -76,7 +85,7 @@ std::vector<KnockOn> knock_ons(const Computed& c)
         // Nothing caused it, or it came to nothing and nothing is to be answered.
         const bool open = k.state == LineState::Proposed || k.state == LineState::Accepted;
         if (k.causes.empty() || (k.effect && !open)) continue;
-        if (!k.effect && abs(k.by) <= worth_saying) continue;
+        if (!k.effect && abs(k.by) <= worth_saying && !k.by_left) continue;
         out.push_back(std::move(k));
     }
     return out;

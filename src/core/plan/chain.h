@@ -15,6 +15,9 @@ struct KnockOn {
     std::optional<AdjustmentKind> effect{};  // none: something that is not among these pieces
     LineState state = LineState::NothingKnown;
     Length amount;  // of the effect
+    // On the left, where it is another.
+    std::optional<Length> by_left{};
+    std::optional<Length> amount_left{};
 };
 
 // In fitting order of their effects; only what moved by more than half a millimetre.

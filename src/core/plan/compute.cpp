@@ -8,6 +8,8 @@
 
 #include "core/alter/size_blend.h"
 #include "core/paper/princess_redraw.h"
+#include "core/plan/both_sides.h"
+#include "core/plan/cut_out.h"
 #include "core/plan/fitting.h"
 
 namespace sartorum {
@@ -154,10 +156,15 @@ Outcome<Computed> begun(Work work, Trail& trail)
     const BodySet worn = work.worn_by();
     const auto& wish = work.plan.choosing;
     const School school = wish.school ? *wish.school : advise_school(chart, worn, wish).school;
-    trail.ground = std::make_shared<const Trail::Ground>(
+    auto ground = std::make_shared<Trail::Ground>(
         Trail::Ground{fitting_order(parts), followers(out.traced.seams, out.traced.pieces),
                       joins_of(*waist, pattern.seams, parts), std::move(chart), worn, *sizes, school,
                       !out.doubts.empty(), std::move(made.not_made)});
+    if (sides_differ(worn)) {
+        ground->right_body = one_sided(worn, Side::Right);
+        ground->left_body = one_sided(worn, Side::Left);
+    }
+    trail.ground = std::move(ground);
     trail.before.resize(trail.ground->order.size() + 1);
     trail.before.front() = {std::make_shared<const Standing>(standing_traced(parts, out.traced)), 0,
                             out.steps.size()};
@@ -169,16 +176,36 @@ Outcome<Computed> begun(Work work, Trail& trail)
 // Everything from one turn on; what stands before it is there already.
 void go_on(Computed& out, std::shared_ptr<Trail> trail, std::size_t turn, bool keep, LastTime* last)
 {
-    const auto standing = fitted(out, *trail, turn, keep, last);
-    const Standing& end = *standing;
-    const auto changed = bring_up_to(out.altered, end);
-    out.altered_flat = flat_of(end);
-    std::vector<PartMeasured> parts;
-    for (const auto& p : end.parts) parts.push_back({p.kind, *p.now, p.measured.flat()});
-    const Checks before = std::move(out.checks);
-    const auto stayed = last ? std::optional{Stayed{changed, before}} : std::nullopt;
-    out.checks = check_measured(out.altered, parts, trail->ground->body, out.work.plan.cloth, stayed);
-    out.checks.hem = hem_level(out.traced, out.altered);
+    if (out.left) out.checks = std::move(out.left->right_checks);
+    const auto end = fitted(out, *trail, turn, keep, last);
+    const auto brought = [&](const Standing& to, Side side, Garment& altered, FlatMeasures& flat, Checks& checks) {
+        const auto changed = bring_up_to(altered, to);
+        flat = flat_of(to);
+        std::vector<PartMeasured> parts;
+        for (const auto& p : to.parts) parts.push_back({p.kind, *p.now, p.measured.flat()});
+        const Checks before = std::move(checks);
+        const auto stayed = last ? std::optional{Stayed{changed, before}} : std::nullopt;
+        const BodySet& body = end.left ? trail->ground->body_of(side) : trail->ground->body;
+        checks = check_measured(altered, parts, body, out.work.plan.cloth, stayed);
+        checks.hem = hem_level(out.traced, altered);
+    };
+    if (end.left) {
+        LeftSide& left = *out.left;
+        if (left.altered.pieces.empty()) {
+            left.altered = out.altered;
+            left.checks = out.checks;
+        }
+        brought(*end.left, Side::Left, left.altered, left.flat, left.checks);
+    }
+    brought(*end.right, Side::Right, out.altered, out.altered_flat, out.checks);
+    if (end.left) {
+        LeftSide& left = *out.left;
+        left.traced = traced_by_side(out);
+        left.right_flat = out.altered_flat;
+        left.right_checks = out.checks;
+        out.altered_flat = of_both(left.right_flat, left.flat);
+        out.checks = checks_of_both(out.altered, left.right_checks, left.altered, left.checks, out.traced);
+    }
     out.not_done = not_done(out, trail->ground->order, trail->ground->body);
     if (keep) out.trail = std::move(trail);
 }
@@ -197,7 +224,7 @@ bool only_decided_anew(const Work& a, const Work& b)
     const Plan& p = a.plan;
     const Plan& q = b.plan;
     return a.pattern == b.pattern && a.chart == b.chart && a.body == b.body && p.sizes == q.sizes &&
-           p.chart_group == q.chart_group && p.choosing == q.choosing && p.cloth == q.cloth && p.ease == q.ease &&
+           p.sides == q.sides && p.chart_group == q.chart_group && p.choosing == q.choosing && p.cloth == q.cloth && p.ease == q.ease &&
            p.as_drawn == q.as_drawn && p.make_up == q.make_up;
 }
 
@@ -234,11 +261,20 @@ Computed recomputed(Computed out, Work work)
     const std::size_t turn = first_changed(trail->ground->order, out.work.plan, work.plan);
     const auto& stop = trail->before[turn];
     out.work = std::move(work);
-    LastTime last{trail->before, taken_from(out.lines, stop.lines), stop.lines, taken_from(out.steps, stop.steps),
-                  stop.steps};
+    LastTime last{trail->before,
+                  stop.lines,
+                  {taken_from(out.lines, stop.lines), taken_from(out.steps, stop.steps), stop.steps},
+                  {}};
+    if (out.left) {
+        // Where the left began to be led after this turn, its steps until here are the right's.
+        const std::size_t steps = stop.left ? stop.left_steps : stop.steps;
+        last.left = LastSide{taken_from(out.left->lines, stop.lines), taken_from(out.left->steps, steps), steps};
+    }
     for (auto& line : out.lines) {  // in which order things were decided may have changed
         line.look_again = asks_to_look_again(line) ? changed_above(out.work.plan, line.kind) : std::nullopt;
     }
+    for (std::size_t i = 0; out.left && i < out.lines.size(); ++i)
+        out.left->lines[i].look_again = out.lines[i].look_again;
     go_on(out, std::move(trail), turn, true, &last);
     return out;
 }
@@ -269,6 +305,12 @@ const PlanLine* Computed::line(AdjustmentKind kind) const
 {
     const auto it = std::find_if(lines.begin(), lines.end(), [&](const PlanLine& l) { return l.kind == kind; });
     return it == lines.end() ? nullptr : &*it;
+}
+
+const PlanLine* Computed::left_of(const PlanLine& of) const
+{
+    if (!left) return nullptr;
+    return &left->lines[static_cast<std::size_t>(&of - lines.data())];
 }
 
 Outcome<Computed> compute(Work work)

@@ -37,6 +37,20 @@ struct Consequences {
     [[nodiscard]] Length of(GarmentMeasure m) const { return by[static_cast<std::size_t>(m)]; }
 };
 
+// Left and right of one change.
+//   Alike        nothing was read apart that it is proposed from
+//   WithinNoise  what was read apart says the same
+//   Larger       the larger is fitted on both sides
+//   Apart        each side gets its own
+//   Together     it moves the centre: the larger on both
+enum class Sided { Alike, WithinNoise, Larger, Apart, Together };
+struct TwoSides {
+    Sided how = Sided::Alike;
+    // What each side's measures ask for, where they are not alike.
+    std::optional<Proposal> right{};
+    std::optional<Proposal> left{};
+};
+
 struct PlanLine {
     AdjustmentKind kind{};
     PartKind part{};
@@ -54,6 +68,8 @@ struct PlanLine {
     std::optional<Refusal> refusal;
     // The measures ask for more than this; the amount is the most the paper carries.
     std::optional<Refusal> short_of{};
+    TwoSides sides{};                 // of the right side's line, for both
+    std::optional<Side> refused_on{};  // where it is refused because of one side
     Consequences changed;
     std::size_t first_step = 0;
     std::size_t steps = 0;
@@ -63,6 +79,19 @@ struct PlanLine {
 struct NotDone {
     AdjustmentKind kind{};
     Refusal why;
+};
+
+// The left side, where it is not as the right: the same lines, one by one, and its own half of each piece.
+struct LeftSide {
+    Garment altered;
+    FlatMeasures flat;
+    std::vector<PlanLine> lines;
+    std::vector<Step> steps;
+    Checks checks;
+    std::vector<Step> traced{};  // what has to be traced for each side
+    // The right side's alone: what stands in Computed is then of both (both_sides.h).
+    FlatMeasures right_flat{};
+    Checks right_checks{};
 };
 
 class Trail;  // how the garment stood between the adjustments (recompute)
@@ -83,9 +112,14 @@ struct Computed {
     std::vector<NotMade> not_made{};
     // Looked at before anything is proposed; none once the plan says that it is meant so.
     std::vector<Doubt> doubts{};
+    // None: what stands above is of both sides. Else `altered`, `lines` and `steps` are the right side's; checks and
+    // measures are of the whole garment.
+    std::optional<LeftSide> left{};
     std::shared_ptr<const Trail> trail{};
     // One for each adjustment that serves a part of this garment, in fitting order; the uppermost part's.
     [[nodiscard]] const PlanLine* line(AdjustmentKind) const;
+    // The left side's line beside one of these; none where both sides are one.
+    [[nodiscard]] const PlanLine* left_of(const PlanLine&) const;
 };
 
 // The sizes must exist in chart and pattern alike. The chart prints what each part is chosen by. Nothing is

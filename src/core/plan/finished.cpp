@@ -7,6 +7,7 @@
 #include "core/pattern/dart.h"
 #include "core/pattern/gore.h"
 #include "core/pattern/part_rules.h"
+#include "core/plan/both_sides.h"
 
 namespace sartorum {
 namespace {
@@ -162,9 +163,38 @@ void add_body(EaseProfile& out, const BodySet& body, Measure m, Length height, b
     if (taken) out.body.push_back({m, {height, taken->value}, level_measured, {}, {}});
 }
 
+// Of each side, where nobody would take them for one.
+void tell_sides(FinishedRow& row, const Computed& c, const BodySet& body, std::optional<Measure> beside)
+{
+    constexpr Length seen = Length::mm(0.5);
+    if (!c.left || !c.left->flat.has(row.what)) return;
+    const bool round = goes_all_round(row.what) && row.what != GarmentMeasure::Neck;
+    const auto of = [&](const FlatMeasures& flat, Side side) {
+        SideMeasures out{flat.of(row.what) / (round ? 2.0 : 1.0), {}};
+        const auto taken = beside ? body.taken(*beside, side) : std::nullopt;
+        if (!taken || !facts(*beside).sided) return out;
+        out.body = taken->value;
+        out.holds = out.after >= taken->value + row.least - taken->spread;
+        return out;
+    };
+    const SideMeasures right = of(c.left->right_flat, Side::Right);
+    const SideMeasures left = of(c.left->flat, Side::Left);
+    if (abs(right.after - left.after) < seen) return;
+    row.right = right;
+    row.left = left;
+    // A sleeve is worn on its own arm.
+    if (right.body && left.body) row.holds = right.holds && left.holds;
+}
+
 EaseProfile body_levels(const Computed& c, const BodySet& body)
 {
-    EaseProfile out{girths(c.traced), girths(c.altered), {}};
+    EaseProfile out{girths(c.traced), girths(c.altered), {}, {}, {}};
+    if (c.left) {
+        out.after_right = out.after;
+        out.after_left = girths(c.left->altered);
+        for (std::size_t i = 0; i < out.after.size(); ++i)
+            out.after[i].girth = (out.after_right[i].girth + out.after_left[i].girth) / 2.0;
+    }
     const Garment uppermost = part_view(c.altered, parts_of(c.altered.pieces).front());
     const Piece& front = front_of(uppermost);
     if (has_level(front, Level::Bust)) {
@@ -214,8 +244,9 @@ std::vector<FinishedRow> finished_table(const Computed& c)
         }
         if (s.what == GarmentMeasure::Cap && c.checks.cap) {
             row.needed = c.checks.cap->armhole + c.checks.cap->wanted;
-            row.holds = c.checks.cap->holds;
+            row.holds = c.checks.cap->holds && (!c.checks.cap_left || c.checks.cap_left->holds);
         }
+        tell_sides(row, c, body, s.body);
         out.push_back(row);
     }
     return out;

@@ -11,6 +11,12 @@ namespace sartorum {
 // Where the level of the hip was not measured. Common practice: 8 in.
 inline constexpr Length usual_waist_to_hip = Length::mm(205);
 
+struct SideMeasures {
+    Length after;
+    std::optional<Length> body{};
+    bool holds = true;
+};
+
 struct FinishedRow {
     GarmentMeasure what{};
     Length bought;
@@ -19,6 +25,9 @@ struct FinishedRow {
     Length after;
     Length least{};     // wearing ease, where the body is known
     bool holds = true;  // not below the least, by more than the body's spread
+    // On each side, where they are not alike: of a girth its half, and the body where it was read apart.
+    std::optional<SideMeasures> right{};
+    std::optional<SideMeasures> left{};
 };
 
 // In the order of the rows' places (garment_measure.h).
@@ -42,6 +51,9 @@ struct BodyGirthAt {
 struct EaseProfile {
     std::vector<GirthAt> before;
     std::vector<GirthAt> after;
+    // Twice each half, where the sides are not alike.
+    std::vector<GirthAt> after_right{};
+    std::vector<GirthAt> after_left{};
     std::vector<BodyGirthAt> body;  // from the top down
 };
 [[nodiscard]] EaseProfile ease_profile(const Computed&);

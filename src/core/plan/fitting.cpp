@@ -1,16 +1,12 @@
 #include "core/plan/fitting.h"
 
 #include <algorithm>
-#include <cmath>
-#include <exception>
-#include <new>
+#include <tuple>
 #include <utility>
 
-#include "core/alter/follow.h"
-#include "core/paper/facing.h"
-#include "core/pattern/part_rules.h"
-#include "core/plan/doing.h"
-#include "core/plan/marks_met.h"
+#include "core/alter/even_centre.h"
+#include "core/plan/lane.h"
+#include "core/plan/turn.h"
 
 namespace sartorum {
 
@@ -38,81 +34,6 @@ bool asks_to_look_again(const PlanLine& line)
 
 namespace {
 
-LineState state_of(const PlanLine& line, const Decision* decision)
-{
-    if (decision) return decision->answer == Answer::Accepted ? LineState::Accepted : LineState::Declined;
-    if (!line.proposal) return LineState::NothingKnown;
-    if (line.proposal->leave() != Leave::No) return LineState::LeaveIt;
-    return line.by_itself ? LineState::Accepted : LineState::Proposed;
-}
-
-// What is asked for and cannot be done in this way; nothing of it may vanish.
-std::optional<Refusal> beyond(const Adjustment& entry, const Decision& decision)
-{
-    const auto refused = [&](Why why) { return Refusal{why, std::string{entry.key}, {}, {}, {}, 0}; };
-    for (const auto& a : decision.amounts) {
-        if (!a.at.empty()) return refused(Why::PlaceUnknown);
-        if (a.side) return refused(Why::SidesAlike);
-        if (a.face != Face::Both && entry.acts_on != ActsOn::Apart && decision.amount() != a.by)
-            return refused(Why::FacesAlike);
-    }
-    return std::nullopt;
-}
-
-PlanLine line_of(const FittingTurn& turn, FittingState state, const Plan& plan, bool doubted)
-{
-    const Adjustment& entry = *turn.adjustment;
-    PlanLine line;
-    line.kind = entry.kind;
-    line.part = turn.part;
-    const Decision* decision = plan.decision(entry.kind, turn.part);
-    line.method = decision && decision->method ? *decision->method : usual_method(entry, state.now);
-    state.method = line.method;
-    if (entry.propose && !doubted) line.proposal = entry.propose(state);
-    line.by_itself = entry.apply_across && !decision;
-    line.noted = entry.noted && entry.noted(state.body.posture);
-    line.state = state_of(line, decision);
-    const bool works_at_zero = zero_works(entry, line.method);
-    const bool asks = line.proposal && !works_at_zero;
-    const Length proposed = asks ? line.proposal->amount : Length{};
-    const Length proposed_back = asks ? line.proposal->back.value_or(proposed) : Length{};
-    const auto own = [&](Face face) {
-        const auto of_face = decision ? decision->of(face) : std::nullopt;
-        return of_face || !decision ? of_face : decision->amount();
-    };
-    line.own_amount = own(Face::Front).has_value();
-    line.amount = own(Face::Front).value_or(proposed);
-    line.back = own(Face::Back).value_or(proposed_back);
-    // Accepted with nothing left to do (the measure was corrected since) changes no paper.
-    const bool nothing = line.amount == Length{} && line.back == Length{} && !line.own_amount && !works_at_zero;
-    if (line.state == LineState::Accepted) {
-        if (nothing) line.state = LineState::NothingKnown;
-        if (decision && (line.refusal = beyond(entry, *decision))) line.state = LineState::Refused;
-        if (asks_to_look_again(line)) line.look_again = changed_above(plan, entry.kind);
-    }
-    return line;
-}
-
-void add_difference(Consequences& out, const FlatMeasures& before, const FlatMeasures& after)
-{
-    for (const auto& row : all_garment_measures()) {
-        auto& by = out.by[static_cast<std::size_t>(row.measure)];
-        if (after.has(row.measure)) by += after.of(row.measure) - before.of(row.measure);
-    }
-}
-
-// More than the way usually carries.
-void add_unusual(PlanLine& line, const Adjustment& entry, const Dose& dose)
-{
-    const auto usual = usual_amounts(entry, dose.method);
-    for (const auto amount : {dose.front, dose.back}) {
-        const bool over = amount > usual.most;
-        if (!over && amount >= usual.least) continue;
-        line.cautions.push_back({CautionKind::Amount, amount, over ? usual.most : usual.least});
-        return;
-    }
-}
-
 PartState started(const Garment& garment, PartKind kind)
 {
     const auto view = std::make_shared<const Garment>(part_view(garment, kind));
@@ -121,87 +42,169 @@ PartState started(const Garment& garment, PartKind kind)
     return {kind, view, view, std::move(measured), flat, {}, {}, {}};
 }
 
-const Piece& piece_in(const Standing& standing, const Piece& traced)
-{
-    const std::vector<Piece>* among = standing.others.get();
-    for (const auto& p : standing.parts) {
-        if (p.kind == traced.part) among = &p.now->pieces;
-    }
-    return *find_piece(*among, traced.id);
-}
-
-// Some edge of this side of a seam is another line than it was.
-bool moved_there(const std::vector<Piece>& was, const std::vector<Piece>& is, const std::vector<SeamSide>& side)
-{
-    return std::any_of(side.begin(), side.end(), [&](const SeamSide& s) {
-        const Piece* before = find_piece(was, s.piece);
-        const Piece* after = find_piece(is, s.piece);
-        return before && after && !same_edges(*before, *after, s.role);
-    });
-}
-
-// Takes a garment through the adjustments, from one of its turns on.
+// Takes a garment through the adjustments, from one of its turns on, both sides in step. A left side is only led
+// where something is said of one side alone.
 class Fitting {
 public:
     Fitting(Computed& out, Trail& trail, LastTime* last)
-        : out_{out}, trail_{trail}, ground_{*trail.ground}, last_{last}
+        : out_{out},
+          trail_{trail},
+          ground_{*trail.ground},
+          last_{last},
+          right_{Side::Right, plan(), ground_, out.lines, out.steps}
     {
     }
 
     // What the garment comes to; how it stood between is kept only where it will be asked for.
-    std::shared_ptr<const Standing> from(std::size_t turn, bool keep)
+    Fitted from(std::size_t turn, bool keep)
     {
-        standing_ = trail_.before[turn].standing;
+        const auto& stop = trail_.before[turn];
+        right_.standing = stop.standing;
+        if (told_apart()) lead_left(stop);
         out_.not_made = ground_.not_made;
         for (std::size_t i = turn; i < ground_.order.size(); ++i) {
-            if (keep) trail_.before[i] = {standing_, out_.lines.size(), out_.steps.size()};
+            if (keep) trail_.before[i] = stop_here();
             take(i);
         }
-        if (keep) trail_.before.back() = {standing_, out_.lines.size(), out_.steps.size()};
-        draw_facings();
-        return std::move(standing_);
+        if (keep) trail_.before.back() = stop_here();
+        finish();
+        return {right_.standing, left_ ? left_->standing : nullptr};
     }
 
 private:
     const Plan& plan() const { return out_.work.plan; }
 
-    std::size_t part_at(PartKind kind) const
+    bool told_apart() const
     {
-        const auto& parts = standing_->parts;
-        return static_cast<std::size_t>(
-            std::find_if(parts.begin(), parts.end(), [&](const PartState& p) { return p.kind == kind; }) -
-            parts.begin());
+        const auto& all = plan().decisions;
+        return ground_.left_body ||
+               std::any_of(all.begin(), all.end(), [](const Decision& d) { return d.has_sides(); });
+    }
+
+    void lead_left(const Trail::Stop& stop)
+    {
+        if (!out_.left) {
+            out_.left.emplace();
+            out_.left->lines = out_.lines;
+            out_.left->steps = out_.steps;
+        }
+        left_.emplace(Side::Left, plan(), ground_, out_.left->lines, out_.left->steps);
+        left_->standing = stop.left ? stop.left : stop.standing;
+    }
+
+    Trail::Stop stop_here() const
+    {
+        Trail::Stop stop{right_.standing, out_.lines.size(), out_.steps.size()};
+        if (left_) {
+            stop.left = left_->standing;
+            stop.left_steps = left_->steps();
+        }
+        return stop;
+    }
+
+    // The lines of one turn; the left's where a left side is led.
+    struct Lines {
+        PlanLine right;
+        std::optional<PlanLine> left{};
+    };
+
+    bool same_paper_yet() const { return !left_ || left_->standing == right_.standing; }
+
+    std::optional<Proposal> asked(const Lane& lane, const FittingTurn& turn, const BodySet& body) const
+    {
+        if (!turn.adjustment->propose || ground_.doubted) return std::nullopt;
+        const auto across = lane.across_for(turn.part);
+        return turn.adjustment->propose(lane.state_before(turn, body, across ? &*across : nullptr));
+    }
+
+    PlanLine line(const Lane& lane, const FittingTurn& turn, const BodySet& body) const
+    {
+        const auto across = lane.across_for(turn.part);
+        const auto state = lane.state_before(turn, body, across ? &*across : nullptr);
+        PlanLine out = line_of(turn, state, asked(lane, turn, body), lane.side, plan());
+        out.first_step = lane.steps();
+        return out;
+    }
+
+    // Whose measures each side's amount is proposed from.
+    struct Bodies {
+        const BodySet* right;
+        const BodySet* left;
+    };
+
+    Bodies bodies_for(const FittingTurn& turn, TwoSides& sides) const
+    {
+        Bodies out{&ground_.body, &ground_.body};
+        if (!ground_.left_body) return out;
+        const SidesAsked both{asked(right_, turn, ground_.body_of(Side::Right)),
+                              asked(right_, turn, ground_.body_of(Side::Left))};
+        const Decision* decision = plan().decision(turn.adjustment->kind, turn.part);
+        sides.how = sided(*turn.adjustment, both, sides_way(plan(), decision));
+        if (sides.how != Sided::Alike) {
+            sides.right = both.right;
+            sides.left = both.left;
+        }
+        if (sides.how == Sided::Apart) return {&ground_.body_of(Side::Right), &ground_.body_of(Side::Left)};
+        if (sides.how == Sided::Larger || sides.how == Sided::Together)
+            out.right = out.left = &ground_.body_of(larger_side(both));
+        return out;
+    }
+
+    Lines lines_of(const FittingTurn& turn) const
+    {
+        if (!left_) return {line(right_, turn, ground_.body)};
+        TwoSides sides;
+        const Bodies bodies = bodies_for(turn, sides);
+        Lines out{line(right_, turn, *bodies.right)};
+        const Decision* decision = plan().decision(turn.adjustment->kind, turn.part);
+        const bool one = same_paper_yet() && bodies.left == bodies.right && !(decision && decision->has_sides());
+        out.left = one ? out.right : line(*left_, turn, *bodies.left);
+        out.left->first_step = left_->steps();
+        const bool together = turn.adjustment->at_centre == AtCentre::Together;
+        if (sides.how == Sided::Alike && unlike(out.right, *out.left))
+            sides.how = together ? Sided::Together : Sided::Apart;
+        out.right.sides = std::move(sides);
+        agree(*turn.adjustment, out.right, *out.left);
+        if (!unlike(out.right, *out.left) && out.right.sides.how == Sided::Apart) out.right.sides.how = Sided::Alike;
+        return out;
     }
 
     void take(std::size_t i)
     {
         const FittingTurn& turn = ground_.order[i];
         const Adjustment& entry = *turn.adjustment;
-        const std::size_t at = part_at(turn.part);
-        const PartState& p = standing_->parts[at];
-        const auto across = across_for(turn.part);
-        if (!asked_of(entry, turn.part, across.has_value())) return;
-        const Across* above = across ? &*across : nullptr;
-        PlanLine line = line_of(turn, state_before(p, above), plan(), ground_.doubted);
-        line.first_step = out_.steps.size();
-        if (line.state == LineState::Proposed) hold_to_paper({entry, *p.now, above}, line);
-        const bool taken = line.state == LineState::Accepted;
+        if (!right_.asked_of(entry, turn.part)) return;
+        Lines lines = lines_of(turn);
+        if (lines.right.state == LineState::Proposed) hold_to_paper(turn, lines);
+        const bool taken = lines.right.state == LineState::Accepted;
         if (taken && entry.joins && accepted(plan(), *entry.joins, turn.part)) {
-            auto next = std::make_shared<Standing>(*standing_);
-            next->parts[at].carried[static_cast<std::size_t>(*entry.joins)] = line.amount;
-            standing_ = std::move(next);
-        } else if (const Length with = p.carried[static_cast<std::size_t>(entry.kind)];
-                   taken || with != Length{}) {
-            const Dose dose{(taken ? line.amount : Length{}) + with, (taken ? line.back : Length{}) + with,
-                            line.method};
-            if (!taken_over(i, entry, line, at)) apply({entry, *p.now, above}, dose, line, at);
+            carry(turn.part, *entry.joins, lines);
+        } else if (lines.left && same_paper_yet() && !unlike(lines.right, *lines.left)) {
+            do_on_both_at_once(i, turn, lines);
+        } else {
+            do_on_each(i, turn, lines);
         }
-        out_.lines.push_back(std::move(line));
+        right_.add(std::move(lines.right));
+        if (left_) left_->add(std::move(*lines.left));
+    }
+
+    void carry(PartKind part, AdjustmentKind to, const Lines& lines)
+    {
+        const bool at_once = same_paper_yet() && !(lines.left && unlike(lines.right, *lines.left));
+        right_.carry(part, to, lines.right.amount);
+        if (!left_) return;
+        if (at_once)
+            left_->standing = right_.standing;
+        else
+            left_->carry(part, to, lines.left->amount);
     }
 
     // Nothing is proposed that cannot be done once it is accepted.
-    static void hold_to_paper(const Doing& doing, PlanLine& line)
+    static void hold_to_paper(const Lane& lane, const FittingTurn& turn, PlanLine& line)
     {
+        if (!line.proposal || (line.amount == Length{} && line.back == Length{})) return;
+        const auto across = lane.across_for(turn.part);
+        const Doing doing{*turn.adjustment, *lane.part(turn.part).now, across ? &*across : nullptr};
         const auto result = tried(doing, {line.amount, line.back, line.method}, &*line.proposal);
         if (!result.applied) {
             line.state = LineState::NotOnPaper;
@@ -213,230 +216,170 @@ private:
         line.short_of = result.short_of;
     }
 
-    bool asked_of(const Adjustment& entry, PartKind part, bool below) const
+    void hold_to_paper(const FittingTurn& turn, Lines& lines) const
     {
-        const Garment& now = *standing_->parts[part_at(part)].now;
-        const auto joins_it = [&](const Trail::Join& j) { return j.above == part || j.below == part; };
-        const bool joined = std::any_of(ground_.joins.begin(), ground_.joins.end(), joins_it);
-        // A waist seam is moved where something hangs from the shoulders above it.
-        const bool shouldered = has_level(front_of(*standing_->parts.front().now), Level::Shoulder);
-        if (entry.at_join == AtJoin::Joined && !shouldered) return false;
-        return joined ? serves_joined(entry, now, below) : serves(entry, now);
-    }
-
-    std::optional<Across> across_for(PartKind below) const
-    {
-        for (const auto& join : ground_.joins) {
-            if (join.below == below) return Across{*standing_->parts[part_at(join.above)].now, join.joint};
-        }
-        return std::nullopt;
-    }
-
-    FittingState state_before(const PartState& p, const Across* above) const
-    {
-        FittingState s{*p.traced,    *p.now,        ground_.body,      ground_.chart, ground_.sizes, plan().ease,
-                       plan().cloth, p.traced_flat, p.measured.flat(), above,         ground_.school};
-        s.done = p.done;
-        s.done_back = p.done_back;
-        s.carried = p.carried;
-        for (const auto& line : out_.lines) {
-            if (line.part == p.kind)
-                s.open[static_cast<std::size_t>(line.kind)] = line.state == LineState::Proposed;
-        }
-        return s;
-    }
-
-    // The same piece of paper, and the same to be done with it, as the last time: then so is what comes of it.
-    bool taken_over(std::size_t i, const Adjustment& entry, PlanLine& line, std::size_t at)
-    {
-        if (!last_ || entry.reads_above || i + 1 >= last_->stops.size()) return false;
-        const auto& stop = last_->stops[i];
-        const auto& after = last_->stops[i + 1];
-        if (!stop.standing || !after.standing || after.lines != stop.lines + 1) return false;
-        const PartState& was = stop.standing->parts[at];
-        const PartState& now = standing_->parts[at];
-        const PlanLine& old = last_->lines[stop.lines - last_->first_line];
-        const bool same_paper_now = was.now == now.now && stop.standing->others == standing_->others;
-        const bool same_before =
-            was.done == now.done && was.done_back == now.done_back && was.carried == now.carried;
-        const bool same_asked = old.kind == line.kind && old.part == line.part && old.amount == line.amount &&
-                                old.back == line.back && old.method == line.method;
-        // Done then, and not left to be done together with another.
-        const bool done = after.standing->parts[at].now != was.now;
-        const bool went_well =
-            done && old.state == LineState::Accepted && line.state == old.state && !old.short_of;
-        if (!same_paper_now || !same_before || !same_asked || !went_well) return false;
-        line.cautions = old.cautions;
-        line.changed = old.changed;
-        line.steps = old.steps;
-        const auto first = last_->steps.begin() + static_cast<std::ptrdiff_t>(old.first_step - last_->first_step);
-        std::move(first, first + static_cast<std::ptrdiff_t>(old.steps), std::back_inserter(out_.steps));
-        auto next = std::make_shared<Standing>(*standing_);
-        next->parts[at] = after.standing->parts[at];
-        next->others = after.standing->others;
-        next->others_measured = after.standing->others_measured;
-        standing_ = std::move(next);
-        return true;
-    }
-
-    void apply(const Doing& doing, Dose dose, PlanLine& line, std::size_t at)
-    {
-        const Adjustment& entry = doing.entry;
-        const Garment& was = doing.was;
-        if (dose.front == Length{} && dose.back == Length{} && !zero_works(entry, line.method)) return;
-        const bool as_proposed = line.state == LineState::Accepted && !line.own_amount && line.proposal &&
-                                 dose.front == line.amount && dose.back == line.back;
-        auto result = tried(doing, dose, as_proposed ? &*line.proposal : nullptr);
-        auto& applied = result.applied;
-        if (result.short_of) {
-            dose = result.dose;
-            line.amount = dose.front;
-            line.back = dose.back;
-            line.short_of = result.short_of;
-        }
-        std::shared_ptr<const std::vector<Piece>> others = standing_->others;
-        if (applied) {
-            if (const auto ok = follow(*applied, was, others); !ok) applied = tl::make_unexpected(ok.error());
-        }
-        if (!applied) {
-            line.state = LineState::Refused;
-            line.refusal = applied.error();
+        const bool at_once = same_paper_yet() && !(lines.left && unlike(lines.right, *lines.left));
+        hold_to_paper(right_, turn, lines.right);
+        if (!lines.left) return;
+        if (at_once) {
+            const std::size_t first = lines.left->first_step;
+            lines.left = lines.right;
+            lines.left->first_step = first;
             return;
         }
-        auto next = std::make_shared<Standing>(*standing_);
-        PartState& p = next->parts[at];
-        p.measured.take_again(was.pieces, applied->garment.pieces);
-        add_difference(line.changed, standing_->parts[at].measured.flat(), p.measured.flat());
-        if (others != standing_->others) {
-            next->others_measured.take_again(*standing_->others, *others);
-            add_difference(line.changed, standing_->others_measured.flat(), next->others_measured.flat());
+        hold_to_paper(*left_, turn, *lines.left);
+        for (const auto& [from, to, side] : {std::tuple{&lines.right, &*lines.left, Side::Right},
+                                             std::tuple{&*lines.left, &lines.right, Side::Left}}) {
+            if (from->state != LineState::NotOnPaper || to->state == LineState::NotOnPaper) continue;
+            to->state = from->state;
+            to->refusal = from->refusal;
+            from->refused_on = to->refused_on = side;
         }
-        line.steps = applied->steps.size();
-        line.cautions = std::move(applied->cautions);
-        add_unusual(line, entry, dose);
-        p.done[static_cast<std::size_t>(entry.kind)] = dose.front;
-        p.done_back[static_cast<std::size_t>(entry.kind)] = dose.back;
-        p.now = std::make_shared<const Garment>(std::move(applied->garment));
-        next->others = std::move(others);
-        std::move(applied->steps.begin(), applied->steps.end(), std::back_inserter(out_.steps));
-        standing_ = std::move(next);
     }
 
-    // What is sewn to a changed edge goes with it, at once: it is part of the same adjustment.
-    Outcome<bool> follow(Applied& applied, const Garment& was,
-                         std::shared_ptr<const std::vector<Piece>>& others) const
+    void do_on_both_at_once(std::size_t i, const FittingTurn& turn, Lines& lines)
     {
-        for (const auto& seam : ground_.followers) {
-            if (seam.follow != Follow::Length) continue;
-            if (!moved_there(was.pieces, applied.garment.pieces, seam.a)) continue;
-            const Length change =
-                (side_length(applied.garment.pieces, seam.a) - side_length(was.pieces, seam.a)) * seam.fullness;
-            auto next = std::make_shared<std::vector<Piece>>(*others);
-            const auto& b = seam.b.front();
-            const auto band =
-                std::find_if(next->begin(), next->end(), [&](const Piece& x) { return x.id == b.piece; });
-            const auto marks = marks_met(*band, seam, was.pieces);
-            const std::size_t before = applied.steps.size();
-            if (const auto ok = follow_length(applied.steps, *band, b.role, change); !ok) return ok;
-            const bool longer = applied.steps.size() > before;
-            const auto marked = mark_again(*band, seam, applied.garment.pieces, marks);
-            if (marked.by < least_redrawn && !longer) continue;
-            if (longer)
-                applied.steps.back().picture.panels = {*band};
-            else
-                applied.steps.push_back(step_on(*band, StepKind::MarkBand, marked.by, marked.place));
-            others = std::move(next);
-        }
-        return true;
+        const std::size_t steps = out_.steps.size();
+        const std::size_t first = lines.left->first_step;
+        const auto sides = lines.left->sides;
+        do_one(i, turn, right_, lines.right);
+        lines.left = lines.right;
+        lines.left->first_step = first;
+        lines.left->sides = sides;
+        left_->standing = right_.standing;
+        for (std::size_t k = steps; k < out_.steps.size(); ++k) out_.left->steps.push_back(out_.steps[k]);
     }
 
-    // Last of all, from the final edges: what lies under them.
-    void draw_facings()
+    static void refuse_line(PlanLine& line, const Refusal& why, std::optional<Side> on = {})
     {
-        const auto is_shaped = [](const Seam& s) {
-            return s.follow == Follow::Shape || s.follow == Follow::Whole;
+        line.state = LineState::Refused;
+        line.refusal = why;
+        line.refused_on = on;
+    }
+
+    LastSide* last_of(Side side) const
+    {
+        if (!last_) return nullptr;
+        if (side == Side::Right) return &last_->right;
+        return last_->left ? &*last_->left : nullptr;
+    }
+
+    bool taken_over(std::size_t i, const FittingTurn& turn, Lane& lane, PlanLine& line) const
+    {
+        LastSide* last = last_of(lane.side);
+        const Length with = lane.carried(turn.part, turn.adjustment->kind);
+        if (!last || (line.state != LineState::Accepted && with == Length{})) return false;
+        return lane.taken_over(i, turn, line, *last_, *last);
+    }
+
+    static std::optional<Attempt> attempt(const Lane& lane, const FittingTurn& turn, PlanLine& line)
+    {
+        const auto across = lane.across_for(turn.part);
+        auto out = lane.attempt(turn, across ? &*across : nullptr, line);
+        if (!out || !out->short_of) return out;
+        line.amount = out->dose.front;
+        line.back = out->dose.back;
+        line.short_of = out->short_of;
+        return out;
+    }
+
+    void do_one(std::size_t i, const FittingTurn& turn, Lane& lane, PlanLine& line) const
+    {
+        if (taken_over(i, turn, lane, line)) return;
+        auto done = attempt(lane, turn, line);
+        if (!done) return;
+        if (!done->applied) return refuse_line(line, done->applied.error());
+        auto others = lane.followed(*done->applied, turn.part);
+        if (!others) return refuse_line(line, others.error());
+        lane.commit(turn, line, std::move(*done), std::move(*others));
+    }
+
+    void do_on_each(std::size_t i, const FittingTurn& turn, Lines& lines)
+    {
+        if (!left_) return do_one(i, turn, right_, lines.right);
+        if (turn.adjustment->at_centre != AtCentre::Clear) return do_evened(turn, lines);
+        const auto stood = right_.standing;
+        const std::size_t steps = out_.steps.size();
+        do_one(i, turn, right_, lines.right);
+        if (lines.right.state == LineState::Refused && lines.right.refusal)
+            return refuse_line(*lines.left, *lines.right.refusal, lines.right.refused_on = Side::Right);
+        do_one(i, turn, *left_, *lines.left);
+        if (lines.left->state != LineState::Refused) return;
+        // Not on one side alone: the right as it was.
+        right_.standing = stood;
+        out_.steps.resize(steps);
+        lines.right.steps = 0;
+        lines.right.changed = {};
+        refuse_line(lines.right, *lines.left->refusal, lines.left->refused_on = Side::Left);
+    }
+
+    // Each side by its own amount, and the centres then equally long.
+    void do_evened(const FittingTurn& turn, Lines& lines)
+    {
+        auto right = attempt(right_, turn, lines.right);
+        auto left = attempt(*left_, turn, *lines.left);
+        const auto refuse_both = [&](const Refusal& why, Side on) {
+            refuse_line(lines.right, why, on);
+            refuse_line(*lines.left, why, on);
         };
-        if (std::none_of(ground_.followers.begin(), ground_.followers.end(), is_shaped)) return;
-        PlanLine line;
-        line.kind = AdjustmentKind::Facings;
-        line.part = standing_->parts.front().kind;
-        line.first_step = out_.steps.size();
-        const Decision* all = plan().decision(line.kind, std::string{});
-        line.by_itself = !all;
-        if (all && all->answer == Answer::Declined) line.state = LineState::Declined;
-        for (const auto& seam : ground_.followers) {
-            const Decision* own = plan().decision(line.kind, seam.id);
-            const Decision* decided = own ? own : all;
-            const bool made = is_made(seam);
-            if (is_shaped(seam) && (made || !(decided && decided->answer == Answer::Declined)))
-                draw_facing(seam, line, made);
-        }
-        line.steps = out_.steps.size() - line.first_step;
-        out_.lines.push_back(std::move(line));
+        if (right && !right->applied) return refuse_both(right->applied.error(), Side::Right);
+        if (left && !left->applied) return refuse_both(left->applied.error(), Side::Left);
+        if (!right && !left) return;
+        const auto there = [&](const Lane& lane, std::optional<Attempt>& done) -> Applied& {
+            if (!done) done = Attempt{{}, Applied{*lane.part(turn.part).now, {}}};
+            return *done->applied;
+        };
+        Applied& on_right = there(right_, right);
+        Applied& on_left = there(*left_, left);
+        (turn.adjustment->at_centre == AtCentre::Evened ? centres_evened : ends_met)(on_right, on_left);
+        auto right_others = right_.followed(on_right, turn.part);
+        auto left_others = left_->followed(on_left, turn.part);
+        if (!right_others) return refuse_both(right_others.error(), Side::Right);
+        if (!left_others) return refuse_both(left_others.error(), Side::Left);
+        if (changed(right_, turn, on_right))
+            right_.commit(turn, lines.right, std::move(*right), std::move(*right_others));
+        if (changed(*left_, turn, on_left))
+            left_->commit(turn, *lines.left, std::move(*left), std::move(*left_others));
     }
 
-    bool is_made(const Seam& seam) const
+    static bool changed(const Lane& lane, const FittingTurn& turn, const Applied& applied)
     {
-        const auto& made = plan().make_up.facings;
-        return std::any_of(made.begin(), made.end(),
-                           [&](const MadeFacing& f) { return facing_id(f.from) == seam.id; });
+        const auto& was = lane.part(turn.part).now->pieces;
+        const auto& is = applied.garment.pieces;
+        return !applied.steps.empty() || !std::equal(was.begin(), was.end(), is.begin(), same_paper);
     }
 
-    // One that the pattern has not got has its step also where nothing was altered.
-    Outcome<bool> drawn_alone(Piece& facing, const Seam& seam, const Piece& traced, const Piece& now, bool made)
+    // Neither paper nor anything that waits for an answer is another on the left: then there is no left.
+    void finish()
     {
-        const auto& on = seam.a.front();
-        const auto& under = seam.b.front();
-        try {
-            if (seam.follow == Follow::Whole) return follow_whole(out_.steps, facing, traced, now);
-            if (!made) return follow_shape(out_.steps, facing, under.role, now, on.role);
-            std::vector<Step> anew;
-            const auto drawn = follow_shape(anew, facing, under.role, now, on.role);
-            if (!drawn) return drawn;
-            const Length width = facing_width(facing, under.role).value_or(Length{});
-            Step step = step_on(facing, StepKind::MakeFacing, width);
-            step.on = on.role;
-            out_.steps.push_back(std::move(step));
-            return true;
-        } catch (const std::bad_alloc&) {
-            throw;
-        } catch (const std::exception&) {
-            return refuse(Why::NotComputable, facing.id);
-        }
-    }
-
-    void draw_facing(const Seam& seam, PlanLine& line, bool made)
-    {
-        const auto& on = seam.a.front();
-        const auto& under = seam.b.front();
-        const Piece& traced = *find_piece(out_.traced.pieces, on.piece);
-        const Piece& now = piece_in(*standing_, traced);
-        if (seam.a.size() != 1 || (!made && same_paper(traced, now))) return;
-        auto others = std::make_shared<std::vector<Piece>>(*standing_->others);
-        const auto facing =
-            std::find_if(others->begin(), others->end(), [&](const Piece& x) { return x.id == under.piece; });
-        const auto drawn = drawn_alone(*facing, seam, traced, now, made);
-        if (!drawn && made) {  // what she made herself, she takes out herself
-            out_.not_made.push_back({seam.id, drawn.error()});
+        const bool one_paper = same_paper_yet();
+        if (!left_) out_.left.reset();
+        bool one = one_paper;
+        for (std::size_t i = 0; left_ && i < out_.lines.size(); ++i)
+            one = one && !unlike(out_.lines[i], out_.left->lines[i]);
+        const auto stood = right_.standing;
+        right_.draw_facings(out_.traced, out_.not_made);
+        if (!left_) return;
+        if (one) {
+            left_.reset();
+            out_.left.reset();
             return;
         }
-        if (!drawn) {
-            line.state = LineState::Refused;
-            line.refusal = drawn.error();
-            return;
+        std::vector<NotMade> not_made;
+        left_->draw_facings(out_.traced, not_made);
+        if (one_paper) left_->standing = right_.standing;
+        for (auto& n : not_made) {
+            const auto same = [&](const NotMade& other) { return other.piece == n.piece; };
+            if (std::none_of(out_.not_made.begin(), out_.not_made.end(), same)) out_.not_made.push_back(std::move(n));
         }
-        if (*drawn && line.state != LineState::Refused) line.state = LineState::Accepted;
-        auto next = std::make_shared<Standing>(*standing_);
-        next->others_measured.take_again(*standing_->others, *others);
-        next->others = std::move(others);
-        standing_ = std::move(next);
     }
 
     Computed& out_;
     Trail& trail_;
     const Trail::Ground& ground_;
     LastTime* last_;
-    std::shared_ptr<const Standing> standing_;
+    Lane right_;
+    std::optional<Lane> left_;
 };
 
 }  // namespace
@@ -477,8 +420,7 @@ std::set<std::string> bring_up_to(Garment& g, const Standing& standing)
     return changed;
 }
 
-std::shared_ptr<const Standing> fitted(Computed& out, Trail& trail, std::size_t from_turn, bool keep,
-                                       LastTime* last)
+Fitted fitted(Computed& out, Trail& trail, std::size_t from_turn, bool keep, LastTime* last)
 {
     return Fitting{out, trail, last}.from(from_turn, keep);
 }

@@ -1,4 +1,5 @@
-// fitting.h: a garment on its way through the adjustments, turn by turn. Not for other rooms.
+// fitting.h: a garment on its way through the adjustments, turn by turn, its right and its left side in step. Not
+// for other rooms.
 #pragma once
 #include <memory>
 #include <set>
@@ -28,13 +29,16 @@ struct Standing {
     Measured others_measured;
 };
 
-// Before each turn: how the garment stood, and how many lines and steps there were.
+// Before each turn: how the garment stood, and how many lines and steps there were. As long as nothing was done
+// otherwise on the left it stands there as on the right.
 class Trail {
 public:
     struct Stop {
         std::shared_ptr<const Standing> standing;
         std::size_t lines = 0;
         std::size_t steps = 0;
+        std::shared_ptr<const Standing> left{};  // none where the left was not taken apart
+        std::size_t left_steps = 0;
     };
     // What no decision changes.
     // Two parts that are sewn together, as they were drawn in the size of the waist.
@@ -53,18 +57,31 @@ public:
         School school{};       // the frame's size was chosen by
         bool doubted = false;  // nothing is proposed
         std::vector<NotMade> not_made{};
+        // As if both sides were the one; none where the measures of both are alike.
+        std::optional<BodySet> right_body{};
+        std::optional<BodySet> left_body{};
+        [[nodiscard]] const BodySet& body_of(Side side) const
+        {
+            const auto& own = side == Side::Left ? left_body : right_body;
+            return own ? *own : body;
+        }
     };
     std::shared_ptr<const Ground> ground;
     std::vector<Stop> before;  // one a turn, and one for the end
 };
 
-// How it went the last time, from the turn that is taken up again: what comes to the same is taken over.
-struct LastTime {
-    std::vector<Trail::Stop> stops;
+// How it went the last time on one side, from the turn that is taken up again: what comes to the same is taken
+// over.
+struct LastSide {
     std::vector<PlanLine> lines;
-    std::size_t first_line = 0;
     std::vector<Step> steps;
     std::size_t first_step = 0;
+};
+struct LastTime {
+    std::vector<Trail::Stop> stops;
+    std::size_t first_line = 0;
+    LastSide right;
+    std::optional<LastSide> left;
 };
 
 [[nodiscard]] Standing standing_traced(const std::vector<PartKind>& kinds, const Garment& traced);
@@ -80,9 +97,12 @@ struct LastTime {
 // Which decision of something above came after this one.
 [[nodiscard]] std::optional<AdjustmentKind> changed_above(const Plan& plan, AdjustmentKind kind);
 
+struct Fitted {
+    std::shared_ptr<const Standing> right;
+    std::shared_ptr<const Standing> left;  // none where both sides are one
+};
 // Takes the garment from one of its turns to the end; lines and steps are added to `out`. How it stood before each
 // turn is kept in the trail only where that will be asked for.
-[[nodiscard]] std::shared_ptr<const Standing> fitted(Computed& out, Trail&, std::size_t from_turn, bool keep,
-                                                     LastTime* last = nullptr);
+[[nodiscard]] Fitted fitted(Computed& out, Trail&, std::size_t from_turn, bool keep, LastTime* last = nullptr);
 
 }  // namespace sartorum

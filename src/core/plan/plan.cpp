@@ -6,8 +6,9 @@ namespace sartorum {
 namespace {
 
 constexpr std::array<std::string_view, 3> face_keys{"both", "front", "back"};
+constexpr std::array<std::string_view, 3> sides_keys{"usual", "apart", "larger"};
 
-// An amount as it is shown today: at the one place, both sides alike.
+// At the one place, of both sides.
 bool plain(const Amount& a)
 {
     return a.at.empty() && !a.side;
@@ -24,6 +25,17 @@ std::optional<Face> face_of_key(std::string_view text)
 {
     const auto it = std::find(face_keys.begin(), face_keys.end(), text);
     return it == face_keys.end() ? std::nullopt : std::optional{static_cast<Face>(it - face_keys.begin())};
+}
+
+std::string_view key(SidesWay s)
+{
+    return sides_keys[static_cast<std::size_t>(s)];
+}
+
+std::optional<SidesWay> sides_of_key(std::string_view text)
+{
+    const auto it = std::find(sides_keys.begin(), sides_keys.end(), text);
+    return it == sides_keys.end() ? std::nullopt : std::optional{static_cast<SidesWay>(it - sides_keys.begin())};
 }
 
 Decision::Decision(AdjustmentKind what, Answer said, std::optional<Length> amount, std::optional<Length> back,
@@ -44,6 +56,43 @@ std::optional<Length> Decision::of(Face face) const
     const auto it =
         std::find_if(amounts.begin(), amounts.end(), [&](const Amount& a) { return plain(a) && a.face == face; });
     return it == amounts.end() ? std::nullopt : std::optional{it->by};
+}
+
+std::optional<Length> Decision::on(Side side, Face face) const
+{
+    const auto said = [&](std::optional<Side> s, Face f) -> std::optional<Length> {
+        const auto it = std::find_if(amounts.begin(), amounts.end(), [&](const Amount& a) {
+            return a.at.empty() && a.side == s && a.face == f;
+        });
+        return it == amounts.end() ? std::nullopt : std::optional{it->by};
+    };
+    for (const std::optional<Side> s : {std::optional{side}, std::optional<Side>{}}) {
+        for (const auto f : {face, Face::Both}) {
+            if (const auto by = said(s, f)) return by;
+        }
+    }
+    return std::nullopt;
+}
+
+bool Decision::has_sides() const
+{
+    return std::any_of(amounts.begin(), amounts.end(), [](const Amount& a) { return a.side.has_value(); });
+}
+
+void Decision::set_side(Side side, std::optional<Length> amount, std::optional<Length> of_back)
+{
+    std::erase_if(amounts, [&](const Amount& a) { return a.at.empty() && a.side == side; });
+    if (amount) amounts.push_back({{}, Face::Both, side, *amount});
+    if (of_back && of_back != amount) amounts.push_back({{}, Face::Back, side, *of_back});
+}
+
+void Decision::one_amount()
+{
+    const auto front = on(Side::Right, Face::Front);
+    const auto of_back = on(Side::Right, Face::Back);
+    std::erase_if(amounts, [](const Amount& a) { return a.at.empty(); });
+    set_amount(front);
+    set_back(of_back == front ? std::nullopt : of_back);
 }
 
 void Decision::set_amount(std::optional<Length> by)

@@ -23,12 +23,17 @@ struct Amount {
     friend bool operator==(const Amount&, const Amount&) = default;
 };
 
+// Two sides that differ: as is usual for so much, each by its own amount, or the larger fitted on both and the
+// smaller padded or taken in.
+enum class SidesWay { Usual, Apart, Larger };
+
 struct Decision {
     AdjustmentKind kind{};
     std::string subject{};  // the part it is about (its key); "" every part it serves
     Answer answer = Answer::Accepted;
     std::vector<Amount> amounts{};        // her own; none follows the proposal
     std::optional<std::size_t> method{};  // one of the adjustment's methods; none is the usual one
+    SidesWay sides = SidesWay::Usual;     // usual: as the plan says
 
     Decision() = default;
     Decision(AdjustmentKind, Answer, std::optional<Length> amount = {}, std::optional<Length> back = {},
@@ -36,9 +41,15 @@ struct Decision {
     // Of both sides, at its one place: of both faces, or of one's own.
     [[nodiscard]] std::optional<Length> amount() const;
     [[nodiscard]] std::optional<Length> of(Face) const;
+    // Of one side: its own, or what is said of both; of a face its own, or what is said of both.
+    [[nodiscard]] std::optional<Length> on(Side, Face) const;
+    [[nodiscard]] bool has_sides() const;  // some amount is of one side
     [[nodiscard]] std::optional<Length> back() const { return of(Face::Back); }
     void set_amount(std::optional<Length>);  // in place of what the front had of its own
     void set_back(std::optional<Length>);
+    // Of one side; what was said of both stays the other's. On the whole piece, or front and back apart.
+    void set_side(Side, std::optional<Length> amount, std::optional<Length> back = {});
+    void one_amount();  // the right side's, of both
     friend bool operator==(const Decision&, const Decision&) = default;
 };
 
@@ -50,6 +61,7 @@ struct Plan {
     Cloth cloth{};
     EaseWishes ease{};      // her own ease; the rest keeps the designer's
     MakeUp make_up{};       // which pieces, where that is not what the pattern holds
+    SidesWay sides = SidesWay::Usual;
     bool as_drawn = false;  // what looks as if it could not be (doubts.h) is meant so
 
     [[nodiscard]] const std::string& size_at(Level) const;  // "" where none is chosen
@@ -72,6 +84,8 @@ struct Plan {
 inline constexpr std::array sized_levels{Level::Bust, Level::Waist, Level::Hip};
 
 [[nodiscard]] std::string_view key(Face);
+[[nodiscard]] std::string_view key(SidesWay);
+[[nodiscard]] std::optional<SidesWay> sides_of_key(std::string_view);
 [[nodiscard]] std::optional<Face> face_of_key(std::string_view);
 
 }  // namespace sartorum

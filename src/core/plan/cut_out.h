@@ -1,0 +1,28 @@
+// cut_out.h: the altered pieces as they are cut: what is the same on both sides once, what is not for each side.
+//
+// A piece on the fold is then drawn out whole, its right and its left half; a pair becomes two singles, one turned
+// over, each from the right side of the cloth (core/check/face_up.h).
+#pragma once
+#include "core/plan/compute.h"
+
+namespace sartorum {
+
+struct CutPiece {
+    Piece piece;
+    std::optional<Side> side{};  // none: both sides alike, or both halves in one
+    bool whole = false;          // was half of it on the fold
+};
+
+// Two sides of a piece closer than this everywhere are cut as one. Nobody draws less.
+inline constexpr Length cut_alike = Length::mm(0.1);
+
+// In the order of the pieces; a front of two panels parted (princess.h).
+[[nodiscard]] std::vector<CutPiece> cut_out(const Computed&);
+// The same pieces as they were traced, to practise on.
+[[nodiscard]] std::vector<CutPiece> cut_out_as_traced(const Computed&);
+// Some piece is cut for each side.
+[[nodiscard]] bool cut_by_side(const Computed&);
+// Before anything is altered those pieces are traced for each side: a step for each.
+[[nodiscard]] std::vector<Step> traced_by_side(const Computed&);
+
+}  // namespace sartorum

@@ -1,0 +1,52 @@
+#include "core/plan/told.h"
+
+#include <algorithm>
+#include <span>
+
+namespace sartorum {
+namespace {
+
+constexpr Length says_the_same = Length::mm(0.1);
+
+bool same_words(const Step& a, const Step& b)
+{
+    const auto near = [](Length x, Length y) { return abs(x - y) <= says_the_same; };
+    return a.kind == b.kind && a.piece == b.piece && near(a.amount, b.amount) && near(a.place, b.place) &&
+           near(a.second, b.second) && a.on == b.on;
+}
+
+std::span<const Step> of_line(const std::vector<Step>& steps, const PlanLine& line)
+{
+    return std::span{steps}.subspan(line.first_step, line.steps);
+}
+
+}  // namespace
+
+std::vector<ToldStep> told_steps(const Computed& c)
+{
+    std::vector<ToldStep> out;
+    for (std::size_t i = 0; i < c.trace_steps; ++i) out.push_back({&c.steps[i], {}, nullptr});
+    if (c.left) {
+        for (const auto& s : c.left->traced) out.push_back({&s, {}, nullptr});
+    }
+    for (const auto& line : c.lines) {
+        const PlanLine* other = c.left_of(line);
+        const auto right = of_line(c.steps, line);
+        const auto left = other ? of_line(c.left->steps, *other) : right;
+        if (std::equal(right.begin(), right.end(), left.begin(), left.end(), same_words)) {
+            for (const auto& s : right) out.push_back({&s, {}, &line});
+            continue;
+        }
+        for (const auto& s : right) out.push_back({&s, Side::Right, &line});
+        for (const auto& s : left) out.push_back({&s, Side::Left, &line});
+    }
+    return out;
+}
+
+std::size_t first_told(const std::vector<ToldStep>& steps, const PlanLine& line)
+{
+    const auto it = std::find_if(steps.begin(), steps.end(), [&](const ToldStep& s) { return s.line == &line; });
+    return static_cast<std::size_t>(it - steps.begin());
+}
+
+}  // namespace sartorum

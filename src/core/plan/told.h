@@ -1,0 +1,19 @@
+// told.h: the steps in the order they are done, what is the same on both sides once, then each side's own.
+#pragma once
+#include "core/plan/compute.h"
+
+namespace sartorum {
+
+struct ToldStep {
+    const Step* step = nullptr;
+    std::optional<Side> side{};      // none: on both
+    const PlanLine* line = nullptr;  // of the right side; none: tracing
+};
+
+// Steps that say the same on both sides, to a tenth of a millimetre, are told once, adjustment by adjustment. They
+// point into what was computed.
+[[nodiscard]] std::vector<ToldStep> told_steps(const Computed&);
+// Where those of one adjustment begin; their number where there is none.
+[[nodiscard]] std::size_t first_told(const std::vector<ToldStep>&, const PlanLine&);
+
+}  // namespace sartorum
