@@ -19,6 +19,7 @@
 #include "formats/work_json.h"
 #include "words/goes_on.h"
 #include "words/lines.h"
+#include "words/sides.h"
 #include "words/words.h"
 
 using namespace sartorum;
@@ -218,22 +219,17 @@ Said apply(const Options& o)
         (void)need(formats::write_file(o.out, formats::altered_svg(c, label_of(in, c.work.plan)), o.if_there()),
                    o.out);
     if (!o.json) {
-        for (std::size_t i = 0; i < c.steps.size(); ++i)
-            answer.out += words::step_sentence(c.steps[i], i, o.unit) + "\n";
+        const auto steps = told_steps(c);
+        for (std::size_t i = 0; i < steps.size(); ++i)
+            answer.out += words::step_sentence(steps[i], i, o.unit) + "\n";
         return answer;
-    }
-    json steps = json::array();
-    for (const auto& s : c.steps) {
-        steps.push_back({{"piece", s.piece},
-                         {"do", words::step_title(s, o.unit).toStdString()},
-                         {"how", words::step_detail(s, o.unit).toStdString()},
-                         {"amount_mm", s.amount.in_mm()}});
     }
     answer.out = text_of({{"plan", formats::plan_json(c.work.plan)},
                           {"not_done", formats::not_done_json(c, o.unit)},
                           {"lines", formats::lines_json(c)},
                           {"pieces", formats::pieces_json(c.altered.pieces)},
-                          {"steps", steps},
+                          {"cut_out", formats::cut_out_json(c)},
+                          {"steps", formats::steps_json(c, o.unit)},
                           {"knock_ons", formats::knock_ons_json(c)},
                           {"finished", formats::finished_json(finished_table(c))},
                           {"checks", formats::checks_json(c.checks)}});

@@ -209,13 +209,15 @@ void Room::rework()
 {
     std::optional<Computed> before = std::move(computed_);
     computed_.reset();
+    steps_.clear();
     if (!chart_ || !pattern_ || (!chosen_ && !advice_)) return;
     Work work{pattern_, printed_chart_, body_, plan_};
     auto c = before ? sartorum::recompute(std::move(*before), std::move(work)) : compute(std::move(work));
     trouble_.reset();
     if (c) {
         computed_ = std::move(*c);
-        step_ = std::min(step_, static_cast<int>(computed_->steps.size()) - 1);
+        steps_ = told_steps(*computed_);
+        step_ = std::min(step_, static_cast<int>(steps_.size()) - 1);
     } else {
         trouble_ = c.error();
     }
@@ -347,7 +349,7 @@ void Room::look_round()
 
 void Room::go_to_step(int step)
 {
-    if (!computed_ || step < 0 || step >= static_cast<int>(computed_->steps.size())) return;
+    if (!computed_ || step < 0 || step >= static_cast<int>(steps_.size())) return;
     step_ = step;
     if (table_.wearer && table_.pattern && !looks_only())
         (void)book_->save_step(*table_.wearer, *table_.pattern, step);

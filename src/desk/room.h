@@ -9,6 +9,7 @@
 #include "core/body/rounds.h"
 #include "core/body/staleness.h"
 #include "core/chart/size_choice.h"
+#include "core/plan/told.h"
 #include "core/tissue/reckoned.h"
 #include "formats/pages.h"
 #include "notebook/notebook.h"
@@ -47,6 +48,9 @@ public:
     [[nodiscard]] bool looks_only() const { return book_->looks_only(); }
     [[nodiscard]] const std::optional<Computed>& computed() const { return computed_; }
     [[nodiscard]] const std::optional<Refusal>& trouble() const { return trouble_; }  // why nothing is computed
+    // The steps as they are told: what both sides have in common once. They point into computed().
+    [[nodiscard]] const std::vector<ToldStep>& steps() const { return steps_; }
+    [[nodiscard]] const ToldStep& step_here() const { return steps_[static_cast<std::size_t>(step_)]; }
     [[nodiscard]] int step() const { return step_; }
     [[nodiscard]] QString kept_at() const { return kept_at_; }
     [[nodiscard]] formats::PrintLabel print_label() const;
@@ -84,7 +88,7 @@ public:
     void choose_sizes(std::size_t waist, std::size_t hip);
     void choose_group(const std::string&);
     // How the size is chosen, in what cloth, with which ease of her own: one step of undo.
-    void wear(const ChoiceWish&, const Cloth&, const EaseWishes&);
+    void wear(const ChoiceWish&, const Cloth&, const EaseWishes&, SidesWay = SidesWay::Usual);
     void decide(const Decision&);
     void decide(AdjustmentKind, Answer, std::optional<Length> amount);
     void looked_again(AdjustmentKind);  // it stays as it is, after what changed above it
@@ -148,6 +152,7 @@ private:
     std::optional<AdjustmentKind> trial_;
     std::optional<Refusal> pattern_trouble_;  // why the pattern on the table could not be read
     std::optional<Computed> computed_;
+    std::vector<ToldStep> steps_;
     std::optional<Refusal> trouble_;
     int step_ = 0;
     QString kept_at_;

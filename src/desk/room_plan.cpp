@@ -75,7 +75,7 @@ void Room::choose_group(const std::string& group)
     if (save_plan(next, tr("body type"))) take_plan(next);
 }
 
-void Room::wear(const ChoiceWish& wish, const Cloth& cloth, const EaseWishes& ease)
+void Room::wear(const ChoiceWish& wish, const Cloth& cloth, const EaseWishes& ease, SidesWay sides)
 {
     Plan next = before_trial_.value_or(plan_);
     ChoiceWish now = wish;
@@ -85,6 +85,7 @@ void Room::wear(const ChoiceWish& wish, const Cloth& cloth, const EaseWishes& ea
     next.choosing = now;
     next.cloth = cloth;
     next.ease = ease;
+    next.sides = sides;
     if (save_plan(next, tr("how it is worn"))) take_plan(next);
 }
 
@@ -170,8 +171,10 @@ void Room::decide(AdjustmentKind kind, Answer answer, std::optional<Length> amou
     const Decision* before = plan_.decision(kind);
     Decision next = before ? *before : Decision{kind, answer};
     next.answer = answer;
-    next.set_amount(amount);
-    if (!amount) next.set_back({});
+    if (!next.has_sides()) {
+        next.set_amount(amount);
+        if (!amount) next.set_back({});
+    }
     decide(next);
 }
 

@@ -57,6 +57,7 @@ Foot::Keys keys_of(Station s)
                     {"+ − ← →", t("amount")},
                     {"A", t("type it")},
                     {"Z", t("what is left alone")},
+                    {"L", t("left and right apart")},
                     {"C", t("the plan before")},
                     {"F M R G P", t("beside: follows to pieces")},
                     {"Enter", t("to Paper")}};

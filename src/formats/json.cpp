@@ -2,8 +2,12 @@
 #include "formats/json.h"
 
 #include "core/pattern/princess.h"
+#include "core/plan/both_sides.h"
+#include "core/plan/cut_out.h"
+#include "core/plan/told.h"
 #include "formats/pattern_svg.h"
 #include "words/lines.h"
+#include "words/sides.h"
 #include "words/words.h"
 
 namespace sartorum::formats {
@@ -87,6 +91,25 @@ constexpr std::array<std::string_view, 9> join_keys{"neck_point",      "shoulder
                                                     "waist",           "hem",          "cap_top",
                                                     "sleeve_underarm", "sleeve_hem",   "yoke_lower"};
 constexpr std::array<std::string_view, 3> outline_keys{"line_of_no_length", "crossing", "mouth_too_wide"};
+constexpr std::array<std::string_view, 5> sided_keys{"alike", "within_noise", "larger", "apart", "together"};
+
+const char* side_key(Side side)
+{
+    return side == Side::Right ? "right" : "left";
+}
+
+void tell_side(json& row, const std::optional<Side>& side)
+{
+    if (side) row["side"] = side_key(*side);
+}
+
+json sides_json(const PlanLine& line)
+{
+    json out{{"how", sided_keys[static_cast<std::size_t>(line.sides.how)]}};
+    if (line.sides.right) out["right_proposed_mm"] = line.sides.right->amount.in_mm();
+    if (line.sides.left) out["left_proposed_mm"] = line.sides.left->amount.in_mm();
+    return out;
+}
 
 }  // namespace
 
@@ -112,10 +135,18 @@ json lines_json(const Computed& computed)
             entry["given_mm"] = line.proposal->given.in_mm();
             entry["against"] = key_of(line.proposal->against);
         }
+        if (line.sides.how != Sided::Alike) entry["sides"] = sides_json(line);
+        if (const PlanLine* left = computed.left_of(line);
+            left && (left->amount != line.amount || left->back != line.back)) {
+            entry["left_mm"] = left->amount.in_mm();
+            if (left->back != left->amount) entry["left_back_mm"] = left->back.in_mm();
+        }
+        if (line.refused_on) entry["refused_on"] = side_key(*line.refused_on);
         if (line.state == LineState::Accepted) {
             json& changed = entry["changed"] = json::object();
             for (const auto& row : all_garment_measures()) {
-                if (row.tells_change) changed[std::string{row.key} + "_mm"] = line.changed.of(row.measure).in_mm();
+                if (row.tells_change)
+                    changed[std::string{row.key} + "_mm"] = changed_by(computed, line, row.measure).in_mm();
             }
         }
         out.push_back(std::move(entry));
@@ -168,6 +199,32 @@ json pieces_json(const std::vector<Piece>& pieces)
     return out;
 }
 
+json cut_out_json(const Computed& computed)
+{
+    json out = json::array();
+    for (const auto& p : cut_out(computed)) {
+        json entry{{"piece", p.piece.id}, {"cut", p.piece.cut}, {"outline", outline_data(p.piece)}};
+        tell_side(entry, p.side);
+        if (p.whole) entry["whole"] = true;
+        out.push_back(std::move(entry));
+    }
+    return out;
+}
+
+json steps_json(const Computed& computed, Unit unit)
+{
+    json out = json::array();
+    for (const auto& s : told_steps(computed)) {
+        json entry{{"piece", s.step->piece},
+                   {"do", words::step_title(*s.step, unit).toStdString()},
+                   {"how", words::step_detail(*s.step, unit).toStdString()},
+                   {"amount_mm", s.step->amount.in_mm()}};
+        tell_side(entry, s.side);
+        out.push_back(std::move(entry));
+    }
+    return out;
+}
+
 json knock_ons_json(const Computed& computed)
 {
     json out = json::array();
@@ -179,7 +236,9 @@ json knock_ons_json(const Computed& computed)
             entry["effect"] = adjustment(*k.effect).key;
             entry["state"] = key_of(k.state);
             entry["amount_mm"] = k.amount.in_mm();
+            if (k.amount_left) entry["left_mm"] = k.amount_left->in_mm();
         }
+        if (k.by_left) entry["by_left_mm"] = k.by_left->in_mm();
         out.push_back(std::move(entry));
     }
     return out;
@@ -195,6 +254,8 @@ json finished_json(const std::vector<FinishedRow>& table)
                    {"holds", row.holds}};
         if (row.body) entry["body_mm"] = row.body->in_mm();
         if (row.needed) entry["needed_mm"] = row.needed->in_mm();
+        if (row.right) entry["right_mm"] = row.right->after.in_mm();
+        if (row.left) entry["left_mm"] = row.left->after.in_mm();
         out.push_back(std::move(entry));
     }
     return out;
@@ -209,11 +270,14 @@ json checks_json(const Checks& checks)
                          {"b_mm", w.b.in_mm()},
                          {"difference_mm", w.difference.in_mm()},
                          {"holds", w.holds}});
+        tell_side(walks.back(), w.side);
     }
     json joins = json::array();
     for (const auto& j : checks.joins) {
         joins.push_back(
             {{"at", join_keys[static_cast<std::size_t>(j.place)]}, {"degrees", j.degrees}, {"holds", j.holds}});
+        tell_side(joins.back(), j.side);
+        if (j.over_centre) joins.back()["over_centre"] = true;
     }
     json ease = json::array();
     for (const auto& e : checks.ease) {
@@ -222,16 +286,22 @@ json checks_json(const Checks& checks)
                         {"body_mm", e.body.in_mm()},
                         {"ease_mm", e.ease.in_mm()},
                         {"holds", e.holds}});
+        tell_side(ease.back(), e.side);
     }
     json out{{"walks", walks}, {"joins", joins}, {"ease", ease}};
     for (const auto& side : checks.unwalked)
         out["unwalked"].push_back({{"piece", side.piece}, {"edge", key(side.role)}});
-    for (const auto& f : checks.folds)
+    for (const auto& f : checks.folds) {
         out["folds"].push_back({{"piece", f.piece}, {"off_mm", f.off.in_mm()}, {"holds", f.holds}});
-    for (const auto& d : checks.darts)
+        tell_side(out["folds"].back(), f.side);
+    }
+    for (const auto& d : checks.darts) {
         out["darts"].push_back({{"piece", d.piece}, {"legs_apart_mm", d.apart.in_mm()}, {"holds", d.holds}});
+        tell_side(out["darts"].back(), d.side);
+    }
     for (const auto& o : checks.outlines) {
         out["outlines"].push_back({{"piece", o.piece}, {"holds", o.holds}});
+        tell_side(out["outlines"].back(), o.side);
         if (o.found) out["outlines"].back()["found"] = outline_keys[static_cast<std::size_t>(*o.found)];
     }
     if (checks.hem) {
@@ -240,17 +310,21 @@ json checks_json(const Checks& checks)
                             {"back_mm", checks.hem->back.in_mm()},
                             {"holds", checks.hem->holds}};
     }
-    if (checks.shoulder) {
-        out["shoulder"] = {{"slope_degrees", checks.shoulder->slope_degrees()},
-                           {"forward_mm", checks.shoulder->forward().in_mm()}};
-    }
-    if (checks.cap) {
-        out["cap"] = {{"cap_mm", checks.cap->cap.in_mm()},
-                      {"armhole_mm", checks.cap->armhole.in_mm()},
-                      {"ease_mm", checks.cap->ease.in_mm()},
-                      {"wanted_mm", checks.cap->wanted.in_mm()},
-                      {"holds", checks.cap->holds}};
-    }
+    if (checks.hem && checks.hem->side_left) out["hem_level"]["left_side_mm"] = checks.hem->side_left->in_mm();
+    const auto shoulder = [](const SewnShoulder& s) {
+        return json{{"slope_degrees", s.slope_degrees()}, {"forward_mm", s.forward().in_mm()}};
+    };
+    const auto cap = [](const CapCheck& c) {
+        return json{{"cap_mm", c.cap.in_mm()},
+                    {"armhole_mm", c.armhole.in_mm()},
+                    {"ease_mm", c.ease.in_mm()},
+                    {"wanted_mm", c.wanted.in_mm()},
+                    {"holds", c.holds}};
+    };
+    if (checks.shoulder) out["shoulder"] = shoulder(*checks.shoulder);
+    if (checks.shoulder_left) out["shoulder_left"] = shoulder(*checks.shoulder_left);
+    if (checks.cap) out["cap"] = cap(*checks.cap);
+    if (checks.cap_left) out["cap_left"] = cap(*checks.cap_left);
     out["all_hold"] = checks.all_hold();
     return out;
 }

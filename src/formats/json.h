@@ -33,6 +33,10 @@ struct NamedBody {
 [[nodiscard]] nlohmann::ordered_json pieces_json(const std::vector<Piece>&);
 [[nodiscard]] nlohmann::ordered_json checks_json(const Checks&);
 [[nodiscard]] nlohmann::ordered_json goes_on_json(const std::vector<GoesOn>&);
+// As they are cut: a pair by side, a piece on the fold whole, where the sides are not alike.
+[[nodiscard]] nlohmann::ordered_json cut_out_json(const Computed&);
+// In the order they are done; what both sides have in common once.
+[[nodiscard]] nlohmann::ordered_json steps_json(const Computed&, Unit);
 [[nodiscard]] nlohmann::ordered_json knock_ons_json(const Computed&);
 [[nodiscard]] nlohmann::ordered_json finished_json(const std::vector<FinishedRow>&);
 

@@ -8,9 +8,11 @@
 
 #include "core/paper/area.h"
 #include "core/pattern/princess.h"
+#include "core/plan/cut_out.h"
 #include "formats/painter_paths.h"
 #include "formats/pattern_svg.h"
 #include "formats/text_file.h"
+#include "words/sides.h"
 #include "words/words.h"
 
 namespace sartorum::formats {
@@ -65,6 +67,27 @@ QRectF bounds_of(const Piece& piece)
     return box;
 }
 
+// Of a piece drawn whole: which half is whose, along its centre line.
+void paint_halves(QPainter& p, const PrintJob& job, const Guide& centre)
+{
+    const QPointF a = on_paper(centre.a);
+    const QPointF b = on_paper(centre.b);
+    const QPointF along = (b - a) / std::hypot((b - a).x(), (b - a).y());
+    const QPointF right{-along.y(), along.x()};  // y runs down: the right hand of the way
+    const double u = 1.0 / job.divide;
+    const auto beside = [&](QPointF at, const QString& text) {
+        p.save();
+        p.translate(at);
+        p.rotate(std::abs(along.y()) > std::abs(along.x()) ? -90 : 0);
+        text_at(p, {0, 0}, 5 * u, text, false, true);
+        p.restore();
+    };
+    const QPointF middle = a + (b - a) * 0.75;
+    beside(middle + right * 9 * u, tr_("right half"));
+    beside(middle - right * 6 * u, tr_("left half"));
+    beside(a + (b - a) * 0.25 - right * 2 * u, tr_("centre"));
+}
+
 void paint_piece(QPainter& p, const PrintJob& job, const Piece& piece)
 {
     p.setBrush(Qt::NoBrush);
@@ -81,6 +104,7 @@ void paint_piece(QPainter& p, const PrintJob& job, const Piece& piece)
             p.setPen(pen(0.25, Qt::DotLine));
             p.drawLine(on_paper(g.a), on_paper(g.b));
             p.setPen(pen(0.35));
+            if (g.kind == GuideKind::Centre) paint_halves(p, job, g);
         }
     }
     p.setBrush(Qt::black);
@@ -107,8 +131,11 @@ void paint_piece_label(QPainter& p, const PrintJob& job, const Piece& piece)
     const auto box = bounds(piece);
     const bool band = piece.role == PieceRole::Waistband;
     const double u = 1.0 / job.divide;
-    const QPointF at = band ? QPointF{box.left() + box.width() * 0.25, -box.bottom() + box.height() * 0.3}
-                            : widest_across(piece, 0.42).center();
+    const auto centre = guide(piece, GuideKind::Centre);
+    const QPointF to_a_half = centre && !band ? QPointF{widest_across(piece, 0.42).length() / 4, 0} : QPointF{};
+    const QPointF at =
+        to_a_half + (band ? QPointF{box.left() + box.width() * 0.25, -box.bottom() + box.height() * 0.3}
+                          : widest_across(piece, 0.42).center());
     const auto& label = job.label;
     const double line = (band ? 4.5 : 8.0) * u;
     QStringList rows{words::piece_name(piece), label.wearer + " · " + label.pattern,
@@ -287,11 +314,28 @@ void paint_sheet(QPainter& p, const PrintJob& job, const Layout& layout)
     }
 }
 
+namespace {
+
+// Each says whose it is.
+std::vector<Piece> named_pieces(const std::vector<PieceToCut>& pieces, const QString& what = {})
+{
+    std::vector<Piece> out;
+    for (const auto& p : pieces) {
+        out.push_back(p.piece);
+        const QString name = words::of_side(words::piece_name(p.piece), p.side);
+        if (p.side || !what.isEmpty())
+            out.back().name = (what.isEmpty() ? name : name + ", " + what).toStdString();
+    }
+    return out;
+}
+
+}  // namespace
+
 PrintJob print_job(const Computed& c, PaperSize paper, int divide, Unit unit, const PrintLabel& label)
 {
     QStringList not_done;
     for (const auto& n : c.not_done) not_done << words::not_done(n, unit);
-    return {divide > 1 ? practice_pieces(c) : c.altered.pieces, paper, divide, unit, label, not_done};
+    return {divide > 1 ? practice_pieces(c) : named_pieces(cut_out(c)), paper, divide, unit, label, not_done};
 }
 
 Outcome<int> write_pages(const QString& path, const PrintJob& job, IfThere if_there, const Progress& progress)
@@ -335,15 +379,9 @@ Outcome<int> write_pages(const QString& path, const PrintJob& job, IfThere if_th
 
 std::vector<Piece> practice_pieces(const Computed& c)
 {
-    std::vector<Piece> out;
-    const auto add = [&](const std::vector<Piece>& pieces, const QString& what) {
-        for (Piece p : pieces) {
-            p.name = (words::piece_name(p) + ", " + what).toStdString();
-            out.push_back(std::move(p));
-        }
-    };
-    add(c.traced.pieces, tr_("practice"));
-    add(c.altered.pieces, tr_("finished"));
+    auto out = named_pieces(cut_out_of(c, c.traced), tr_("practice"));
+    auto finished = named_pieces(cut_out(c), tr_("finished"));
+    std::move(finished.begin(), finished.end(), std::back_inserter(out));
     return out;
 }
 
@@ -352,7 +390,15 @@ QByteArray altered_svg(const Computed& computed, const PrintLabel& label)
     Pattern p;
     p.name = (label.pattern + ", " + label.wearer).toStdString();
     p.maker = "";
-    p.sizes.push_back({label.wearer.toStdString(), computed.altered.pieces});
+    const auto sized = [&](const QString& name, const Garment& g) {
+        p.sizes.push_back({name.toStdString(), g.pieces});
+    };
+    if (!computed.left) {
+        sized(label.wearer, computed.altered);
+    } else {
+        sized(words::of_side(label.wearer, Side::Right), computed.altered);
+        sized(words::of_side(label.wearer, Side::Left), computed.left->altered);
+    }
     p.seams = computed.altered.seams;
     return write_pattern_svg(p);
 }

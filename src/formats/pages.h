@@ -74,7 +74,7 @@ using Progress = std::function<bool(int, int)>;
 [[nodiscard]] Outcome<int> write_pages(const QString& path, const PrintJob&, IfThere, const Progress& = {});
 // For half and quarter scale: each piece as traced, to cut and tape by the steps, and as it should come out.
 [[nodiscard]] std::vector<Piece> practice_pieces(const Computed&);
-// The altered pieces as a pattern of one size, at true scale.
+// The altered pieces as a pattern of one size, at true scale; of two, right and left, where they are not alike.
 [[nodiscard]] QByteArray altered_svg(const Computed&, const PrintLabel&);
 
 }  // namespace sartorum::formats

@@ -6,9 +6,11 @@
 #include <algorithm>
 
 #include "core/paper/area.h"
+#include "core/plan/told.h"
 #include "formats/painter_paths.h"
 #include "formats/text_file.h"
 #include "words/lines.h"
+#include "words/sides.h"
 #include "words/words.h"
 
 namespace sartorum::formats {
@@ -138,24 +140,33 @@ private:
             const QString why = line.own_amount ? tr_("own amount") : said.why;
             need(14);
             text(0, 130, font(10), said.name);
-            text(134, 120, font(10, true), said.amounts);
-            y_ += std::max(12.0, text(258, width_ - 258, font(9), said.meaning + "; " + why)) + 2;
+            const QString sides = said.sides.isEmpty() ? QString{} : ". " + said.sides;
+            const double amounts = text(134, 120, font(10, true), said.amounts);
+            y_ += std::max(amounts, text(258, width_ - 258, font(9), said.meaning + "; " + why + sides)) + 2;
         }
         if (c_.checks.shoulder) {
             need(14);
             text(0, 130, font(10), tr_("Shoulder"));
-            y_ += text(134, width_ - 134, font(10), words::shoulder_text(*c_.checks.shoulder, unit_)) + 2;
+            y_ += text(134, width_ - 134, font(10), shoulder()) + 2;
         }
+    }
+
+    [[nodiscard]] QString shoulder() const
+    {
+        const QString right = words::shoulder_text(*c_.checks.shoulder, unit_);
+        if (!c_.checks.shoulder_left) return right;
+        const QString left = words::shoulder_text(*c_.checks.shoulder_left, unit_);
+        return left == right ? right : tr_("right %1; left %2").arg(right, left);
     }
 
     // Two columns, a row at a time.
     void steps()
     {
         const double column = (width_ - gutter) / 2;
-        for (std::size_t i = 0; i < c_.steps.size(); i += 2) {
-            const std::size_t n = std::min<std::size_t>(2, c_.steps.size() - i);
+        for (std::size_t i = 0; i < steps_.size(); i += 2) {
+            const std::size_t n = std::min<std::size_t>(2, steps_.size() - i);
             double tall = picture;
-            for (std::size_t k = 0; k < n; ++k) tall = std::max(tall, step_height(c_.steps[i + k], column));
+            for (std::size_t k = 0; k < n; ++k) tall = std::max(tall, step_height(*steps_[i + k].step, column));
             need(tall + row_gap);
             for (std::size_t k = 0; k < n; ++k) step(i + k, static_cast<double>(k) * (column + gutter), column);
             y_ += tall + row_gap;
@@ -179,7 +190,7 @@ private:
 
     void step(std::size_t i, double x, double column)
     {
-        const Step& s = c_.steps[i];
+        const Step& s = *steps_[i].step;
         const Piece* piece = find_piece(c_.bought.pieces, s.piece);
         const double left = x + picture + 24;
         const double w = column - picture - 24;
@@ -188,11 +199,13 @@ private:
             p_.setPen(QPen{Qt::black, 0.6});
             p_.setBrush(Qt::NoBrush);
             p_.drawRect(QRectF{margin + x, margin + y_ + 1, 8, 8});
-            paint_step(p_, s, {margin + x + 14, margin + y_, picture, picture}, unit_);
+            paint_step(p_, steps_[i].turned ? turned_over(s) : s, {margin + x + 14, margin + y_, picture, picture},
+                       unit_);
             p_.setPen(Qt::black);
         }
         y_ += text(left, w, font(8),
-                   QString::number(i + 1) + "  " + (piece ? words::piece_name(*piece) : QString{})) +
+                   QString::number(i + 1) + "  " +
+                       words::of_side(piece ? words::piece_name(*piece) : QString{}, steps_[i].side)) +
               1;
         y_ += text(left, w, font(9, true), words::step_title(s, unit_)) + 1;
         text(left, w, font(8), words::step_detail(s, unit_));
@@ -224,6 +237,7 @@ private:
 
     QPainter& p_;
     const Computed& c_;
+    const std::vector<ToldStep> steps_ = told_steps(c_);
     const PrintLabel& label_;
     Unit unit_;
     int wanted_;

@@ -15,8 +15,8 @@ QString column_of(PlanFor what)
     return what.what == PlanFor::What::Pattern ? QString{"pattern_id"} : QString{"chart_id"};
 }
 
-const QStringList plan_columns{"chart_group", "garment", "roomy",  "knit",
-                               "stretch",     "seated",  "school", "as_drawn", "sides"};
+const QStringList plan_columns{"chart_group", "garment", "roomy",    "knit", "stretch",
+                               "seated",      "school",  "as_drawn", "sides"};
 
 constexpr std::array<const char*, 3> side_words{"both", "right", "left"};
 
@@ -92,7 +92,8 @@ std::vector<Notebook::KeptDecision> Notebook::decisions(Id plan) const
     std::vector<KeptDecision> out;
     auto q =
         ask(connection_,
-            "SELECT id, adjustment, subject, answer, method, sides FROM decision WHERE plan_id = ? ORDER BY id", {plan});
+            "SELECT id, adjustment, subject, answer, method, sides FROM decision WHERE plan_id = ? ORDER BY id",
+            {plan});
     while (q.next()) {
         const QString name = q.value(1).toString();
         const QString subject = q.value(2).toString();

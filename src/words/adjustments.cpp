@@ -389,7 +389,12 @@ QStringList chain(const KnockOn& k, Unit unit)
     const Unit u = paper_unit(unit);
     QStringList causes;
     for (const auto cause : k.causes) causes << adjustment_name(cause);
-    const QString by = amount(k.by, u, true);
+    const auto each = [&](Length right, const std::optional<Length>& left) {
+        const QString said = amount(right, u, true);
+        return left ? t("right %1, left %2").arg(said, amount(*left, u, true)) : said;
+    };
+    const QString by = each(k.by, k.by_left);
+    const QString done = each(k.amount, k.amount_left);
     QStringList out{causes.join(", ")};
     if (k.effect == AdjustmentKind::CapForward) {
         out << t("shoulder seam %1 forward").arg(by);
@@ -405,9 +410,9 @@ QStringList chain(const KnockOn& k, Unit unit)
     }
     const QString name = adjustment_name(*k.effect);
     switch (k.state) {
-        case LineState::Accepted: out << t("%1 %2, accepted").arg(name, amount(k.amount, u, true)); break;
+        case LineState::Accepted: out << t("%1 %2, accepted").arg(name, done); break;
         case LineState::Declined: out << t("%1, left as it is").arg(name); break;
-        default: out << t("%1 %2, proposed").arg(name, amount(k.amount, u, true));
+        default: out << t("%1 %2, proposed").arg(name, done);
     }
     return out;
 }

@@ -3,6 +3,7 @@
 #include <QString>
 
 #include "core/plan/goes_on.h"
+#include "core/units/length_text.h"
 
 namespace sartorum::words {
 

@@ -6,6 +6,7 @@
 
 #include "core/pattern/gore.h"
 #include "words/say.h"
+#include "words/sides.h"
 #include "words/words.h"
 
 namespace sartorum::words {
@@ -34,6 +35,13 @@ QString left_text(const Proposal& p, Unit u)
         case Leave::No: break;
     }
     return t("inside measuring noise ±%1: leave it").arg(number(p.spread, u));
+}
+
+// Refused on both because of one.
+QString on_its_side(const QString& why, const PlanLine& l)
+{
+    if (!l.refused_on) return why;
+    return (*l.refused_on == Side::Right ? t("On the right: %1") : t("On the left: %1")).arg(why);
 }
 
 QString unknown_text(const PlanLine& l)
@@ -68,7 +76,7 @@ QString state_text(const PlanLine& l, Unit u)
         case LineState::Accepted: return accepted_text(l);
         case LineState::Declined: return t("left as bought");
         case LineState::NothingKnown: return unknown_text(l);
-        case LineState::Refused: return refusal(*l.refusal, u);
+        case LineState::Refused: return on_its_side(refusal(*l.refusal, u), l);
         case LineState::NotOnPaper: return t("this paper cannot do it");
     }
     return {};
@@ -76,7 +84,8 @@ QString state_text(const PlanLine& l, Unit u)
 
 QString hindrance(const PlanLine& l, Unit u)
 {
-    if (l.state == LineState::NotOnPaper) return t("Asked for, and not proposed. %1").arg(refusal(*l.refusal, u));
+    if (l.state == LineState::NotOnPaper)
+        return t("Asked for, and not proposed. %1").arg(on_its_side(refusal(*l.refusal, u), l));
     if (!l.short_of) return {};
     return t("The measures ask for %1. %2").arg(amount(l.proposal->amount, u, true), refusal(*l.short_of, u));
 }
@@ -86,18 +95,24 @@ PlanText plan_text(const PlanLine& l, const Computed& c, Unit u)
     const auto of_kind = [&](const PlanLine& other) { return other.kind == l.kind; };
     const bool twice = std::count_if(c.lines.begin(), c.lines.end(), of_kind) > 1;
     const QString name = adjustment_name(l.kind);
-    return {twice ? t("%1, %2").arg(name, part_name(l.part)) : name, amounts(l, u),
-            way_or_meaning(l.kind, l.method, has_gores(c.altered.pieces)), words::why(l, u), state_text(l, u)};
+    return {twice ? t("%1, %2").arg(name, part_name(l.part)) : name,
+            amounts(c, l, u),
+            way_or_meaning(l.kind, l.method, has_gores(c.altered.pieces)),
+            words::why(c, l, u),
+            state_text(l, u),
+            sides_told(l, u)};
 }
 
 QString plan_sentence(const PlanLine& l, const Computed& c, Unit u)
 {
     const auto text = plan_text(l, c, u);
-    return t("%1: %2, %3, %4").arg(text.name, text.amounts, text.why, text.state);
+    const QString said = t("%1: %2, %3, %4").arg(text.name, text.amounts, text.why, text.state);
+    return text.sides.isEmpty() ? said : said + ". " + text.sides;
 }
 
 QString walk_side(const Walk& w, bool second)
 {
+    if (w.over_centre) return side_name(second ? Side::Left : Side::Right);
     const auto part = second ? w.part_b : w.part_a;
     if (part) return part_name(*part);
     const QString known = seam_sides(w.seam, second);
@@ -133,11 +148,17 @@ QString walk_brief(const Walk& w, Unit u)
     return walked_off(w, [&](Length l) { return number(abs(l), paper_unit(u)); });
 }
 
+QString walk_name(const Walk& w)
+{
+    const QString name = seam_name(w.seam);
+    return w.over_centre && w.part_a ? t("%1, %2").arg(name, part_name(*w.part_a)) : name;
+}
+
 QString walk_sentence(const Walk& w, Unit u)
 {
     return t("%1: %2 %3, %4 %5, %6")
-        .arg(seam_name(w.seam), walk_side(w, false), amount(w.a, u), walk_side(w, true), amount(w.b, u),
-             walk_verdict(w, u));
+        .arg(of_side(walk_name(w), w.side), walk_side(w, false), amount(w.a, u), walk_side(w, true),
+             amount(w.b, u), walk_verdict(w, u));
 }
 
 namespace {
@@ -158,34 +179,40 @@ QString outline_sentence(const OutlineCheck& o)
 QString hem_text(const HemLevel& h, Unit u)
 {
     const auto by = [&](Length l) { return amount(l, u, true); };
+    if (!h.holds && h.side_left && abs(*h.side_left - h.side) > Length::mm(0.5))
+        return t("hem: front %1, right side %2, left side %3, back %4")
+            .arg(by(h.front), by(h.side), by(*h.side_left), by(h.back));
     if (h.holds) return t("hem level all round");
     return t("hem: front %1, side %2, back %3").arg(by(h.front), by(h.side), by(h.back));
+}
+
+QString corner_name(const Join& j)
+{
+    if (!j.over_centre) return of_side(join_name(j.place), j.side);
+    return t("%1 over the centre").arg(join_name(j.place));
 }
 
 QStringList to_true(const Checks& c, Unit u)
 {
     QStringList out;
     for (const auto& o : c.outlines) {
-        if (!o.holds) out << outline_sentence(o);
+        if (!o.holds) out << of_side(outline_sentence(o), o.side);
     }
     for (const auto& j : c.joins) {
         if (!j.holds)
-            out << t("%1 has a corner, %2°: true it").arg(join_name(j.place), QString::number(j.degrees, 'f', 1));
+            out << t("%1 has a corner, %2°: true it").arg(corner_name(j), QString::number(j.degrees, 'f', 1));
     }
     for (const auto& f : c.folds) {
-        if (!f.holds) out << t("the fold of the %1 bends by %2").arg(text(f.piece), amount(f.off, u));
+        if (!f.holds)
+            out << t("the fold of the %1 bends by %2").arg(of_side(text(f.piece), f.side), amount(f.off, u));
     }
     if (c.hem && !c.hem->holds) out << hem_text(*c.hem, u);
     for (const auto& d : c.darts) {
         if (!d.holds)
-            out << t("the legs of a dart of %1 differ by %2").arg(text(d.piece), amount(abs(d.apart), u));
+            out << t("the legs of a dart of %1 differ by %2")
+                       .arg(of_side(text(d.piece), d.side), amount(abs(d.apart), u));
     }
     return out;
-}
-
-QString step_sentence(const Step& s, std::size_t index, Unit u)
-{
-    return t("%1. %2: %3").arg(QString::number(index + 1), text(s.piece), step_title(s, u));
 }
 
 }  // namespace sartorum::words

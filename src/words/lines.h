@@ -17,6 +17,7 @@ struct PlanText {
     QString meaning;  // what the amount is, or in which way it is done
     QString why;      // what it is proposed from
     QString state;    // "accepted with your amount"
+    QString sides{};  // how two sides that differ are answered; or empty
 };
 [[nodiscard]] PlanText plan_text(const PlanLine&, const Computed&, Unit);
 [[nodiscard]] QString state_text(const PlanLine&, Unit);
@@ -31,13 +32,14 @@ struct PlanText {
 [[nodiscard]] QString walk_verdict(const Walk&, Unit);
 // The same where there is little room: "12 longer, as meant"; empty where nothing is meant and it holds.
 [[nodiscard]] QString walk_brief(const Walk&, Unit);
+[[nodiscard]] QString walk_name(const Walk&);
 // "Side seam: front 209 mm, back 209 mm, holds"
 [[nodiscard]] QString walk_sentence(const Walk&, Unit);
 // How far the hem is level, counted from how it was drawn.
 [[nodiscard]] QString hem_text(const HemLevel&, Unit);
+// Where edges meet, with its side, or over the centre.
+[[nodiscard]] QString corner_name(const Join&);
 // What of the rest has to be made true, a sentence each: where seams meet, folds, darts and outlines.
 [[nodiscard]] QStringList to_true(const Checks&, Unit);
-// "3. front: Cut across"
-[[nodiscard]] QString step_sentence(const Step&, std::size_t index, Unit);
 
 }  // namespace sartorum::words

@@ -21,6 +21,8 @@ QString step_title(const Step& s, Unit unit)
     const QString to = text(s.to_size);
     const bool more = s.amount > Length{};
     switch (s.kind) {
+        case StepKind::TraceWhole: return t("Trace both halves, right and left");
+        case StepKind::TraceTwice: return t("Trace it twice, right and left");
         case StepKind::TraceSize: return t("Trace size %1").arg(to);
         case StepKind::DrawBlend:
             return (of_a_gore(s) ? t("Upright seams from size %1 to size %2")

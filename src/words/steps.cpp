@@ -30,6 +30,12 @@ QString how_and_where(const Step& s, Unit unit)
     const QString a = amount_on_paper(abs(s.amount), u);
     const bool more = s.amount > Length{};
     switch (s.kind) {
+        case StepKind::TraceWhole:
+            return t(
+                "On paper folded along the centre line, through both layers; open it. Write right and left on the "
+                "halves: the sides are not altered alike.");
+        case StepKind::TraceTwice:
+            return t("Turn one of the two over. Write right and left on them: the sides are not altered alike.");
         case StepKind::TraceSize:
             return t("Trace outline, darts, notches, grain and the printed lines. The sheet stays whole.");
         case StepKind::DrawBlend:

@@ -2,6 +2,7 @@
 
 #include "core/pattern/part_rules.h"
 #include "words/say.h"
+#include "words/sides.h"
 
 namespace sartorum::words {
 Unit paper_unit(Unit u)
@@ -92,6 +93,8 @@ QString seam_name(const std::string& id)
     if (id == "neck-facing-front") return t("Front neck facing");
     if (id == "neck-facing-back") return t("Back neck facing");
     if (id == "princess") return t("Front panels");
+    if (id == "centre_front") return t("Centre front");
+    if (id == "centre_back") return t("Centre back");
     if (const auto from = facing_made_from(id))
         return t("Facing, %1 of the %2").arg(edge_name(from->role), text(from->piece).replace('-', ' '));
     QString plain = text(id).replace('-', ' ');
@@ -377,7 +380,7 @@ QString ease_warning(const EaseCheck& e, Unit u)
 {
     if (e.holds) return {};
     return t("%1: %2 of ease planned, and one moves in %3 or more. Knits need less.")
-        .arg(measure_name(e.measure), amount(e.ease, u), amount(e.least, u));
+        .arg(of_side(measure_name(e.measure), e.side), amount(e.ease, u), amount(e.least, u));
 }
 
 }  // namespace sartorum::words

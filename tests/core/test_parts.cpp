@@ -244,7 +244,6 @@ private slots:
         };
         const Length mm = Length::mm(6);
         QCOMPARE(tried(Kind::ShoulderSlope, {"tip", Face::Both, {}, mm}, {}), Why::PlaceUnknown);
-        QCOMPARE(tried(Kind::ShoulderSlope, {"", Face::Both, Side::Left, mm}, mm), Why::SidesAlike);
         QCOMPARE(tried(Kind::ShoulderLength, {"", Face::Back, {}, mm}, Length::mm(5)), Why::FacesAlike);
         // Where they may differ, front and back each take their own.
         Plan plan = plan_at("12");

@@ -68,8 +68,9 @@ Bench skirt()
     SizeChart chart{"C", "N", {}};
     for (std::size_t i = 0; i < p.sizes.size(); ++i) {
         const double more = 40.0 * static_cast<double>(i);
-        chart.sizes.push_back(
-            {p.sizes[i].size, {{Measure::Waist, Length::mm(640 + more)}, {Measure::Hip, Length::mm(880 + more)}}, 0});
+        chart.sizes.push_back({p.sizes[i].size,
+                               {{Measure::Waist, Length::mm(640 + more)}, {Measure::Hip, Length::mm(880 + more)}},
+                               0});
     }
     return {std::move(p), std::move(chart)};
 }
@@ -132,7 +133,7 @@ BodySet read_apart(Measure m, double right, double left, BodySet body = {})
 
 // Of a piece for one side, or of the half of a whole one: the edges on that side of its centre line, where the
 // right half lies on the right hand of the way the line goes.
-Piece half_of(const std::vector<CutPiece>& pieces, PieceRole role, Side side)
+Piece half_of(const std::vector<PieceToCut>& pieces, PieceRole role, Side side)
 {
     for (const auto& p : pieces) {
         if (p.piece.role != role || (p.side && *p.side != side)) continue;
@@ -192,7 +193,8 @@ private slots:
     // Of every adjustment that leaves the centre where it is: each half is what the whole would be.
     void each_half_is_the_whole_with_its_amount()
     {
-        const auto check = [](const Bench& sew, const Plan& plan, const Adjustment& entry, Length right, Length left) {
+        const auto check = [](const Bench& sew, const Plan& plan, const Adjustment& entry, Length right,
+                              Length left) {
             const auto both = sew(with(plan, {unlike(entry.kind, right, left)}));
             const auto line = both.line(entry.kind);
             if (!line || line->state != LineState::Accepted) return false;
@@ -201,7 +203,8 @@ private slots:
             const bool same =
                 same_garment(both.altered, on_right.altered) && same_garment(left_of(both), on_left.altered);
             if (!same) qWarning("%s", std::string{entry.key}.c_str());
-            if (!same || !centres_meet(both)) qFatal("a half is not the whole: %s", std::string{entry.key}.c_str());
+            if (!same || !centres_meet(both))
+                qFatal("a half is not the whole: %s", std::string{entry.key}.c_str());
             return true;
         };
         int done = 0;
@@ -344,9 +347,9 @@ private slots:
         QVERIFY(line.amount < c.left_of(line)->amount - mm);
     }
 
-    // On the cloth, right side up: cut, turned over where it must be, and laid beside what it is sewn to. Two pieces
-    // that are opened flat at their seam lie on either side of it: going round each the same way, the seam is
-    // passed from the one end to the other on one piece and back on the other.
+    // On the cloth, right side up: cut, turned over where it must be, and laid beside what it is sewn to. Two
+    // pieces that are opened flat at their seam lie on either side of it: going round each the same way, the seam
+    // is passed from the one end to the other on one piece and back on the other.
     void never_a_left_piece_called_right()
     {
         Plan plan = with(plan_at("14"), {unlike(Kind::ShoulderSlope, mm * -14, mm * -4)});
@@ -382,27 +385,24 @@ private slots:
     {
         const auto c = skirt()(with(skirt_plan(), {unlike(Kind::WaistToHip, mm * 30, mm * 12)}));
         const auto pieces = cut_out(c);
-        const auto front = std::find_if(pieces.begin(), pieces.end(), [](const CutPiece& p) {
-            return p.piece.role == PieceRole::Front;
-        });
+        const auto front = std::find_if(pieces.begin(), pieces.end(),
+                                        [](const PieceToCut& p) { return p.piece.role == PieceRole::Front; });
         QVERIFY(front->whole && !front->side);
         const double halves = area_mm2(front_of(c.altered)) + area_mm2(front_of(c.left->altered));
         QVERIFY(std::abs(area_mm2(front->piece) - halves) < 0.01);
         QCOMPARE(front->piece.darts.size(), front_of(c.altered).darts.size() * 2);
         QVERIFY(!on_fold(front->piece));
         QVERIFY(!unsound(front->piece));
-        const auto backs = std::count_if(pieces.begin(), pieces.end(), [](const CutPiece& p) {
+        const auto backs = std::count_if(pieces.begin(), pieces.end(), [](const PieceToCut& p) {
             return p.piece.role == PieceRole::Back && p.side && p.piece.cut == 1;
         });
         QCOMPARE(backs, 2);
         // What is alike is told once and traced once.
-        QVERIFY(std::none_of(pieces.begin(), pieces.end(), [](const CutPiece& p) {
-            return p.piece.role == PieceRole::Waistband && p.side;
-        }));
+        QVERIFY(std::none_of(pieces.begin(), pieces.end(),
+                             [](const PieceToCut& p) { return p.piece.role == PieceRole::Waistband && p.side; }));
         const auto told = told_steps(c);
-        QVERIFY(std::any_of(told.begin(), told.end(), [](const ToldStep& s) {
-            return s.step->kind == StepKind::TraceWhole;
-        }));
+        QVERIFY(std::any_of(told.begin(), told.end(),
+                            [](const ToldStep& s) { return s.step->kind == StepKind::TraceWhole; }));
         QVERIFY(std::any_of(told.begin(), told.end(), [](const ToldStep& s) { return s.side == Side::Left; }));
     }
 
@@ -431,9 +431,8 @@ private slots:
         const auto hip = [](const Computed& of) { return of.altered_flat.of(GarmentMeasure::Hip).in_mm(); };
         QVERIFY(std::abs(hip(c) - (hip(right) + hip(left)) / 2) < 1e-9);
         const auto table = finished_table(c);
-        const auto row = std::find_if(table.begin(), table.end(), [](const FinishedRow& r) {
-            return r.what == GarmentMeasure::Hip;
-        });
+        const auto row = std::find_if(table.begin(), table.end(),
+                                      [](const FinishedRow& r) { return r.what == GarmentMeasure::Hip; });
         QVERIFY(row->right && row->left);
         QVERIFY(std::abs((row->right->after + row->left->after - row->after).in_mm()) < 1e-9);
         const auto profile = ease_profile(c);

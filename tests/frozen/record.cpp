@@ -8,6 +8,7 @@
 #include <sstream>
 
 #include "formats/json.h"
+#include "words/sides.h"
 #include "words/words.h"
 
 namespace sartorum::test {
@@ -154,16 +155,22 @@ std::string picture_values(const StepPicture& p)
     return d.text();
 }
 
-void add_steps(Writer& w, const Computed& c)
+void add_step_list(Writer& w, const std::vector<Step>& steps, const std::string& which)
 {
     int n = 0;
-    for (const auto& s : c.steps) {
+    for (const auto& s : steps) {
         QString told;
         for (const auto unit : {Unit::Centimetre, Unit::Inch})
             told += words::step_title(s, unit) + " | " + words::step_detail(s, unit) + " | ";
-        w.line("step " + std::to_string(++n) + " on " + s.piece,
+        w.line(which + "step " + std::to_string(++n) + " on " + s.piece,
                w.said(told + words::before_going_on(s)) + " " + picture_values(s.picture));
     }
+}
+
+void add_steps(Writer& w, const Computed& c)
+{
+    add_step_list(w, c.steps, "");
+    if (c.left) add_step_list(w, c.left->steps, "left ");
 }
 
 void add_lines(Writer& w, const Computed& c)
@@ -174,7 +181,7 @@ void add_lines(Writer& w, const Computed& c)
         if (line.state == LineState::NothingKnown && !line.noted) continue;
         QString told = words::adjustment_name(line.kind) + " | " + words::piece_names(line.kind, c.altered);
         for (const auto unit : {Unit::Centimetre, Unit::Inch}) {
-            told += " | " + words::amounts(line, unit) + " | " + words::why(line, unit);
+            told += " | " + words::amounts(c, line, unit) + " | " + words::why(c, line, unit);
             if (line.refusal) told += " | " + words::refusal(*line.refusal, unit);
         }
         w.line("line " + std::string{adjustment(line.kind).key},
@@ -194,7 +201,8 @@ void add_checks(Writer& w, const Computed& c)
         for (const auto* notches : {&walk.notches_a, &walk.notches_b}) {
             for (const auto n : *notches) values += " " + mm(n.in_mm());
         }
-        w.line("walk " + walk.seam, values);
+        const char* side = !walk.side ? "" : *walk.side == Side::Right ? " right" : " left";
+        w.line("walk " + walk.seam + side, values);
     }
     for (const auto& [key, value] : checks.items()) {
         if (key != "walks") w.line("check " + key, w.flat(value));
@@ -326,6 +334,9 @@ std::string record(const std::string& name, const Computed& c, Detail detail)
         for (const auto& p : c.traced.pieces) add_piece(w, "traced", p);
     }
     for (const auto& p : c.altered.pieces) add_piece(w, "altered", p);
+    if (c.left) {
+        for (const auto& p : c.left->altered.pieces) add_piece(w, "left", p);
+    }
     add_checks(w, c);
     add_whole(w, c);
     return "== " + name + "\n" + w.take();

@@ -7,6 +7,7 @@
 #include "princess_fronts.h"
 #include "tests.h"
 #include "words/lines.h"
+#include "words/sides.h"
 #include "words/words.h"
 
 using namespace sartorum;
@@ -76,7 +77,8 @@ private slots:
                     QVERIFY(s.contains(words::amount(w.a, unit)) && s.contains(words::amount(w.b, unit)));
                 }
                 for (std::size_t i = 0; i < c.steps.size(); ++i)
-                    QVERIFY(words::step_sentence(c.steps[i], i, unit).startsWith(QString::number(i + 1) + ". "));
+                    QVERIFY(words::step_sentence(ToldStep{.step = &c.steps[i]}, i, unit)
+                                .startsWith(QString::number(i + 1) + ". "));
             }
         }
         for (const auto part : every_part) check_voice(words::part_name(part));

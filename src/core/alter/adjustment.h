@@ -145,8 +145,8 @@ using Serves = bool (*)(const Garment& part);
 // whole.
 enum class AtJoin { Alike, OnlyBelow, NotBelow, Joined, WholeGarment };
 
-// What two unlike sides of it do to the centres: nothing; each side its own amount, and the shorter centre drawn on
-// to the longer's length; or it is done alike on both, by the larger amount, which leaves more paper.
+// What two unlike sides of it do to the centres: nothing; each side its own amount, and the shorter centre drawn
+// on to the longer's length; or it is done alike on both, by the larger amount, which leaves more paper.
 enum class AtCentre { Clear, Evened, Together };
 
 struct Adjustment {

@@ -73,9 +73,10 @@ void ends_met(Applied& right, Applied& left)
 {
     for (const auto face : {PieceRole::Front, PieceRole::Back}) {
         if (!has_level(at_centre(right, face), Level::Shoulder)) continue;
-        const auto centre = [&](Applied& a) -> const Curve& { return edge(at_centre(a, face), EdgeRole::Centre).curve; };
-        const Length higher =
-            Length::mm(centre(right).finalPoint()[Geom::Y] - centre(left).finalPoint()[Geom::Y]);
+        const auto centre = [&](Applied& a) -> const Curve& {
+            return edge(at_centre(a, face), EdgeRole::Centre).curve;
+        };
+        const Length higher = Length::mm(centre(right).finalPoint()[Geom::Y] - centre(left).finalPoint()[Geom::Y]);
         if (abs(higher) > alike) raise_top(higher > Length{} ? left : right, face, abs(higher));
         const Length more = length_at_centre(right, face) - length_at_centre(left, face);
         if (abs(more) > alike) lower_bottom(more > Length{} ? left : right, face, abs(more));

@@ -107,7 +107,7 @@ struct HemLevel {
     Length front;  // at the centre
     Length side;
     Length back;
-    bool holds = false;  // all alike, within hem_tolerance
+    bool holds = false;                 // all alike, within hem_tolerance
     std::optional<Length> side_left{};  // where it is another than the right one
 };
 inline constexpr Length hem_tolerance = Length::mm(3);  // nobody sews less

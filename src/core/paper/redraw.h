@@ -23,7 +23,8 @@ namespace sartorum {
 // The upper edge of what hangs from the waist, darts closed.
 [[nodiscard]] Length top_length(const Piece&);
 // That edge higher: by `amount` at the centre, level there, less and less to nothing at the side, even with the
-// grain. Of a gore the stretch of the whole edge from `from` to `to`, fractions from the centre; its flanks run on.
+// grain. Of a gore the stretch of the whole edge from `from` to `to`, fractions from the centre; its flanks run
+// on.
 [[nodiscard]] Piece top_raised(const Piece&, Length amount, double from = 0, double to = 1);
 
 struct Matched {

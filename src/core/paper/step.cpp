@@ -1,5 +1,7 @@
 #include "core/paper/step.h"
 
+#include "core/pattern/whole.h"
+
 #include <cmath>
 
 #include <cstdlib>
@@ -230,6 +232,25 @@ std::vector<Stroke> strokes(const Polygon& line)
 {
     std::vector<Stroke> out;
     for (std::size_t i = 1; i < line.size(); ++i) out.push_back({line[i - 1], line[i]});
+    return out;
+}
+
+Step turned_over(const Step& step)
+{
+    const auto over = [](Point p) { return Point{-p[Geom::X], p[Geom::Y]}; };
+    Step out = step;
+    StepPicture& picture = out.picture;
+    for (auto* pieces : {&picture.panels, &picture.redrawn_from}) {
+        for (auto& p : *pieces) p = mirror_image(p);
+    }
+    for (auto& l : picture.lines) l = {over(l.a), over(l.b)};
+    for (auto* polygons : {&picture.added, &picture.removed}) {
+        for (auto& polygon : *polygons) {
+            for (auto& p : polygon) p = over(p);
+        }
+    }
+    for (auto& d : picture.dimensions) d = {over(d.a), over(d.b), d.amount};
+    for (auto& m : picture.motions) m = {m.panel, over(m.about), -m.radians, over(m.by)};
     return out;
 }
 

@@ -211,6 +211,9 @@ struct Step {
 // It draws an edge anew in which a dart lies: folded shut first, the line runs over it.
 [[nodiscard]] bool runs_over_a_dart(const Step&);
 
+// The same on the piece turned over: for the other side of the body.
+[[nodiscard]] Step turned_over(const Step&);
+
 // A step on this piece as it lies.
 [[nodiscard]] Step step_on(const Piece&, StepKind, Length amount = {}, Length place = {}, Length second = {});
 // The same after an edge was redrawn.

@@ -11,9 +11,8 @@ std::vector<Edge> from_behind_the_fold(const Piece& p)
     std::vector<Edge> edges = p.edges;
     const auto folded = [](const Edge& e) { return e.on_fold; };
     // The first edge of the fold, wherever the list begins.
-    const auto first = std::adjacent_find(edges.begin(), edges.end(), [&](const Edge& a, const Edge& b) {
-        return !folded(a) && folded(b);
-    });
+    const auto first = std::adjacent_find(edges.begin(), edges.end(),
+                                          [&](const Edge& a, const Edge& b) { return !folded(a) && folded(b); });
     if (first != edges.end()) std::rotate(edges.begin(), first + 1, edges.end());
     std::rotate(edges.begin(), std::find_if_not(edges.begin(), edges.end(), folded), edges.end());
     return edges;
@@ -26,7 +25,8 @@ struct Fold {
 
 Fold fold_of(const std::vector<Edge>& behind_first)
 {
-    const auto first = std::find_if(behind_first.begin(), behind_first.end(), [](const Edge& e) { return e.on_fold; });
+    const auto first =
+        std::find_if(behind_first.begin(), behind_first.end(), [](const Edge& e) { return e.on_fold; });
     return {first->curve.initialPoint(), behind_first.back().curve.finalPoint()};
 }
 

@@ -11,8 +11,8 @@ namespace sartorum {
 // What one change did to the whole garment.
 [[nodiscard]] Length changed_by(const Computed&, const PlanLine&, GarmentMeasure);
 
-// Of both sides: what is the same once, the rest with its side; ease all round; the centres walked, and the corners
-// of neck, waist and hem over them.
+// Of both sides: what is the same once, the rest with its side; ease all round; the centres walked, and the
+// corners of neck, waist and hem over them.
 [[nodiscard]] Checks checks_of_both(const Garment& right, const Checks& of_right, const Garment& left,
                                     const Checks& of_left, const Garment& traced);
 

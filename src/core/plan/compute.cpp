@@ -224,8 +224,8 @@ bool only_decided_anew(const Work& a, const Work& b)
     const Plan& p = a.plan;
     const Plan& q = b.plan;
     return a.pattern == b.pattern && a.chart == b.chart && a.body == b.body && p.sizes == q.sizes &&
-           p.sides == q.sides && p.chart_group == q.chart_group && p.choosing == q.choosing && p.cloth == q.cloth && p.ease == q.ease &&
-           p.as_drawn == q.as_drawn && p.make_up == q.make_up;
+           p.sides == q.sides && p.chart_group == q.chart_group && p.choosing == q.choosing &&
+           p.cloth == q.cloth && p.ease == q.ease && p.as_drawn == q.as_drawn && p.make_up == q.make_up;
 }
 
 bool decided_alike(const Plan& a, const Plan& b, AdjustmentKind kind, PartKind part)

@@ -68,7 +68,7 @@ struct PlanLine {
     std::optional<Refusal> refusal;
     // The measures ask for more than this; the amount is the most the paper carries.
     std::optional<Refusal> short_of{};
-    TwoSides sides{};                 // of the right side's line, for both
+    TwoSides sides{};                  // of the right side's line, for both
     std::optional<Side> refused_on{};  // where it is refused because of one side
     Consequences changed;
     std::size_t first_step = 0;
@@ -112,8 +112,8 @@ struct Computed {
     std::vector<NotMade> not_made{};
     // Looked at before anything is proposed; none once the plan says that it is meant so.
     std::vector<Doubt> doubts{};
-    // None: what stands above is of both sides. Else `altered`, `lines` and `steps` are the right side's; checks and
-    // measures are of the whole garment.
+    // None: what stands above is of both sides. Else `altered`, `lines` and `steps` are the right side's; checks
+    // and measures are of the whole garment.
     std::optional<LeftSide> left{};
     std::shared_ptr<const Trail> trail{};
     // One for each adjustment that serves a part of this garment, in fitting order; the uppermost part's.

@@ -17,7 +17,8 @@ bool near(Point a, Point b)
 
 bool cut_as_one(const Piece& a, const Piece& b)
 {
-    if (!same_allowances(a, b) || a.edges.size() != b.edges.size() || a.darts.size() != b.darts.size()) return false;
+    if (!same_allowances(a, b) || a.edges.size() != b.edges.size() || a.darts.size() != b.darts.size())
+        return false;
     for (std::size_t i = 0; i < a.edges.size(); ++i) {
         const auto p = all_controls(a.edges[i].curve);
         const auto q = all_controls(b.edges[i].curve);
@@ -44,10 +45,10 @@ Piece whole_of(const Piece& right, const Piece& left, bool left_drawn)
     return out;
 }
 
-std::vector<CutPiece> parted(const Garment& right, const Garment& left, const std::set<std::string>& left_drawn,
+std::vector<PieceToCut> parted(const Garment& right, const Garment& left, const std::set<std::string>& left_drawn,
                              const std::set<std::string>& apart)
 {
-    std::vector<CutPiece> out;
+    std::vector<PieceToCut> out;
     for (const auto& r : right.pieces) {
         const Piece& l = *find_piece(left.pieces, r.id);
         const auto of_right = as_cut({r});
@@ -62,7 +63,8 @@ std::vector<CutPiece> parted(const Garment& right, const Garment& left, const st
                 out.push_back({whole_of(of_right[i], of_left[i], drawn), {}, true});
                 continue;
             }
-            for (const auto side : both_sides) {
+            // Beside each other as they are seen on the wearer: from the front the right one comes first.
+            for (const auto side : {drawn ? Side::Right : Side::Left, drawn ? Side::Left : Side::Right}) {
                 Piece p = side == Side::Right ? of_right[i] : of_left[i];
                 if (drawn == (side == Side::Right)) p = mirror_image(p);
                 p.cut = for_one_side(p.cut);
@@ -85,18 +87,18 @@ std::set<std::string> unlike_pieces(const Computed& c)
 
 }  // namespace
 
-std::vector<CutPiece> cut_out(const Computed& c)
+std::vector<PieceToCut> cut_out(const Computed& c)
 {
     const auto apart = unlike_pieces(c);
     const auto drawn = apart.empty() ? std::set<std::string>{} : left_as_drawn(c.altered);
     return parted(c.altered, c.left ? c.left->altered : c.altered, drawn, apart);
 }
 
-std::vector<CutPiece> cut_out_as_traced(const Computed& c)
+std::vector<PieceToCut> cut_out_of(const Computed& c, const Garment& as)
 {
     const auto apart = unlike_pieces(c);
     const auto drawn = apart.empty() ? std::set<std::string>{} : left_as_drawn(c.altered);
-    return parted(c.traced, c.traced, drawn, apart);
+    return parted(as, as, drawn, apart);
 }
 
 std::vector<Step> traced_by_side(const Computed& c)

@@ -7,7 +7,7 @@
 
 namespace sartorum {
 
-struct CutPiece {
+struct PieceToCut {
     Piece piece;
     std::optional<Side> side{};  // none: both sides alike, or both halves in one
     bool whole = false;          // was half of it on the fold
@@ -17,9 +17,9 @@ struct CutPiece {
 inline constexpr Length cut_alike = Length::mm(0.1);
 
 // In the order of the pieces; a front of two panels parted (princess.h).
-[[nodiscard]] std::vector<CutPiece> cut_out(const Computed&);
-// The same pieces as they were traced, to practise on.
-[[nodiscard]] std::vector<CutPiece> cut_out_as_traced(const Computed&);
+[[nodiscard]] std::vector<PieceToCut> cut_out(const Computed&);
+// The same pieces as they are in another state of the garment: as traced, to practise on, or as bought.
+[[nodiscard]] std::vector<PieceToCut> cut_out_of(const Computed&, const Garment& as);
 // Some piece is cut for each side.
 [[nodiscard]] bool cut_by_side(const Computed&);
 // Before anything is altered those pieces are traced for each side: a step for each.

@@ -165,7 +165,8 @@ private:
             sides.how = together ? Sided::Together : Sided::Apart;
         out.right.sides = std::move(sides);
         agree(*turn.adjustment, out.right, *out.left);
-        if (!unlike(out.right, *out.left) && out.right.sides.how == Sided::Apart) out.right.sides.how = Sided::Alike;
+        if (!unlike(out.right, *out.left) && out.right.sides.how == Sided::Apart)
+            out.right.sides.how = Sided::Alike;
         return out;
     }
 
@@ -370,7 +371,8 @@ private:
         if (one_paper) left_->standing = right_.standing;
         for (auto& n : not_made) {
             const auto same = [&](const NotMade& other) { return other.piece == n.piece; };
-            if (std::none_of(out_.not_made.begin(), out_.not_made.end(), same)) out_.not_made.push_back(std::move(n));
+            if (std::none_of(out_.not_made.begin(), out_.not_made.end(), same))
+                out_.not_made.push_back(std::move(n));
         }
     }
 

@@ -86,8 +86,9 @@ std::optional<Across> Lane::across_for(PartKind below) const
 FittingState Lane::state_before(const FittingTurn& turn, const BodySet& body, const Across* above) const
 {
     const PartState& p = part(turn.part);
-    FittingState s{*p.traced,   *p.now,        body,  ground_.chart, ground_.sizes, plan_.ease, plan_.cloth,
-                   p.traced_flat, p.measured.flat(), above, ground_.school};
+    FittingState s{*p.traced,         *p.now,     body,          ground_.chart,
+                   ground_.sizes,     plan_.ease, plan_.cloth,   p.traced_flat,
+                   p.measured.flat(), above,      ground_.school};
     const Decision* decision = plan_.decision(turn.adjustment->kind, turn.part);
     s.method = decision && decision->method ? *decision->method : usual_method(*turn.adjustment, s.now);
     s.done = p.done;
@@ -130,26 +131,27 @@ Outcome<Lane::Others> Lane::followed(Applied& applied, PartKind kind) const
     const Garment& was = *part(kind).now;
     Others others = standing->others;
     for (const auto& seam : ground_.followers) {
-            if (seam.follow != Follow::Length) continue;
-            if (!moved_there(was.pieces, applied.garment.pieces, seam.a)) continue;
-            const Length change =
-                (side_length(applied.garment.pieces, seam.a) - side_length(was.pieces, seam.a)) * seam.fullness;
-            auto next = std::make_shared<std::vector<Piece>>(*others);
-            const auto& b = seam.b.front();
-            const auto band =
-                std::find_if(next->begin(), next->end(), [&](const Piece& x) { return x.id == b.piece; });
-            const auto marks = marks_met(*band, seam, was.pieces);
-            const std::size_t before = applied.steps.size();
-            if (const auto ok = follow_length(applied.steps, *band, b.role, change); !ok) return tl::make_unexpected(ok.error());
-            const bool longer = applied.steps.size() > before;
-            const auto marked = mark_again(*band, seam, applied.garment.pieces, marks);
-            if (marked.by < least_redrawn && !longer) continue;
-            if (longer)
-                applied.steps.back().picture.panels = {*band};
-            else
-                applied.steps.push_back(step_on(*band, StepKind::MarkBand, marked.by, marked.place));
-            others = std::move(next);
-        }
+        if (seam.follow != Follow::Length) continue;
+        if (!moved_there(was.pieces, applied.garment.pieces, seam.a)) continue;
+        const Length change =
+            (side_length(applied.garment.pieces, seam.a) - side_length(was.pieces, seam.a)) * seam.fullness;
+        auto next = std::make_shared<std::vector<Piece>>(*others);
+        const auto& b = seam.b.front();
+        const auto band =
+            std::find_if(next->begin(), next->end(), [&](const Piece& x) { return x.id == b.piece; });
+        const auto marks = marks_met(*band, seam, was.pieces);
+        const std::size_t before = applied.steps.size();
+        if (const auto ok = follow_length(applied.steps, *band, b.role, change); !ok)
+            return tl::make_unexpected(ok.error());
+        const bool longer = applied.steps.size() > before;
+        const auto marked = mark_again(*band, seam, applied.garment.pieces, marks);
+        if (marked.by < least_redrawn && !longer) continue;
+        if (longer)
+            applied.steps.back().picture.panels = {*band};
+        else
+            applied.steps.push_back(step_on(*band, StepKind::MarkBand, marked.by, marked.place));
+        others = std::move(next);
+    }
     return others;
 }
 

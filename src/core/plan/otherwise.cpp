@@ -11,18 +11,31 @@ constexpr Length tried_by = Length::mm(2);
 constexpr Length hardly = Length::mm(0.01);  // none at all would be no adjustment
 constexpr double least_moved = 0.05;
 
-// With that much more of it than the plan has; the altered part it is done on.
-std::optional<Garment> with_more(const Computed& c, const PlanLine& line, Length by)
+// With that much more of it than the plan has on one side; the altered part of that side. As if both sides were
+// it: what is not at the centre is the same, in half the time.
+std::optional<Garment> with_more(const Computed& c, const PlanLine& line, Length by, Side side)
 {
+    const PlanLine* left = c.left_of(line);
+    const PlanLine& here = side == Side::Left && left ? *left : line;
     Work work = c.work;
-    work.plan.decide(work.plan.taken(line.kind, line.amount + by, line.back + by));
+    if (c.left) work.body = std::make_shared<const BodySet>(one_sided(*work.body, side));
+    for (auto& d : work.plan.decisions) {
+        const auto front = d.on(side, Face::Front);
+        const auto back = d.on(side, Face::Back);
+        if (!d.has_sides()) continue;
+        d.set_side(Side::Right, {});
+        d.set_side(Side::Left, {});
+        d.set_amount(front);
+        d.set_back(back == front ? std::nullopt : back);
+    }
+    work.plan.decide(work.plan.taken(line.kind, here.amount + by, here.back + by));
     const auto out = compute(std::move(work));
     return out ? std::optional{part_view(out->altered, line.part)} : std::nullopt;
 }
 
 }  // namespace
 
-std::optional<std::vector<Piece>> answered_otherwise(const Computed& c, AdjustmentKind kind)
+std::optional<Otherwise> answered_otherwise(const Computed& c, AdjustmentKind kind)
 {
     const PlanLine* line = c.line(kind);
     if (!line) return std::nullopt;
@@ -32,15 +45,18 @@ std::optional<std::vector<Piece>> answered_otherwise(const Computed& c, Adjustme
     d.answer = line->state == LineState::Accepted ? Answer::Declined : Answer::Accepted;
     work.plan.decide(std::move(d));
     auto other = compute(std::move(work));
-    return other ? std::optional{std::move(other->altered.pieces)} : std::nullopt;
+    if (!other) return std::nullopt;
+    Otherwise out{std::move(other->altered.pieces), {}};
+    out.left = other->left ? std::move(other->left->altered.pieces) : out.right;
+    return out;
 }
 
-std::optional<Handle> handle_of(const Computed& c, AdjustmentKind kind)
+std::optional<Handle> handle_of(const Computed& c, AdjustmentKind kind, Side side)
 {
     const PlanLine* line = c.line(kind);
     if (!line) return std::nullopt;
-    const auto now = with_more(c, *line, hardly);
-    const auto then = with_more(c, *line, hardly + tried_by);
+    const auto now = with_more(c, *line, hardly, side);
+    const auto then = with_more(c, *line, hardly + tried_by, side);
     if (!now || !then) return std::nullopt;
     const auto from = places_of(adjustment(kind), *now);
     const auto to = places_of(adjustment(kind), *then);
@@ -61,6 +77,16 @@ std::optional<Handle> handle_of(const Computed& c, AdjustmentKind kind)
             take(was->id, is->edges[e].curve.initialPoint() - was->edges[e].curve.initialPoint());
     }
     return best;
+}
+
+Decision taken_apart(const Computed& c, const PlanLine& line)
+{
+    const PlanLine* left = c.left_of(line);
+    const PlanLine& other = left ? *left : line;
+    Decision out = c.work.plan.taken(line.kind, {}, {});
+    out.set_side(Side::Right, line.amount, line.back);
+    out.set_side(Side::Left, other.amount, other.back);
+    return out;
 }
 
 }  // namespace sartorum

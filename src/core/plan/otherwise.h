@@ -6,7 +6,11 @@
 namespace sartorum {
 
 // The pieces without what is accepted, or with what is not; none where that cannot be worked out.
-[[nodiscard]] std::optional<std::vector<Piece>> answered_otherwise(const Computed&, AdjustmentKind);
+struct Otherwise {
+    std::vector<Piece> right;
+    std::vector<Piece> left;  // the same where the sides are alike
+};
+[[nodiscard]] std::optional<Otherwise> answered_otherwise(const Computed&, AdjustmentKind);
 
 // That of its places which goes farthest with the amount, on the altered pieces; where they stay, the corner of
 // their piece that does. None where nothing goes along: less than a twentieth of what the amount does.
@@ -14,6 +18,8 @@ struct Handle {
     std::string piece;
     Point a_millimetre;  // in millimetres, for one of the amount; tried out, not derived
 };
-[[nodiscard]] std::optional<Handle> handle_of(const Computed&, AdjustmentKind);
+[[nodiscard]] std::optional<Handle> handle_of(const Computed&, AdjustmentKind, Side = Side::Right);
+// Both sides' amounts as they are now, of her own; each side can then be changed alone.
+[[nodiscard]] Decision taken_apart(const Computed&, const PlanLine&);
 
 }  // namespace sartorum

@@ -61,9 +61,8 @@ std::optional<Length> Decision::of(Face face) const
 std::optional<Length> Decision::on(Side side, Face face) const
 {
     const auto said = [&](std::optional<Side> s, Face f) -> std::optional<Length> {
-        const auto it = std::find_if(amounts.begin(), amounts.end(), [&](const Amount& a) {
-            return a.at.empty() && a.side == s && a.face == f;
-        });
+        const auto it = std::find_if(amounts.begin(), amounts.end(),
+                                     [&](const Amount& a) { return a.at.empty() && a.side == s && a.face == f; });
         return it == amounts.end() ? std::nullopt : std::optional{it->by};
     };
     for (const std::optional<Side> s : {std::optional{side}, std::optional<Side>{}}) {
@@ -134,6 +133,8 @@ Decision Plan::taken(AdjustmentKind kind, std::optional<Length> amount, std::opt
     const Decision* was = decision(kind);
     Decision out = was ? *was : Decision{kind, Answer::Accepted};
     out.answer = Answer::Accepted;
+    out.set_side(Side::Right, {});
+    out.set_side(Side::Left, {});
     out.set_amount(amount);
     out.set_back(back == amount ? std::nullopt : back);
     return out;

@@ -59,8 +59,8 @@ struct Plan {
     std::string chart_group{};             // body type or cup range, where the chart has several
     ChoiceWish choosing{};
     Cloth cloth{};
-    EaseWishes ease{};      // her own ease; the rest keeps the designer's
-    MakeUp make_up{};       // which pieces, where that is not what the pattern holds
+    EaseWishes ease{};  // her own ease; the rest keeps the designer's
+    MakeUp make_up{};   // which pieces, where that is not what the pattern holds
     SidesWay sides = SidesWay::Usual;
     bool as_drawn = false;  // what looks as if it could not be (doubts.h) is meant so
 
@@ -75,7 +75,8 @@ struct Plan {
     // The same; said of every part it also takes the place of what a part had of its own.
     void decide(Decision);
     void forget(AdjustmentKind);  // whatever it is about
-    // Accepted with these amounts of her own, or as proposed; the way and what is said of places and sides stay.
+    // Accepted with these amounts of her own on both sides, or as proposed; the way and what is said of places
+    // stay.
     [[nodiscard]] Decision taken(AdjustmentKind, std::optional<Length> amount, std::optional<Length> back) const;
 };
 [[nodiscard]] Plan plan_in_sizes(const std::string& waist, const std::string& hip, const std::string& bust = {});

@@ -1,7 +1,11 @@
 #include "core/plan/told.h"
 
 #include <algorithm>
+#include <set>
 #include <span>
+#include <string>
+
+#include "core/check/face_up.h"
 
 namespace sartorum {
 namespace {
@@ -25,20 +29,26 @@ std::span<const Step> of_line(const std::vector<Step>& steps, const PlanLine& li
 std::vector<ToldStep> told_steps(const Computed& c)
 {
     std::vector<ToldStep> out;
-    for (std::size_t i = 0; i < c.trace_steps; ++i) out.push_back({&c.steps[i], {}, nullptr});
+    for (std::size_t i = 0; i < c.trace_steps; ++i) out.push_back({.step = &c.steps[i]});
     if (c.left) {
-        for (const auto& s : c.left->traced) out.push_back({&s, {}, nullptr});
+        for (const auto& s : c.left->traced) out.push_back({.step = &s});
     }
+    const auto left_drawn = c.left ? left_as_drawn(c.altered) : std::set<std::string>{};
     for (const auto& line : c.lines) {
         const PlanLine* other = c.left_of(line);
         const auto right = of_line(c.steps, line);
         const auto left = other ? of_line(c.left->steps, *other) : right;
         if (std::equal(right.begin(), right.end(), left.begin(), left.end(), same_words)) {
-            for (const auto& s : right) out.push_back({&s, {}, &line});
+            for (std::size_t i = 0; i < right.size(); ++i)
+                out.push_back({.step = &right[i], .on_left = &left[i], .line = &line});
             continue;
         }
-        for (const auto& s : right) out.push_back({&s, Side::Right, &line});
-        for (const auto& s : left) out.push_back({&s, Side::Left, &line});
+        for (const auto& s : right)
+            out.push_back(
+                {.step = &s, .side = Side::Right, .line = &line, .turned = left_drawn.contains(s.piece)});
+        for (const auto& s : left)
+            out.push_back(
+                {.step = &s, .side = Side::Left, .line = &line, .turned = !left_drawn.contains(s.piece)});
     }
     return out;
 }

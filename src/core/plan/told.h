@@ -6,13 +6,20 @@ namespace sartorum {
 
 struct ToldStep {
     const Step* step = nullptr;
+    const Step* on_left = nullptr;   // the left side's own, where one is told for both
     std::optional<Side> side{};      // none: on both
     const PlanLine* line = nullptr;  // of the right side; none: tracing
+    bool turned = false;             // that side's piece lies turned over (turned_over() in step.h)
 };
 
 // Steps that say the same on both sides, to a tenth of a millimetre, are told once, adjustment by adjustment. They
 // point into what was computed.
 [[nodiscard]] std::vector<ToldStep> told_steps(const Computed&);
+// As it is on that side.
+[[nodiscard]] inline const Step& shown_on(const ToldStep& s, Side side)
+{
+    return side == Side::Left && s.on_left ? *s.on_left : *s.step;
+}
 // Where those of one adjustment begin; their number where there is none.
 [[nodiscard]] std::size_t first_told(const std::vector<ToldStep>&, const PlanLine&);
 

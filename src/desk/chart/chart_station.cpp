@@ -190,7 +190,7 @@ void ChartStation::pick_school(int i)
     const auto& plan = room_.plan();
     ChoiceWish wish = plan.choosing;
     wish.school = room_.advice()->school.possible[static_cast<std::size_t>(i)];
-    room_.wear(wish, plan.cloth, plan.ease);
+    room_.wear(wish, plan.cloth, plan.ease, plan.sides);
 }
 
 void ChartStation::refresh()

@@ -5,6 +5,7 @@
 #include <QVBoxLayout>
 
 #include "desk/dialogs/sheet.h"
+#include "words/sides.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
@@ -45,6 +46,11 @@ WearDialog::WearDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent
     add(2, tr("Cloth"), cloth_);
     add(3, tr("Stretch, %"), stretch_);
     add(4, tr("Worn"), seated_);
+    QStringList ways;
+    for (const auto w : {SidesWay::Usual, SidesWay::Apart, SidesWay::Larger}) ways << words::sides_way_name(w);
+    sides_ =
+        combo(this, tr("Right and left, where they differ"), ways, static_cast<int>(plan.sides), "wear_sides");
+    add(5, tr("Right and left, where they differ"), sides_);
     column->addLayout(grid);
     column->addWidget(heading(look, tr("Your own ease"), 16, this));
     column->addWidget(
@@ -115,7 +121,7 @@ void WearDialog::take()
         }
         ease[m] = *value;
     }
-    room_.wear(wish, cloth, ease);
+    room_.wear(wish, cloth, ease, static_cast<SidesWay>(sides_->currentIndex()));
     accept();
 }
 

@@ -23,6 +23,7 @@ private:
     QComboBox* cloth_;
     QLineEdit* stretch_;
     QComboBox* seated_;
+    QComboBox* sides_;
     std::map<Measure, LengthField*> ease_;
     QLabel* said_;
 };

@@ -6,21 +6,26 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/check/face_up.h"
 #include "core/paper/area.h"
+#include "core/plan/cut_out.h"
 #include "desk/shared/piece_painter.h"
 #include "formats/painter_paths.h"
+#include "words/sides.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
 namespace {
 
-// The last state of a piece at a step: its panels after the newest step that touched it.
-std::vector<Piece> state_at(const Computed& c, const std::string& piece, int step)
+// The last state of a piece at a step, on that side: its panels after the newest step that touched it there.
+std::vector<Piece> state_at(const Room& room, const std::string& piece, Side side)
 {
-    for (int i = step; i >= 0; --i) {
-        if (c.steps[std::size_t(i)].piece == piece) return c.steps[std::size_t(i)].picture.panels;
+    for (int i = room.step(); i >= 0; --i) {
+        const auto& told = room.steps()[std::size_t(i)];
+        if (told.step->piece != piece || told.side.value_or(side) != side) continue;
+        return shown_on(told, side).picture.panels;
     }
-    return {*find_piece(c.bought.pieces, piece)};
+    return {*find_piece(room.computed()->bought.pieces, piece)};
 }
 
 }  // namespace
@@ -71,13 +76,52 @@ void Canvas::play()
 
 std::map<std::string, LaidPiece> Canvas::places() const
 {
-    return laid_out(room_.computed()->bought.pieces, room_.computed()->altered.pieces);
+    const auto& c = *room_.computed();
+    const auto side = side_here();
+    if (!side) return laid_out(c.bought.pieces, c.altered.pieces);
+    return laid_out_for(*side, left_as_drawn(c.altered), c.bought.pieces, altered_here().pieces);
+}
+
+std::optional<Side> Canvas::side_here() const
+{
+    return view_ == PaperView::Step ? room_.step_here().side : std::nullopt;
+}
+
+const Garment& Canvas::altered_here() const
+{
+    const auto& c = *room_.computed();
+    return c.left && side_here() == Side::Left ? c.left->altered : c.altered;
+}
+
+bool Canvas::shows_cut() const
+{
+    return view_ == PaperView::Finished && room_.computed()->left && cut_by_side(*room_.computed());
+}
+
+std::vector<Canvas::CutShown> Canvas::cut_shown() const
+{
+    const auto& c = *room_.computed();
+    const auto now = cut_out(c);
+    const auto was = cut_out_of(c, c.bought);
+    std::vector<QRectF> boxes;
+    for (std::size_t i = 0; i < now.size(); ++i) boxes.push_back(box_of(now[i].piece) | box_of(was[i].piece));
+    const auto laid = laid_in_rows(boxes, static_cast<double>(width()) / std::max(1, height()));
+    std::vector<CutShown> out;
+    for (std::size_t i = 0; i < now.size(); ++i) {
+        out.push_back({was[i].piece, now[i].piece, laid[i]});
+        out.back().is.name = words::of_side(words::piece_name(now[i].piece), now[i].side).toStdString();
+    }
+    return out;
 }
 
 QRectF Canvas::sheet() const
 {
     QRectF all;
-    for (const auto& [id, placed] : places()) all |= placed.box;
+    if (shows_cut()) {
+        for (const auto& shown : cut_shown()) all |= shown.laid.box;
+    } else {
+        for (const auto& [id, placed] : places()) all |= placed.box;
+    }
     return all.adjusted(-70, -30, 70, 14);
 }
 
@@ -122,7 +166,7 @@ void Canvas::pan(QPointF by)
 void Canvas::zoom_to_step()
 {
     if (!room_.computed()) return;
-    const auto& step = room_.computed()->steps[std::size_t(room_.step())];
+    const Step& step = *room_.step_here().step;
     const auto all = places();
     const auto& placed = all.at(step.piece);
     QRectF where;
@@ -191,10 +235,14 @@ void Canvas::paintEvent(QPaintEvent*)
     if (!room_.computed()) return p.fillRect(rect(), look_.dyes().sheet);
     const QTransform t = sheet_to_screen();
     p.drawPixmap(0, 0, squared_sheet(t));
-    for (const auto& [id, placed] : places())
-        draw_piece(p, *find_piece(room_.computed()->bought.pieces, id), placed);
-    const auto& step = room_.computed()->steps[std::size_t(room_.step())];
-    setAccessibleDescription(words::step_title(step, look_.unit()));
+    if (shows_cut()) {
+        for (const auto& shown : cut_shown()) draw_cut(p, shown);
+    } else {
+        for (const auto& [id, placed] : places())
+            draw_piece(p, *find_piece(room_.computed()->bought.pieces, id), placed);
+    }
+    const auto& told = room_.step_here();
+    setAccessibleDescription(words::of_side(words::step_title(*told.step, look_.unit()), told.side));
     if (hasFocus()) draw_focus(p, look_, QRectF{rect()}.adjusted(2, 2, -2, -2), 4);
 }
 
@@ -211,26 +259,13 @@ void Canvas::draw_piece(QPainter& p, const Piece& bought, const LaidPiece& place
         return draw_name(p, bought, t);
     }
     if (view_ == PaperView::Finished) {
-        const Piece& altered = *find_piece(c.altered.pieces, bought.id);
-        paint.paper(altered);
-        // Where the outline now lies outside and inside the bought one, all steps together.
-        QPainterPath was = formats::painter_path(bought);
-        QPainterPath is = formats::painter_path(altered);
-        p.setPen(QPen{look_.dyes().weld_ink, 1});
-        p.setBrush(look_.dots());
-        p.drawPath(t.map(is.subtracted(was)));
-        p.setPen(QPen{look_.dyes().madder, 1});
-        p.setBrush(look_.hatch());
-        p.drawPath(t.map(was.subtracted(is)));
-        paint.as_bought(bought);
-        paint.marks(altered);
-        paint.new_line(altered);
-        if (measures_) draw_measures(p, altered, t);
-        return draw_name(p, altered, t);
+        return draw_finished(p, bought, *find_piece(c.altered.pieces, bought.id), t);
     }
-    const auto& step = c.steps[std::size_t(room_.step())];
+    const auto& told = room_.step_here();
+    const Side side = told.side.value_or(Side::Right);
+    const Step& step = *told.step;
     const bool here = step.piece == bought.id;
-    const auto panels = here ? panels_at(step.picture, played_) : state_at(c, bought.id, room_.step());
+    const auto panels = here ? panels_at(step.picture, played_) : state_at(room_, bought.id, side);
     for (const auto& panel : panels) paint.paper(panel);
     paint.as_bought(bought);
     if (here && played_ >= 1.0) {
@@ -250,6 +285,50 @@ void Canvas::draw_piece(QPainter& p, const Piece& bought, const LaidPiece& place
               *std::max_element(panels.begin(), panels.end(),
                                 [](const Piece& a, const Piece& b) { return area_mm2(a) < area_mm2(b); }),
               t);
+}
+
+void Canvas::draw_finished(QPainter& p, const Piece& bought, const Piece& altered, const QTransform& t)
+{
+    PiecePainter paint{p, look_, t};
+    paint.paper(altered);
+    // Where the outline now lies outside and inside the bought one, all steps together.
+    const QPainterPath was = formats::painter_path(bought);
+    const QPainterPath is = formats::painter_path(altered);
+    p.setPen(QPen{look_.dyes().weld_ink, 1});
+    p.setBrush(look_.dots());
+    p.drawPath(t.map(is.subtracted(was)));
+    p.setPen(QPen{look_.dyes().madder, 1});
+    p.setBrush(look_.hatch());
+    p.drawPath(t.map(was.subtracted(is)));
+    paint.as_bought(bought);
+    paint.marks(altered);
+    paint.new_line(altered);
+    if (measures_) draw_measures(p, altered, t);
+    draw_name(p, altered, t);
+}
+
+void Canvas::draw_cut(QPainter& p, const CutShown& shown)
+{
+    const QTransform t = shown.laid.to_sheet * sheet_to_screen();
+    draw_finished(p, shown.was, shown.is, t);
+    if (const auto centre = guide(shown.is, GuideKind::Centre)) draw_halves(p, *centre, t);
+}
+
+// Beside the centre line of a piece drawn whole, whose half is whose.
+void Canvas::draw_halves(QPainter& p, const Guide& centre, const QTransform& t)
+{
+    const QPointF a = t.map(formats::on_paper(centre.a));
+    const QPointF b = t.map(formats::on_paper(centre.b));
+    const QPointF along = (b - a) / std::max(1.0, std::hypot((b - a).x(), (b - a).y()));
+    const QPointF right{-along.y(), along.x()};  // the right half lies on the right hand of the way
+    p.setPen(look_.dyes().faded);
+    p.setFont(look_.lato(12.5));
+    const QPointF low = std::max(a.y(), b.y()) == a.y() ? a + (b - a) * 0.12 : b + (a - b) * 0.12;
+    for (const auto& [way, text] : {std::pair{right, tr("right")}, std::pair{-right, tr("left")}}) {
+        const double wide = p.fontMetrics().horizontalAdvance(text);
+        const QPointF at = low + way * (wide / 2 + 8);
+        p.drawText(QRectF{at.x() - wide / 2 - 2, at.y() - 9, wide + 4, 18}, Qt::AlignCenter, text);
+    }
 }
 
 namespace {

@@ -37,10 +37,25 @@ protected:
     void mouseMoveEvent(QMouseEvent*) override;
 
 private:
+    // A piece cut for one side, or whole, as it was bought and as it is.
+    struct CutShown {
+        Piece was;
+        Piece is;
+        LaidPiece laid;
+    };
+    // In the view of what is finished, where the sides are not alike.
+    [[nodiscard]] bool shows_cut() const;
+    [[nodiscard]] std::vector<CutShown> cut_shown() const;
+    void draw_cut(QPainter&, const CutShown&);
+    // Of unlike sides, the one the step is done on.
+    [[nodiscard]] std::optional<Side> side_here() const;
+    [[nodiscard]] const Garment& altered_here() const;
     [[nodiscard]] std::map<std::string, LaidPiece> places() const;
     [[nodiscard]] QTransform sheet_to_screen() const;
     [[nodiscard]] QRectF sheet() const;
     void draw_piece(QPainter&, const Piece& bought, const LaidPiece&);
+    void draw_finished(QPainter&, const Piece& bought, const Piece& altered, const QTransform&);
+    void draw_halves(QPainter&, const Guide& centre, const QTransform&);
     void draw_measures(QPainter&, const Piece&, const QTransform&);
     void draw_name(QPainter&, const Piece&, const QTransform&);
     std::vector<QRectF> named_;  // where names stand, of this painting

@@ -5,6 +5,7 @@
 #include <algorithm>
 
 #include "formats/work_card.h"
+#include "words/sides.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
@@ -39,12 +40,13 @@ void LargeStep::open()
 LargeStep::Words LargeStep::words_here() const
 {
     const auto& c = *room_.computed();
-    const auto& step = c.steps[static_cast<std::size_t>(room_.step())];
+    const auto& told = room_.step_here();
+    const Step& step = *told.step;
     const Piece* piece = find_piece(c.bought.pieces, step.piece);
     return {tr("%1, %2 of %3")
-                .arg(piece ? words::piece_name(*piece) : QString{})
+                .arg(words::of_side(piece ? words::piece_name(*piece) : QString{}, told.side))
                 .arg(room_.step() + 1)
-                .arg(c.steps.size()),
+                .arg(room_.steps().size()),
             words::step_title(step, look_.unit()), words::step_detail(step, look_.unit())};
 }
 
@@ -107,7 +109,8 @@ void LargeStep::paintEvent(QPaintEvent*)
     p.setPen(QPen{d.edge, 1});
     p.setBrush(Qt::white);
     p.drawRoundedRect(box, 6, 6);
-    const auto& step = room_.computed()->steps[static_cast<std::size_t>(room_.step())];
+    const auto& told = room_.step_here();
+    const Step step = told.turned ? turned_over(*told.step) : *told.step;
     p.save();
     p.scale(picture_scale, picture_scale);
     const QRectF inner = box.adjusted(20, 20, -20, -20);

@@ -12,6 +12,7 @@
 #include "desk/paper/walk_view.h"
 #include "desk/shared/empty_state.h"
 #include "desk/shared/when_shown.h"
+#include "words/sides.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
@@ -181,7 +182,6 @@ void PaperStation::refresh()
     work_->setVisible(room_.computed().has_value());
     if (!room_.computed()) return;
     const auto& c = *room_.computed();
-    const auto here = static_cast<std::size_t>(room_.step());
     // One seam rolled needs the height in large text; all of them side by side can wait.
     const bool walking = views_->chosen() == walk_shown;
     walk_->setVisible(!walking || look_.scale() <= roomy_text);
@@ -205,11 +205,9 @@ void PaperStation::refresh()
     }
     title_->setText(tr("Tracing"));
     sub_->setText(room_.print_label().sizes);
-    for (const auto& l : c.lines) {
-        if (l.steps > 0 && here >= l.first_step && here < l.first_step + l.steps) {
-            title_->setText(words::adjustment_name(l.kind) + "  " + words::amounts(l, look_.unit()));
-            sub_->setText(words::way_or_meaning(l.kind, l.method, has_gores(c.altered.pieces)));
-        }
+    if (const PlanLine* l = room_.step_here().line) {
+        title_->setText(words::adjustment_name(l->kind) + "  " + words::amounts_brief(c, *l, look_.unit()));
+        sub_->setText(words::way_or_meaning(l->kind, l->method, has_gores(c.altered.pieces)));
     }
 }
 

@@ -92,9 +92,16 @@ void SeamWalk::paintEvent(QPaintEvent* e)
     p.setFont(lato(12.5));
     p.drawText(QRectF{20, 92 * k, 150 * k, 62 * k}, Qt::TextWordWrap,
                tr("end to end, darts closed, allowances left out"));
-    for (std::size_t i = 0; i < checks.walks.size(); ++i) draw_pair(p, column(i), checks.walks[i]);
-    draw_hem(p, column(checks.walks.size()), checks);
-    if (hasFocus() && here_ < checks.walks.size()) draw_focus(p, look_, column(here_).adjusted(2, 2, -2, -2), 5);
+    const auto all = columns();
+    for (std::size_t i = 0; i < all.size(); ++i) {
+        const Walk& first = checks.walks[all[i].front()];
+        if (all[i].size() == 1 && !first.over_centre)
+            draw_pair(p, column(i), first);
+        else
+            draw_sides(p, column(i), all[i]);
+    }
+    draw_hem(p, column(all.size()), checks);
+    if (hasFocus() && here_ < all.size()) draw_focus(p, look_, column(here_).adjusted(2, 2, -2, -2), 5);
 }
 
 // The pieces above need their room, and many columns leave none for the largest text.
@@ -116,7 +123,7 @@ QFont SeamWalk::cabin(double size) const
 // A column for each seam, and a wider one for where seams meet.
 QRectF SeamWalk::column(std::size_t i) const
 {
-    const auto n = static_cast<double>(room_.computed()->checks.walks.size());
+    const auto n = static_cast<double>(columns().size());
     const double k = text_scale();
     const double left = 178 * k;
     const double last = std::max(230 * k, (width() - left - 16) / (n + 1));
@@ -128,20 +135,43 @@ QRectF SeamWalk::column(std::size_t i) const
 void SeamWalk::mousePressEvent(QMouseEvent* e)
 {
     if (!room_.computed()) return;
-    for (std::size_t i = 0; i < room_.computed()->checks.walks.size(); ++i) {
-        if (column(i).contains(e->position())) emit picked(static_cast<int>(i));
+    const auto all = columns();
+    for (std::size_t i = 0; i < all.size(); ++i) {
+        if (column(i).contains(e->position())) pick(all[i]);
     }
+}
+
+std::vector<SeamWalk::Column> SeamWalk::columns() const
+{
+    const auto& walks = room_.computed()->checks.walks;
+    std::vector<Column> out;
+    for (std::size_t i = 0; i < walks.size(); ++i) {
+        const Walk* last = out.empty() ? nullptr : &walks[out.back().front()];
+        const bool beside = last && ((walks[i].side && last->seam == walks[i].seam) ||
+                                     (walks[i].over_centre && last->over_centre));
+        if (beside)
+            out.back().push_back(i);
+        else
+            out.push_back({i});
+    }
+    return out;
+}
+
+// Centre on centre is not rolled.
+void SeamWalk::pick(const Column& c)
+{
+    if (!room_.computed()->checks.walks[c.front()].over_centre) emit picked(static_cast<int>(c.front()));
 }
 
 void SeamWalk::keyPressEvent(QKeyEvent* e)
 {
-    const std::size_t n = room_.computed() ? room_.computed()->checks.walks.size() : 0;
+    const std::size_t n = room_.computed() ? columns().size() : 0;
     if (e->key() == Qt::Key_Right && here_ + 1 < n) {
         ++here_;
     } else if (e->key() == Qt::Key_Left && here_ > 0) {
         --here_;
     } else if ((e->key() == Qt::Key_Return || e->key() == Qt::Key_Space) && here_ < n) {
-        emit picked(static_cast<int>(here_));
+        pick(columns()[here_]);
     } else {
         return QWidget::keyPressEvent(e);
     }
@@ -152,21 +182,9 @@ void SeamWalk::draw_pair(QPainter& p, const QRectF& r, const Walk& walk)
 {
     const auto& d = look_.dyes();
     const Unit u = words::paper_unit(look_.unit());
-    if (!walk.holds) {
-        p.setPen(Qt::NoPen);
-        p.setBrush(d.madder_wash);
-        p.drawRoundedRect(r, 4, 4);
-    }
-    p.setPen(QPen{d.rule, 1});
-    p.drawLine(r.topLeft() + QPointF{-4, 6}, r.bottomLeft() + QPointF{-4, -6});
+    column_edge(p, r, walk.holds);
     const QRectF in = r.adjusted(14, 4, -14, -4);
-    p.setPen(d.ink);
-    p.setFont(cabin(16));
-    const QString whole = words::seam_name(walk.seam);
-    const bool fits = p.fontMetrics().horizontalAdvance(whole) <= in.width() + 8;
-    const QString name = fits ? whole : words::seam_short(walk.seam);
-    p.setFont(fitting(cabin(16), name, in.width() + 8, 0.5));
-    p.drawText(in.topLeft() + QPointF{0, 18 * text_scale()}, name);
+    column_name(p, in, words::seam_name(walk.seam), words::seam_short(walk.seam));
     const Length longest = std::max(walk.a, walk.b);
     const auto bar = [&](double y, Length l, const std::vector<Length>& notches, const QColor& c,
                          const QString& side, bool down) {
@@ -220,6 +238,66 @@ void SeamWalk::draw_pair(QPainter& p, const QRectF& r, const Walk& walk)
         draw_triangle(p, look_, mark, 8);
 }
 
+void SeamWalk::column_edge(QPainter& p, const QRectF& r, bool holds)
+{
+    const auto& d = look_.dyes();
+    if (!holds) {
+        p.setPen(Qt::NoPen);
+        p.setBrush(d.madder_wash);
+        p.drawRoundedRect(r, 4, 4);
+    }
+    p.setPen(QPen{d.rule, 1});
+    p.drawLine(r.topLeft() + QPointF{-4, 6}, r.bottomLeft() + QPointF{-4, -6});
+}
+
+void SeamWalk::column_name(QPainter& p, const QRectF& in, const QString& name, const QString& shorter)
+{
+    p.setPen(look_.dyes().ink);
+    p.setFont(cabin(16));
+    const bool fits = p.fontMetrics().horizontalAdvance(name) <= in.width() + 8;
+    p.setFont(fitting(cabin(16), fits ? name : shorter, in.width() + 8, 0.5));
+    p.drawText(in.topLeft() + QPointF{0, 18 * text_scale()}, fits ? name : shorter);
+}
+
+// The right side over the left, or the front's centre over the back's: both lengths, and what is between them.
+void SeamWalk::draw_sides(QPainter& p, const QRectF& r, const Column& walks)
+{
+    const auto& d = look_.dyes();
+    const Unit u = words::paper_unit(look_.unit());
+    const double k = text_scale();
+    const auto& all = room_.computed()->checks.walks;
+    const bool holds = std::all_of(walks.begin(), walks.end(), [&](std::size_t i) { return all[i].holds; });
+    column_edge(p, r, holds);
+    const QRectF in = r.adjusted(14, 4, -14, -4);
+    const Walk& first = all[walks.front()];
+    if (first.over_centre)
+        column_name(p, in, tr("Centres"), tr("Centres"));
+    else
+        column_name(p, in, words::seam_name(first.seam), words::seam_short(first.seam));
+    // A dress has four centres: what there is no room for is said among what has to be made true, if it must be.
+    const double pitch = 54 * k;
+    double y = in.top() + 42 * k;
+    for (const auto i : walks) {
+        const Walk& w = all[i];
+        if (y + 30 * k > in.bottom() + 4) break;
+        const QString name = w.over_centre ? words::seam_name(w.seam) : words::side_name(*w.side);
+        p.setPen(d.faded);
+        p.setFont(fitting(lato(13), name, in.width() - 20, 0.7));
+        p.drawText(QPointF{in.left(), y}, name);
+        const QString lengths = tr("%1 · %2").arg(words::number(w.a, u), words::number(w.b, u));
+        p.setPen(d.ink);
+        p.setFont(fitting(lato(14, QFont::DemiBold), lengths, in.width() - 4, 0.6));
+        p.drawText(QPointF{in.left(), y + 18 * k}, lengths);
+        const QString off = words::amount(w.difference, u, true);
+        p.setPen(w.holds ? d.ink : d.madder_ink);
+        p.setFont(fitting(lato(13), off, in.width() - 20, 0.6));
+        p.drawText(QPointF{in.left(), y + 35 * k}, off);
+        const QPointF mark{in.right() - 8, y + 30 * k};
+        w.holds ? draw_tick(p, look_, mark, 6.5) : draw_triangle(p, look_, mark, 7);
+        y += pitch;
+    }
+}
+
 void SeamWalk::draw_hem(QPainter& p, const QRectF& r, const Checks& c)
 {
     const auto& d = look_.dyes();
@@ -259,7 +337,7 @@ void SeamWalk::draw_hem(QPainter& p, const QRectF& r, const Checks& c)
     if (c.hem && c.hem->holds) row(true, words::hem_text(*c.hem, u));
     for (const auto& j : c.joins) {
         const QString degrees = QString::number(j.degrees, 'f', 1) + "°";
-        if (j.holds && !many) row(true, tr("%1 runs on, %2").arg(words::join_name(j.place), degrees));
+        if (j.holds && !many) row(true, tr("%1 runs on, %2").arg(words::corner_name(j), degrees));
     }
     p.setPen(d.faded);
     p.setFont(lato(12.5));

@@ -20,7 +20,14 @@ protected:
 
 private:
     void describe();
+    // What stands in one column: a seam, or of unlike sides both of it, or the centres.
+    using Column = std::vector<std::size_t>;
+    [[nodiscard]] std::vector<Column> columns() const;
+    void pick(const Column&);
     void draw_pair(QPainter&, const QRectF&, const Walk&);
+    void draw_sides(QPainter&, const QRectF&, const Column&);
+    void column_edge(QPainter&, const QRectF&, bool holds);
+    void column_name(QPainter&, const QRectF& in, const QString& name, const QString& shorter);
     void draw_hem(QPainter&, const QRectF&, const Checks&);
     [[nodiscard]] double text_scale() const;
     [[nodiscard]] QFont lato(double size, QFont::Weight = QFont::Normal) const;

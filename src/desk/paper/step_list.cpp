@@ -7,6 +7,7 @@
 #include <QVBoxLayout>
 
 #include "desk/shared/when_shown.h"
+#include "words/sides.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
@@ -60,6 +61,7 @@ void draw_mark(QPainter& p, QPointF c, HandMark mark, const QColor& colour)
 
 // All steps as lines; the current one opens with how it is done.
 class StepRows : public QWidget {
+    Q_DECLARE_TR_FUNCTIONS(StepRows)
 public:
     StepRows(Look& look, Room& room, StepList& list) : look_{look}, room_{room}, list_{list} {}
 
@@ -72,7 +74,7 @@ public:
     void resize_rows()
     {
         tops_.assign(1, 0);
-        const std::size_t n = room_.computed() ? room_.computed()->steps.size() : 0;
+        const std::size_t n = room_.computed() ? room_.steps().size() : 0;
         for (std::size_t i = 0; i < n; ++i) tops_.push_back(tops_.back() + height_of(i));
         setFixedHeight(std::max(1, tops_.back()));
         update();
@@ -84,14 +86,14 @@ protected:
     {
         if (!room_.computed()) return;
         const auto& d = look_.dyes();
-        const auto& steps = room_.computed()->steps;
+        const auto& steps = room_.steps();
         QPainter p{this};
         p.setRenderHint(QPainter::Antialiasing);
         const int here = room_.step();
         for (int i = 0; i < static_cast<int>(steps.size()); ++i) {
             const QRect r = row(i);
             if (!r.intersects(e->rect())) continue;
-            const auto& s = steps[std::size_t(i)];
+            const Step& s = *steps[std::size_t(i)].step;
             const double base = r.top() + 22 * look_.scale();
             if (i == here) p.fillRect(r, d.woad_wash);
             const QPointF knot{22, base - 5};
@@ -100,7 +102,7 @@ protected:
             draw_mark(p, {50, base - 5}, hand_mark(s.kind), i == here ? d.woad : d.faded);
             p.setPen(i == here ? d.ink : d.faded);
             p.setFont(look_.lato(14, i == here ? QFont::DemiBold : QFont::Normal));
-            const QString title = words::step_title(s, look_.unit());
+            const QString title = title_of(static_cast<std::size_t>(i));
             if (i != here) {
                 const double top = base - p.fontMetrics().ascent();
                 p.drawText(QRectF{text_left, top, double(text_width()), r.bottom() - top}, Qt::TextWordWrap,
@@ -115,7 +117,7 @@ protected:
             p.setPen(d.woad);
             p.setFont(look_.lato(13, QFont::DemiBold));
             p.drawText(QPointF{text_left, y + p.fontMetrics().ascent()},
-                       piece ? words::piece_name(*piece) : QString{});
+                       words::of_side(piece ? words::piece_name(*piece) : QString{}, steps[std::size_t(i)].side));
             y += p.fontMetrics().height() + 2 * look_.scale();
             p.setPen(d.ink);
             p.setFont(look_.lato(14));
@@ -126,7 +128,7 @@ protected:
     }
     void mousePressEvent(QMouseEvent* e) override
     {
-        const int n = room_.computed() ? static_cast<int>(room_.computed()->steps.size()) : 0;
+        const int n = room_.computed() ? static_cast<int>(room_.steps().size()) : 0;
         for (int i = 0; i < n; ++i) {
             if (row(i).contains(e->pos())) emit list_.picked(i);
         }
@@ -139,12 +141,20 @@ private:
     {
         return QFontMetrics{font}.boundingRect(QRect{0, 0, text_width(), 10'000}, Qt::TextWordWrap, text).height();
     }
+    // One side's own begin with it.
+    [[nodiscard]] QString title_of(std::size_t i) const
+    {
+        const auto& told = room_.steps()[i];
+        const QString title = words::step_title(*told.step, look_.unit());
+        if (!told.side) return title;
+        return (*told.side == Side::Right ? tr("Right: %1") : tr("Left: %1")).arg(title);
+    }
     // A row holds all of its words; the open one is never so low that the others jump.
     [[nodiscard]] int height_of(std::size_t i) const
     {
         const auto least = [&](int high) { return static_cast<int>(high * look_.scale()); };
-        const Step& s = room_.computed()->steps[i];
-        const QString title = words::step_title(s, look_.unit());
+        const Step& s = *room_.steps()[i].step;
+        const QString title = title_of(i);
         if (static_cast<int>(i) != room_.step()) {
             // Nothing is laid out for what is short enough at a glance.
             constexpr double wide = 9;
@@ -223,11 +233,12 @@ StepList::StepList(Look& look, Room& room, QWidget* parent) : Panel{look, parent
 void StepList::refresh()
 {
     if (!room_.computed()) return;
-    const auto& steps = room_.computed()->steps;
+    const auto& steps = room_.steps();
     const int here = room_.step();
+    const Step& step = *room_.step_here().step;
     title_->setText(tr("Step %1 of %2").arg(here + 1).arg(steps.size()));
     rows_->resize_rows();
-    const QString check = words::before_going_on(steps[std::size_t(here)]);
+    const QString check = words::before_going_on(step);
     check_->setText(check.isEmpty() ? QString{} : tr("Before you go on: %1").arg(check));
     check_->setVisible(!check.isEmpty());
     const auto& d = look_.dyes();
@@ -236,11 +247,11 @@ void StepList::refresh()
     if (check_->styleSheet() != dress) check_->setStyleSheet(dress);
     done_->setEnabled(here + 1 < static_cast<int>(steps.size()));
     back_->setEnabled(here > 0);
-    const auto& picture = steps[std::size_t(here)].picture;
+    const auto& picture = step.picture;
     play_->setEnabled(!picture.motions.empty() || !picture.redrawn_from.empty());
     setAccessibleName(title_->text());
-    setAccessibleDescription(words::step_title(steps[std::size_t(here)], look_.unit()) + ". " +
-                             words::step_detail(steps[std::size_t(here)], look_.unit()));
+    setAccessibleDescription(words::of_side(words::step_title(step, look_.unit()), room_.step_here().side) + ". " +
+                             words::step_detail(step, look_.unit()));
     const QRect r = rows_->row(here);
     scroll_->ensureVisible(0, r.top(), 0, 0);
     scroll_->ensureVisible(0, r.bottom() + 30, 0, 20);

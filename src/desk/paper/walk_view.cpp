@@ -9,6 +9,7 @@
 #include "desk/shared/when_shown.h"
 #include "formats/painter_paths.h"
 #include "words/lines.h"
+#include "words/sides.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
@@ -88,32 +89,45 @@ void WalkView::refresh()
     shown_.reset();
     update();
     if (!room_.computed()) return;
-    sewn_ = with_panels(room_.computed()->altered);
+    const auto& c = *room_.computed();
+    const auto& walks = c.checks.walks;
+    // Centre on centre there is nothing to roll.
+    std::vector<std::size_t> rolled_ones;
+    for (std::size_t i = 0; i < walks.size(); ++i) {
+        if (!walks[i].over_centre) rolled_ones.push_back(i);
+    }
+    if (rolled_ones.empty()) return;
+    const auto there = std::lower_bound(rolled_ones.begin(), rolled_ones.end(), seam_);
+    seam_ = there == rolled_ones.end() ? rolled_ones.back() : *there;
+    const Walk& walk = walks[seam_];
+    sewn_ = with_panels(c.left && walk.side == Side::Left ? c.left->altered : c.altered);
     const auto& g = sewn_;
-    const auto& walks = room_.computed()->checks.walks;
-    if (g.seams.empty()) return;
-    seam_ = std::min(seam_, g.seams.size() - 1);
     const bool roomy = look_.scale() <= roomy_text;
     std::string names = roomy ? "" : "short ";
     QStringList words;
-    for (const auto& s : g.seams) {
-        names += s.id + " ";
-        words << (roomy ? words::seam_name(s.id) : words::seam_short(s.id));
+    for (const auto i : rolled_ones) {
+        const Walk& w = walks[i];
+        const QString name = roomy ? words::seam_name(w.seam) : words::seam_short(w.seam);
+        words << words::of_side(name, w.side);
+        names += words.last().toStdString() + "; ";
     }
     if (names != offered_) {
         delete seams_;
         seams_ = new Choices{look_, words, tr("Which seam"), this};
         seams_->setObjectName("walk_seam");
         seams_->wrap();
-        connect(seams_, &Choices::picked, this, [this](int i) { show_seam(static_cast<std::size_t>(i)); });
+        connect(seams_, &Choices::picked, this,
+                [this, rolled_ones](int i) { show_seam(rolled_ones[static_cast<std::size_t>(i)]); });
         seams_->show();
         offered_ = names;
         resizeEvent(nullptr);
     }
-    seams_->choose(static_cast<int>(seam_));
-    const auto& seam = g.seams[seam_];
-    const auto& walk = walks[seam_];
-    Shown s{seam_run(g, seam.a), seam_run(g, seam.b), walk.b - walk.a - walk.difference, {}};
+    seams_->choose(
+        static_cast<int>(std::find(rolled_ones.begin(), rolled_ones.end(), seam_) - rolled_ones.begin()));
+    const auto seam =
+        std::find_if(g.seams.begin(), g.seams.end(), [&](const Seam& other) { return other.id == walk.seam; });
+    if (seam == g.seams.end()) return;
+    Shown s{seam_run(g, seam->a), seam_run(g, seam->b), walk.b - walk.a - walk.difference, {}};
     if (s.a.pieces.empty() || s.b.pieces.empty()) return;
     s.stretches = stretches(s.a, s.b);
     shown_ = std::move(s);

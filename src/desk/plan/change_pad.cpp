@@ -9,8 +9,10 @@
 
 #include "core/alter/shared.h"
 #include "core/pattern/gore.h"
+#include "core/plan/otherwise.h"
 #include "desk/plan/chain_boxes.h"
 #include "words/lines.h"
+#include "words/sides.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
@@ -76,8 +78,22 @@ void ChangePad::build(QWidget* inside)
     meaning_ = caption(look_, {}, inside);
     meaning_->setWordWrap(true);
     column->addWidget(meaning_);
-    front_ = amount_row(false, column);
-    back_ = amount_row(true, column);
+    for (const auto side : both_sides) {
+        for (const auto face : {Face::Front, Face::Back}) row(side, face) = amount_row(side, face, column);
+    }
+    sides_said_ = wrapped(13.5, false);
+    QStringList names;
+    for (const auto w : {SidesWay::Usual, SidesWay::Apart, SidesWay::Larger}) names << words::sides_way_name(w);
+    sides_way_ = new Choices{look_, names, tr("Right and left"), inside};
+    sides_way_->wrap();
+    column->addWidget(sides_way_);
+    auto* parting = new QHBoxLayout;
+    parting_ = new Button{look_, {}, ButtonKind::Small, inside};
+    parting->addWidget(parting_);
+    parting->addStretch();
+    column->addLayout(parting);
+    connect(sides_way_, &Choices::picked, this, &ChangePad::take_sides);
+    connect(parting_, &Button::clicked, this, [this] { parted() ? join_sides() : part_sides(); });
     ways_place_ = new QVBoxLayout;
     ways_place_->setContentsMargins(0, 2, 0, 0);
     column->addLayout(ways_place_);
@@ -101,7 +117,7 @@ void ChangePad::build(QWidget* inside)
     connect(toggle_, &Toggle::clicked, this, &ChangePad::flip);
 }
 
-ChangePad::Row ChangePad::amount_row(bool back, QVBoxLayout* column)
+ChangePad::Row ChangePad::amount_row(Side side, Face face, QVBoxLayout* column)
 {
     QWidget* inside = column->parentWidget();
     Row out;
@@ -120,23 +136,109 @@ ChangePad::Row ChangePad::amount_row(bool back, QVBoxLayout* column)
     column->addLayout(row);
     out.field->check = [this](Length l) -> std::optional<Refusal> {
         const std::string name{adjustment(kind_).key};
-        if (l == Length{}) return Refusal{Why::AmountZero, name, l, {}, {}, 0};
+        // On one side alone nothing is an amount.
+        if (l == Length{} && !parted()) return Refusal{Why::AmountZero, name, l, {}, {}, 0};
         if (abs(l) > paper_most) return Refusal{Why::AmountTooLarge, name, l, -paper_most, paper_most, 0};
         return std::nullopt;
     };
-    connect(out.field, &LengthField::entered, this, [this, back](Length l) {
-        const auto* now = line();
-        if (!now) return;
-        const Decision* was = room_.plan().decision(kind_);
-        back ? decide(now->amount, l) : decide(l, was ? was->back() : std::nullopt);
-    });
-    const auto click = [this, back](double steps) {
-        nudge(steps, false, back ? Face::Back : Face::Front);
+    connect(out.field, &LengthField::entered, this, [this, side, face](Length l) { type_amount(side, face, l); });
+    const auto click = [this, side, face](double steps) {
+        hand_ = side;
+        nudge(steps, false, face);
         room_.keep_trial();  // a click is one act
     };
     connect(out.less, &Button::clicked, this, [click] { click(-1); });
     connect(out.more, &Button::clicked, this, [click] { click(1); });
     return out;
+}
+
+void ChangePad::type_amount(Side side, Face face, Length l)
+{
+    if (!line()) return;
+    hand_ = side;
+    if (parted()) {
+        const PlanLine& now = line_on(side);
+        const bool back = face == Face::Back;
+        const bool both = adjustment(kind_).acts_on != ActsOn::Apart || (!back && now.back == now.amount);
+        return room_.decide(with_amounts(side, back ? now.amount : l, back || both ? l : now.back));
+    }
+    const Decision* was = room_.plan().decision(kind_);
+    face == Face::Back ? decide(line()->amount, l) : decide(l, was ? was->back() : std::nullopt);
+}
+
+// Accepted with these amounts: of one side, the other's as it is, or of both.
+Decision ChangePad::with_amounts(std::optional<Side> side, Length front, Length back) const
+{
+    if (!side) return room_.plan().taken(kind_, front, back);
+    Decision out = taken_apart(*room_.computed(), *line());
+    out.set_side(*side, front, back);
+    return out;
+}
+
+bool ChangePad::has_sides() const
+{
+    const auto& entry = adjustment(kind_);
+    return entry.at_join != AtJoin::WholeGarment && entry.at_centre != AtCentre::Together;
+}
+
+bool ChangePad::parted() const
+{
+    if (!line() || !has_sides()) return false;
+    const Decision* d = room_.plan().decision(kind_);
+    const PlanLine& right = line_on(Side::Right);
+    const PlanLine& left = line_on(Side::Left);
+    return parted_by_hand_ == kind_ || (d && d->has_sides()) || right.amount != left.amount ||
+           right.back != left.back;
+}
+
+std::optional<Side> ChangePad::side_in_hand() const
+{
+    return parted() ? std::optional{hand_} : std::nullopt;
+}
+
+const PlanLine& ChangePad::line_on(Side side) const
+{
+    const PlanLine* left = side == Side::Left ? room_.computed()->left_of(*line()) : nullptr;
+    return left ? *left : *line();
+}
+
+void ChangePad::part_sides()
+{
+    if (!line() || !has_sides()) return;
+    hand_ = parted() ? other_side(hand_) : Side::Right;
+    parted_by_hand_ = kind_;
+    refresh();
+    emit hand_changed();
+}
+
+// What was measured apart is answered by the larger from here on; what was typed by the right side's amount.
+void ChangePad::join_sides()
+{
+    parted_by_hand_.reset();
+    const Decision* was = room_.plan().decision(kind_);
+    const bool measured = line() && (line()->sides.right || line()->sides.left);
+    if (was && was->has_sides()) {
+        Decision d = *was;
+        d.one_amount();
+        room_.decide(d);
+    } else if (measured) {
+        take_sides(static_cast<int>(SidesWay::Larger));
+    }
+    refresh();
+    emit hand_changed();
+}
+
+// Choosing before answering accepts, as a way does.
+void ChangePad::take_sides(int way)
+{
+    if (!line()) return;
+    const Decision* was = room_.plan().decision(kind_);
+    Decision d = was ? *was : Decision{kind_, Answer::Accepted};
+    d.set_side(Side::Right, {});
+    d.set_side(Side::Left, {});
+    d.sides = static_cast<SidesWay>(way);
+    parted_by_hand_.reset();
+    room_.decide(d);
 }
 
 const PlanLine* ChangePad::line() const
@@ -153,7 +255,11 @@ Length ChangePad::grain() const
 void ChangePad::show_change(AdjustmentKind kind, const QString& number)
 {
     if (kind != kind_) {
-        for (auto* f : {front_.field, back_.field}) f->edit().clearFocus();
+        for (auto& side : rows_) {
+            for (auto& of : side) of.field->edit().clearFocus();
+        }
+        parted_by_hand_.reset();
+        hand_ = Side::Right;
     }
     const bool other = kind != std::exchange(kind_, kind) || name_->text().isEmpty();
     number_ = number;
@@ -174,16 +280,26 @@ void ChangePad::name_all()
     toggle_->setObjectName("accept_" + key);
     looked_->setObjectName("looked_" + key);
     follow_->setObjectName("as_proposed_" + key);
-    for (const auto& [row, what, id] : {std::tuple{&front_, tr("Amount of %1"), QString{"amount_"}},
-                                        std::tuple{&back_, tr("Amount of %1 on the back"), QString{"back_"}}}) {
-        row->field->edit().setAccessibleName(what.arg(name));
-        row->field->edit().setObjectName(id + key);
-        row->field->say({}, false);
-        row->less->setAccessibleName(tr("Less: %1").arg(what.arg(name)));
-        row->more->setAccessibleName(tr("More: %1").arg(what.arg(name)));
-        row->less->setObjectName("less_" + id + key);
-        row->more->setObjectName("more_" + id + key);
+    for (const auto side : both_sides) {
+        const bool left = side == Side::Left;
+        for (const auto face : {Face::Front, Face::Back}) {
+            const bool back = face == Face::Back;
+            Row& of = row(side, face);
+            const QString what = left   ? back ? tr("Amount of %1 on the back, left") : tr("Amount of %1, left")
+                                   : back ? tr("Amount of %1 on the back")
+                                        : tr("Amount of %1");
+            const QString id = QString{left ? "left_" : ""} + (back ? "back_" : "amount_");
+            of.field->edit().setAccessibleName(what.arg(name));
+            of.field->edit().setObjectName(id + key);
+            of.field->say({}, false);
+            of.less->setAccessibleName(tr("Less: %1").arg(what.arg(name)));
+            of.more->setAccessibleName(tr("More: %1").arg(what.arg(name)));
+            of.less->setObjectName("less_" + id + key);
+            of.more->setObjectName("more_" + id + key);
+        }
     }
+    sides_way_->setObjectName("sides_" + key);
+    parting_->setObjectName("part_" + key);
 }
 
 void ChangePad::rebuild_ways()
@@ -220,13 +336,14 @@ void ChangePad::flip()
     const auto* l = line();
     if (!l) return;
     const auto own = l->own_amount ? std::optional{l->amount} : std::nullopt;
+    const bool asks = l->amount != Length{} || line_on(Side::Left).amount != Length{};
     if (l->state == LineState::Accepted || l->state == LineState::Refused) {
         room_.decide(kind_, Answer::Declined, own);
-    } else if (l->amount != Length{} || zero_works(adjustment(kind_), l->method)) {
+    } else if (asks || zero_works(adjustment(kind_), l->method)) {
         room_.decide(kind_, Answer::Accepted, own);
     } else {
-        front_.field->edit().setFocus();  // nothing to propose: an amount of her own is needed first
-        front_.field->say(tr("Type the amount first: nothing was measured to propose it from."), false);
+        amount_field().edit().setFocus();  // nothing to propose: an amount of her own is needed first
+        amount_field().say(tr("Type the amount first: nothing was measured to propose it from."), false);
     }
     refresh();
 }
@@ -235,23 +352,25 @@ void ChangePad::flip()
 // stepped over.
 void ChangePad::nudge(double steps, bool fine, Face face)
 {
-    const auto* l = line();
-    if (!l) return;
-    const bool apart = l->back != l->amount;
+    if (!line()) return;
+    const auto side = side_in_hand();
+    const PlanLine& now = line_on(hand_);
+    const bool apart = now.back != now.amount;
     const auto stepped = [&](Length amount, Face of) {
         if (face != Face::Both && face != of && (apart || face == Face::Back)) return amount;
         const Length by = grain() * (fine ? steps / 2 : steps);
-        return abs(amount + by) < to_the_eye ? amount + by * 2.0 : amount + by;
+        return abs(amount + by) < to_the_eye && !side ? amount + by * 2.0 : amount + by;
     };
-    try_amount(stepped(l->amount, Face::Front), stepped(l->back, Face::Back));
+    try_amount(stepped(now.amount, Face::Front), stepped(now.back, Face::Back));
 }
 
 void ChangePad::try_amount(Length front, Length back)
 {
     const auto& entry = adjustment(kind_);
+    const auto side = side_in_hand();
     // A hand that drags stops at what is usual; more is typed.
-    if (front == Length{} || front < entry.least || front > entry.most) return;
-    room_.try_out(room_.plan().taken(kind_, front, back));
+    if ((front == Length{} && !side) || front < entry.least || front > entry.most) return;
+    room_.try_out(with_amounts(side, front, back));
 }
 
 void ChangePad::say(QLabel* l, const QString& text)
@@ -262,19 +381,42 @@ void ChangePad::say(QLabel* l, const QString& text)
 
 void ChangePad::refresh_amounts(const PlanLine& l)
 {
-    const bool apart = adjustment(kind_).acts_on == ActsOn::Apart;
-    front_.name->setText(apart ? tr("Front") : tr("Amount"));
-    back_.name->setText(tr("Back"));
+    const bool faces = adjustment(kind_).acts_on == ActsOn::Apart;
     const bool whole = adjustment(kind_).at_join == AtJoin::WholeGarment;  // done, or not
-    for (auto* w : std::initializer_list<QWidget*>{front_.name, front_.less, front_.field, front_.more})
-        w->setVisible(!whole);
-    for (auto* w : std::initializer_list<QWidget*>{back_.name, back_.less, back_.field, back_.more})
-        w->setVisible(apart);
-    for (const auto& [row, amount] : {std::pair{&front_, l.amount}, std::pair{&back_, l.back}}) {
-        row->field->edit().setFixedWidth(static_cast<int>(92 * look_.scale()));
-        if (!row->field->edit().hasFocus() || row->field->value())
-            row->field->show_value(amount == Length{} ? std::nullopt : std::optional{amount});
+    const bool sides = parted();
+    for (const auto side : both_sides) {
+        const PlanLine& now = side == Side::Right ? l : line_on(side);
+        for (const auto face : {Face::Front, Face::Back}) {
+            Row& of = row(side, face);
+            const bool back = face == Face::Back;
+            const QString of_face = !faces ? tr("Amount") : back ? tr("Back") : tr("Front");
+            const QString of_side = side == Side::Right ? tr("Right") : tr("Left");
+            of.name->setText(!sides ? of_face : faces ? tr("%1, %2").arg(of_side, of_face.toLower()) : of_side);
+            const bool seen = !whole && (!back || faces) && (sides || side == Side::Right);
+            for (auto* w : std::initializer_list<QWidget*>{of.name, of.less, of.field, of.more})
+                w->setVisible(seen);
+            const Length amount = back ? now.back : now.amount;
+            of.field->edit().setFixedWidth(static_cast<int>(92 * look_.scale()));
+            const bool nothing = amount == Length{} && !(sides && now.own_amount);
+            if (!of.field->edit().hasFocus() || of.field->value())
+                of.field->show_value(nothing ? std::nullopt : std::optional{amount});
+            QFont font = of.name->font();
+            font.setUnderline(sides && side == hand_);
+            of.name->setFont(font);
+        }
     }
+    refresh_sides(l);
+}
+
+void ChangePad::refresh_sides(const PlanLine& l)
+{
+    say(sides_said_, words::sides_told(l, look_.unit()));
+    const bool measured = has_sides() && (l.sides.right || l.sides.left) && l.sides.how != Sided::WithinNoise;
+    sides_way_->setVisible(measured);
+    const Decision* d = room_.plan().decision(kind_);
+    sides_way_->choose(static_cast<int>(d ? d->sides : SidesWay::Usual));
+    parting_->setVisible(has_sides());
+    parting_->setText(parted() ? tr("One amount for both sides") : tr("Left and right apart"));
 }
 
 void ChangePad::refresh()
@@ -286,7 +428,7 @@ void ChangePad::refresh()
     const auto said = words::plan_text(*l, *room_.computed(), u);
     mark_->show_mark(shows_as(*l), number_);
     toggle_->setChecked(l->state == LineState::Accepted || l->state == LineState::Refused);
-    say(why_, words::why(*l, u) + " · " + words::piece_names(kind_, room_.computed()->traced));
+    say(why_, words::why(*room_.computed(), *l, u) + " · " + words::piece_names(kind_, room_.computed()->traced));
     const QString state =
         l->state == LineState::Refused ? tr("not done")
         : l->look_again ? tr("look again: %1 came after").arg(words::adjustment_name(*l->look_again).toLower())
@@ -302,7 +444,7 @@ void ChangePad::refresh()
     const auto old = room_.stale_under(kind_);
     say(stale_, old ? tr("measure again: ") + words::stale(*old) : QString{});
     ink(stale_, d.weld_ink);
-    picture_->show_kind(kind_);
+    picture_->show_kind(kind_, side_in_hand().value_or(Side::Right));
     const bool whole = adjustment(kind_).at_join == AtJoin::WholeGarment;
     const QString unit = whole ? QString{} : QString::fromStdString(std::string{unit_text(u)}) + ", ";
     say(meaning_, unit + words::amount_meaning(kind_, has_gores(room_.computed()->altered.pieces)));

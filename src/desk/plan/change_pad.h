@@ -18,12 +18,21 @@ public:
     ChangePad(Look&, Room&, OtherWay&, QWidget* parent = nullptr);
     void show_change(AdjustmentKind, const QString& number);
     [[nodiscard]] AdjustmentKind kind() const { return kind_; }
-    [[nodiscard]] LengthField& amount_field() { return *front_.field; }
+    [[nodiscard]] LengthField& amount_field() { return *rows_[0][0].field; }
     void flip();  // accept or leave
     // Tries an amount; Room::keep_trial() writes it. Nothing would be no adjustment: the hand goes on without it.
     void try_amount(Length front, Length back);
-    // By so many steps of the unit in use: a millimetre, an eighth of an inch; fine: half of one.
+    // By so many steps of the unit in use: a millimetre, an eighth of an inch; fine: half of one. Of sides told
+    // apart the one in hand.
     void nudge(double steps, bool fine, Face = Face::Both);
+    // Left and right told apart; then the other side taken in hand.
+    void part_sides();
+    void join_sides();  // one amount for both again
+    // None while both have one amount.
+    [[nodiscard]] std::optional<Side> side_in_hand() const;
+
+signals:
+    void hand_changed();
 
 private:
     struct Row {
@@ -34,7 +43,15 @@ private:
     };
     [[nodiscard]] const PlanLine* line() const;
     [[nodiscard]] Length grain() const;
-    Row amount_row(bool back, QVBoxLayout*);
+    Row amount_row(Side, Face, QVBoxLayout*);
+    Row& row(Side side, Face face) { return rows_[side == Side::Left][face == Face::Back]; }
+    [[nodiscard]] bool has_sides() const;  // it can be done otherwise on each side
+    [[nodiscard]] bool parted() const;
+    [[nodiscard]] const PlanLine& line_on(Side) const;
+    void type_amount(Side, Face, Length);
+    [[nodiscard]] Decision with_amounts(std::optional<Side>, Length front, Length back) const;
+    void refresh_sides(const PlanLine&);
+    void take_sides(int way);
     void build(QWidget* inside);
     void name_all();  // controls take their names from the change
     void rebuild_ways();
@@ -54,8 +71,12 @@ private:
     QLabel* stale_;
     ChangePicture* picture_;
     QLabel* meaning_;
-    Row front_;
-    Row back_;
+    Row rows_[2][2];  // right and left, front and back; what is not told apart in the first
+    QLabel* sides_said_;
+    Choices* sides_way_;
+    Button* parting_;
+    std::optional<AdjustmentKind> parted_by_hand_{};
+    Side hand_ = Side::Right;
     QVBoxLayout* ways_place_;
     Choices* ways_ = nullptr;
     QLabel* cost_;

@@ -16,9 +16,10 @@ ChangePicture::ChangePicture(Look& look, Room& room, OtherWay& other, QWidget* p
     setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Fixed);
 }
 
-void ChangePicture::show_kind(AdjustmentKind kind)
+void ChangePicture::show_kind(AdjustmentKind kind, Side side)
 {
     kind_ = kind;
+    side_ = side;
     setFixedHeight(132);
     setAccessibleName(tr("Picture of %1").arg(words::adjustment_name(kind)));
     update();
@@ -29,7 +30,7 @@ void ChangePicture::paintEvent(QPaintEvent*)
     if (!room_.computed() || !room_.computed()->line(kind_)) return;
     QPainter p{this};
     p.setRenderHint(QPainter::Antialiasing);
-    if (const auto change = other_.of(kind_)) return draw_change(p, *change);
+    if (const auto change = other_.of(kind_, side_)) return draw_change(p, *change);
     draw_meant(p);
 }
 

@@ -10,7 +10,7 @@ class ChangePicture : public QWidget {
     Q_OBJECT
 public:
     ChangePicture(Look&, Room&, OtherWay&, QWidget* parent = nullptr);
-    void show_kind(AdjustmentKind);
+    void show_kind(AdjustmentKind, Side = Side::Right);
 
 protected:
     void paintEvent(QPaintEvent*) override;
@@ -22,6 +22,7 @@ private:
     Room& room_;
     OtherWay& other_;
     AdjustmentKind kind_{};
+    Side side_ = Side::Right;
 };
 
 }  // namespace sartorum::desk

@@ -8,6 +8,10 @@
 
 namespace sartorum::desk {
 
+namespace {
+constexpr double sided_row = 1.6;  // as high as plain rows
+}
+
 FinishedView::FinishedView(Look& look, Room& room, QWidget* parent) : Panel{look, parent}, room_{room}
 {
     setAccessibleName(tr("Finished measurements"));
@@ -27,6 +31,9 @@ void FinishedView::describe()
             tr("%1: as traced %2, after %3")
                 .arg(words::finished_name(row.what), words::number(row.bought, u), words::number(row.after, u));
         if (row.needed) line += tr(", needed %1").arg(words::number(*row.needed, u));
+        if (row.right)
+            line += tr(", right %1, left %2")
+                        .arg(words::number(row.right->after, u), words::number(row.left->after, u));
         if (!row.holds) line += tr(", less than one moves in");
         out << line;
     }
@@ -61,7 +68,9 @@ void FinishedView::paintEvent(QPaintEvent* e)
     head(0, tr("traced"));
     head(1, tr("needed"));
     head(2, tr("after"));
-    const double tall = std::min(30 * k, (height() - 130 * k) / std::max<double>(1, double(rows.size())));
+    double lines = 0;
+    for (const auto& row : rows) lines += row.right ? sided_row : 1;
+    const double tall = std::min(30 * k, (height() - 130 * k) / std::max(1.0, lines));
     // Many rows in a low window: their text is as large as they are tall.
     const double row_text = small * std::min(1.0, tall / (21 * k));
     double y = 90 * k;
@@ -83,6 +92,17 @@ void FinishedView::paintEvent(QPaintEvent* e)
         number(2, row.after, changed ? d.woad : d.ink, changed ? QFont::DemiBold : QFont::Normal);
         if (!row.holds) draw_triangle(p, look_, {width() - 20.0, base - 5}, 6.5);
         y += tall;
+        if (!row.right) continue;
+        // Of a girth each half, of a length each side's own.
+        const auto side = [&](const QString& name, const SideMeasures& m) {
+            const QString said = tr("%1 %2").arg(name, words::number(m.after, u));
+            return m.body ? tr("%1 on %2").arg(said, words::number(*m.body, u)) : said;
+        };
+        p.setPen(row.holds ? d.faded : d.madder_ink);
+        p.setFont(look_.lato(13 * row_text));
+        p.drawText(QRectF{20, y - tall * 0.22, width() - 54.0, tall * (sided_row - 1) + tall * 0.22},
+                   Qt::AlignRight, tr("%1 · %2").arg(side(tr("right"), *row.right), side(tr("left"), *row.left)));
+        y += tall * (sided_row - 1);
     }
     p.setPen(QPen{d.rule, 1});
     p.drawLine(QPointF(16, y), QPointF(width() - 16.0, y));

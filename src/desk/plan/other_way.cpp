@@ -1,6 +1,5 @@
 #include "desk/plan/other_way.h"
 
-#include "core/plan/otherwise.h"
 #include "core/plan/overview.h"
 
 namespace sartorum::desk {
@@ -12,7 +11,7 @@ OtherWay::OtherWay(Room& room, QObject* parent) : QObject{parent}, room_{room}
             [this] { std::erase_if(known_, [&](const auto& k) { return k.first != room_.tried(); }); });
 }
 
-std::optional<BeforeAfter> OtherWay::of(AdjustmentKind kind)
+std::optional<BeforeAfter> OtherWay::of(AdjustmentKind kind, Side side)
 {
     if (!room_.computed()) return std::nullopt;
     const auto& c = *room_.computed();
@@ -25,8 +24,10 @@ std::optional<BeforeAfter> OtherWay::of(AdjustmentKind kind)
     if (known == known_.end() || known->second.with != with)
         known = known_.insert_or_assign(kind, Known{with, answered_otherwise(c, kind)}).first;
     if (!known->second.pieces) return std::nullopt;
-    const auto& now = c.altered.pieces;
-    return with ? BeforeAfter{now, *known->second.pieces} : BeforeAfter{*known->second.pieces, now};
+    const bool left = side == Side::Left;
+    const auto& now = left && c.left ? c.left->altered.pieces : c.altered.pieces;
+    const auto& other = left ? known->second.pieces->left : known->second.pieces->right;
+    return with ? BeforeAfter{now, other} : BeforeAfter{other, now};
 }
 
 }  // namespace sartorum::desk

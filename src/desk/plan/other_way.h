@@ -3,6 +3,7 @@
 #pragma once
 #include <map>
 
+#include "core/plan/otherwise.h"
 #include "desk/room.h"
 
 namespace sartorum::desk {
@@ -17,12 +18,12 @@ class OtherWay : public QObject {
 public:
     explicit OtherWay(Room&, QObject* parent = nullptr);
     // None where nothing would be different on paper.
-    [[nodiscard]] std::optional<BeforeAfter> of(AdjustmentKind);
+    [[nodiscard]] std::optional<BeforeAfter> of(AdjustmentKind, Side = Side::Right);
 
 private:
     struct Known {
         bool with = false;  // the change is in it; else it is without
-        std::optional<std::vector<Piece>> pieces;
+        std::optional<Otherwise> pieces;
     };
     Room& room_;
     std::map<AdjustmentKind, Known> known_;

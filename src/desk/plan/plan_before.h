@@ -6,6 +6,11 @@
 
 namespace sartorum::desk {
 
+struct BothSides {
+    Length right;
+    Length left;
+};
+
 class PlanBefore {
 public:
     // As this wearer's plan for this pattern stands now; what stood before is kept when something on paper is
@@ -20,7 +25,7 @@ private:
         std::shared_ptr<const Pattern> pattern;
         std::optional<notebook::Id> wearer;
         std::vector<Piece> pieces;
-        std::map<AdjustmentKind, Length> taken;  // what was accepted, and its amount
+        std::map<AdjustmentKind, BothSides> taken;  // what was accepted, and its amount
     };
     Stood now_;
     Stood before_;

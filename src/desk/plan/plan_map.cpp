@@ -105,11 +105,30 @@ void PlanMap::refresh()
     }
     space_ = room_for_tags(area(), lines.size(), {Tag::large(look_), Tag::small(look_), 8 * look_.scale()});
     lay_pieces(space_.inner);
-    for (const auto* line : lines) shown_.push_back({line, nullptr, marks_of(*line, c.altered), 0, {}});
+    for (const auto* line : lines) shown_.push_back({line, nullptr, marks_of(*line, altered(drawn())), 0, {}});
     find_marks();
     tie();
     show_tags();
     update();
+}
+
+void PlanMap::set_hand(std::optional<Side> side)
+{
+    if (side == std::exchange(hand_, side)) return;
+    refresh();
+}
+
+const Garment& PlanMap::altered(Side side) const
+{
+    const auto& c = *room_.computed();
+    return side == Side::Left && c.left ? c.left->altered : c.altered;
+}
+
+QPen PlanMap::other_side_pen() const
+{
+    QPen pen{look_.dyes().woad, 1.4, Qt::CustomDashLine};
+    pen.setDashPattern({1.5, 2.5});
+    return pen;
 }
 
 void PlanMap::lay_pieces(const QRectF& inner)
@@ -193,7 +212,7 @@ void PlanMap::show_tags()
         if (i >= shown_.size()) continue;
         auto& s = shown_[i];
         s.tag = tags_[i];
-        auto text = tag_text(*s.line, number(s.line->kind), look_.unit());
+        auto text = tag_text(c, *s.line, number(s.line->kind), look_.unit());
         for (const auto& k : follow) {
             const bool caused = std::find(k.causes.begin(), k.causes.end(), s.line->kind) != k.causes.end();
             if (caused && k.effect && text.follows.isEmpty()) text.follows = number(*k.effect);
@@ -230,19 +249,26 @@ void PlanMap::draw_pieces(QPainter& p)
 {
     const auto& c = *room_.computed();
     const auto kind = pointed_.value_or(chosen_);
-    const auto change = other_.of(kind);
+    const auto change = other_.of(kind, drawn());
+    const auto& here = altered(drawn()).pieces;
+    const auto& there = altered(other_side(drawn())).pieces;
     for (const auto& [id, laid] : laid_) {
         PiecePainter paint{p, look_, laid.to_sheet * sheet_to_screen_};
-        paint.paper(*find_piece(c.altered.pieces, id));
+        paint.paper(*find_piece(here, id));
     }
     if (change) draw_change(p, *change);
     std::vector<QRectF> named;
     for (const auto& [id, laid] : laid_) {
         const QTransform t = laid.to_sheet * sheet_to_screen_;
         PiecePainter paint{p, look_, t};
-        const Piece& now = *find_piece(c.altered.pieces, id);
+        const Piece& now = *find_piece(here, id);
         paint.as_bought(*find_piece(c.traced.pieces, id));
         paint.marks(now);
+        if (const Piece* other = find_piece(there, id); c.left && !same_paper(*other, now)) {
+            p.setPen(other_side_pen());
+            p.setBrush(Qt::NoBrush);
+            p.drawPath(t.map(formats::painter_path(*other)));
+        }
         paint.new_line(now);
         if (const Piece* was = before_.empty() ? nullptr : find_piece(before_, id)) {
             p.setPen(QPen{look_.dyes().madder, 1.6, Qt::DotLine});
@@ -341,7 +367,14 @@ void PlanMap::draw_legend(QPainter& p)
     QPen bought{d.walnut, 1.3, Qt::CustomDashLine};
     bought.setDashPattern({5, 3.4});
     line(bought, tr("as bought"));
-    line(QPen{d.woad, 2}, tr("planned"));
+    const bool sided = room_.computed()->left.has_value();
+    line(QPen{d.woad, 2}, !sided                   ? tr("planned")
+                          : drawn() == Side::Right ? tr("planned, right")
+                                                   : tr("planned, left"));
+    if (room_.computed()->left) {
+        const bool right = drawn() == Side::Right;
+        line(other_side_pen(), right ? tr("left, where it differs") : tr("right, where it differs"));
+    }
     if (!before_.empty()) line(QPen{d.madder, 1.6, Qt::DotLine}, tr("the plan before"));
 }
 
@@ -369,11 +402,13 @@ std::optional<AdjustmentKind> PlanMap::mark_at(QPointF at) const
 std::optional<PlanMap::Drag> PlanMap::taken_hold(AdjustmentKind kind, QPointF at) const
 {
     const auto& c = *room_.computed();
-    const auto handle = handle_of(c, kind);
+    const auto handle = handle_of(c, kind, drawn());
     if (!handle) return std::nullopt;
     const QTransform t = laid_.at(handle->piece).to_sheet * sheet_to_screen_;
     const QPointF by{handle->a_millimetre[Geom::X], -handle->a_millimetre[Geom::Y]};
-    const PlanLine& line = *c.line(kind);
+    const PlanLine& of_right = *c.line(kind);
+    const PlanLine* of_left = c.left_of(of_right);
+    const PlanLine& line = drawn() == Side::Left && of_left ? *of_left : of_right;
     return Drag{at, t.map(by) - t.map(QPointF{}), line.amount, line.back};
 }
 

@@ -23,6 +23,8 @@ public:
     [[nodiscard]] std::optional<QPointF> mark_of(AdjustmentKind) const;  // the one that is tied
     void let_go();                                                       // without keeping what was dragged
     [[nodiscard]] bool dragging() const { return drag_.has_value(); }
+    // Of sides told apart the one a hand draws; none while both have one amount.
+    void set_hand(std::optional<Side>);
 
 signals:
     void opened(AdjustmentKind);
@@ -39,6 +41,9 @@ protected:
     bool eventFilter(QObject*, QEvent*) override;
 
 private:
+    [[nodiscard]] Side drawn() const { return hand_.value_or(Side::Right); }
+    [[nodiscard]] const Garment& altered(Side) const;
+    [[nodiscard]] QPen other_side_pen() const;
     struct Shown {
         const PlanLine* line;
         Tag* tag;
@@ -77,6 +82,7 @@ private:
     QTransform sheet_to_screen_;
     std::vector<Piece> before_;
     std::optional<Drag> drag_;
+    std::optional<Side> hand_{};
 };
 
 }  // namespace sartorum::desk

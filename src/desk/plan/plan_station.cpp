@@ -137,6 +137,7 @@ void PlanStation::build_pad(QWidget* side)
     connect(follows, &FollowsView::opened, this, &PlanStation::show_adjustment);
     connect(map_, &PlanMap::dragged, change_, &ChangePad::try_amount);
     connect(map_, &PlanMap::dropped, &room_, &Room::keep_trial);
+    connect(change_, &ChangePad::hand_changed, this, [this] { map_->set_hand(change_->side_in_hand()); });
     trouble_ = label(look_, {}, 14, true, side);
     left_ = label(look_, {}, 14, false, side);
     for (auto* l : {trouble_, left_}) l->setWordWrap(true);
@@ -168,6 +169,7 @@ void PlanStation::show_open()
     strip_->refresh(map_->shown(), current_);
     const Tag* tag = map_->tag_of(current_);
     change_->show_change(current_, tag ? tag->text().number : QString{});
+    map_->set_hand(change_->side_in_hand());
 }
 
 void PlanStation::show_adjustment(AdjustmentKind kind)
@@ -333,6 +335,10 @@ void PlanStation::keyPressEvent(QKeyEvent* e)
             change_->amount_field().edit().setFocus();
             break;
         case Qt::Key_Z: quiet_->isVisible() ? show_picture() : list_quiet(zones_of(*room_.computed())); break;
+        case Qt::Key_L:
+            beside(change_view);
+            e->modifiers() & Qt::ShiftModifier ? change_->join_sides() : change_->part_sides();
+            break;
         case Qt::Key_C:
             if (before_.known()) compare(!comparing_);
             break;

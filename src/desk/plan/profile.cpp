@@ -66,7 +66,8 @@ void Profile::paintEvent(QPaintEvent* e)
         high = std::max(high, g.height);
         low = std::min(low, g.height);
     };
-    for (const auto* line : {&profile.before, &profile.after}) std::for_each(line->begin(), line->end(), take);
+    for (const auto* line : {&profile.before, &profile.after, &profile.after_right, &profile.after_left})
+        std::for_each(line->begin(), line->end(), take);
     for (const auto& b : profile.body) take(b.at);
     least = least - Length::mm(60);
     most = most + Length::mm(20);
@@ -96,6 +97,13 @@ void Profile::paintEvent(QPaintEvent* e)
     };
     const QPen dashed{d.walnut, 1.3, Qt::DashLine};
     draw_line(profile.before, dashed);
+    // Twice each half, where they differ: the garment hangs between.
+    const QPen side_pen{d.woad, 1.2, Qt::DotLine};
+    const bool sided = !profile.after_left.empty();
+    if (sided) {
+        draw_line(profile.after_right, side_pen);
+        draw_line(profile.after_left, side_pen);
+    }
     draw_line(profile.after, QPen{d.woad, 2.2});
     // The body: known where the tape lay, dotted in between.
     std::vector<GirthAt> known;
@@ -144,7 +152,8 @@ void Profile::paintEvent(QPaintEvent* e)
         p.drawText(QPointF{x + 30, at + 4}, text);
     };
     entry(20, y, dashed, tr("as traced"));
-    entry(130 * k, y, QPen{d.woad, 2.2}, tr("plan"));
+    entry(120 * k, y, QPen{d.woad, 2.2}, tr("plan"));
+    if (sided) entry(196 * k, y, side_pen, tr("twice each half"));
     p.setPen(QPen{d.walnut, 1.6});
     p.setBrush(d.walnut);
     p.drawEllipse(QPointF{24, y + 24 * k}, 4, 4);

@@ -6,6 +6,7 @@
 #include <QVBoxLayout>
 
 #include "words/lines.h"
+#include "words/sides.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
@@ -13,12 +14,13 @@ namespace sartorum::desk {
 namespace {
 
 // Why it is left alone, in one sentence.
-QString reason(const PlanLine& l, Unit u)
+QString reason(const Computed& c, const PlanLine& l, Unit u)
 {
     QStringList out;
-    if (l.proposal && abs(l.proposal->amount) >= to_the_eye) out << words::amounts(l, u);
-    out << words::why(l, u) << words::state_text(l, u);
-    return out.join(", ");
+    if (l.proposal && abs(l.proposal->amount) >= to_the_eye) out << words::amounts(c, l, u);
+    out << words::why(c, l, u) << words::state_text(l, u);
+    const QString sides = words::sides_told(l, u);
+    return out.join(", ") + (sides.isEmpty() ? QString{} : ". " + sides);
 }
 
 }  // namespace
@@ -82,14 +84,14 @@ void QuietList::refresh()
             const auto kind = line->kind;
             open->setObjectName("open_" + QString::fromStdString(std::string{adjustment(kind).key}));
             open->setAccessibleName(tr("Open %1").arg(words::adjustment_name(kind)));
-            open->setAccessibleDescription(reason(*line, u));
+            open->setAccessibleDescription(reason(*room_.computed(), *line, u));
             connect(open, &Button::clicked, this, [this, kind] { emit opened(kind); });
             row->addWidget(open, 0, Qt::AlignTop);
             opens_.push_back(open);
             auto* text = new QVBoxLayout;
             text->setSpacing(0);
             text->addWidget(label(look_, words::adjustment_name(kind), 14, true, inside_));
-            auto* why = label(look_, reason(*line, u), 13, false, inside_);
+            auto* why = label(look_, reason(*room_.computed(), *line, u), 13, false, inside_);
             why->setWordWrap(true);
             text->addWidget(why);
             row->addLayout(text, 1);

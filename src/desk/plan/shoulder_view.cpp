@@ -61,9 +61,12 @@ void ShoulderView::describe()
     const auto& c = room_.computed();
     if (!c || !c->checks.shoulder) return setAccessibleDescription({});
     const auto before = sewn_shoulder(piece_of(c->traced, PieceRole::Front), piece_of(c->traced, PieceRole::Back));
-    setAccessibleDescription(tr("as traced: %1; planned: %2")
-                                 .arg(words::shoulder_text(before, look_.unit()),
-                                      words::shoulder_text(*c->checks.shoulder, look_.unit())));
+    QString planned = words::shoulder_text(*c->checks.shoulder, look_.unit());
+    if (c->checks.shoulder_left)
+        planned =
+            tr("right %1, left %2").arg(planned, words::shoulder_text(*c->checks.shoulder_left, look_.unit()));
+    setAccessibleDescription(
+        tr("as traced: %1; planned: %2").arg(words::shoulder_text(before, look_.unit()), planned));
     update();
 }
 

@@ -5,6 +5,7 @@
 #include <algorithm>
 
 #include "words/lines.h"
+#include "words/sides.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
@@ -21,11 +22,22 @@ QFont fitted(const QString& text, double room, double px, double least, const st
 
 }  // namespace
 
-TagText tag_text(const PlanLine& l, const QString& number, Unit u)
+TagText tag_text(const Computed& c, const PlanLine& l, const QString& number, Unit u)
 {
-    TagText out{l.kind, shows_as(l), number, words::adjustment_name(l.kind), l.amount, l.back, false,
-                false,  {},          {}};
-    out.has_amount = out.standing != Shows::NotDone && (l.amount != Length{} || l.back != Length{});
+    TagText out;
+    out.kind = l.kind;
+    out.standing = shows_as(l);
+    out.number = number;
+    out.name = words::adjustment_name(l.kind);
+    out.amount = l.amount;
+    out.back = l.back;
+    const PlanLine* left = c.left_of(l);
+    if (left && (left->amount != l.amount || left->back != l.back)) {
+        out.left = left->amount;
+        out.left_back = left->back;
+    }
+    const bool some = l.amount != Length{} || l.back != Length{} || out.left;
+    out.has_amount = out.standing != Shows::NotDone && some;
     if (out.standing == Shows::NotDone) {
         out.why = {QObject::tr("not done: open it to see why"), QObject::tr("not done")};
     } else if (l.look_again) {
@@ -36,8 +48,10 @@ TagText tag_text(const PlanLine& l, const QString& number, Unit u)
         out.why = {QObject::tr("your amount")};
     } else if (l.proposal) {
         // All of it, or its last parts: what it is measured against now.
+        const QString brief = words::sides_brief(l);
+        if (!brief.isEmpty()) out.why << words::why(c, l, u) << brief;
         QStringList parts = words::why(l, u).split(", ");
-        for (; !parts.isEmpty(); parts.removeFirst()) out.why << parts.join(", ");
+        for (; brief.isEmpty() && !parts.isEmpty(); parts.removeFirst()) out.why << parts.join(", ");
     } else {
         out.why = {words::state_text(l, u)};
     }
@@ -89,9 +103,31 @@ void Tag::draw_amounts(QPainter& p, double left)
         p.setFont(look_.lato(12.5));
         p.drawText(QPointF{left + w + 6 * k, base}, word);
     };
+    if (text_.left) return draw_sides(p, left);
     if (text_.back == text_.amount) return number(54 * k, text_.amount, 26, {});
     number(42 * k, text_.amount, 16, tr("front"));
     number(59 * k, text_.back, 16, tr("back"));
+}
+
+// The left over the right, as one reads them; front and back beside each other.
+void Tag::draw_sides(QPainter& p, double left)
+{
+    const auto& d = look_.dyes();
+    const double k = look_.scale();
+    const double px = 16;
+    const auto row = [&](double base, const QString& word, Length front, Length back) {
+        p.setPen(d.faded);
+        p.setFont(look_.lato(12.5));
+        p.drawText(QPointF{left, base}, word);
+        double x = left + 36 * k;
+        for (const Length amount : {front, back}) {
+            p.setPen(text_.standing == Shows::Quiet ? d.faded : d.woad);
+            x += draw_number(p, look_, {x, base}, amount, look_.unit(), px, QFont::Medium, true) + 8 * k;
+            if (front == back) break;
+        }
+    };
+    row(42 * k, tr("left"), *text_.left, text_.left_back);
+    row(59 * k, tr("right"), text_.amount, text_.back);
 }
 
 void Tag::paintEvent(QPaintEvent*)
@@ -121,16 +157,20 @@ void Tag::paintEvent(QPaintEvent*)
     const Unit u = look_.unit();
     if (small_) {
         const double px = 17;
-        const double w =
-            text_.has_amount ? number_width(look_, text_.amount, u, px, QFont::Medium, true) + 6 * k : 0;
+        const double gap = text_.left ? 7 * k : 0;
+        const double right_wide =
+            text_.has_amount ? number_width(look_, text_.amount, u, px, QFont::Medium, true) : 0;
+        const double left_wide = text_.left ? number_width(look_, *text_.left, u, px, QFont::Medium, true) : 0;
+        const double w = text_.has_amount ? right_wide + gap + left_wide + 6 * k : 0;
         p.setPen(d.ink);
         p.setFont(fitted(text_.name, right - left - w, 15, 10, cabin));
         p.drawText(QRectF{left, 0, right - left - w, double(height())}, Qt::AlignVCenter | Qt::TextWordWrap,
                    text_.name);
         if (text_.has_amount) {
             p.setPen(d.woad);
-            draw_number(p, look_, {right - w + 6 * k, height() / 2.0 + 6 * k}, text_.amount, u, px, QFont::Medium,
-                        true);
+            const QPointF at{right - w + 6 * k, height() / 2.0 + 6 * k};
+            if (text_.left) draw_number(p, look_, at, *text_.left, u, px, QFont::Medium, true);
+            draw_number(p, look_, at + QPointF{left_wide + gap, 0}, text_.amount, u, px, QFont::Medium, true);
         }
     } else {
         p.setPen(d.ink);

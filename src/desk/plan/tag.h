@@ -14,6 +14,8 @@ struct TagText {
     QString name;
     Length amount;
     Length back;
+    std::optional<Length> left{};  // where it is another than the right, which is told above
+    Length left_back{};
     bool has_amount = false;
     bool look_again = false;
     QStringList why;  // the same in more and in fewer words: the first that fits is shown
@@ -21,7 +23,7 @@ struct TagText {
     friend bool operator==(const TagText&, const TagText&) = default;
 };
 // Of a line of this plan; what follows it is told by the caller.
-[[nodiscard]] TagText tag_text(const PlanLine&, const QString& number, Unit);
+[[nodiscard]] TagText tag_text(const Computed&, const PlanLine&, const QString& number, Unit);
 
 class Tag : public QAbstractButton {
     Q_OBJECT
@@ -42,6 +44,7 @@ protected:
 
 private:
     void draw_amounts(QPainter&, double left);
+    void draw_sides(QPainter&, double left);
     Look& look_;
     TagText text_;
     bool small_ = false;

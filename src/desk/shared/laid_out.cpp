@@ -1,6 +1,7 @@
 #include "desk/shared/laid_out.h"
 
 #include <algorithm>
+#include <cmath>
 
 #include "core/pattern/gore.h"
 
@@ -116,6 +117,48 @@ private:
 std::map<std::string, LaidPiece> laid_out(const std::vector<Piece>& was, const std::vector<Piece>& is)
 {
     return Sheet{was, is}.laid();
+}
+
+std::map<std::string, LaidPiece> laid_out_for(Side side, const std::set<std::string>& left_drawn,
+                                              const std::vector<Piece>& was, const std::vector<Piece>& is)
+{
+    auto out = laid_out(was, is);
+    for (auto& [id, laid] : out) {
+        if (side == Side::Right) laid.box.moveLeft(-laid.box.right());
+        const QRectF hull = box_of(*find_piece(was, id)) | box_of(*find_piece(is, id));
+        const bool turned = left_drawn.contains(id) == (side == Side::Right);
+        laid.to_sheet = {};
+        laid.to_sheet.translate(turned ? laid.box.left() + hull.right() : laid.box.left() - hull.left(),
+                                laid.box.top() - hull.top());
+        if (turned) laid.to_sheet.scale(-1, 1);
+    }
+    return out;
+}
+
+std::vector<LaidPiece> laid_in_rows(const std::vector<QRectF>& boxes, double aspect)
+{
+    double area = 0;
+    double widest = 0;
+    for (const auto& b : boxes) {
+        area += (b.width() + gap) * (b.height() + gap);
+        widest = std::max(widest, b.width());
+    }
+    const double wide = std::max(widest, std::sqrt(area * aspect));
+    std::vector<LaidPiece> out;
+    double x = 0;
+    double y = 0;
+    double high = 0;
+    for (const auto& b : boxes) {
+        if (x > 0 && x + b.width() > wide) {
+            y += high + gap;
+            x = high = 0;
+        }
+        const QTransform t = QTransform::fromTranslate(x - b.left(), y - b.top());
+        out.push_back({t, t.mapRect(b)});
+        x += b.width() + gap;
+        high = std::max(high, b.height());
+    }
+    return out;
 }
 
 }  // namespace sartorum::desk
