@@ -198,8 +198,14 @@ void drag(const QString& demo, Kept& kept)
     plan.sizes[Level::Waist] = "18";  // the tenth: a blend between sizes
     const Work work = work_of(pattern, chart, body.set, plan);
     const double pass = plain_ms(pattern.find("16")->pieces);
-    const auto both = dragged_in_turn({work, dress_to_drag(demo, body.set)}, [](Plan& p, int i) {
-        p.decisions[1].set_amount(Length::mm(-6.0 + i % 12));
+    Work unlike = work;
+    unlike.plan.decisions[1].set_side(Side::Left, Length::mm(-3));
+    const auto both = dragged_in_turn({work, dress_to_drag(demo, body.set), unlike}, [](Plan& p, int i) {
+        const Length amount = Length::mm(-6.0 + i % 12);
+        if (p.decisions[1].has_sides())
+            p.decisions[1].set_side(Side::Right, amount);
+        else
+            p.decisions[1].set_amount(amount);
     });
     const auto& slope = both[0];
     tell(kept, "ten-pieces", slope.ms / pass,
@@ -209,6 +215,9 @@ void drag(const QString& demo, Kept& kept)
     const double dress = both[1].ms;
     tell(kept, "dress-to-top", dress / slope.ms,
          QString{"dragging the slope of a dress of ten pieces, twelve adjustments: %1 ms"}.arg(dress));
+    const double sides = both[2].ms;
+    tell(kept, "sides-to-alike", sides / slope.ms,
+         QString{"the same top, its slope dragged on the right alone: %1 ms"}.arg(sides));
     // The last of all, on the sleeve: what stands above it stays.
     const auto hem = dragged(work, [](Plan& p, int i) {
         p.decide({AdjustmentKind::SleeveHem, Answer::Accepted, Length::mm(3 + i % 20)});

@@ -9,6 +9,7 @@
 #include <new>
 
 #include "core/chart/finished_only.h"
+#include "core/plan/cut_out.h"
 #include "core/plan/first_plan.h"
 #include "formats/chart_csv.h"
 #include "formats/json.h"
@@ -33,7 +34,7 @@ constexpr int exit_not_all = 1;
 constexpr int exit_bad_input = 2;
 
 struct Options {
-    QString chart, pattern, body, plan, work, size, out, paper = "a4", kind = "tiles";
+    QString chart, pattern, body, plan, work, size, out, paper = "a4", kind = "tiles", sides = "apart";
     // Decided already, by a plan or by kept work.
     [[nodiscard]] bool decided() const { return !plan.isEmpty() || !work.isEmpty(); }
     QString type;
@@ -274,8 +275,12 @@ Said print(const Options& o)
         pages = need(formats::write_work_card(o.out, c, label, paper, o.unit, o.if_there()), o.out);
     } else {
         const int divide = o.kind == "half" ? 2 : o.kind == "quarter" ? 4 : 1;
-        pages = need(
-            formats::write_pages(o.out, formats::print_job(c, paper, divide, o.unit, label), o.if_there()), o.out);
+        const bool one = o.sides == "one-piece";
+        if (one && cut_by_side(c) && !cut_with_two_lines(c))
+            answer.aside << "Right and left lie too far apart for two lines on one piece: each side has its own.";
+        const auto sides = one ? formats::SidesPrinted::OnOnePiece : formats::SidesPrinted::Apart;
+        const auto job = formats::print_job(c, paper, divide, o.unit, label, sides);
+        pages = need(formats::write_pages(o.out, job, o.if_there()), o.out);
     }
     answer.out += o.json ? text_of({{"file", o.out.toStdString()},
                                     {"pages", pages},
@@ -356,7 +361,7 @@ const std::vector<Command>& commands()
         {"plan", plan, on_paper},
         {"apply", apply, on_paper + QStringList{"out", "force"}},
         {"check", check_seams, on_paper},
-        {"print", print, on_paper + QStringList{"out", "force", "paper", "kind"}},
+        {"print", print, on_paper + QStringList{"out", "force", "paper", "kind", "sides"}},
         {"work", keep, {"plan", "work", "size", "pattern", "out", "force"}},
         {"adjustments", adjustments, {}}};
     return all;
@@ -394,11 +399,12 @@ Options options_of(const QCommandLineParser& parser, const Command& command)
     o.unit = unit_kinds[word_of(parser, "unit", units)];
     (void)word_of(parser, "paper", std::array{"a4", "letter"});
     (void)word_of(parser, "kind", std::array{"tiles", "half", "quarter", "card"});
+    (void)word_of(parser, "sides", std::array{"apart", "one-piece"});
     for (const auto& [name, into] :
          {std::pair{"chart", &o.chart}, std::pair{"pattern", &o.pattern}, std::pair{"body", &o.body},
           std::pair{"plan", &o.plan}, std::pair{"work", &o.work}, std::pair{"size", &o.size},
           std::pair{"out", &o.out}, std::pair{"paper", &o.paper}, std::pair{"kind", &o.kind},
-          std::pair{"type", &o.type}})
+          std::pair{"type", &o.type}, std::pair{"sides", &o.sides}})
         *into = parser.value(name);
     o.json = parser.isSet("json");
     o.force = parser.isSet("force");
@@ -456,6 +462,7 @@ int main(int argc, char** argv)
          {"go-on", "write also where something accepted could not be done"},
          {"paper", "a4 or letter", "paper", "a4"},
          {"kind", "tiles, half, quarter or card", "kind", "tiles"},
+         {"sides", "apart, or one-piece: both lines on one, where right and left differ little", "sides", "apart"},
          {"unit", "cm, in or mm, for words", "unit", "cm"},
          {"garment", "top, dress, skirt, trousers or bra", "garment", "skirt"},
          {"school", "choose by high_bust, full_bust, waist or hip", "school"},

@@ -69,7 +69,7 @@ bool fill_with_demo(notebook::Notebook& book, const QString& folder)
            add_pattern(book, dir, "reedbed-dress.csv", "reedbed-dress.svg", "Reedbed dress") &&
            add_pattern(book, dir, "ropewalk-skirt.csv", "ropewalk-skirt.svg", "Ropewalk skirt") &&
            add_pattern(book, dir, "towpath-paper.csv", "lockside-skirt.svg", "Towpath Paper, skirts") &&
-           add_bodies(book, dir, {"bram.json"}) &&
+           add_bodies(book, dir, {"bram.json"}) && add_bodies(book, dir, {"hedda.json"}) &&
            add_bodies(book, dir, {"ottilie-april.json", "ottilie-july.json", "ottilie.json"});
 }
 

@@ -171,10 +171,8 @@ void Room::decide(AdjustmentKind kind, Answer answer, std::optional<Length> amou
     const Decision* before = plan_.decision(kind);
     Decision next = before ? *before : Decision{kind, answer};
     next.answer = answer;
-    if (!next.has_sides()) {
-        next.set_amount(amount);
-        if (!amount) next.set_back({});
-    }
+    next.set_amount(amount);
+    if (!amount) next.set_back({});
     decide(next);
 }
 

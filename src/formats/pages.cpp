@@ -126,7 +126,18 @@ void paint_piece(QPainter& p, const PrintJob& job, const Piece& piece)
     }
 }
 
-void paint_piece_label(QPainter& p, const PrintJob& job, const Piece& piece)
+// The left side's line on the right side's piece.
+void paint_left_line(QPainter& p, const Piece& left)
+{
+    p.setBrush(Qt::NoBrush);
+    p.setPen(pen(0.5, Qt::DashDotLine));
+    p.drawPath(painter_path(cutting_outline(left)));
+    p.setPen(pen(0.35, Qt::DashDotDotLine));
+    p.drawPath(painter_path(left));
+    p.drawPath(darts_path(left));
+}
+
+void paint_piece_label(QPainter& p, const PrintJob& job, const Piece& piece, bool two_lines)
 {
     const auto box = bounds(piece);
     const bool band = piece.role == PieceRole::Waistband;
@@ -144,6 +155,8 @@ void paint_piece_label(QPainter& p, const PrintJob& job, const Piece& piece)
                          .arg(piece.cut)
                          .arg(on_fold(piece) ? tr_(" on the fold") : QString{})};
     if (job.divide > 1) rows << tr_("practice sheet, 1 : %1").arg(job.divide);
+    if (two_lines)
+        rows << tr_("solid and dashed: right side") << tr_("dash and dot: left side; trim it after cutting");
     for (int i = 0; i < rows.size(); ++i)
         text_at(p, at + QPointF{0, line * 1.35 * i}, i == 0 ? line : line * 0.72, rows[i], i == 0, true);
 }
@@ -247,11 +260,20 @@ Layout lay_out_within(const PrintJob& job, double widest)
     double y = 12 + std::max(side, 30 + head_line_mm * static_cast<double>(head_lines(job).size())) + 14;
     double row_height = 0;
     double right = area.width();
-    for (const auto& piece : as_cut(job.pieces)) {
-        const Piece scaled = moved(piece, Geom::Scale(scale));
-        Piece p = scaled;
+    const auto scaled = [&](const Piece& piece) {
+        Piece p = moved(piece, Geom::Scale(scale));
         for (auto& e : p.edges) e.allowance = e.allowance * scale;
-        const QRectF box = bounds_of(p);
+        return p;
+    };
+    const auto all = as_cut(job.pieces);
+    for (std::size_t i = 0; i < all.size(); ++i) {
+        const Piece p = scaled(all[i]);
+        QRectF box = bounds_of(p);
+        out.left.emplace_back();
+        if (i < job.left.size() && job.left[i]) {
+            out.left.back() = scaled(*job.left[i]);
+            box |= bounds_of(*out.left.back());
+        }
         if (x > 12 && x + box.width() > widest) {
             x = 12;
             y += row_height + 10;
@@ -269,6 +291,7 @@ Layout lay_out_within(const PrintJob& job, double widest)
     std::vector<QPainterPath> shapes;
     for (std::size_t i = 0; i < out.pieces.size(); ++i) {
         shapes.push_back(painter_path(cutting_outline(out.pieces[i])).translated(out.places[i]));
+        if (out.left[i]) shapes.push_back(painter_path(cutting_outline(*out.left[i])).translated(out.places[i]));
     }
     for (int r = 0; r < out.rows; ++r) {
         for (int c = 0; c < out.columns; ++c) {
@@ -307,9 +330,10 @@ void paint_sheet(QPainter& p, const PrintJob& job, const Layout& layout)
         p.save();
         p.translate(layout.places[i]);
         p.setPen(pen(0.35));
+        if (layout.left[i]) paint_left_line(p, *layout.left[i]);
         paint_piece(p, job, layout.pieces[i]);
         p.setPen(pen(0.35));
-        paint_piece_label(p, job, layout.pieces[i]);
+        paint_piece_label(p, job, layout.pieces[i], layout.left[i].has_value());
         p.restore();
     }
 }
@@ -331,11 +355,22 @@ std::vector<Piece> named_pieces(const std::vector<PieceToCut>& pieces, const QSt
 
 }  // namespace
 
-PrintJob print_job(const Computed& c, PaperSize paper, int divide, Unit unit, const PrintLabel& label)
+PrintJob print_job(const Computed& c, PaperSize paper, int divide, Unit unit, const PrintLabel& label,
+                   SidesPrinted sides)
 {
     QStringList not_done;
     for (const auto& n : c.not_done) not_done << words::not_done(n, unit);
-    return {divide > 1 ? practice_pieces(c) : named_pieces(cut_out(c)), paper, divide, unit, label, not_done};
+    PrintJob job{{}, paper, divide, unit, label, not_done, {}};
+    const auto lines = divide == 1 && sides == SidesPrinted::OnOnePiece ? cut_with_two_lines(c) : std::nullopt;
+    if (!lines) {
+        job.pieces = divide > 1 ? practice_pieces(c) : named_pieces(cut_out(c));
+        return job;
+    }
+    for (const auto& l : *lines) {
+        job.pieces.push_back(l.right);
+        job.left.push_back(l.left);
+    }
+    return job;
 }
 
 Outcome<int> write_pages(const QString& path, const PrintJob& job, IfThere if_there, const Progress& progress)

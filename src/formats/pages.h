@@ -35,7 +35,12 @@ struct PrintJob {
     Unit unit = Unit::Centimetre;
     PrintLabel label;
     QStringList not_done{};  // sentences that stand at the head of the first sheet
+    // For each piece the left side's line, where it is drawn on the right side's; else empty.
+    std::vector<std::optional<Piece>> left{};
 };
+
+// Of unlike sides: each its own pieces, or both lines on one.
+enum class SidesPrinted { Apart, OnOnePiece };
 
 struct Tile {
     int row = 0;
@@ -48,6 +53,7 @@ struct Tile {
 // Where the pieces lie on one large sheet, and how it is parted into pages. All mm, y down, at printed scale.
 struct Layout {
     std::vector<Piece> pieces;
+    std::vector<std::optional<Piece>> left;  // as in the job
     std::vector<QPointF> places;
     QRectF test_square;
     QSizeF sheet;
@@ -67,7 +73,8 @@ inline constexpr double tile_overlap_mm = 10;
 void paint_sheet(QPainter&, const PrintJob&, const Layout&);
 
 // The altered pieces; at half and quarter scale each as traced too.
-[[nodiscard]] PrintJob print_job(const Computed&, PaperSize, int divide, Unit, const PrintLabel&);
+[[nodiscard]] PrintJob print_job(const Computed&, PaperSize, int divide, Unit, const PrintLabel&,
+                                 SidesPrinted = SidesPrinted::Apart);
 
 // Called after each page with done and all; returning false stops. The file is left unwritten then.
 using Progress = std::function<bool(int, int)>;

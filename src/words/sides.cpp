@@ -71,7 +71,8 @@ QString why(const Computed& c, const PlanLine& line, Unit u)
     const bool apart_read = line.sides.how == Sided::Apart && (line.sides.right || line.sides.left);
     const QString right = apart_read ? why(as_asked(line, line.sides.right), u) : as_one;
     const QString other = apart_read ? why(as_asked(line, line.sides.left), u) : left ? why(*left, u) : as_one;
-    return right == other || line.sides.how == Sided::Larger ? as_one : each_side(right, other);
+    if (right == other || line.sides.how == Sided::Larger) return as_one;
+    return t("right: %1; left: %2").arg(right, other);
 }
 
 QString sides_told(const PlanLine& line, Unit u)

@@ -46,9 +46,9 @@ inline void open_card(Desk& d, AdjustmentKind kind)
 
 inline int step_of(const Desk& d, StepKind kind)
 {
-    const auto& steps = d.room->computed()->steps;
+    const auto& steps = d.room->steps();
     for (std::size_t i = 0; i < steps.size(); ++i) {
-        if (steps[i].kind == kind) return static_cast<int>(i);
+        if (steps[i].step->kind == kind) return static_cast<int>(i);
     }
     qFatal("no such step");
 }

@@ -1,12 +1,19 @@
 // The printed pages as poppler, an independent reader, sees them.
+#include <QDir>
+#include <QFileInfo>
 #include <QGuiApplication>
 #include <QImage>
+#include <QPainter>
 #include <QProcess>
 #include <QTemporaryDir>
 #include <QTest>
 
+#include <algorithm>
+
 #include "bodices.h"
+#include "core/paper/area.h"
 #include "formats/work_card.h"
+#include "skirts.h"
 #include "tests.h"
 #include "words/words.h"
 
@@ -65,6 +72,64 @@ class TestPages : public QObject {
             return last - first;
         };
         return {span(true), span(false)};
+    }
+
+    // Waist to hip and hip not alike.
+    static Computed unlike_skirt()
+    {
+        const auto p = graded_skirt();
+        SizeChart chart{"c", "m", {}};
+        for (const auto& size : p.sizes) {
+            const double i = static_cast<double>(chart.sizes.size());
+            chart.sizes.push_back(
+                {size.size,
+                 {{Measure::Waist, Length::mm(640 + 40 * i)}, {Measure::Hip, Length::mm(880 + 40 * i)}},
+                 0});
+        }
+        Plan plan = plan_in_sizes("14", "14");
+        Decision hip{AdjustmentKind::WidthAtHip, Answer::Accepted};
+        hip.set_side(Side::Right, Length::mm(36));
+        hip.set_side(Side::Left, Length::mm(12));
+        plan.decide(hip);
+        Decision depth{AdjustmentKind::WaistToHip, Answer::Accepted};
+        depth.set_side(Side::Right, Length::mm(8));
+        depth.set_side(Side::Left, Length::mm(16));
+        plan.decide(depth);
+        return *compute(p, chart, {}, plan);
+    }
+
+    static constexpr int px = 4;  // a millimetre
+
+    // The pages, as poppler draws them, taped where they lie.
+    QImage rejoined(const QString& path, const Layout& l)
+    {
+        const QString stem = path + "-page";
+        output("pdftoppm", {"-r", QString::number(25.4 * px), "-gray", "-png", path, stem});
+        QDir dir{QFileInfo{path}.path()};
+        const auto pages = dir.entryInfoList({QFileInfo{stem}.fileName() + "*.png"}, QDir::Files, QDir::Name);
+        QImage sheet{(l.sheet * px).toSize() + QSize{400 * px, 400 * px}, QImage::Format_Grayscale8};
+        sheet.fill(255);
+        QPainter p{&sheet};
+        p.setCompositionMode(QPainter::CompositionMode_Darken);
+        qsizetype next = 0;
+        for (const auto& t : l.tiles) {
+            if (t.blank || next >= pages.size()) continue;
+            const QImage page{pages[next++].filePath()};
+            const double margin = page_margin_mm * px;
+            p.drawImage(t.part.topLeft() * px, page, QRectF{QPointF{margin, margin}, t.part.size() * px});
+        }
+        return sheet;
+    }
+
+    static bool inked(const QImage& sheet, QPointF mm)
+    {
+        const QPoint c = (mm * px).toPoint();
+        for (int dx = -px; dx <= px; ++dx) {
+            for (int dy = -px; dy <= px; ++dy) {
+                if (sheet.valid(c + QPoint{dx, dy}) && qGray(sheet.pixel(c + QPoint{dx, dy})) < 120) return true;
+            }
+        }
+        return false;
     }
 
 private slots:
@@ -239,6 +304,62 @@ private slots:
             QVERIFY2(text.contains("NOT DONE: Bust."), qPrintable(text));
             QVERIFY(text.contains("NOT DONE: Waist to hip.") && text.contains("Take it out of the plan."));
         }
+    }
+    // The skirt's front, on the fold, with two unlike halves: rejoined from its sheets as another program draws
+    // them, the cutting line of each half lies where that half's own outline has it, the right one turned over.
+    void a_piece_on_the_fold_is_printed_whole_and_rejoins_from_its_sheets()
+    {
+        const auto c = unlike_skirt();
+        const PrintLabel label{"Hedda", "Graded", "14", "v", "d"};
+        const auto printed = print_job(c, PaperSize::A4, 1, Unit::Centimetre, label);
+        const Layout l = lay_out(printed);
+        const QString path = dir_.filePath("whole.pdf");
+        QVERIFY(write_pages(path, printed, IfThere::Refuse).has_value());
+        const QImage sheet = rejoined(path, l);
+        const auto front = std::find_if(l.pieces.begin(), l.pieces.end(),
+                                        [](const Piece& p) { return guide(p, GuideKind::Centre).has_value(); });
+        QVERIFY(front != l.pieces.end());
+        const QPointF at = l.places[static_cast<std::size_t>(front - l.pieces.begin())];
+        const auto top_of = [](const Piece& p) { return edge(p, EdgeRole::Centre).curve.finalPoint(); };
+        const Piece& left = front_of(c.left->altered);
+        const Piece& right = front_of(c.altered);
+        int looked = 0;
+        for (const auto* half : {&left, &right}) {
+            for (const auto& polygon : cutting_outline(*half)) {
+                for (const auto& q : polygon) {
+                    const Point off = q - top_of(*half);
+                    if (off[Geom::X] < 3) continue;  // the fold is no edge any more
+                    const double x = half == &left ? off[Geom::X] : -off[Geom::X];
+                    const QPointF there =
+                        at + QPointF{top_of(left)[Geom::X] + x, -(top_of(left)[Geom::Y] + off[Geom::Y])};
+                    QVERIFY2(inked(sheet, there),
+                             qPrintable(
+                                 QString("%1 %2 %3").arg(half == &left ? "left" : "right").arg(x).arg(there.y())));
+                    ++looked;
+                }
+            }
+        }
+        QVERIFY2(looked > 60, qPrintable(QString::number(looked)));
+        const QString text = output("pdftotext", {path, "-"});
+        for (const char* said : {"right half", "left half", "back, right", "back, left"})
+            QVERIFY2(text.contains(QLatin1String{said}, Qt::CaseInsensitive), said);
+    }
+
+    // Where they differ little, both lines on one piece, if she likes that better.
+    void two_lines_on_one_piece()
+    {
+        const auto c = unlike_skirt();
+        const PrintLabel label{"Hedda", "Graded", "14", "v", "d"};
+        const auto one = print_job(c, PaperSize::A4, 1, Unit::Centimetre, label, SidesPrinted::OnOnePiece);
+        QCOMPARE(one.pieces.size(), c.altered.pieces.size());
+        QCOMPARE(one.left.size(), one.pieces.size());
+        QVERIFY(std::any_of(one.left.begin(), one.left.end(), [](const auto& p) { return p.has_value(); }));
+        const QString path = dir_.filePath("two-lines.pdf");
+        QVERIFY(write_pages(path, one, IfThere::Refuse).has_value());
+        const QString text = output("pdftotext", {path, "-"}).simplified();
+        QVERIFY(text.contains("dash and dot: left side") && text.contains("on the fold"));
+        QVERIFY(lay_out(one).printed() <
+                lay_out(print_job(c, PaperSize::A4, 1, Unit::Centimetre, label)).printed());
     }
 };
 SARTORUM_TEST(TestPages)

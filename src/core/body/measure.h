@@ -92,7 +92,7 @@ inline constexpr std::array<MeasureFacts, 41> all_measures{{
      Length::mm(750)},
     {Measure::AcrossFront, "across_front", MeasureKind::Along, View::Front, false, Length::mm(180),
      Length::mm(650)},
-    {Measure::WaistToHip, "waist_to_hip", MeasureKind::Along, View::Legs, false, Length::mm(60), Length::mm(450)},
+    {Measure::WaistToHip, "waist_to_hip", MeasureKind::Along, View::Legs, true, Length::mm(60), Length::mm(450)},
     {Measure::SkirtLength, "skirt_length", MeasureKind::Wish, View::Legs, false, Length::mm(150),
      Length::mm(1600)},
     {Measure::Thigh, "thigh", MeasureKind::Girth, View::Legs, true, Length::mm(200), Length::mm(1400)},

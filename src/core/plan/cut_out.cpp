@@ -46,7 +46,7 @@ Piece whole_of(const Piece& right, const Piece& left, bool left_drawn)
 }
 
 std::vector<PieceToCut> parted(const Garment& right, const Garment& left, const std::set<std::string>& left_drawn,
-                             const std::set<std::string>& apart)
+                               const std::set<std::string>& apart)
 {
     std::vector<PieceToCut> out;
     for (const auto& r : right.pieces) {
@@ -99,6 +99,40 @@ std::vector<PieceToCut> cut_out_of(const Computed& c, const Garment& as)
     const auto apart = unlike_pieces(c);
     const auto drawn = apart.empty() ? std::set<std::string>{} : left_as_drawn(c.altered);
     return parted(as, as, drawn, apart);
+}
+
+namespace {
+
+// No place of the one outline is farther from the other than two lines can be told apart.
+bool close_enough(const Piece& a, const Piece& b)
+{
+    if (a.edges.size() != b.edges.size()) return false;
+    for (std::size_t i = 0; i < a.edges.size(); ++i) {
+        for (const Point p : flattened(a.edges[i].curve, Length::mm(1))) {
+            if (nearest(b.edges[i].curve, p).off > two_lines_most.in_mm()) return false;
+        }
+    }
+    return true;
+}
+
+}  // namespace
+
+std::optional<std::vector<TwoLines>> cut_with_two_lines(const Computed& c)
+{
+    const auto apart = unlike_pieces(c);
+    if (apart.empty()) return std::nullopt;
+    std::vector<TwoLines> out;
+    for (const auto& r : c.altered.pieces) {
+        const auto right = as_cut({r});
+        const auto left = as_cut({*find_piece(c.left->altered.pieces, r.id)});
+        for (std::size_t i = 0; i < right.size(); ++i) {
+            out.push_back({right[i]});
+            if (!apart.contains(r.id) || cut_as_one(right[i], left[i])) continue;
+            if (!close_enough(right[i], left[i]) || !close_enough(left[i], right[i])) return std::nullopt;
+            out.back().left = left[i];
+        }
+    }
+    return out;
 }
 
 std::vector<Step> traced_by_side(const Computed& c)

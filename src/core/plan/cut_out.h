@@ -20,6 +20,15 @@ inline constexpr Length cut_alike = Length::mm(0.1);
 [[nodiscard]] std::vector<PieceToCut> cut_out(const Computed&);
 // The same pieces as they are in another state of the garment: as traced, to practise on, or as bought.
 [[nodiscard]] std::vector<PieceToCut> cut_out_of(const Computed&, const Garment& as);
+// The right halves, each with the left's line on it where that is another: to be cut by the outer and trimmed.
+// None where the sides are alike, or so far apart that nobody could follow two lines.
+struct TwoLines {
+    Piece right;
+    std::optional<Piece> left{};
+};
+[[nodiscard]] std::optional<std::vector<TwoLines>> cut_with_two_lines(const Computed&);
+inline constexpr Length two_lines_most = Length::mm(15);  // our own choice
+
 // Some piece is cut for each side.
 [[nodiscard]] bool cut_by_side(const Computed&);
 // Before anything is altered those pieces are traced for each side: a step for each.

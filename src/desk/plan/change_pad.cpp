@@ -335,12 +335,20 @@ void ChangePad::flip()
 {
     const auto* l = line();
     if (!l) return;
-    const auto own = l->own_amount ? std::optional{l->amount} : std::nullopt;
+    const Decision* was = room_.plan().decision(kind_);
+    // Each side's own amount stays where it is.
+    const auto answer = [&](Answer said) {
+        if (!was || !was->has_sides())
+            return room_.decide(kind_, said, l->own_amount ? std::optional{l->amount} : std::nullopt);
+        Decision d = *was;
+        d.answer = said;
+        room_.decide(d);
+    };
     const bool asks = l->amount != Length{} || line_on(Side::Left).amount != Length{};
     if (l->state == LineState::Accepted || l->state == LineState::Refused) {
-        room_.decide(kind_, Answer::Declined, own);
+        answer(Answer::Declined);
     } else if (asks || zero_works(adjustment(kind_), l->method)) {
-        room_.decide(kind_, Answer::Accepted, own);
+        answer(Answer::Accepted);
     } else {
         amount_field().edit().setFocus();  // nothing to propose: an amount of her own is needed first
         amount_field().say(tr("Type the amount first: nothing was measured to propose it from."), false);

@@ -10,6 +10,7 @@
 #include <QVBoxLayout>
 
 #include "core/paper/area.h"
+#include "core/plan/cut_out.h"
 #include "desk/shared/empty_state.h"
 #include "desk/shared/when_shown.h"
 #include "formats/painter_paths.h"
@@ -73,6 +74,11 @@ protected:
             p.setBrush(Qt::NoBrush);
             p.setPen(QPen{QColor{"#234E7A"}, 0.9, Qt::DashLine});
             p.drawPath(shape(formats::painter_path(layout_.pieces[i])));
+            if (const auto& left = layout_.left[i]) {
+                p.setPen(QPen{QColor{"#234E7A"}, 1.2, Qt::DashDotLine});
+                p.drawPath(shape(formats::painter_path(cutting_outline(*left))));
+                p.setPen(QPen{QColor{"#234E7A"}, 0.9, Qt::DashLine});
+            }
             p.drawPath(shape(formats::darts_path(layout_.pieces[i])));
             p.setPen(QColor{"#26262B"});
             // Its longest word decides how large it can be.
@@ -204,8 +210,12 @@ PrintStation::PrintStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
     kind_->wrap();
     paper_ = new Choices{look, {tr("A4"), tr("US Letter")}, tr("Paper"), pad};
     paper_->setObjectName("print_paper");
+    sides_ = new Choices{look, {tr("Each side its pieces"), tr("Both lines on one")}, tr("Right and left"), pad};
+    sides_->setObjectName("print_sides");
+    sides_->wrap();
     column->addWidget(kind_);
     column->addWidget(paper_);
+    column->addWidget(sides_);
     count_ = label(look, {}, 34, false, pad);
     column->addWidget(count_);
     note_ = label(look, {}, 14, false, pad);
@@ -239,6 +249,7 @@ PrintStation::PrintStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
     cancel_->hide();
     connect(kind_, &Choices::picked, this, &PrintStation::refresh);
     connect(paper_, &Choices::picked, this, &PrintStation::refresh);
+    connect(sides_, &Choices::picked, this, &PrintStation::refresh);
     connect(browse, &Button::clicked, this, [this] {
         const QString dir = QFileDialog::getExistingDirectory(this, tr("Folder for the files"), folder_->text());
         if (!dir.isEmpty()) folder_->setText(dir);
@@ -261,9 +272,10 @@ PrintStation::~PrintStation()
 formats::PrintJob PrintStation::job() const
 {
     const int divide[] = {1, 2, 4, 1};
-    return formats::print_job(*room_.computed(),
-                              paper_->chosen() == 0 ? formats::PaperSize::A4 : formats::PaperSize::Letter,
-                              divide[kind_->chosen()], look_.unit(), room_.print_label());
+    return formats::print_job(
+        *room_.computed(), paper_->chosen() == 0 ? formats::PaperSize::A4 : formats::PaperSize::Letter,
+        divide[kind_->chosen()], look_.unit(), room_.print_label(),
+        sides_->chosen() == 1 ? formats::SidesPrinted::OnOnePiece : formats::SidesPrinted::Apart);
 }
 
 int PrintStation::card_pages() const
@@ -290,6 +302,8 @@ void PrintStation::refresh()
     work_->setVisible(room_.computed().has_value());
     map_->computed = room_.computed() ? &*room_.computed() : nullptr;
     if (!room_.computed()) return;
+    // Only of sides so near each other that two lines can be followed.
+    sides_->setVisible(kind_->chosen() == Tiles && cut_with_two_lines(*room_.computed()).has_value());
     ++generation_;
     if (kind_->chosen() == WorkCard) {  // one page after the other: there is nothing to lay out
         formats::Layout page;

@@ -43,6 +43,7 @@ private:
     QWidget* work_;
     Choices* kind_;
     Choices* paper_;
+    Choices* sides_;
     TileMap* map_;
     QLabel* count_;
     QLabel* note_;
