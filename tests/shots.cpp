@@ -147,15 +147,7 @@ int main(int argc, char** argv)
     for (const auto kind : {AdjustmentKind::UpperArm, AdjustmentKind::CapHeight, AdjustmentKind::CapForward,
                             AdjustmentKind::TopNotch})
         room.decide(kind, Answer::Accepted, {});
-    window.findChild<PlanStation*>()->show_adjustment(AdjustmentKind::UpperArm);
-    beside(3);
-    shot("plan-sleeve");
     window.go_to(Station::Paper);
-    for (std::size_t i = 0; i < room.computed()->steps.size(); ++i) {
-        if (room.computed()->steps[i].kind == StepKind::SwingBust) room.go_to_step(static_cast<int>(i));
-    }
-    emit window.findChild<Choices*>("paper_view")->picked(1);
-    shot("paper-top");
     emit window.findChild<Choices*>("paper_view")->picked(3);
     emit window.findChild<Choices*>("walk_seam")->picked(2);
     window.findChild<QSlider*>("roll_seam")->setValue(420);
@@ -172,8 +164,8 @@ int main(int argc, char** argv)
     room.choose(room.advice()->choice);
     room.decide(AdjustmentKind::Bust, Answer::Accepted, Length::mm(16));
     window.go_to(Station::Paper);
-    for (std::size_t i = 0; i < room.computed()->steps.size(); ++i) {
-        if (room.computed()->steps[i].kind == StepKind::SwingBust) room.go_to_step(static_cast<int>(i));
+    for (std::size_t i = 0; i < room.steps().size(); ++i) {
+        if (room.steps()[i].step->kind == StepKind::SwingBust) room.go_to_step(static_cast<int>(i));
     }
     emit window.findChild<Choices*>("paper_view")->picked(1);
     shot("paper-panels");
@@ -190,6 +182,22 @@ int main(int argc, char** argv)
     window.go_to(Station::Plan);
     beside(6);
     shot("plan-gores");
+    // Right and left not alike.
+    for (const auto& w : room.book().wearers()) {
+        if (w.name == "Hedda") room.choose_wearer(w.id);
+    }
+    room.choose_pattern(bodice);
+    room.choose(room.advice()->choice);
+    room.accept_all();
+    beside(0);
+    window.findChild<PlanStation*>()->show_adjustment(AdjustmentKind::ShoulderSlope);
+    shot("plan-sides");
+    window.go_to(Station::Paper);
+    emit window.findChild<Choices*>("paper_view")->picked(2);
+    shot("paper-sides");
+    for (const auto& w : room.book().wearers()) {
+        if (w.name == "Ottilie") room.choose_wearer(w.id);
+    }
     window.measure_flat(TissueKind::Bodice);
     measure_half(room);
     window.measure_flat({});

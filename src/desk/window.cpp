@@ -372,7 +372,7 @@ std::vector<bool> Window::finished() const
         for (const auto& l : c->lines)
             answered = answered && l.state != LineState::Proposed && l.state != LineState::Refused;
     }
-    const bool cut = answered && room_->step() + 1 == static_cast<int>(c->steps.size());
+    const bool cut = answered && room_->step() + 1 == static_cast<int>(room_->steps().size());
     return {measured, room_->sizes_chosen(), answered, cut, false};
 }
 

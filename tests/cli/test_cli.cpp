@@ -448,6 +448,55 @@ private slots:
         QVERIFY(on[1]["from_below"] && on[1]["holds"] && on[1]["opening_mm"] > 300 && on[1]["opens_mm"] > 500);
         QVERIFY(run(dress).out.contains("Stepped into it passes the hip"));
     }
+    // Both sides told apart in words and in JSON, each with its own piece.
+    void unlike_sides_are_planned_applied_checked_and_printed()
+    {
+        QTemporaryDir dir;
+        auto given = files("hedda.json");
+        const auto planned = json::parse(run(QStringList{"plan"} + given).out.toStdString());
+        const auto& lines = planned["lines"];
+        const auto depth = std::find_if(lines.begin(), lines.end(),
+                                        [](const json& l) { return l["adjustment"] == "waist_to_hip"; });
+        QCOMPARE((*depth)["sides"]["how"].get<std::string>(), std::string{"apart"});
+        QCOMPARE((*depth)["amount_mm"].get<double>(), 0.0);
+        QVERIFY((*depth)["left_mm"].get<double>() > 12);
+        const auto applied = json::parse(run(QStringList{"apply"} + given).out.toStdString());
+        int wholes = 0;
+        int lefts = 0;
+        for (const auto& p : applied["cut_out"]) {
+            wholes += p.contains("whole");
+            lefts += p.value("side", "") == "left";
+        }
+        QVERIFY(wholes == 1 && lefts == 1);  // the front on its fold, one of the two backs
+        const auto& steps = applied["steps"];
+        QVERIFY(
+            std::any_of(steps.begin(), steps.end(), [](const json& s) { return s.value("side", "") == "left"; }));
+        const auto checked = json::parse(run(QStringList{"check"} + given).out.toStdString());
+        QVERIFY(checked["all_hold"].get<bool>());
+        for (const char* centre : {"centre_front", "centre_back"}) {
+            QVERIFY(std::any_of(checked["walks"].begin(), checked["walks"].end(),
+                                [&](const json& w) { return w["seam"] == centre && w["holds"].get<bool>(); }));
+        }
+        // She may want one amount for both.
+        QFile plan{dir.filePath("plan.json")};
+        QVERIFY(plan.open(QIODevice::WriteOnly));
+        plan.write(R"({"waist_size": "16", "hip_size": "16", "sides": "larger",
+                       "adjustments": {"waist_to_hip": {"answer": "accepted"}}})");
+        plan.close();
+        const auto larger = json::parse(
+            run(QStringList{"apply"} + given + QStringList{"--plan", plan.fileName()}).out.toStdString());
+        for (const auto& p : larger["cut_out"]) QVERIFY(!p.contains("side") && !p.contains("whole"));
+        given.removeAll("--json");
+        const auto words = run(QStringList{"plan"} + given).out;
+        QVERIFY2(words.contains("right 0.0 cm, left +") && words.contains("each side gets its own"), words);
+        for (const char* sides : {"apart", "one-piece"}) {
+            const auto r = run(QStringList{"print"} + given +
+                               QStringList{"--sides", sides, "--out", dir.filePath(QString{sides} + ".pdf")});
+            QCOMPARE(r.code, 0);
+        }
+        QVERIFY(run(QStringList{"print"} + given + QStringList{"--sides", "both", "--out", dir.filePath("x.pdf")})
+                    .code != 0);
+    }
     void the_document_lists_every_adjustment_as_the_catalogue_has_it()
     {
         QFile f{QString{SARTORUM_SOURCE_DIR} + "/docs/cli.md"};

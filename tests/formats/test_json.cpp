@@ -293,7 +293,9 @@ private slots:
         Decision slope{AdjustmentKind::ShoulderSlope, Answer::Accepted, Length::mm(-6), Length::mm(-4), 1};
         slope.amounts.push_back({"tip", Face::Front, Side::Left, Length::mm(2)});
         slope.amounts.push_back({"", Face::Both, Side::Right, Length::mm(-8.5)});
+        slope.sides = SidesWay::Apart;
         plan.decide(slope);
+        plan.sides = SidesWay::Larger;
         Decision waist{AdjustmentKind::WidthAtWaist, Answer::Accepted, Length::mm(20)};
         plan.put(waist);
         waist.subject = "skirt";
@@ -302,7 +304,9 @@ private slots:
         const auto text = plan_json(plan).dump();
         const auto read = read_plan(text);
         QVERIFY2(read.has_value(), text.c_str());
-        QVERIFY(read->decisions == plan.decisions && read->sizes == plan.sizes);
+        QVERIFY(read->decisions == plan.decisions && read->sizes == plan.sizes && read->sides == plan.sides);
+        const auto ill = read_plan(R"({"waist_size": "12", "hip_size": "12", "sides": "both"})");
+        QVERIFY(!ill && ill.error().field == "sides");
         const auto refused = [](const std::string& entry) {
             const auto r =
                 read_plan(R"({"waist_size": "12", "hip_size": "12", "adjustments": {"bust": )" + entry + "}}");

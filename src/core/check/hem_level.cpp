@@ -31,6 +31,27 @@ std::optional<Drops> drops(const Garment& g)
     return hangs ? std::optional{out} : std::nullopt;
 }
 
+// From the hip line straight down to the hem.
+std::optional<Drops> drops_below_hip(const Garment& g)
+{
+    for (const auto part : parts_of(g.pieces)) {
+        const auto pieces = part_view(g, part).pieces;
+        const auto front = face_of(pieces, PieceRole::Front);
+        const auto back = face_of(pieces, PieceRole::Back);
+        const Piece& side = pieces[front.back()];
+        const auto hip = [&](std::size_t i) { return guide(pieces[i], GuideKind::Hip); };
+        if (!hip(front.front()) || !hip(front.back()) || !hip(back.front())) continue;
+        const auto at_centre = [&](std::size_t i) {
+            return Length::mm(hip(i)->a[Geom::Y] -
+                              edge(pieces[i], EdgeRole::Centre).curve.initialPoint()[Geom::Y]);
+        };
+        const double low = side.edges[*edge_index(side, EdgeRole::Hem)].curve.initialPoint()[Geom::Y];
+        return Drops{at_centre(front.front()), Length::mm(hip(front.back())->b[Geom::Y] - low),
+                     at_centre(back.front())};
+    }
+    return std::nullopt;
+}
+
 }  // namespace
 
 std::optional<HemLevel> hem_level(const Garment& traced, const Garment& altered)
@@ -40,6 +61,21 @@ std::optional<HemLevel> hem_level(const Garment& traced, const Garment& altered)
     if (!was || !is) return std::nullopt;
     HemLevel out{is->front - was->front, is->side - was->side, is->back - was->back, false};
     const auto [least, most] = std::minmax({out.front, out.side, out.back});
+    out.holds = most - least <= hem_tolerance;
+    return out;
+}
+
+std::optional<HemLevel> hem_level(const Garment& traced, const Garment& right, const Garment& left)
+{
+    const auto was = drops_below_hip(traced);
+    const auto on_right = drops_below_hip(right);
+    const auto on_left = drops_below_hip(left);
+    if (!was || !on_right || !on_left) return std::nullopt;
+    HemLevel out{on_right->front - was->front, on_right->side - was->side, on_right->back - was->back, false,
+                 on_left->side - was->side};
+    const auto all = {
+        out.front, out.side, out.back, *out.side_left, on_left->front - was->front, on_left->back - was->back};
+    const auto [least, most] = std::minmax(all);
     out.holds = most - least <= hem_tolerance;
     return out;
 }

@@ -138,6 +138,10 @@ struct Checks {
 // None where nothing hangs from the waist.
 [[nodiscard]] std::optional<HemLevel> hem_level(const Garment& traced, const Garment& altered);
 
+// Of unlike sides it is counted from the hip line, since their waists need not be alike; none where no hip is
+// drawn.
+[[nodiscard]] std::optional<HemLevel> hem_level(const Garment& traced, const Garment& right, const Garment& left);
+
 // A part of the garment and its measures, where they are known already.
 struct PartMeasured {
     PartKind kind;

@@ -192,11 +192,7 @@ Checks checks_of_both(const Garment& right, const Checks& of_right, const Garmen
     out.back_hem = (of_right.back_hem + of_left.back_hem) / 2.0;
     out.shoulder_left = of_left.shoulder;
     out.cap_left = of_left.cap;
-    if (out.hem && of_left.hem) {
-        out.hem->side_left = of_left.hem->side;
-        const auto [least, most] = std::minmax({out.hem->front, out.hem->side, out.hem->back, of_left.hem->side});
-        out.hem->holds = most - least <= hem_tolerance;
-    }
+    out.hem = hem_level(traced, right, left);
     add_centres(out, right, left, traced);
     return out;
 }

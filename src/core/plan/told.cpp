@@ -10,13 +10,15 @@
 namespace sartorum {
 namespace {
 
-constexpr Length says_the_same = Length::mm(0.1);
+// No hand draws the difference.
+constexpr Length same_amount = Length::mm(0.25);
+constexpr Length same_place = Length::mm(0.5);
 
 bool same_words(const Step& a, const Step& b)
 {
-    const auto near = [](Length x, Length y) { return abs(x - y) <= says_the_same; };
-    return a.kind == b.kind && a.piece == b.piece && near(a.amount, b.amount) && near(a.place, b.place) &&
-           near(a.second, b.second) && a.on == b.on;
+    const auto near = [](Length x, Length y) { return abs(x - y) <= same_place; };
+    return a.kind == b.kind && a.piece == b.piece && abs(a.amount - b.amount) <= same_amount &&
+           near(a.place, b.place) && near(a.second, b.second) && a.on == b.on;
 }
 
 std::span<const Step> of_line(const std::vector<Step>& steps, const PlanLine& line)

@@ -12,8 +12,8 @@ struct ToldStep {
     bool turned = false;             // that side's piece lies turned over (turned_over() in step.h)
 };
 
-// Steps that say the same on both sides, to a tenth of a millimetre, are told once, adjustment by adjustment. They
-// point into what was computed.
+// Steps that say the same on both sides, as far as a hand can draw it, are told once, adjustment by adjustment.
+// They point into what was computed.
 [[nodiscard]] std::vector<ToldStep> told_steps(const Computed&);
 // As it is on that side.
 [[nodiscard]] inline const Step& shown_on(const ToldStep& s, Side side)

@@ -105,11 +105,10 @@ std::vector<Canvas::CutShown> Canvas::cut_shown() const
     const auto was = cut_out_of(c, c.bought);
     std::vector<QRectF> boxes;
     for (std::size_t i = 0; i < now.size(); ++i) boxes.push_back(box_of(now[i].piece) | box_of(was[i].piece));
-    const auto laid = laid_in_rows(boxes, static_cast<double>(width()) / std::max(1, height()));
+    const auto laid = laid_in_rows(boxes, {double(width()), double(height())});
     std::vector<CutShown> out;
     for (std::size_t i = 0; i < now.size(); ++i) {
-        out.push_back({was[i].piece, now[i].piece, laid[i]});
-        out.back().is.name = words::of_side(words::piece_name(now[i].piece), now[i].side).toStdString();
+        out.push_back({was[i].piece, now[i].piece, now[i].side, laid[i]});
     }
     return out;
 }
@@ -287,7 +286,8 @@ void Canvas::draw_piece(QPainter& p, const Piece& bought, const LaidPiece& place
               t);
 }
 
-void Canvas::draw_finished(QPainter& p, const Piece& bought, const Piece& altered, const QTransform& t)
+void Canvas::draw_finished(QPainter& p, const Piece& bought, const Piece& altered, const QTransform& t,
+                           std::optional<Side> side)
 {
     PiecePainter paint{p, look_, t};
     paint.paper(altered);
@@ -304,13 +304,13 @@ void Canvas::draw_finished(QPainter& p, const Piece& bought, const Piece& altere
     paint.marks(altered);
     paint.new_line(altered);
     if (measures_) draw_measures(p, altered, t);
-    draw_name(p, altered, t);
+    draw_name(p, altered, t, side);
 }
 
 void Canvas::draw_cut(QPainter& p, const CutShown& shown)
 {
     const QTransform t = shown.laid.to_sheet * sheet_to_screen();
-    draw_finished(p, shown.was, shown.is, t);
+    draw_finished(p, shown.was, shown.is, t, shown.side);
     if (const auto centre = guide(shown.is, GuideKind::Centre)) draw_halves(p, *centre, t);
 }
 
@@ -323,7 +323,8 @@ void Canvas::draw_halves(QPainter& p, const Guide& centre, const QTransform& t)
     const QPointF right{-along.y(), along.x()};  // the right half lies on the right hand of the way
     p.setPen(look_.dyes().faded);
     p.setFont(look_.lato(12.5));
-    const QPointF low = std::max(a.y(), b.y()) == a.y() ? a + (b - a) * 0.12 : b + (a - b) * 0.12;
+    const QPointF top = a.y() < b.y() ? a : b;
+    const QPointF low = top + (a.y() < b.y() ? b - a : a - b) * 0.1;
     for (const auto& [way, text] : {std::pair{right, tr("right")}, std::pair{-right, tr("left")}}) {
         const double wide = p.fontMetrics().horizontalAdvance(text);
         const QPointF at = low + way * (wide / 2 + 8);
@@ -344,21 +345,24 @@ QSizeF wrapped(const QString& text, const QFont& font, double wide)
 
 }  // namespace
 
-void Canvas::draw_name(QPainter& p, const Piece& piece, const QTransform& t)
+void Canvas::draw_name(QPainter& p, const Piece& piece, const QTransform& t, std::optional<Side> side)
 {
     const auto b = box_of(piece);
     const bool band = piece.role == PieceRole::Waistband;
     // In the clear middle of the piece, beside the grain line; above the band.
     const bool sleeved = edge_index(piece, EdgeRole::Armhole).has_value();
     const double down = sleeved ? 0.36 : 0.6;
+    const bool whole = guide(piece, GuideKind::Centre).has_value();  // clear of its centre line
+    const double share = whole ? 0.27 : sleeved ? 0.5 : 0.55;
     QPointF at = t.map(band ? b.topLeft() + QPointF{b.width() * 0.5, -44}
-                            : formats::widest_across(piece, down).pointAt(sleeved ? 0.5 : 0.55));
+                            : formats::widest_across(piece, down).pointAt(share));
     p.setPen(look_.dyes().ink);
     const QString name = words::piece_name(piece);
     p.setFont(look_.cabin(16));
     const double room = t.map(formats::widest_across(piece, down)).length() - 8;
     const double small = std::clamp(room / p.fontMetrics().horizontalAdvance(name), 0.6, 1.0);
-    const QString cut = tr("cut %1%2").arg(piece.cut).arg(on_fold(piece) ? tr(" on the fold") : QString{});
+    QString cut = tr("cut %1%2").arg(piece.cut).arg(on_fold(piece) ? tr(" on the fold") : QString{});
+    if (side) cut = tr("%1, %2").arg(words::side_name(*side), cut);
     const QFont name_font = look_.cabin(16 * small);
     const QFont cut_font = look_.lato(13 * small);
     const double wide =

@@ -41,6 +41,7 @@ private:
     struct CutShown {
         Piece was;
         Piece is;
+        std::optional<Side> side;
         LaidPiece laid;
     };
     // In the view of what is finished, where the sides are not alike.
@@ -54,10 +55,11 @@ private:
     [[nodiscard]] QTransform sheet_to_screen() const;
     [[nodiscard]] QRectF sheet() const;
     void draw_piece(QPainter&, const Piece& bought, const LaidPiece&);
-    void draw_finished(QPainter&, const Piece& bought, const Piece& altered, const QTransform&);
+    void draw_finished(QPainter&, const Piece& bought, const Piece& altered, const QTransform&,
+                       std::optional<Side> = {});
     void draw_halves(QPainter&, const Guide& centre, const QTransform&);
     void draw_measures(QPainter&, const Piece&, const QTransform&);
-    void draw_name(QPainter&, const Piece&, const QTransform&);
+    void draw_name(QPainter&, const Piece&, const QTransform&, std::optional<Side> = {});
     std::vector<QRectF> named_;  // where names stand, of this painting
     void draw_squares(QPainter&, const QTransform&);
     const QPixmap& squared_sheet(const QTransform&);

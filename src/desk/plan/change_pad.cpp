@@ -405,7 +405,7 @@ void ChangePad::refresh_amounts(const PlanLine& l)
                 w->setVisible(seen);
             const Length amount = back ? now.back : now.amount;
             of.field->edit().setFixedWidth(static_cast<int>(92 * look_.scale()));
-            const bool nothing = amount == Length{} && !(sides && now.own_amount);
+            const bool nothing = amount == Length{} && !sides;
             if (!of.field->edit().hasFocus() || of.field->value())
                 of.field->show_value(nothing ? std::nullopt : std::optional{amount});
             QFont font = of.name->font();

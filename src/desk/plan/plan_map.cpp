@@ -9,6 +9,7 @@
 
 #include "core/paper/area.h"
 #include "core/plan/chain.h"
+#include "core/plan/cut_out.h"
 #include "core/plan/otherwise.h"
 #include "desk/shared/piece_painter.h"
 #include "formats/painter_paths.h"
@@ -367,11 +368,11 @@ void PlanMap::draw_legend(QPainter& p)
     QPen bought{d.walnut, 1.3, Qt::CustomDashLine};
     bought.setDashPattern({5, 3.4});
     line(bought, tr("as bought"));
-    const bool sided = room_.computed()->left.has_value();
+    const bool sided = cut_by_side(*room_.computed());
     line(QPen{d.woad, 2}, !sided                   ? tr("planned")
                           : drawn() == Side::Right ? tr("planned, right")
                                                    : tr("planned, left"));
-    if (room_.computed()->left) {
+    if (cut_by_side(*room_.computed())) {
         const bool right = drawn() == Side::Right;
         line(other_side_pen(), right ? tr("left, where it differs") : tr("right, where it differs"));
     }

@@ -99,7 +99,9 @@ void Profile::paintEvent(QPaintEvent* e)
     draw_line(profile.before, dashed);
     // Twice each half, where they differ: the garment hangs between.
     const QPen side_pen{d.woad, 1.2, Qt::DotLine};
-    const bool sided = !profile.after_left.empty();
+    bool sided = false;
+    for (std::size_t i = 0; i < profile.after_left.size() && i < profile.after_right.size(); ++i)
+        sided = sided || abs(profile.after_left[i].girth - profile.after_right[i].girth) > Length::mm(1);
     if (sided) {
         draw_line(profile.after_right, side_pen);
         draw_line(profile.after_left, side_pen);

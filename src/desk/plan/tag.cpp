@@ -157,7 +157,7 @@ void Tag::paintEvent(QPaintEvent*)
     const Unit u = look_.unit();
     if (small_) {
         const double px = 17;
-        const double gap = text_.left ? 7 * k : 0;
+        const double gap = text_.left ? 14 * k : 0;
         const double right_wide =
             text_.has_amount ? number_width(look_, text_.amount, u, px, QFont::Medium, true) : 0;
         const double left_wide = text_.left ? number_width(look_, *text_.left, u, px, QFont::Medium, true) : 0;
@@ -168,9 +168,15 @@ void Tag::paintEvent(QPaintEvent*)
                    text_.name);
         if (text_.has_amount) {
             p.setPen(d.woad);
-            const QPointF at{right - w + 6 * k, height() / 2.0 + 6 * k};
+            const QPointF at{right - w + 6 * k, height() / 2.0 + (text_.left ? 13 : 6) * k};
             if (text_.left) draw_number(p, look_, at, *text_.left, u, px, QFont::Medium, true);
             draw_number(p, look_, at + QPointF{left_wide + gap, 0}, text_.amount, u, px, QFont::Medium, true);
+            // Which is whose, over each.
+            p.setPen(d.faded);
+            p.setFont(look_.lato(12.5));
+            const double above = height() / 2.0 - 4 * k;
+            if (text_.left) p.drawText(QPointF{at.x(), above}, tr("left"));
+            if (text_.left) p.drawText(QPointF{at.x() + left_wide + gap, above}, tr("right"));
         }
     } else {
         p.setPen(d.ink);

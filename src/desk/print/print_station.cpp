@@ -91,8 +91,12 @@ protected:
             const double wide = std::max(room.length() - 8, 60.0);
             p.setFont(fitting(look_.cabin(14), longest, wide - 4, 0.5));
             const double high = 72 * look_.scale();
-            write_where_free(p, {c.x() - wide / 2, c.y() - high / 2, wide, high},
-                             words::piece_name(layout_.pieces[i]), taken);
+            const QRectF room_for_it{c.x() - wide / 2, c.y() - high / 2, wide, high};
+            const QString name = words::piece_name(layout_.pieces[i]);
+            // Of one side's, where there is no more room, at least which.
+            const auto side = name.lastIndexOf(", ");
+            if (!write_where_free(p, room_for_it, name, taken) && side > 0)
+                write_where_free(p, room_for_it, name.mid(side + 2), taken);
         }
         p.setPen(QPen{QColor{"#26262B"}, 1.4});
         p.drawRect(square);
@@ -143,7 +147,7 @@ private:
     }
 
     // As near its place as nothing else stands; left out where there is no such place.
-    static void write_where_free(QPainter& p, const QRectF& at, const QString& text, std::vector<QRectF>& taken)
+    static bool write_where_free(QPainter& p, const QRectF& at, const QString& text, std::vector<QRectF>& taken)
     {
         constexpr int flags = Qt::AlignCenter | Qt::TextWordWrap;
         for (const double down : {0.0, -14.0, 14.0, -26.0, 26.0}) {
@@ -153,8 +157,9 @@ private:
             if (std::any_of(taken.begin(), taken.end(), lies_on)) continue;
             p.drawText(box, flags, text);
             taken.push_back(written);
-            return;
+            return true;
         }
+        return false;
     }
 
     void draw_card(QPainter& p)

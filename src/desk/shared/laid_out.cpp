@@ -1,7 +1,6 @@
 #include "desk/shared/laid_out.h"
 
 #include <algorithm>
-#include <cmath>
 
 #include "core/pattern/gore.h"
 
@@ -135,19 +134,16 @@ std::map<std::string, LaidPiece> laid_out_for(Side side, const std::set<std::str
     return out;
 }
 
-std::vector<LaidPiece> laid_in_rows(const std::vector<QRectF>& boxes, double aspect)
+namespace {
+
+// Rows no wider than that, and how large they come to be.
+std::vector<LaidPiece> rows_within(const std::vector<QRectF>& boxes, double wide, QSizeF& all)
 {
-    double area = 0;
-    double widest = 0;
-    for (const auto& b : boxes) {
-        area += (b.width() + gap) * (b.height() + gap);
-        widest = std::max(widest, b.width());
-    }
-    const double wide = std::max(widest, std::sqrt(area * aspect));
     std::vector<LaidPiece> out;
     double x = 0;
     double y = 0;
     double high = 0;
+    all = {};
     for (const auto& b : boxes) {
         if (x > 0 && x + b.width() > wide) {
             y += high + gap;
@@ -155,10 +151,33 @@ std::vector<LaidPiece> laid_in_rows(const std::vector<QRectF>& boxes, double asp
         }
         const QTransform t = QTransform::fromTranslate(x - b.left(), y - b.top());
         out.push_back({t, t.mapRect(b)});
-        x += b.width() + gap;
         high = std::max(high, b.height());
+        all = all.expandedTo({x + b.width(), y + high});
+        x += b.width() + gap;
     }
     return out;
+}
+
+}  // namespace
+
+std::vector<LaidPiece> laid_in_rows(const std::vector<QRectF>& boxes, QSizeF room)
+{
+    std::vector<LaidPiece> best;
+    double largest = 0;
+    // A row ends after some piece: as wide as up to it.
+    for (std::size_t first = 0; first < boxes.size(); ++first) {
+        double wide = 0;
+        for (std::size_t i = first; i < boxes.size(); ++i) {
+            wide += boxes[i].width() + (i > first ? gap : 0);
+            QSizeF all;
+            auto laid = rows_within(boxes, wide + 0.1, all);
+            const double scale = std::min(room.width() / all.width(), room.height() / all.height());
+            if (scale <= largest) continue;
+            largest = scale;
+            best = std::move(laid);
+        }
+    }
+    return best;
 }
 
 }  // namespace sartorum::desk

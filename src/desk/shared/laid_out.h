@@ -26,8 +26,8 @@ struct LaidPiece {
 [[nodiscard]] std::map<std::string, LaidPiece> laid_out_for(Side, const std::set<std::string>& left_drawn,
                                                             const std::vector<Piece>& was,
                                                             const std::vector<Piece>& is);
-// In rows, as wide as high in all by about `aspect`; pieces that follow each other stay beside each other.
-[[nodiscard]] std::vector<LaidPiece> laid_in_rows(const std::vector<QRectF>& boxes, double aspect);
+// In rows that fill a room of that shape best; pieces that follow each other stay beside each other.
+[[nodiscard]] std::vector<LaidPiece> laid_in_rows(const std::vector<QRectF>& boxes, QSizeF room);
 // In millimetres, y down.
 [[nodiscard]] QRectF box_of(const Piece&);
 

@@ -248,8 +248,8 @@ QString Docket::progress() const
             break;
         }
         case Station::Paper:
-            say = room_.computed() ? tr("step %1 of %2").arg(room_.step() + 1).arg(room_.computed()->steps.size())
-                                   : QString{};
+            say =
+                room_.computed() ? tr("step %1 of %2").arg(room_.step() + 1).arg(room_.steps().size()) : QString{};
             break;
         case Station::Print: say = tr("pages to keep"); break;
     }
