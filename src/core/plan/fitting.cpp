@@ -60,7 +60,11 @@ public:
     {
         const auto& stop = trail_.before[turn];
         right_.standing = stop.standing;
-        if (told_apart()) lead_left(stop);
+        sided_ = told_apart();
+        if (sided_ && out_.left)
+            lead_left(stop.left ? stop.left : stop.standing);
+        else
+            out_.left.reset();
         out_.not_made = ground_.not_made;
         for (std::size_t i = turn; i < ground_.order.size(); ++i) {
             if (keep) trail_.before[i] = stop_here();
@@ -72,6 +76,12 @@ public:
     }
 
 private:
+    // The lines of one turn; the left's where there may be one.
+    struct Lines {
+        PlanLine right;
+        std::optional<PlanLine> left{};
+    };
+
     const Plan& plan() const { return out_.work.plan; }
 
     bool told_apart() const
@@ -81,15 +91,20 @@ private:
                std::any_of(all.begin(), all.end(), [](const Decision& d) { return d.has_sides(); });
     }
 
-    void lead_left(const Trail::Stop& stop)
+    void lead_left(std::shared_ptr<const Standing> from)
     {
-        if (!out_.left) {
-            out_.left.emplace();
-            out_.left->lines = out_.lines;
-            out_.left->steps = out_.steps;
-        }
         left_.emplace(Side::Left, plan(), ground_, out_.left->lines, out_.left->steps);
-        left_->standing = stop.left ? stop.left : stop.standing;
+        left_->standing = std::move(from);
+    }
+
+    // Until something is otherwise on the left it is led with the right one, at no cost.
+    void part_from_right(Lines& lines)
+    {
+        out_.left.emplace();
+        out_.left->lines = out_.lines;
+        out_.left->steps = out_.steps;
+        lead_left(right_.standing);
+        lines.left->first_step = left_->steps();
     }
 
     Trail::Stop stop_here() const
@@ -102,12 +117,6 @@ private:
         return stop;
     }
 
-    // The lines of one turn; the left's where a left side is led.
-    struct Lines {
-        PlanLine right;
-        std::optional<PlanLine> left{};
-    };
-
     bool same_paper_yet() const { return !left_ || left_->standing == right_.standing; }
 
     std::optional<Proposal> asked(const Lane& lane, const FittingTurn& turn, const BodySet& body) const
@@ -117,11 +126,11 @@ private:
         return turn.adjustment->propose(lane.state_before(turn, body, across ? &*across : nullptr));
     }
 
-    PlanLine line(const Lane& lane, const FittingTurn& turn, const BodySet& body) const
+    PlanLine line(const Lane& lane, const FittingTurn& turn, const BodySet& body, Side side) const
     {
         const auto across = lane.across_for(turn.part);
         const auto state = lane.state_before(turn, body, across ? &*across : nullptr);
-        PlanLine out = line_of(turn, state, asked(lane, turn, body), lane.side, plan());
+        PlanLine out = line_of(turn, state, asked(lane, turn, body), side, plan());
         out.first_step = lane.steps();
         return out;
     }
@@ -152,14 +161,15 @@ private:
 
     Lines lines_of(const FittingTurn& turn) const
     {
-        if (!left_) return {line(right_, turn, ground_.body)};
+        if (!sided_) return {line(right_, turn, ground_.body, Side::Right)};
         TwoSides sides;
         const Bodies bodies = bodies_for(turn, sides);
-        Lines out{line(right_, turn, *bodies.right)};
+        Lines out{line(right_, turn, *bodies.right, Side::Right)};
+        const Lane& beside = left_ ? *left_ : right_;
         const Decision* decision = plan().decision(turn.adjustment->kind, turn.part);
         const bool one = same_paper_yet() && bodies.left == bodies.right && !(decision && decision->has_sides());
-        out.left = one ? out.right : line(*left_, turn, *bodies.left);
-        out.left->first_step = left_->steps();
+        out.left = one ? out.right : line(beside, turn, *bodies.left, Side::Left);
+        out.left->first_step = beside.steps();
         const bool together = turn.adjustment->at_centre == AtCentre::Together;
         if (sides.how == Sided::Alike && unlike(out.right, *out.left))
             sides.how = together ? Sided::Together : Sided::Apart;
@@ -176,6 +186,12 @@ private:
         const Adjustment& entry = *turn.adjustment;
         if (!right_.asked_of(entry, turn.part)) return;
         Lines lines = lines_of(turn);
+        if (lines.left && !left_) {
+            if (unlike(lines.right, *lines.left))
+                part_from_right(lines);
+            else
+                lines.left.reset();
+        }
         if (lines.right.state == LineState::Proposed) hold_to_paper(turn, lines);
         const bool taken = lines.right.state == LineState::Accepted;
         if (taken && entry.joins && accepted(plan(), *entry.joins, turn.part)) {
@@ -354,11 +370,9 @@ private:
     void finish()
     {
         const bool one_paper = same_paper_yet();
-        if (!left_) out_.left.reset();
         bool one = one_paper;
         for (std::size_t i = 0; left_ && i < out_.lines.size(); ++i)
             one = one && !unlike(out_.lines[i], out_.left->lines[i]);
-        const auto stood = right_.standing;
         right_.draw_facings(out_.traced, out_.not_made);
         if (!left_) return;
         if (one) {
@@ -381,7 +395,8 @@ private:
     const Trail::Ground& ground_;
     LastTime* last_;
     Lane right_;
-    std::optional<Lane> left_;
+    std::optional<Lane> left_;  // once something is otherwise there
+    bool sided_ = false;        // it may come to be
 };
 
 }  // namespace
