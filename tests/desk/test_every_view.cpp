@@ -198,6 +198,19 @@ private slots:
         d.room->make_up(made, "pieces");
         walk(d, views_of_a_garment());
     }
+    // Shoulders, arms and hips that are not alike.
+    void unlike_sides()
+    {
+        Desk d{dir_.filePath("sides.sartorum"), true};
+        for (const auto& w : d.room->book().wearers()) {
+            if (w.name == "Hedda") d.room->choose_wearer(w.id);
+        }
+        for (const char* pattern : {"Windlass", "Lockside"}) {
+            lay_pattern(d, pattern);
+            d.room->accept_all();
+            walk(d, views_of_a_garment());
+        }
+    }
     void a_tissue()
     {
         Desk d{dir_.filePath("tissue.sartorum"), true};

@@ -374,7 +374,7 @@ void Canvas::draw_name(QPainter& p, const Piece& piece, const QTransform& t, std
     const auto place = [&] { return QRectF{at.x() - wide / 2 - 2, at.y() - 20, wide + 4, 40}; };
     if (!band && box.height() < low && !outline_here.contains(place())) at = {box.center().x(), box.bottom() + 22};
     const bool narrow = box.height() >= low && QFontMetricsF{cut_font}.horizontalAdvance(cut) > room;
-    const QSizeF lines = narrow ? wrapped(cut, cut_font, room + 4) : QSizeF{240, 18};
+    const QSizeF lines = narrow ? wrapped(cut, cut_font, room + 4) : QSizeF{240, 20};
     // Drawn in where it would stand out of the view a little.
     const double inside = std::clamp(at.x(), wide / 2 + 8, std::max(wide / 2 + 8, width() - wide / 2 - 8));
     if (std::abs(inside - at.x()) < wide / 2) at.setX(inside);

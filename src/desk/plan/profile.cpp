@@ -150,12 +150,12 @@ void Profile::paintEvent(QPaintEvent* e)
         p.setPen(pen);
         p.drawLine(QPointF(x, at), QPointF(x + 24, at));
         p.setPen(d.ink);
-        p.setFont(look_.lato(12.5 * small));
+        p.setFont(fitting(look_.lato(12.5 * small), text, width() - x - 44, 0.5));
         p.drawText(QPointF{x + 30, at + 4}, text);
     };
     entry(20, y, dashed, tr("as traced"));
     entry(120 * k, y, QPen{d.woad, 2.2}, tr("plan"));
-    if (sided) entry(196 * k, y, side_pen, tr("twice each half"));
+    if (sided) entry(196 * k, y, side_pen, tr("each half, twice"));
     p.setPen(QPen{d.walnut, 1.6});
     p.setBrush(d.walnut);
     p.drawEllipse(QPointF{24, y + 24 * k}, 4, 4);

@@ -17,7 +17,9 @@ protected:
 private:
     void describe();
     void draw_joined(QPainter&, const QRectF&);
+    [[nodiscard]] bool both_shown() const;
     void draw_folded(QPainter&, const QRectF&);
+    void draw_half(QPainter&, const QRectF& box, const Piece& front, const SewnShoulder&, const QTransform&);
     void draw_numbers(QPainter&, const QRectF&);
     Room& room_;
 };

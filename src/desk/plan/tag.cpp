@@ -114,7 +114,7 @@ void Tag::draw_sides(QPainter& p, double left)
 {
     const auto& d = look_.dyes();
     const double k = look_.scale();
-    const double px = 16;
+    constexpr double px = 16;
     const auto row = [&](double base, const QString& word, Length front, Length back) {
         p.setPen(d.faded);
         p.setFont(look_.lato(12.5));
@@ -128,6 +128,29 @@ void Tag::draw_sides(QPainter& p, double left)
     };
     row(42 * k, tr("left"), *text_.left, text_.left_back);
     row(59 * k, tr("right"), text_.amount, text_.back);
+}
+
+// In a low tag the name, and under it both sides in one line.
+void Tag::draw_sides_low(QPainter& p, double left, double right)
+{
+    const auto& d = look_.dyes();
+    const double k = look_.scale();
+    p.setPen(d.ink);
+    // Both numbers leave no room for the largest text.
+    const double small = std::min(k, roomy_text) / k;
+    p.setFont(fitted(text_.name, right - left, 14, 8, [&](double px) { return look_.cabin(px); }));
+    p.drawText(QPointF{left, height() / 2.0 - 3 * k}, text_.name);
+    const double px = 13 * small;
+    double x = left;
+    const double base = height() / 2.0 + 13 * k;
+    for (const auto& [word, amount] : {std::pair{tr("left"), *text_.left}, std::pair{tr("right"), text_.amount}}) {
+        p.setPen(d.faded);
+        p.setFont(look_.lato(12.5 * small));
+        p.drawText(QPointF{x, base}, word);
+        x += p.fontMetrics().horizontalAdvance(word) + 4 * k * small;
+        p.setPen(text_.standing == Shows::Quiet ? d.faded : d.woad);
+        x += draw_number(p, look_, {x, base}, amount, look_.unit(), px, QFont::Medium, true) + 8 * k * small;
+    }
 }
 
 void Tag::paintEvent(QPaintEvent*)
@@ -157,26 +180,20 @@ void Tag::paintEvent(QPaintEvent*)
     const Unit u = look_.unit();
     if (small_) {
         const double px = 17;
-        const double gap = text_.left ? 14 * k : 0;
-        const double right_wide =
-            text_.has_amount ? number_width(look_, text_.amount, u, px, QFont::Medium, true) : 0;
-        const double left_wide = text_.left ? number_width(look_, *text_.left, u, px, QFont::Medium, true) : 0;
-        const double w = text_.has_amount ? right_wide + gap + left_wide + 6 * k : 0;
-        p.setPen(d.ink);
-        p.setFont(fitted(text_.name, right - left - w, 15, 10, cabin));
-        p.drawText(QRectF{left, 0, right - left - w, double(height())}, Qt::AlignVCenter | Qt::TextWordWrap,
-                   text_.name);
-        if (text_.has_amount) {
+        const double w =
+            text_.has_amount ? number_width(look_, text_.amount, u, px, QFont::Medium, true) + 6 * k : 0;
+        if (text_.left) {
+            draw_sides_low(p, left, right);
+        } else {
+            p.setPen(d.ink);
+            p.setFont(fitted(text_.name, right - left - w, 15, 10, cabin));
+            p.drawText(QRectF{left, 0, right - left - w, double(height())}, Qt::AlignVCenter | Qt::TextWordWrap,
+                       text_.name);
+        }
+        if (text_.has_amount && !text_.left) {
             p.setPen(d.woad);
-            const QPointF at{right - w + 6 * k, height() / 2.0 + (text_.left ? 13 : 6) * k};
-            if (text_.left) draw_number(p, look_, at, *text_.left, u, px, QFont::Medium, true);
-            draw_number(p, look_, at + QPointF{left_wide + gap, 0}, text_.amount, u, px, QFont::Medium, true);
-            // Which is whose, over each.
-            p.setPen(d.faded);
-            p.setFont(look_.lato(12.5));
-            const double above = height() / 2.0 - 4 * k;
-            if (text_.left) p.drawText(QPointF{at.x(), above}, tr("left"));
-            if (text_.left) p.drawText(QPointF{at.x() + left_wide + gap, above}, tr("right"));
+            draw_number(p, look_, {right - w + 6 * k, height() / 2.0 + 6 * k}, text_.amount, u, px, QFont::Medium,
+                        true);
         }
     } else {
         p.setPen(d.ink);

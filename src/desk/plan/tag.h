@@ -45,6 +45,7 @@ protected:
 private:
     void draw_amounts(QPainter&, double left);
     void draw_sides(QPainter&, double left);
+    void draw_sides_low(QPainter&, double left, double right);
     Look& look_;
     TagText text_;
     bool small_ = false;
