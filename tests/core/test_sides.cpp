@@ -9,6 +9,7 @@
 #include "../demo/gored_skirt.h"
 #include "core/paper/sound.h"
 #include "core/pattern/gore.h"
+#include "core/pattern/whole.h"
 #include "core/plan/cut_out.h"
 #include "core/plan/finished.h"
 #include "core/plan/first_plan.h"
@@ -429,6 +430,37 @@ private slots:
         QVERIFY(std::any_of(told.begin(), told.end(),
                             [](const ToldStep& s) { return s.step->kind == StepKind::TraceWhole; }));
         QVERIFY(std::any_of(told.begin(), told.end(), [](const ToldStep& s) { return s.side == Side::Left; }));
+    }
+
+    // Of equal halves the left is the mirror image of the right; turned over twice a piece is what it was.
+    void equal_halves_are_each_others_mirror_image()
+    {
+        const auto c = skirt()(skirt_plan());
+        const Piece& front = front_of(c.altered);
+        const Piece whole = drawn_whole(front, front);
+        QVERIFY(std::abs(area_mm2(whole) - 2 * area_mm2(front)) < 1e-6);
+        const double fold = edge(front, EdgeRole::Centre).curve.initialPoint()[Geom::X];
+        std::vector<Point> all;
+        for (const auto& e : whole.edges) {
+            for (const auto& p : all_controls(e.curve)) all.push_back(p);
+        }
+        for (const auto& p : all) {
+            const Point mirrored{2 * fold - p[Geom::X], p[Geom::Y]};
+            const auto nearest = std::min_element(all.begin(), all.end(), [&](const Point& a, const Point& b) {
+                return Geom::distance(a, mirrored) < Geom::distance(b, mirrored);
+            });
+            QVERIFY(Geom::distance(*nearest, mirrored) < 1e-9);
+        }
+        for (const auto& p : shirt()(plan_at("14")).altered.pieces) {
+            const Piece again = mirror_image(mirror_image(p));
+            QVERIFY(std::abs(signed_area_mm2(mirror_image(p)) - signed_area_mm2(p)) < 1e-6);
+            for (const auto& e : p.edges) {
+                QVERIFY(std::any_of(again.edges.begin(), again.edges.end(), [&](const Edge& o) {
+                    return o.role == e.role &&
+                           Geom::distance(o.curve.initialPoint(), e.curve.initialPoint()) < 1e-9;
+                }));
+            }
+        }
     }
 
     // Neck, waist and hem run on over the centre; the centres are walked.

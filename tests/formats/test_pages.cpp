@@ -74,10 +74,8 @@ class TestPages : public QObject {
         return {span(true), span(false)};
     }
 
-    // Waist to hip and hip not alike.
-    static Computed unlike_skirt()
+    static SizeChart chart_of(const Pattern& p)
     {
-        const auto p = graded_skirt();
         SizeChart chart{"c", "m", {}};
         for (const auto& size : p.sizes) {
             const double i = static_cast<double>(chart.sizes.size());
@@ -86,6 +84,14 @@ class TestPages : public QObject {
                  {{Measure::Waist, Length::mm(640 + 40 * i)}, {Measure::Hip, Length::mm(880 + 40 * i)}},
                  0});
         }
+        return chart;
+    }
+
+    // Waist to hip and hip not alike.
+    static Computed unlike_skirt()
+    {
+        const auto p = graded_skirt();
+        const SizeChart chart = chart_of(p);
         Plan plan = plan_in_sizes("14", "14");
         Decision hip{AdjustmentKind::WidthAtHip, Answer::Accepted};
         hip.set_side(Side::Right, Length::mm(36));
@@ -280,14 +286,7 @@ private slots:
     void what_could_not_be_done_stands_at_the_head_of_card_and_sheets()
     {
         const auto p = graded_skirt();
-        SizeChart chart{"c", "m", {}};
-        for (const auto& size : p.sizes) {
-            const double i = static_cast<double>(chart.sizes.size());
-            chart.sizes.push_back(
-                {size.size,
-                 {{Measure::Waist, Length::mm(640 + 40 * i)}, {Measure::Hip, Length::mm(880 + 40 * i)}},
-                 0});
-        }
+        const SizeChart chart = chart_of(p);
         Plan plan = plan_in_sizes("12", "14");
         plan.decide({AdjustmentKind::Bust, Answer::Accepted, Length::mm(20)});
         plan.decide({AdjustmentKind::WaistToHip, Answer::Accepted, Length::mm(9000)});

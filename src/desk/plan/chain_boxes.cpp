@@ -3,6 +3,7 @@
 #include <QPainter>
 #include <algorithm>
 
+#include "core/plan/both_sides.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
@@ -23,7 +24,11 @@ void ChainBoxes::show_change(AdjustmentKind kind)
     kind_ = kind;
     QStringList said;
     for (const auto& b : boxes(width()))
-        said << (b.by ? b.name + " " + words::amount(*b.by, look_.unit(), true) : b.name);
+        said << (!b.by    ? b.name
+                 : b.left ? tr("%1 %2 and %3")
+                                .arg(b.name, words::amount(*b.left, look_.unit(), true),
+                                     words::amount(*b.by, look_.unit(), true))
+                          : b.name + " " + words::amount(*b.by, look_.unit(), true));
     setAccessibleName(tr("What it changes"));
     setAccessibleDescription(said.join(", "));
     setVisible(!said.isEmpty());
@@ -37,18 +42,26 @@ std::vector<ChainBoxes::Box> ChainBoxes::boxes(double width) const
     std::vector<Box> out;
     const PlanLine* l = room_.computed() ? room_.computed()->line(kind_) : nullptr;
     if (!l) return out;
+    const auto& c = *room_.computed();
+    const PlanLine* other = c.left_of(*l);
+    constexpr Length seen = Length::mm(0.5);
     for (const auto& row : all_garment_measures()) {
-        const Length by = l->changed.of(row.measure);
-        if (row.tells_change && abs(by) >= Length::mm(0.5))
-            out.push_back({words::change_name(row.measure), by, {}});
+        const Length by = changed_by(c, *l, row.measure);
+        const Length on_left = other && !goes_all_round(row.measure) ? other->changed.of(row.measure) : by;
+        if (!row.tells_change || std::max(abs(by), abs(on_left)) < seen) continue;
+        const QString name = words::change_name(row.measure);
+        if (abs(by - on_left) < seen)
+            out.push_back({name, by, {}, {}});
+        else
+            out.push_back({tr("%1, left · right").arg(name), by, on_left, {}});
     }
-    if (!out.empty() && room_.computed()->checks.seams_hold()) out.push_back({tr("seams walk"), std::nullopt, {}});
+    if (!out.empty() && c.checks.seams_hold()) out.push_back({tr("seams walk"), {}, {}, {}});
     const double k = look_.scale();
     const QFontMetricsF small{look_.lato(12.5)};
     double x = 0;
     double y = 0;
     for (auto& b : out) {
-        const double w = std::max(62 * k, small.horizontalAdvance(b.name) + 14 * k);
+        const double w = std::max((b.left ? 108 : 62) * k, small.horizontalAdvance(b.name) + 14 * k);
         if (x > 0 && x + arrow + w > width) {
             x = 0;
             y += box_height * k + 6;
@@ -96,9 +109,18 @@ void ChainBoxes::paintEvent(QPaintEvent*)
             continue;
         }
         p.setPen(d.woad);
-        const double w = number_width(look_, *b.by, look_.unit(), 17, QFont::Medium, true);
-        draw_number(p, look_, {b.at.center().x() - w / 2, b.at.bottom() - 6}, *b.by, look_.unit(), 17,
-                    QFont::Medium, true);
+        const auto wide = [&](Length by) {
+            return number_width(look_, by, look_.unit(), 17, QFont::Medium, true);
+        };
+        const double gap = 14 * look_.scale();
+        const double w = wide(*b.by) + (b.left ? wide(*b.left) + gap : 0);
+        QPointF at{b.at.center().x() - w / 2, b.at.bottom() - 6};
+        if (b.left) {
+            at.rx() += draw_number(p, look_, at, *b.left, look_.unit(), 17, QFont::Medium, true);
+            p.drawText(QRectF{at.x(), at.y() - 18, gap, 18}, Qt::AlignCenter, "·");
+            at.rx() += gap;
+        }
+        draw_number(p, look_, at, *b.by, look_.unit(), 17, QFont::Medium, true);
     }
 }
 

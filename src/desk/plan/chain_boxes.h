@@ -21,7 +21,9 @@ protected:
 private:
     struct Box {
         QString name;
-        std::optional<Length> by;  // none: the seams, which walk
+        std::optional<Length> by;
+        std::optional<Length>
+            left;  // where that is another; `by` is then the right side's  // none: the seams, which walk
         QRectF at;
     };
     [[nodiscard]] std::vector<Box> boxes(double width) const;
