@@ -180,7 +180,7 @@ void ShoulderView::draw_folded(QPainter& p, const QRectF& box)
                              painter_path(closed_run(h.front, EdgeRole::Armhole)).boundingRect());
     }
     const double aside = halves.size() > 1 ? 52 : 24;  // room for what is written beside them
-    const QTransform t = fitted(what, box.adjusted(aside, 26, -aside, -6));
+    const QTransform t = fitted(what, box.adjusted(aside, 26 * look_.scale(), -aside, -6));
     for (const auto& h : halves) draw_half(p, box, h.front, h.sewn, turned(h.mirrored) * t);
 }
 
@@ -259,12 +259,11 @@ void ShoulderView::draw_numbers(QPainter& p, const QRectF& box)
     };
     row(0, tr("slope"), degrees(before.slope_degrees()),
         now([](const SewnShoulder& s) { return degrees(s.slope_degrees()); }));
-    row(1, tr("seam forward"), words::amount(before.forward(), u), now([&](const SewnShoulder& s) {
-            return both_shown() ? words::number(s.forward(), u) : words::amount(s.forward(), u);
-        }));
-    row(2, tr("seam length"), words::amount(before.front, u), now([&](const SewnShoulder& s) {
-            return both_shown() ? words::number(s.front, u) : words::amount(s.front, u);
-        }));
+    const auto said_of = [&](Length l) { return both_shown() ? words::number(l, u) : words::amount(l, u); };
+    row(1, tr("seam forward"), said_of(before.forward()),
+        now([&](const SewnShoulder& sewn) { return said_of(sewn.forward()); }));
+    row(2, tr("seam length"), said_of(before.front),
+        now([&](const SewnShoulder& sewn) { return said_of(sewn.front); }));
     p.setPen(d.faded);
     p.setFont(look_.lato(12.5));
     QString said = tr("the body's slope is not known: no heights yet");
