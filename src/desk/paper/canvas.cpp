@@ -50,6 +50,7 @@ Canvas::Canvas(Look& look, Room& room, QWidget* parent) : QWidget{parent}, look_
         played_ = 1.0;
     };
     connect(&room, &Room::changed, this, still);
+    connect(&room, &Room::changed, this, [this] { cut_.clear(); });
     connect(&room, &Room::stepped, this, still);
     connect(&room, &Room::changed, this, qOverload<>(&QWidget::update));
     connect(&room, &Room::stepped, this, qOverload<>(&QWidget::update));
@@ -98,19 +99,20 @@ bool Canvas::shows_cut() const
     return view_ == PaperView::Finished && room_.computed()->left && cut_by_side(*room_.computed());
 }
 
-std::vector<Canvas::CutShown> Canvas::cut_shown() const
+const std::vector<Canvas::CutShown>& Canvas::cut_shown() const
 {
+    if (!cut_.empty() && cut_for_ == size()) return cut_;
+    cut_for_ = size();
+    cut_.clear();
     const auto& c = *room_.computed();
     const auto now = cut_out(c);
     const auto was = cut_out_of(c, c.bought);
     std::vector<QRectF> boxes;
     for (std::size_t i = 0; i < now.size(); ++i) boxes.push_back(box_of(now[i].piece) | box_of(was[i].piece));
     const auto laid = laid_in_rows(boxes, {double(width()), double(height())});
-    std::vector<CutShown> out;
-    for (std::size_t i = 0; i < now.size(); ++i) {
-        out.push_back({was[i].piece, now[i].piece, now[i].side, laid[i]});
-    }
-    return out;
+    for (std::size_t i = 0; i < now.size(); ++i)
+        cut_.push_back({was[i].piece, now[i].piece, now[i].side, laid[i]});
+    return cut_;
 }
 
 QRectF Canvas::sheet() const

@@ -46,7 +46,7 @@ private:
     };
     // In the view of what is finished, where the sides are not alike.
     [[nodiscard]] bool shows_cut() const;
-    [[nodiscard]] std::vector<CutShown> cut_shown() const;
+    [[nodiscard]] const std::vector<CutShown>& cut_shown() const;
     void draw_cut(QPainter&, const CutShown&);
     // Of unlike sides, the one the step is done on.
     [[nodiscard]] std::optional<Side> side_here() const;
@@ -60,6 +60,9 @@ private:
     void draw_halves(QPainter&, const Guide& centre, const QTransform&);
     void draw_measures(QPainter&, const Piece&, const QTransform&);
     void draw_name(QPainter&, const Piece&, const QTransform&, std::optional<Side> = {});
+    // Laid out once for as long as the plan and the view stay.
+    mutable std::vector<CutShown> cut_;
+    mutable QSize cut_for_;
     std::vector<QRectF> named_;  // where names stand, of this painting
     void draw_squares(QPainter&, const QTransform&);
     const QPixmap& squared_sheet(const QTransform&);
