@@ -359,6 +359,31 @@ private slots:
         QCOMPARE(c.not_done.size(), std::size_t{1});
     }
 
+    // Two unlike sleeves over equal arms: neither hides behind the other.
+    void each_arm_has_the_ease_of_its_own_sleeve()
+    {
+        const auto sew = shirt();
+        const double plain = sew(plan_at("14")).traced_flat.of(GarmentMeasure::UpperArm).in_mm();
+        const auto body = read_apart(Measure::UpperArm, plain - 20, plain - 20);
+        const auto ease = [&](const Decision& d) {
+            std::vector<EaseCheck> out = sew(with(plan_at("14"), {d}), body).checks.ease;
+            std::erase_if(out, [](const EaseCheck& e) { return e.measure != Measure::UpperArm; });
+            return out;
+        };
+        const auto wide = ease(alike(Kind::UpperArm, mm * 60));
+        const auto narrow = ease(alike(Kind::UpperArm, mm * -15));
+        const auto both = ease(unlike(Kind::UpperArm, mm * 60, mm * -15));
+        QCOMPARE(both.size(), std::size_t{2});
+        for (const auto& [of, one, side] :
+             {std::tuple{both[0], wide, Side::Right}, std::tuple{both[1], narrow, Side::Left}}) {
+            QCOMPARE(one.size(), std::size_t{1});
+            QCOMPARE(of.side, std::optional{side});
+            QVERIFY(abs(of.ease - one.front().ease) < mm * 1e-9);
+            QCOMPARE(of.holds, one.front().holds);
+        }
+        QVERIFY(both[0].holds && !both[1].holds);
+    }
+
     // A cap over its own armhole.
     void a_knock_on_follows_its_own_side()
     {

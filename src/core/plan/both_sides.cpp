@@ -38,6 +38,11 @@ bool same(const DartCheck& a, const DartCheck& b)
     return same(a.apart, b.apart) && a.holds == b.holds;
 }
 
+bool same(const EaseCheck& a, const EaseCheck& b)
+{
+    return same(a.body, b.body) && same(a.finished, b.finished) && a.holds == b.holds;
+}
+
 bool same(const OutlineCheck& a, const OutlineCheck& b)
 {
     return a.found == b.found;
@@ -59,13 +64,23 @@ std::vector<Row> told(const std::vector<Row>& right, const std::vector<Row>& lef
     return out;
 }
 
-// A girth is both halves; what is read on each side is told on each.
+bool read_all_round(const EaseCheck& e)
+{
+    const auto on_paper = garment_round(e.measure);
+    return on_paper && goes_all_round(*on_paper);
+}
+
+// A girth is both halves; what each side has of its own (an arm), or is read on each, is told on each.
 std::vector<EaseCheck> ease_of_both(const std::vector<EaseCheck>& right, const std::vector<EaseCheck>& left)
 {
     std::vector<EaseCheck> out;
     for (std::size_t i = 0; i < right.size() && i < left.size(); ++i) {
         EaseCheck all = right[i];
-        if (same(all.body, left[i].body)) {
+        if (same(all, left[i])) {
+            out.push_back(all);
+            continue;
+        }
+        if (read_all_round(all) && same(all.body, left[i].body)) {
             all.finished = (right[i].finished + left[i].finished) / 2.0;
             all.ease = all.finished - all.body;
             all.holds = all.ease >= all.least || (right[i].holds && left[i].holds);
