@@ -359,6 +359,19 @@ private slots:
         QCOMPARE(c.not_done.size(), std::size_t{1});
     }
 
+    // Asked in a way that cannot be done at all: no side is named for it.
+    void what_no_side_can_do_is_not_laid_on_one()
+    {
+        const auto sew = shirt();
+        auto asked = unlike(Kind::UpperArm, mm * 10, mm * 20);
+        asked.amounts.push_back({"", Face::Front, Side::Left, mm * 30});
+        const auto c = sew(with(plan_at("14"), {asked}));
+        const PlanLine& line = *c.line(Kind::UpperArm);
+        QCOMPARE(line.state, LineState::Refused);
+        QVERIFY(line.refusal && line.refusal->why == Why::FacesAlike);
+        QVERIFY(!line.refused_on);
+    }
+
     // Two unlike sleeves over equal arms: neither hides behind the other.
     void each_arm_has_the_ease_of_its_own_sleeve()
     {

@@ -317,16 +317,17 @@ private:
         if (turn.adjustment->at_centre != AtCentre::Clear) return do_evened(turn, lines);
         const auto stood = right_.standing;
         const std::size_t steps = out_.steps.size();
+        const PlanLine asked = lines.right;
+        const bool refused = asked.state == LineState::Refused;  // on no side's account
         do_one(i, turn, right_, lines.right);
-        if (lines.right.state == LineState::Refused && lines.right.refusal)
+        if (!refused && lines.right.state == LineState::Refused)
             return refuse_line(*lines.left, *lines.right.refusal, lines.right.refused_on = Side::Right);
         do_one(i, turn, *left_, *lines.left);
-        if (lines.left->state != LineState::Refused) return;
+        if (refused || lines.left->state != LineState::Refused) return;
         // Not on one side alone: the right as it was.
         right_.standing = stood;
         out_.steps.resize(steps);
-        lines.right.steps = 0;
-        lines.right.changed = {};
+        lines.right = asked;
         refuse_line(lines.right, *lines.left->refusal, lines.left->refused_on = Side::Left);
     }
 
