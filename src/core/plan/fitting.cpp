@@ -289,7 +289,7 @@ private:
         return lane.taken_over(i, turn, line, *last_, *last);
     }
 
-    static std::optional<Attempt> attempt(const Lane& lane, const FittingTurn& turn, PlanLine& line)
+    static std::optional<Tried> attempt(const Lane& lane, const FittingTurn& turn, PlanLine& line)
     {
         const auto across = lane.across_for(turn.part);
         auto out = lane.attempt(turn, across ? &*across : nullptr, line);
@@ -343,8 +343,8 @@ private:
         if (right && !right->applied) return refuse_both(right->applied.error(), Side::Right);
         if (left && !left->applied) return refuse_both(left->applied.error(), Side::Left);
         if (!right && !left) return;
-        const auto there = [&](const Lane& lane, std::optional<Attempt>& done) -> Applied& {
-            if (!done) done = Attempt{{}, Applied{*lane.part(turn.part).now, {}}};
+        const auto there = [&](const Lane& lane, std::optional<Tried>& done) -> Applied& {
+            if (!done) done = Tried{{}, Applied{*lane.part(turn.part).now, {}}};
             return *done->applied;
         };
         Applied& on_right = there(right_, right);

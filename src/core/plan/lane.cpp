@@ -112,7 +112,7 @@ Length Lane::carried(PartKind kind, AdjustmentKind to) const
     return part(kind).carried[static_cast<std::size_t>(to)];
 }
 
-std::optional<Attempt> Lane::attempt(const FittingTurn& turn, const Across* above, const PlanLine& line) const
+std::optional<Tried> Lane::attempt(const FittingTurn& turn, const Across* above, const PlanLine& line) const
 {
     const Adjustment& entry = *turn.adjustment;
     const bool taken = line.state == LineState::Accepted;
@@ -122,8 +122,7 @@ std::optional<Attempt> Lane::attempt(const FittingTurn& turn, const Across* abov
         return std::nullopt;
     const bool as_proposed =
         taken && !line.own_amount && line.proposal && dose.front == line.amount && dose.back == line.back;
-    auto result = tried({entry, *part(turn.part).now, above}, dose, as_proposed ? &*line.proposal : nullptr);
-    return Attempt{result.dose, std::move(result.applied), result.short_of};
+    return tried({entry, *part(turn.part).now, above}, dose, as_proposed ? &*line.proposal : nullptr);
 }
 
 Outcome<Lane::Others> Lane::followed(Applied& applied, PartKind kind) const
@@ -155,7 +154,7 @@ Outcome<Lane::Others> Lane::followed(Applied& applied, PartKind kind) const
     return others;
 }
 
-void Lane::commit(const FittingTurn& turn, PlanLine& line, Attempt done, Others others)
+void Lane::commit(const FittingTurn& turn, PlanLine& line, Tried done, Others others)
 {
     const std::size_t at = part_at(turn.part);
     const PartState& was = standing->parts[at];

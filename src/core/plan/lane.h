@@ -6,13 +6,6 @@
 
 namespace sartorum {
 
-// One adjustment tried on one side; nothing has changed yet.
-struct Attempt {
-    Dose dose;
-    Outcome<Applied> applied;
-    std::optional<Refusal> short_of{};
-};
-
 class Lane {
 public:
     Lane(Side which, const Plan& plan, const Trail::Ground& ground, std::vector<PlanLine>& lines,
@@ -35,12 +28,12 @@ public:
     // What one above left to this one.
     [[nodiscard]] Length carried(PartKind, AdjustmentKind) const;
 
-    // None where there is nothing to do.
-    [[nodiscard]] std::optional<Attempt> attempt(const FittingTurn&, const Across*, const PlanLine&) const;
+    // Nothing has changed yet; none where there is nothing to do.
+    [[nodiscard]] std::optional<Tried> attempt(const FittingTurn&, const Across*, const PlanLine&) const;
     // What is sewn to a changed edge goes with it: the pieces of no part.
     using Others = std::shared_ptr<const std::vector<Piece>>;
     [[nodiscard]] Outcome<Others> followed(Applied&, PartKind) const;
-    void commit(const FittingTurn&, PlanLine&, Attempt, Others);
+    void commit(const FittingTurn&, PlanLine&, Tried, Others);
     void add(PlanLine line) { lines_.push_back(std::move(line)); }
 
     // The same piece of paper, and the same to be done with it, as the last time: then so is what comes of it.
