@@ -22,4 +22,7 @@ struct PartCheck {
 
 [[nodiscard]] const PartCheck& part_check(PartKind);
 
+// The angle inside the paper between the ends of two edges that meet, by their places in travel; degrees.
+[[nodiscard]] double corner_between(const Piece&, std::size_t before, std::size_t after);
+
 }  // namespace sartorum

@@ -73,18 +73,6 @@ void add_walks(Checks& out, const Garment& g, const Cloth& cloth, const std::opt
     walked(panels, panels.seams.back(), same);
 }
 
-double corner_degrees(Point back_along, Point forward)
-{
-    const double c = std::clamp(Geom::dot(back_along, forward), -1.0, 1.0);
-    return std::acos(c) * 180.0 / std::numbers::pi;
-}
-
-// The angle inside the paper between the ends of two edges that meet.
-double corner_between(const Piece& p, std::size_t before, std::size_t after)
-{
-    return corner_degrees(-end_direction(p.edges[before].curve), start_direction(p.edges[after].curve));
-}
-
 Join joined_at(JoinPlace place, double degrees)
 {
     return {place, degrees, std::abs(degrees - 180.0) <= join_tolerance_degrees};
@@ -240,6 +228,13 @@ void add_part(Checks& out, const PartMeasured& of, const BodySet& body, const Cl
 }
 
 }  // namespace
+
+double corner_between(const Piece& p, std::size_t before, std::size_t after)
+{
+    const Point back_along = -end_direction(p.edges[before].curve);
+    const double c = std::clamp(Geom::dot(back_along, start_direction(p.edges[after].curve)), -1.0, 1.0);
+    return std::acos(c) * 180.0 / std::numbers::pi;
+}
 
 bool Checks::seams_hold() const
 {

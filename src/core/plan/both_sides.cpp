@@ -2,8 +2,8 @@
 
 #include <algorithm>
 #include <cmath>
-#include <numbers>
 
+#include "core/check/part_check.h"
 #include "core/pattern/gore.h"
 #include "core/pattern/part_rules.h"
 
@@ -104,21 +104,12 @@ struct AtTheCentre {
     const Piece& traced;
 };
 
-double between(Point a, Point b)
-{
-    return std::acos(std::clamp(Geom::dot(a, b), -1.0, 1.0)) * 180 / std::numbers::pi;
-}
-
 // Inside the paper, where an edge meets the upper or the lower end of the centre.
 double corner(const Piece& p, bool upper)
 {
     const std::size_t centre = *edge_index(p, EdgeRole::Centre);
     const std::size_t n = p.edges.size();
-    const Edge& next = p.edges[(centre + 1) % n];
-    const Edge& before = p.edges[(centre + n - 1) % n];
-    const Curve& line = p.edges[centre].curve;
-    if (upper) return between(-end_direction(line), start_direction(next.curve));
-    return between(-end_direction(before.curve), start_direction(line));
+    return upper ? corner_between(p, centre, (centre + 1) % n) : corner_between(p, (centre + n - 1) % n, centre);
 }
 
 // An edge runs over the centre as it was drawn to: straight on, or in the point that was meant.
