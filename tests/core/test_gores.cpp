@@ -4,7 +4,6 @@
 #include <array>
 #include <numeric>
 
-#include "../demo/gored_skirt.h"
 #include "core/alter/catalogue.h"
 #include "core/check/walk.h"
 #include "core/pattern/gore.h"
@@ -12,26 +11,16 @@
 #include "core/plan/compute.h"
 #include "core/plan/finished.h"
 #include "core/plan/goes_on.h"
+#include "gored_skirts.h"
 #include "skirts.h"
 #include "tests.h"
 
 using namespace sartorum;
 using demo::GoredFlat;
 using test::between;
+using test::six_gores;
 
 namespace {
-
-GoredFlat six_gores()
-{
-    GoredFlat g;
-    g.size = "14";
-    g.waist = Length::mm(740);
-    g.hip = Length::mm(1020);
-    g.waist_to_hip = Length::mm(204);
-    g.length = Length::mm(640);
-    g.flare = Length::mm(45);
-    return g;
-}
 
 GoredFlat with_yoke(GoredFlat g)
 {

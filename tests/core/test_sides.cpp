@@ -6,7 +6,6 @@
 #include <array>
 #include <tuple>
 
-#include "../demo/gored_skirt.h"
 #include "core/paper/sound.h"
 #include "core/pattern/gore.h"
 #include "core/pattern/whole.h"
@@ -15,6 +14,7 @@
 #include "core/plan/first_plan.h"
 #include "core/plan/told.h"
 #include "dresses.h"
+#include "gored_skirts.h"
 #include "princess_fronts.h"
 #include "skirts.h"
 #include "tests.h"
@@ -83,16 +83,9 @@ Plan skirt_plan()
     return plan_in_sizes("14", "14");
 }
 
-// Six gores on a yoke.
 Bench gores()
 {
-    demo::GoredFlat g;
-    g.size = "14";
-    g.waist = Length::mm(740);
-    g.hip = Length::mm(1020);
-    g.waist_to_hip = Length::mm(204);
-    g.length = Length::mm(640);
-    g.flare = Length::mm(45);
+    const auto g = six_gores();
     Pattern p{"Gored", "Nobody", {demo::draw_gored(g)}, demo::gored_seams(g)};
     SizeChart chart{"C", "N", {}};
     chart.sizes.push_back({"14", {{Measure::Waist, Length::mm(715)}, {Measure::Hip, Length::mm(960)}}, 0});
