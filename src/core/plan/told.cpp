@@ -55,10 +55,4 @@ std::vector<ToldStep> told_steps(const Computed& c)
     return out;
 }
 
-std::size_t first_told(const std::vector<ToldStep>& steps, const PlanLine& line)
-{
-    const auto it = std::find_if(steps.begin(), steps.end(), [&](const ToldStep& s) { return s.line == &line; });
-    return static_cast<std::size_t>(it - steps.begin());
-}
-
 }  // namespace sartorum

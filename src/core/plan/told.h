@@ -20,7 +20,5 @@ struct ToldStep {
 {
     return side == Side::Left && s.on_left ? *s.on_left : *s.step;
 }
-// Where those of one adjustment begin; their number where there is none.
-[[nodiscard]] std::size_t first_told(const std::vector<ToldStep>&, const PlanLine&);
 
 }  // namespace sartorum

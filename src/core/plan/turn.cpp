@@ -83,8 +83,6 @@ bool close(Length a, Length b)
     return abs(a - b) < hardly_drawn;
 }
 
-}  // namespace
-
 Sided usual_sided(const SidesAsked& asked)
 {
     const Length apart = apart_by(asked);
@@ -95,6 +93,8 @@ Sided usual_sided(const SidesAsked& asked)
     const auto least = [](const std::optional<Proposal>& p) { return p ? p->least : Length{}; };
     return apart < std::max(least(asked.right), least(asked.left)) * 2.0 ? Sided::Larger : Sided::Apart;
 }
+
+}  // namespace
 
 Sided sided(const Adjustment& entry, const SidesAsked& asked, SidesWay way)
 {

@@ -14,8 +14,7 @@ struct SidesAsked {
     std::optional<Proposal> right{};
     std::optional<Proposal> left{};
 };
-// How they are answered unless she says otherwise.
-[[nodiscard]] Sided usual_sided(const SidesAsked&);
+// How they are answered: as is usual for so much, unless she says otherwise.
 [[nodiscard]] Sided sided(const Adjustment&, const SidesAsked&, SidesWay);
 // The side that leaves more paper.
 [[nodiscard]] Side larger_side(const SidesAsked&);
