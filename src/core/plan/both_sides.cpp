@@ -76,10 +76,6 @@ std::vector<EaseCheck> ease_of_both(const std::vector<EaseCheck>& right, const s
     std::vector<EaseCheck> out;
     for (std::size_t i = 0; i < right.size() && i < left.size(); ++i) {
         EaseCheck all = right[i];
-        if (same(all, left[i])) {
-            out.push_back(all);
-            continue;
-        }
         if (read_all_round(all) && same(all.body, left[i].body)) {
             all.finished = (right[i].finished + left[i].finished) / 2.0;
             all.ease = all.finished - all.body;
@@ -88,6 +84,7 @@ std::vector<EaseCheck> ease_of_both(const std::vector<EaseCheck>& right, const s
             continue;
         }
         out.push_back(right[i]);
+        if (same(right[i], left[i])) continue;
         out.push_back(left[i]);
         out[out.size() - 2].side = Side::Right;
         out.back().side = Side::Left;
