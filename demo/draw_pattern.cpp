@@ -3,11 +3,13 @@
 #include <QString>
 
 #include "core/paper/facing.h"
+#include "core/pattern/all_in_one_block.h"
 #include "core/pattern/dress_block.h"
 #include "formats/chart_csv.h"
 #include "formats/pattern_svg.h"
 #include "formats/text_file.h"
 #include "gored_skirt.h"
+#include "trousers.h"
 
 using namespace sartorum;
 
@@ -415,6 +417,43 @@ bool draw_tee(const QString& folder)
     return write(folder, "heron-tee.svg", pattern) && write(folder, "heron-tee.csv", chart);
 }
 
+// A sleeveless bodice sewn to tapered legs; it opens down the back.
+bool draw_all_in_one_in_sizes(const QString& folder)
+{
+    SizeChart chart{"Slipway all-in-one", "Towpath Paper", {}};
+    Pattern pattern{"Slipway all-in-one", "Towpath Paper", {}, {}};
+    for (int i = 0; i < 7; ++i) {
+        AllInOneFlat flat{dress_bodice(i), demo::lockgate_flat(i)};
+        TrousersFlat& legs = flat.trousers;
+        legs.hip = Length::mm(dress_sizes[i].hip + 60);
+        legs.waist_to_hip = Length::mm(202 + 2 * i);
+        legs.fly = {};
+        // A little longer over the body than trousers: it hangs from the shoulders.
+        legs.rise += Length::mm(12);
+        if (i == 0)
+            pattern.seams =
+                all_in_one_seams(bodice_seams(flat.bodice.shoulder_ease, std::nullopt), legs.back_stretch);
+        auto drawn = draw_all_in_one(flat);
+        if (!drawn) return false;
+        open(*drawn, "back", piece_most);
+        open(*drawn, "trousers-back", Length::mm(190));
+        ChartSize size = dress_size(i);
+        const auto body = demo::trouser_body(i).body;
+        for (const auto m : {Measure::BodyRise, Measure::Thigh, Measure::Knee, Measure::InsideLeg})
+            size.body[m] = body.at(m);
+        demo::say_crotch(size, *drawn, {}, Length::mm(16));
+        pattern.sizes.push_back(std::move(*drawn));
+        chart.sizes.push_back(std::move(size));
+    }
+    return write(folder, "slipway-all-in-one.svg", pattern) && write(folder, "slipway-all-in-one.csv", chart);
+}
+
+bool draw_trousers_of(const QString& folder, const std::optional<demo::DrawnTrousers>& drawn, const char* svg,
+                      const char* csv)
+{
+    return drawn && write(folder, svg, drawn->pattern) && write(folder, csv, drawn->chart);
+}
+
 }  // namespace
 
 int main(int argc, char** argv)
@@ -426,7 +465,11 @@ int main(int argc, char** argv)
                                        fitted_dress) &&
                    draw_dress_in_sizes(folder, "reedbed-dress.svg", "reedbed-dress.csv", "Reedbed dress",
                                        gathered_dress) &&
-                   draw_gored_skirt(folder)
+                   draw_gored_skirt(folder) &&
+                   draw_trousers_of(folder, demo::lockgate_trousers(), "lockgate-trousers.svg",
+                                    "lockgate-trousers.csv") &&
+                   draw_all_in_one_in_sizes(folder) &&
+                   draw_trousers_of(folder, demo::barge_trousers(), "barge-trousers.svg", "barge-trousers.csv")
                ? 0
                : 1;
 }

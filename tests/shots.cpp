@@ -157,31 +157,27 @@ int main(int argc, char** argv)
     kinds->choose(3);
     emit kinds->picked(3);
     shot("work-card");
-    // A front of two panels.
+    // Trousers: the crotch beside the string, and the wedge that lengthens it.
+    for (const auto& w : room.book().wearers()) {
+        if (w.name == "Benno") room.choose_wearer(w.id);
+    }
     for (const auto& p : room.book().patterns()) {
-        if (p.name.contains("Sluice")) room.choose_pattern(p.id);
+        if (p.name.startsWith("Lockgate")) room.choose_pattern(p.id);
     }
     room.choose(room.advice()->choice);
-    room.decide(AdjustmentKind::Bust, Answer::Accepted, Length::mm(16));
+    for (const auto kind : {AdjustmentKind::WaistToHip, AdjustmentKind::BodyRise, AdjustmentKind::CrotchWedge})
+        room.decide(kind, Answer::Accepted, {});
+    window.go_to(Station::Plan);
+    window.findChild<PlanStation*>()->show_adjustment(AdjustmentKind::CrotchWedge);
+    beside(7);
+    shot("plan-trousers");
+    beside(0);
     window.go_to(Station::Paper);
     for (std::size_t i = 0; i < room.steps().size(); ++i) {
-        if (room.steps()[i].step->kind == StepKind::SwingBust) room.go_to_step(static_cast<int>(i));
+        if (room.steps()[i].step->kind == StepKind::OpenAtCentre) room.go_to_step(static_cast<int>(i));
     }
     emit window.findChild<Choices*>("paper_view")->picked(1);
-    shot("paper-panels");
-    // Gores on a yoke, and what the skirt is made of.
-    for (const auto& p : room.book().patterns()) {
-        if (p.name.startsWith("Ropewalk")) room.choose_pattern(p.id);
-    }
-    room.choose(room.advice()->choice);
-    room.accept_all();
-    MakeUp made;
-    made.facings = {{{"front", EdgeRole::Hem}, Length::mm(40)}};
-    made.left_out = {"yoke-facing-back"};
-    room.make_up(made, "pieces");
-    window.go_to(Station::Plan);
-    beside(6);
-    shot("plan-gores");
+    shot("paper-trousers");
     // Right and left not alike.
     for (const auto& w : room.book().wearers()) {
         if (w.name == "Hedda") room.choose_wearer(w.id);

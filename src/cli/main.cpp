@@ -464,7 +464,7 @@ int main(int argc, char** argv)
          {"kind", "tiles, half, quarter or card", "kind", "tiles"},
          {"sides", "apart, or one-piece: both lines on one, where right and left differ little", "sides", "apart"},
          {"unit", "cm, in or mm, for words", "unit", "cm"},
-         {"garment", "top, dress, skirt, trousers or bra", "garment", "skirt"},
+         {"garment", "top, dress, skirt, trousers, all_in_one or bra", "garment", "skirt"},
          {"school", "choose by high_bust, full_bust, waist or hip", "school"},
          {"type", "body type or cup range, where the chart has several", "name"},
          {"full", "a full or gathered style"},

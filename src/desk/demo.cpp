@@ -68,8 +68,12 @@ bool fill_with_demo(notebook::Notebook& book, const QString& folder)
            add_pattern(book, dir, "aqueduct-dress.csv", "aqueduct-dress.svg", "Aqueduct dress") &&
            add_pattern(book, dir, "reedbed-dress.csv", "reedbed-dress.svg", "Reedbed dress") &&
            add_pattern(book, dir, "ropewalk-skirt.csv", "ropewalk-skirt.svg", "Ropewalk skirt") &&
+           add_pattern(book, dir, "slipway-all-in-one.csv", "slipway-all-in-one.svg", "Slipway all-in-one") &&
+           add_pattern(book, dir, "barge-trousers.csv", "barge-trousers.svg", "Barge trousers") &&
+           add_pattern(book, dir, "lockgate-trousers.csv", "lockgate-trousers.svg", "Lockgate trousers") &&
            add_pattern(book, dir, "towpath-paper.csv", "lockside-skirt.svg", "Towpath Paper, skirts") &&
-           add_bodies(book, dir, {"bram.json"}) && add_bodies(book, dir, {"hedda.json"}) &&
+           add_bodies(book, dir, {"bram.json"}) && add_bodies(book, dir, {"benno.json"}) &&
+           add_bodies(book, dir, {"hedda.json"}) &&
            add_bodies(book, dir, {"ottilie-april.json", "ottilie-july.json", "ottilie.json"});
 }
 

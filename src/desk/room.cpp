@@ -182,6 +182,7 @@ std::vector<Measure> Room::measures() const
             case GarmentKind::Skirt: return Round::Skirt;
             case GarmentKind::Trousers: return Round::Trousers;
             case GarmentKind::Bra: return Round::Bra;
+            case GarmentKind::AllInOne: return Round::AllInOne;
         }
         return Round::Skirt;
     }();

@@ -87,9 +87,9 @@ json compare_json(const SizeChart& chart, const Advice& advice, const BodySet& b
 
 namespace {
 
-constexpr std::array<std::string_view, 9> join_keys{"neck_point",      "shoulder_tip", "underarm",
-                                                    "waist",           "hem",          "cap_top",
-                                                    "sleeve_underarm", "sleeve_hem",   "yoke_lower"};
+constexpr std::array<std::string_view, 11> join_keys{
+    "neck_point",      "shoulder_tip", "underarm",   "waist",         "hem",   "cap_top",
+    "sleeve_underarm", "sleeve_hem",   "yoke_lower", "inner_leg_hem", "crotch"};
 constexpr std::array<std::string_view, 3> outline_keys{"line_of_no_length", "crossing", "mouth_too_wide"};
 constexpr std::array<std::string_view, 5> sided_keys{"alike", "within_noise", "larger", "apart", "together"};
 
@@ -145,7 +145,7 @@ json lines_json(const Computed& computed)
         if (line.state == LineState::Accepted) {
             json& changed = entry["changed"] = json::object();
             for (const auto& row : all_garment_measures()) {
-                if (row.tells_change)
+                if (row.tells_change && computed.altered_flat.has(row.measure))
                     changed[std::string{row.key} + "_mm"] = changed_by(computed, line, row.measure).in_mm();
             }
         }

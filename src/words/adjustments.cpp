@@ -74,6 +74,13 @@ QString adjustment_name(AdjustmentKind k)
         case AdjustmentKind::WaistSeamLevel: return t("Waist seam on the body");
         case AdjustmentKind::Facings: return t("Facings drawn anew");
         case AdjustmentKind::Tucks: return t("Tucks at the waist");
+        case AdjustmentKind::BodyRise: return t("Body rise");
+        case AdjustmentKind::CrotchWedge: return t("Crotch length, at the centre");
+        case AdjustmentKind::CrotchPoint: return t("Crotch length, at the inner leg");
+        case AdjustmentKind::LegLength: return t("Leg length");
+        case AdjustmentKind::WidthAtThigh: return t("Width at the thigh");
+        case AdjustmentKind::WidthAtKnee: return t("Width at the knee");
+        case AdjustmentKind::WidthAtLegHem: return t("Width at the leg's hem");
     }
     return {};
 }
@@ -122,6 +129,13 @@ QString amount_meaning(AdjustmentKind k, bool of_gores)
         case AdjustmentKind::WaistSeamLevel: return t("+ lower: from the skirt to the bodice");
         case AdjustmentKind::Facings: return t("from the edges they lie under, as wide as they were");
         case AdjustmentKind::Tucks: return t("along the waist, + to the side or further apart");
+        case AdjustmentKind::BodyRise: return t("across under the hip line, front and back alike");
+        case AdjustmentKind::CrotchWedge: return t("gained at the centre, nothing at the side");
+        case AdjustmentKind::CrotchPoint: return t("inner leg point, + out, − in");
+        case AdjustmentKind::LegLength: return t("between inner leg point and hem");
+        case AdjustmentKind::WidthAtThigh: return t("round one leg, half at each inner leg point");
+        case AdjustmentKind::WidthAtKnee:
+        case AdjustmentKind::WidthAtLegHem: return t("round one leg, a quarter at each seam");
     }
     return {};
 }
@@ -168,6 +182,8 @@ QString method_name(AdjustmentKind kind, std::size_t method)
     if (key == "wider") return t("Out along the shoulders");
     if (key == "shoulder_eased") return t("Shoulder eased");
     if (key == "shoulder_darted") return t("Shoulder dart");
+    if (key == "halved") return t("Half above, half below");
+    if (key == "at_knee") return t("At the knee line");
     if (key == "moved") return t("All moved");
     if (key == "spaced") return t("Spaced anew");
     return QString::fromUtf8(key.data(), static_cast<qsizetype>(key.size()));
@@ -244,6 +260,9 @@ QString method_cost(AdjustmentKind kind, std::size_t method, bool of_gores)
     if (key == "shoulder_darted") return t("For a broad back: the longer shoulder is taken in a small dart.");
     if (key == "split_through")
         return t("Hem and cap grow too; what the cap is longer by is gathered into the armhole.");
+    if (key == "halved")
+        return t("Half of it between crotch and knee, half between knee and hem: the knee stays.");
+    if (key == "at_knee") return t("One cut or fold along the knee line. For small amounts.");
     if (key == "moved") return t("All tucks of the piece go along the waist together; number and depth stay.");
     if (key == "spaced") return t("More (−: less) between one and the next; their middle, number and depth stay.");
     if (key == "split_lowered")
@@ -262,6 +281,7 @@ QString toile_sign(AdjustmentKind kind)
         case AdjustmentKind::NeckGape: return t("the neckline stands away in front");
         case AdjustmentKind::BackArmhole: return t("loose cloth behind the arm");
         case AdjustmentKind::Tucks: return t("tucks stand off the figure, or off the stripes");
+        case AdjustmentKind::WidthAtLegHem: return t("the hem swings too wide, or catches at the heel");
         case AdjustmentKind::WaistSeamLevel: return t("the seam lies above or below where it is wanted");
         case AdjustmentKind::SwayBack: return t("folds across the back above the seat");
         default: return {};
@@ -309,6 +329,12 @@ QString limit_advice(AdjustmentKind kind)
             return t("Take another size for the frame, or make a toile of the back first.");
         case AdjustmentKind::UpperArm: return t("Take the next size's sleeve, and lower the armhole to it.");
         case AdjustmentKind::CapForward: return t("More would show. Look at the shoulder seam on a toile.");
+        case AdjustmentKind::CrotchWedge:
+            return t("Share it with the inner leg point, and try the seat alone on a toile first.");
+        case AdjustmentKind::CrotchPoint:
+            return t(
+                "More makes the thigh wide. Share it with the wedge at the centre, or take another size by the "
+                "hip.");
         default: return t("Take another size, or make a toile first.");
     }
 }
@@ -356,8 +382,8 @@ QString change_name(GarmentMeasure m)
         case GarmentMeasure::Sleeve: return t("sleeve length");
         case GarmentMeasure::FrontLength: return t("front length");
         case GarmentMeasure::WaistToHip: return t("waist to hip");
+        default: return finished_name(m);
     }
-    return {};
 }
 
 QString finished_name(GarmentMeasure m)
@@ -380,6 +406,14 @@ QString finished_name(GarmentMeasure m)
         case GarmentMeasure::CentreFront: return t("centre front");
         case GarmentMeasure::Band: return t("waistband");
         case GarmentMeasure::WaistToHip: return t("waist to hip");
+        case GarmentMeasure::HighHip: return t("high hip");
+        case GarmentMeasure::CrotchFront: return t("crotch seam, front");
+        case GarmentMeasure::CrotchBack: return t("crotch seam, back");
+        case GarmentMeasure::Rise: return t("rise");
+        case GarmentMeasure::Thigh: return t("thigh");
+        case GarmentMeasure::Knee: return t("knee");
+        case GarmentMeasure::LegHem: return t("leg hem");
+        case GarmentMeasure::InsideLeg: return t("inside leg");
     }
     return {};
 }
@@ -429,6 +463,8 @@ QString join_name(JoinPlace place)
         case JoinPlace::SleeveUnderarm: return t("sleeve underarm");
         case JoinPlace::SleeveHem: return t("sleeve hem");
         case JoinPlace::Lower: return t("yoke's lower edge");
+        case JoinPlace::InnerHem: return t("inner leg hem");
+        case JoinPlace::Crotch: return t("crotch seam");
     }
     return {};
 }

@@ -61,7 +61,7 @@ QString unknown_text(const PlanLine& l)
 
 QString part_name(PartKind part)
 {
-    constexpr std::array names{"upper part", "yoke", "skirt", "skirt"};
+    constexpr std::array names{"upper part", "yoke", "trousers", "skirt", "skirt"};
     static_assert(names.size() == part_kinds);
     return t(names[static_cast<std::size_t>(part)]);
 }

@@ -76,6 +76,11 @@ constexpr MeasureWords all_words[] = {
      QT_TRANSLATE_NOOP("words",
                        "At the side, from the lower edge of the waist elastic to where the hem should fall, over "
                        "the hip. Stand as you always stand.")},
+    {Measure::TrouserLength, QT_TRANSLATE_NOOP("words", "Wished trouser length"),
+     QT_TRANSLATE_NOOP("words", "waist to hem, at the side"),
+     QT_TRANSLATE_NOOP("words",
+                       "At the side, from the lower edge of the waist elastic to where the trousers should end. "
+                       "In the shoes they will be worn with.")},
     {Measure::Thigh, QT_TRANSLATE_NOOP("words", "Thigh"), QT_TRANSLATE_NOOP("words", "thigh girth, ISO 8559-1"),
      QT_TRANSLATE_NOOP("words",
                        "High up, right under the seat, level. Weight on both feet, legs a little apart.")},
@@ -91,17 +96,17 @@ constexpr MeasureWords all_words[] = {
     {Measure::CrotchLength, QT_TRANSLATE_NOOP("words", "Crotch length"),
      QT_TRANSLATE_NOOP("words", "total crotch length, ISO 8559-1"),
      QT_TRANSLATE_NOOP("words",
-                       "A string from the waist in front, between the legs, to the waist at the back, as snug as "
-                       "trousers should sit. Measure the string.")},
+                       "A string from where the top edge will be in front, between the legs, to where it will be "
+                       "at the back, as snug as trousers should sit. Measure the string.")},
     {Measure::FrontRise, QT_TRANSLATE_NOOP("words", "Front rise"),
      QT_TRANSLATE_NOOP("words", "front part of the crotch length"),
      QT_TRANSLATE_NOOP("words",
-                       "On the same string: from the waist in front to where the inside leg seams will meet. A "
+                       "On the same string: from the top edge in front to where the inside leg seams will meet. A "
                        "small weight on the string finds the place.")},
     {Measure::BackRise, QT_TRANSLATE_NOOP("words", "Back rise"),
      QT_TRANSLATE_NOOP("words", "back part of the crotch length"),
      QT_TRANSLATE_NOOP("words",
-                       "The rest of the string: from that place to the waist at the back. Front and back make "
+                       "The rest of the string: from that place to the top edge at the back. Front and back make "
                        "the whole.")},
     {Measure::ShoulderLength, QT_TRANSLATE_NOOP("words", "Shoulder length"),
      QT_TRANSLATE_NOOP("words", "shoulder length, ISO 8559-1"),
@@ -129,6 +134,12 @@ constexpr MeasureWords all_words[] = {
      QT_TRANSLATE_NOOP("words",
                        "From the bone at the nape down the spine to the lower edge of the waist elastic. Look "
                        "straight ahead.")},
+    {Measure::TrunkGirth, QT_TRANSLATE_NOOP("words", "Trunk girth"),
+     QT_TRANSLATE_NOOP("words", "torso girth, over one shoulder, ISO 8559-1"),
+     QT_TRANSLATE_NOOP(
+         "words",
+         "From the middle of one shoulder down the back, between the legs and up the front to where it "
+         "began. As snug as the garment is to be, standing straight. A friend holds the tape.")},
     {Measure::ArmLength, QT_TRANSLATE_NOOP("words", "Arm length"),
      QT_TRANSLATE_NOOP("words", "arm length, ISO 8559-1"),
      QT_TRANSLATE_NOOP("words", "From the shoulder tip over the bent elbow to the wrist bone. Hand on the hip.")},
@@ -245,6 +256,7 @@ QString round_name(Round r)
         case Round::Dress: return t("Dress");
         case Round::Skirt: return t("Skirt");
         case Round::Trousers: return t("Trousers");
+        case Round::AllInOne: return t("All-in-one");
         case Round::Bra: return t("Bra");
         case Round::Everything: return t("Everything");
     }
@@ -291,6 +303,9 @@ QString sense(const Sense& s, Unit u)
                        .arg(amount(s.low, u), amount(s.high, u));
         case SenseKind::RiseSum:
             return again + t("front and back rise make %1, the crotch length is %2; allowed %3 apart.")
+                               .arg(amount(s.expected, u), value, number(s.high - s.expected, u));
+        case SenseKind::TrunkSum:
+            return again + t("both waist lengths and both rises make %1, the trunk girth is %2; allowed %3 apart.")
                                .arg(amount(s.expected, u), value, number(s.high - s.expected, u));
         case SenseKind::Order:
             return again + t("%1 is %2, and %3 %4. Usually it is the other way round.")

@@ -1,5 +1,6 @@
 #include "words/words.h"
 
+#include "words/leg_steps.h"
 #include "words/say.h"
 
 namespace sartorum::words {
@@ -34,10 +35,30 @@ QString step_title(const Step& s, Unit unit)
         case StepKind::Spread: return t("Spread %1, edges parallel").arg(a);
         case StepKind::FoldOut:
             return t("Fold %1 deep to take out %2").arg(amount_on_paper(abs(s.amount) / 2.0, u), a);
+        case StepKind::DrawRiseLine:
+        case StepKind::DrawRiseFold:
+        case StepKind::DrawLegLine:
+        case StepKind::DrawLegFold:
+        case StepKind::DrawKneeLine:
+        case StepKind::DrawKneeFold:
+        case StepKind::TrueLeg:
+        case StepKind::DrawCentreWedge:
+        case StepKind::OpenAtCentre:
+        case StepKind::OverlapAtCentre:
+        case StepKind::RedrawCentre:
+        case StepKind::CarryCentreUp:
+        case StepKind::MarkInnerPoint:
+        case StepKind::RedrawInnerLeg:
+        case StepKind::MarkKnee:
+        case StepKind::MarkLegHem:
+        case StepKind::RedrawLeg:
+        case StepKind::MatchInnerLegs: return leg_step_title(s, u);
         case StepKind::TrueSide:
+            if (of_a_leg(s)) return t("True side seam and crotch seam down to the hip");
             return of_a_gore(s) ? t("True both upright seams down to the hip")
                                 : t("True the side seam from waist to hip");
         case StepKind::ExtendBelow:
+            if (of_a_leg(s)) return t("Carry side and inner leg on by %1").arg(a);
             return (of_a_gore(s) ? t("Carry both upright edges on by %1") : t("Carry centre and side on by %1"))
                 .arg(a);
         case StepKind::AddHem: return t("Draw the hem again, %1 lower").arg(a);

@@ -1,5 +1,6 @@
 #include "words/words.h"
 
+#include "words/leg_steps.h"
 #include "words/say.h"
 
 namespace sartorum::words {
@@ -29,7 +30,26 @@ QString how_and_where(const Step& s, Unit unit)
     const QString second = amount_on_paper(s.second, u);
     const QString a = amount_on_paper(abs(s.amount), u);
     const bool more = s.amount > Length{};
+    if (const QString of_leg = leg_step_detail(s, u); !of_leg.isEmpty()) return of_leg;
     switch (s.kind) {
+        case StepKind::DrawRiseLine:
+        case StepKind::DrawRiseFold:
+        case StepKind::DrawLegLine:
+        case StepKind::DrawLegFold:
+        case StepKind::DrawKneeLine:
+        case StepKind::DrawKneeFold:
+        case StepKind::TrueLeg:
+        case StepKind::DrawCentreWedge:
+        case StepKind::OpenAtCentre:
+        case StepKind::OverlapAtCentre:
+        case StepKind::RedrawCentre:
+        case StepKind::CarryCentreUp:
+        case StepKind::MarkInnerPoint:
+        case StepKind::RedrawInnerLeg:
+        case StepKind::MarkKnee:
+        case StepKind::MarkLegHem:
+        case StepKind::RedrawLeg:
+        case StepKind::MatchInnerLegs: break;
         case StepKind::TraceWhole:
             return t(
                 "On paper folded along the centre line, through both layers; open it. Write right and left on the "
@@ -466,6 +486,8 @@ QString before_going_on(const Step& s)
         case StepKind::TrueArmhole: return t("Is the armhole one long line, without a step or an inward corner?");
         case StepKind::StraightenFold:
         case StepKind::TrimFold: return t("Lay a ruler along the fold: is it straight from end to end?");
+        case StepKind::OpenAtCentre:
+        case StepKind::OverlapAtCentre:
         case StepKind::CloseWedge:
         case StepKind::OpenCentreBack: return t("Does the paper lie flat at the hinge?");
         case StepKind::SwingBust:
@@ -492,6 +514,15 @@ QString before_going_on(const Step& s)
         case StepKind::TrimHem:
             return of_a_gore(s) ? t("Lay it to its neighbours: does the hem run on without a corner?")
                                 : t("Lay front to back at the side seam: does the hem run on without a corner?");
+        case StepKind::RedrawCentre:
+        case StepKind::CarryCentreUp:
+            return t("Is the side seam as long as it was, and the waist square to the centre?");
+        case StepKind::TrueLeg:
+        case StepKind::RedrawInnerLeg:
+        case StepKind::MatchInnerLegs:
+            return t("Lay front on back along the inner leg: same length, and does the crotch seam run through?");
+        case StepKind::RedrawLeg:
+            return t("Is the crease mid-way between both seams, at the knee and at the hem?");
         case StepKind::DrawFacing: return t("Lay the facing on the piece: do edge and ends lie on each other?");
         case StepKind::SlideDart:
             return t("Fold the darts of both pieces and lay the seam together: do they run on into each other?");

@@ -58,6 +58,7 @@ QString edge_name(EdgeRole role)
         case EdgeRole::Inner: return t("seam nearer the centre");
         case EdgeRole::Outer: return t("seam nearer the side");
         case EdgeRole::Lower: return t("lower edge");
+        case EdgeRole::InnerLeg: return t("inner leg");
         case EdgeRole::BandTop: return t("upper edge of the band");
         case EdgeRole::BandEnd: return t("end of the band");
         case EdgeRole::Underlap: return t("underlap");
@@ -85,6 +86,7 @@ QString seam_name(const std::string& id)
 {
     if (id == "side") return t("Side seam");
     if (id == "skirt-side") return t("Skirt side seam");
+    if (id == "inner-leg") return t("Inner leg seam");
     if (id == "shoulder") return t("Shoulder seam");
     if (id == "waist") return t("Waist");
     if (id == "armhole-front") return t("Front armhole");
@@ -106,6 +108,7 @@ QString seam_short(const std::string& id)
 {
     if (id == "side") return t("Side");
     if (id == "skirt-side") return t("Skirt side");
+    if (id == "inner-leg") return t("Inner leg");
     if (id == "shoulder") return t("Shoulder");
     if (id == "underarm") return t("Underarm");
     if (id == "princess") return t("Panels");
@@ -117,8 +120,9 @@ QString seam_short(const std::string& id)
 
 QString seam_sides(const std::string& id, bool second)
 {
-    if (id == "waist") return second ? t("waistband") : t("skirt, darts closed");
-    if (id == "side" || id == "skirt-side" || id == "shoulder") return second ? t("back") : t("front");
+    if (id == "waist") return second ? t("waistband") : t("waist, darts closed");
+    if (id == "side" || id == "skirt-side" || id == "inner-leg" || id == "shoulder")
+        return second ? t("back") : t("front");
     if (id == "armhole-front" || id == "armhole-back") return second ? t("cap") : t("armhole");
     if (id == "underarm") return second ? t("back edge") : t("front edge");
     if (id == "princess") return second ? t("side panel") : t("centre panel");
@@ -197,6 +201,7 @@ QString kind_name(GarmentKind k)
         case GarmentKind::Skirt: return t("Skirt");
         case GarmentKind::Trousers: return t("Trousers");
         case GarmentKind::Bra: return t("Bra");
+        case GarmentKind::AllInOne: return t("All-in-one");
     }
     return {};
 }

@@ -16,6 +16,14 @@ inline void lay_pattern(Desk& d, const QString& name)
     d.room->choose(d.room->advice()->choice);
 }
 
+// That demo wearer stands at the table.
+inline void seat(Desk& d, const QString& wearer)
+{
+    for (const auto& w : d.room->book().wearers()) {
+        if (w.name == wearer) d.room->choose_wearer(w.id);
+    }
+}
+
 inline void lay_bodice(Desk& d)
 {
     lay_pattern(d, "Windlass");
@@ -61,7 +69,8 @@ enum BesidePlan {
     finished_shown,
     room_shown,
     goes_on_shown,
-    pieces_shown
+    pieces_shown,
+    crotch_shown
 };
 inline void beside(Desk& d, int view)
 {

@@ -198,13 +198,29 @@ private slots:
         d.room->make_up(made, "pieces");
         walk(d, views_of_a_garment());
     }
+    void trousers()
+    {
+        Desk d{dir_.filePath("trousers.sartorum"), true};
+        seat(d, "Benno");
+        lay_pattern(d, "Lockgate");
+        for (int i = 0; i < 4; ++i) d.room->accept_all();
+        auto views = views_of_a_garment();
+        views.push_back({"plan, crotch", [](Desk& desk) {
+                             desk.window->go_to(Station::Plan);
+                             beside(desk, crotch_shown);
+                         }});
+        views.push_back({"a wedge", [](Desk& desk) {
+                             desk.window->go_to(Station::Plan);
+                             beside(desk, change_shown);
+                             open_card(desk, AdjustmentKind::CrotchWedge);
+                         }});
+        walk(d, views);
+    }
     // Shoulders, arms and hips that are not alike.
     void unlike_sides()
     {
         Desk d{dir_.filePath("sides.sartorum"), true};
-        for (const auto& w : d.room->book().wearers()) {
-            if (w.name == "Hedda") d.room->choose_wearer(w.id);
-        }
+        seat(d, "Hedda");
         for (const char* pattern : {"Windlass", "Lockside"}) {
             lay_pattern(d, pattern);
             d.room->accept_all();
@@ -229,7 +245,7 @@ private slots:
                              qPrintable(QString{"%1: %2"}.arg(what).arg(area->verticalScrollBar()->maximum())));
             }
         };
-        for (const auto round : {Round::Skirt, Round::Dress}) {
+        for (const auto round : {Round::Skirt, Round::Dress, Round::AllInOne}) {
             d.room->walk_round(round);
             for (const auto m : d.room->measures()) {
                 d.window->findChild<TapeStation*>()->go_to(m);

@@ -19,13 +19,6 @@ namespace {
 
 using enum AdjustmentKind;
 
-void seat(Desk& d, const QString& wearer)
-{
-    for (const auto& w : d.room->book().wearers()) {
-        if (w.name == wearer) d.room->choose_wearer(w.id);
-    }
-}
-
 const PlanLine& left_line(const Desk& d, AdjustmentKind kind)
 {
     const auto& c = *d.room->computed();

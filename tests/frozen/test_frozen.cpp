@@ -70,15 +70,8 @@ private slots:
         for (const auto& t : demo_trials()) fresh += record(t, Detail::Full);
         hold("demo.txt", fresh, read(frozen_file("demo.txt")));
     }
-    void garments_of_several_parts()
-    {
-        std::string fresh;
-        const auto trials = joined_trials();
-        for (std::size_t i = 0; i < trials.size(); i += stride) fresh += record(trials[i], Detail::Short);
-        std::string frozen = read(frozen_file("joined.txt"));
-        if (stride > 1) frozen = every(frozen, stride);
-        hold("joined.txt", fresh, frozen);
-    }
+    void garments_of_several_parts() { hold_all("joined.txt", joined_trials()); }
+    void garments_with_legs() { hold_all("legs.txt", leg_trials()); }
     void a_thousand_random_plans()
     {
         std::string fresh;
@@ -90,8 +83,11 @@ private slots:
     void what_is_computed_from_before_is_what_is_computed_anew()
     {
         const auto joined = joined_trials();
-        for (std::size_t i = 0; i < 120; i += stride) {
-            const auto t = i % 3 == 2 ? joined[i % joined.size()] : random_trial(i);
+        const auto legs = leg_trials();
+        for (std::size_t i = 0; i < 150; i += stride) {
+            const auto t = i % 5 == 2   ? joined[i % joined.size()]
+                           : i % 5 == 4 ? legs[i % legs.size()]
+                                        : random_trial(i);
             const Draws d{i + 5000};
             Work work = work_of(t.pattern, t.chart, t.body, t.plan);
             auto c = compute(work);
@@ -116,6 +112,14 @@ private slots:
     }
 
 private:
+    static void hold_all(const char* name, const std::vector<Trial>& trials)
+    {
+        std::string fresh;
+        for (std::size_t i = 0; i < trials.size(); i += stride) fresh += record(trials[i], Detail::Short);
+        std::string frozen = read(frozen_file(name));
+        if (stride > 1) frozen = every(frozen, stride);
+        hold(name, fresh, frozen);
+    }
     // The records whose number is a multiple of `n`.
     static std::string every(const std::string& all, std::size_t n)
     {

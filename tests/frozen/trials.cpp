@@ -59,6 +59,21 @@ const std::vector<Row>& rows()
     return all;
 }
 
+// Of what has legs, beside those.
+const std::vector<Row>& leg_rows()
+{
+    static const std::vector<Row> all{
+        {"body_rise", -25, 35},
+        {"crotch_wedge", -18, 28, {}, true},
+        {"crotch_point", -15, 22, {}, true},
+        {"leg_length", -70, 80, {"halved", "at_knee"}},
+        {"width_at_thigh", -35, 50},
+        {"width_at_knee", -40, 60},
+        {"width_at_leg_hem", -50, 90},
+    };
+    return all;
+}
+
 // What a body has where the chart prints nothing, in mm, and how far it may be off either way.
 struct BodyRow {
     const char* key;
@@ -90,6 +105,11 @@ constexpr BodyRow body_rows[] = {
     {"height", 1680, 40},
     {"shoulder_tip_height", 1376, 9},
     {"seated_hip", 1040, 45},
+};
+
+constexpr BodyRow leg_body_rows[] = {
+    {"trouser_length", 1030, 50}, {"thigh", 580, 30},      {"knee", 370, 20},      {"calf", 360, 20},
+    {"inside_leg", 780, 40},      {"front_rise", 350, 22}, {"back_rise", 430, 28}, {"body_rise", 276, 18},
 };
 
 // Patterns and charts of the demo, read once.
@@ -172,10 +192,12 @@ Subject drawn_subject(std::size_t i)
     }
 }
 
-BodySet drawn_body(const Draws& d, const SizeChart& chart, std::size_t size)
+BodySet drawn_body(const Draws& d, const SizeChart& chart, std::size_t size, bool legs)
 {
     BodySet body{"2026-05-01", {}};
-    for (const auto& row : body_rows) {
+    std::vector<BodyRow> drawn{std::begin(body_rows), std::end(body_rows)};
+    if (legs) drawn.insert(drawn.end(), std::begin(leg_body_rows), std::end(leg_body_rows));
+    for (const auto& row : drawn) {
         const std::string key{row.key};
         if (!d.chance(key + " taken", 0.75)) continue;
         const Measure m = *measure_of_key(key);
@@ -196,10 +218,12 @@ BodySet drawn_body(const Draws& d, const SizeChart& chart, std::size_t size)
 }
 
 // As a plan's file holds it: that format stays readable.
-std::string drawn_decisions(const Draws& d, std::size_t crowd)
+std::string drawn_decisions(const Draws& d, std::size_t crowd, bool legs)
 {
     std::vector<std::pair<double, std::string>> entries;
-    for (const auto& row : rows()) {
+    std::vector<Row> drawn = rows();
+    if (legs) drawn.insert(drawn.end(), leg_rows().begin(), leg_rows().end());
+    for (const auto& row : drawn) {
         const std::string key{row.key};
         if (!d.chance(key + " decided", 0.12 + 0.09 * static_cast<double>(crowd % 6))) continue;
         std::string entry = "\"" + key + "\": {\"answer\": ";
@@ -224,15 +248,22 @@ std::string drawn_decisions(const Draws& d, std::size_t crowd)
 Plan drawn_plan(const Draws& d, const Subject& of, std::size_t crowd, const std::string& frame,
                 const std::string& lower)
 {
-    const bool top = of.name.find("skirt") == std::string::npos;
+    const bool trousers = of.name.find("trousers") != std::string::npos;
+    const bool all_in_one = of.name.find("all-in-one") != std::string::npos;
+    const bool top = of.name.find("skirt") == std::string::npos && !trousers;
     const bool dress = of.name.find("dress") != std::string::npos;
     std::string text = "{\"waist_size\": \"" + (d.chance("waist as frame", 0.5) ? frame : lower) +
                        "\", \"hip_size\": \"" + lower + "\"";
-    if (top) text += ", \"bust_size\": \"" + frame + "\", \"garment\": \"" + (dress ? "dress" : "top") + "\"";
+    if (trousers) text += ", \"garment\": \"trousers\"";
+    if (all_in_one)
+        text += ", \"bust_size\": \"" + frame + "\", \"garment\": \"all_in_one\"";
+    else if (top)
+        text += ", \"bust_size\": \"" + frame + "\", \"garment\": \"" + (dress ? "dress" : "top") + "\"";
     if (d.chance("knit", 0.25)) text += ", \"knit\": true, \"stretch\": 0.3";
     if (d.chance("seated", 0.1)) text += ", \"seated\": true";
     if (d.chance("wish", 0.15)) text += ", \"ease_mm\": {\"" + std::string{top ? "bust" : "hip"} + "\": 64}";
-    const auto plan = formats::read_plan(text + ", \"adjustments\": {" + drawn_decisions(d, crowd) + "}}");
+    const auto plan = formats::read_plan(text + ", \"adjustments\": {" +
+                                         drawn_decisions(d, crowd, trousers || all_in_one) + "}}");
     if (!plan) qFatal("the plan drawn is not read: %s", text.c_str());
     return *plan;
 }
@@ -289,7 +320,9 @@ Trial drawn_trial(std::size_t i, const Draws& d, const Subject& of)
     const auto& frame_name = of.pattern.sizes[frame].size;
     const auto size = of.chart.index_of(frame_name);
     if (!size) qFatal("%s has no size %s", of.name.c_str(), frame_name.c_str());
-    return {std::to_string(i) + " " + of.name, of.pattern, of.chart, drawn_body(d, of.chart, *size),
+    const bool legs =
+        of.name.find("trousers") != std::string::npos || of.name.find("all-in-one") != std::string::npos;
+    return {std::to_string(i) + " " + of.name, of.pattern, of.chart, drawn_body(d, of.chart, *size, legs),
             drawn_plan(d, of, i / 2, frame_name, of.pattern.sizes[lower].size)};
 }
 
@@ -299,6 +332,17 @@ Trial random_trial(std::size_t i)
 {
     const Subject of = i % 2 ? drawn_subject(i) : demo_subjects()[(i / 2) % demo_subjects().size()];
     return drawn_trial(i, Draws{i}, of);
+}
+
+std::vector<Trial> leg_trials()
+{
+    const auto subjects = read_subjects({{"lockgate-trousers.svg", "lockgate-trousers.csv"},
+                                         {"barge-trousers.svg", "barge-trousers.csv"},
+                                         {"slipway-all-in-one.svg", "slipway-all-in-one.csv"}});
+    constexpr std::size_t plans = 90;
+    std::vector<Trial> out;
+    for (std::size_t i = 0; i < plans; ++i) out.push_back(drawn_trial(i, Draws{i + 19000}, subjects[i % 3]));
+    return out;
 }
 
 std::vector<Trial> joined_trials()

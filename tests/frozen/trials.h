@@ -21,6 +21,8 @@ struct Trial {
 [[nodiscard]] std::vector<Trial> demo_trials();
 // Garments of several parts and of gores: the demo's, each as proposed and with plans at random.
 [[nodiscard]] std::vector<Trial> joined_trials();
+// Trousers and all-in-ones, with plans at random.
+[[nodiscard]] std::vector<Trial> leg_trials();
 // The i-th plan at random, on a demo garment or on a block drawn at random.
 [[nodiscard]] Trial random_trial(std::size_t i);
 

@@ -77,7 +77,7 @@ private slots:
         for (const auto level : every_level) look(key(level));
         for (int r = 0; r <= static_cast<int>(PieceRole::Other); ++r) look(key(static_cast<PieceRole>(r)));
         for (int r = 0; r <= static_cast<int>(EdgeRole::Cut); ++r) look(key(static_cast<EdgeRole>(r)));
-        for (int g = 0; g <= static_cast<int>(GuideKind::Elbow); ++g) look(key(static_cast<GuideKind>(g)));
+        for (int g = 0; g <= static_cast<int>(GuideKind::Knee); ++g) look(key(static_cast<GuideKind>(g)));
         for (int d = 0; d <= static_cast<int>(DartKind::Pleat); ++d) look(key(static_cast<DartKind>(d)));
         for (const auto f : {Follow::No, Follow::Length}) look(key(f));
         QCOMPARE(unknown, QStringList{});

@@ -57,8 +57,15 @@ enum class AdjustmentKind {
     WaistSeamLevel,
     Facings,
     Tucks,
+    BodyRise,
+    CrotchWedge,
+    CrotchPoint,
+    LegLength,
+    WidthAtThigh,
+    WidthAtKnee,
+    WidthAtLegHem,
 };
-inline constexpr std::size_t adjustment_count = 39;
+inline constexpr std::size_t adjustment_count = 46;
 
 enum class Zone { Frame, Lengths, Widths, Sleeve, Hem };
 // Which pieces it changes; apart: front and back by amounts of their own.
@@ -93,6 +100,7 @@ struct FittingState {
     std::array<Length, adjustment_count> carried{};
     // Which of those above are proposed and not yet answered.
     std::array<bool, adjustment_count> open{};
+    Length band{};  // what a finished waistband stands above the waist seam
     [[nodiscard]] Length of(AdjustmentKind k) const { return done[static_cast<std::size_t>(k)]; }
     [[nodiscard]] Length back_of(AdjustmentKind k) const { return done_back[static_cast<std::size_t>(k)]; }
     [[nodiscard]] bool waits_for(AdjustmentKind k) const { return open[static_cast<std::size_t>(k)]; }

@@ -11,12 +11,14 @@
 #include "core/alter/back_armhole.h"
 #include "core/alter/ball_of_shoulder.h"
 #include "core/alter/bodice_length.h"
+#include "core/alter/body_rise.h"
 #include "core/alter/bust.h"
 #include "core/alter/bust_depth.h"
 #include "core/alter/bust_length.h"
 #include "core/alter/bust_span.h"
 #include "core/alter/cap_forward.h"
 #include "core/alter/cap_height.h"
+#include "core/alter/crotch_length.h"
 #include "core/alter/dart_moved.h"
 #include "core/alter/facings.h"
 #include "core/alter/gape.h"
@@ -24,6 +26,8 @@
 #include "core/alter/joined_darts.h"
 #include "core/alter/joined_waist.h"
 #include "core/alter/knit_dart.h"
+#include "core/alter/leg_length.h"
+#include "core/alter/leg_widths.h"
 #include "core/alter/neck_forward.h"
 #include "core/alter/neck_size.h"
 #include "core/alter/round_back.h"
@@ -61,6 +65,9 @@ std::array<Adjustment, adjustment_count> listed()
         forearm_row(),          sleeve_hem_row(),     hem_given_back_row(),
         finished_length_row(),  joined_waist_row(),   joined_darts_row(),
         waist_seam_level_row(), facings_row(),        tucks_row(),
+        body_rise_row(),        crotch_wedge_row(),   crotch_point_row(),
+        leg_length_row(),       width_at_thigh_row(), width_at_knee_row(),
+        width_at_leg_hem_row(),
     };
 }
 

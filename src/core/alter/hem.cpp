@@ -14,8 +14,9 @@ namespace {
 
 void record(std::vector<Step>& steps, const Piece& before, const Piece& after, Length amount)
 {
-    const Curve& old_centre = edge(before, EdgeRole::Centre).curve;
-    const Curve& new_centre = edge(after, EdgeRole::Centre).curve;
+    const std::size_t next = *edge_index(before, EdgeRole::Hem) + 1;  // the centre, or the inner leg
+    const Curve& old_centre = before.edges[next].curve;
+    const Curve& new_centre = after.edges[next].curve;
     const Curve& old_side = before.edges[*edge_index(before, EdgeRole::Side, true)].curve;
     const Curve& new_side = after.edges[*edge_index(after, EdgeRole::Side, true)].curve;
     const Dimension size{old_centre.initialPoint(), new_centre.initialPoint(), abs(amount)};
@@ -98,6 +99,12 @@ Length lengthened_on_purpose(const FittingState& s)
     return sum + (s.of(Bust) > Length{} ? std::max(centre, Length{}) : Length{});
 }
 
+// What is done above the crotch leaves the inner leg, and so the hem of trousers, where they were.
+bool hem_moves_above(const Garment& part)
+{
+    return !has_level(front_of(part), Level::Crotch);
+}
+
 // None where a length is wished: then that alone says where the hem is to be.
 std::optional<Proposal> propose_given_back(const FittingState& s)
 {
@@ -143,6 +150,7 @@ Adjustment hem_given_back_row()
         .apply = alter_hem,
         .place = on_the_hem,
         .propose = propose_given_back,
+        .serves = hem_moves_above,
         .joins = AdjustmentKind::FinishedLength,
         .at_centre = AtCentre::Together,
     };

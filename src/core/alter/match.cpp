@@ -7,6 +7,7 @@
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
 #include "core/paper/dart_redraw.h"
+#include "core/paper/leg_redraw.h"
 #include "core/paper/redraw.h"
 
 namespace sartorum {
@@ -55,10 +56,10 @@ void match_side_notches(Piece& front, const Piece& back)
 
 }  // namespace
 
-Length back_side_ease(const std::vector<Piece>& pieces, const std::vector<Seam>& seams)
+Length back_ease(const std::vector<Piece>& pieces, const std::vector<Seam>& seams, EdgeRole edge)
 {
     const auto role_of = [&](const std::vector<SeamSide>& side) -> std::optional<PieceRole> {
-        if (side.size() != 1 || side.front().role != EdgeRole::Side) return std::nullopt;
+        if (side.size() != 1 || side.front().role != edge) return std::nullopt;
         const Piece* piece = find_piece(pieces, side.front().piece);
         return piece ? std::optional{piece->role} : std::nullopt;
     };
@@ -69,6 +70,11 @@ Length back_side_ease(const std::vector<Piece>& pieces, const std::vector<Seam>&
         if (a == PieceRole::Back && b == PieceRole::Front) return -seam.ease;
     }
     return {};
+}
+
+Length back_side_ease(const std::vector<Piece>& pieces, const std::vector<Seam>& seams)
+{
+    return back_ease(pieces, seams, EdgeRole::Side);
 }
 
 Outcome<bool> match_sides(Applied& applied)
@@ -105,6 +111,25 @@ Outcome<bool> match_waist_ends(Applied& applied)
         a = a_after;
         b = b_after;
     }
+    return true;
+}
+
+Outcome<bool> match_legs(Applied& applied)
+{
+    if (auto ok = match_waist_ends(applied); !ok) return ok;
+    const Garment& g = applied.garment;
+    const Length wanted =
+        sewn_length(front_of(g), EdgeRole::InnerLeg) + back_ease(g.pieces, g.seams, EdgeRole::InnerLeg);
+    Piece& back = *find_piece(applied.garment.pieces, PieceRole::Back);
+    const Piece was = back;
+    for (int i = 0; i < 6; ++i) {
+        const Length lacks = wanted - sewn_length(back, EdgeRole::InnerLeg);
+        if (abs(lacks) < Length::mm(0.005)) break;
+        back = inner_point_raised(back, lacks);
+    }
+    const Length raised = sewn_length(back, EdgeRole::InnerLeg) - sewn_length(was, EdgeRole::InnerLeg);
+    if (abs(raised) > Length::mm(0.5))
+        applied.steps.push_back(redrawn_step(was, back, StepKind::MatchInnerLegs, raised));
     return true;
 }
 

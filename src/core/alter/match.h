@@ -4,7 +4,9 @@
 
 namespace sartorum {
 
-// How much longer than the front's the back's side seam is meant to be; nothing where no seam joins the two.
+// How much longer than the front's the back's edge of that role is meant to be; nothing where no seam joins the
+// two.
+[[nodiscard]] Length back_ease(const std::vector<Piece>&, const std::vector<Seam>&, EdgeRole);
 [[nodiscard]] Length back_side_ease(const std::vector<Piece>&, const std::vector<Seam>&);
 
 // Front and back side seams, but for the ease meant; leaves a step where an end moved by more than 0.5 mm.
@@ -12,6 +14,8 @@ namespace sartorum {
 // How that is done on a kind of part: at the lower ends, which keeps the underarm; or at the waist, which keeps
 // what hangs below.
 [[nodiscard]] Outcome<bool> match_lower_ends(Applied&);
+// Of trousers the inner legs too: the back's point is moved along its seam.
+[[nodiscard]] Outcome<bool> match_legs(Applied&);
 [[nodiscard]] Outcome<bool> match_waist_ends(Applied&);
 
 // The tips moved along their seams, half each, until the back shoulder is longer than the front by `ease` again;

@@ -1,5 +1,6 @@
 #include "core/alter/part_alter.h"
 
+#include "core/alter/leg_widths.h"
 #include "core/alter/match.h"
 #include "core/alter/size_blend.h"
 #include "core/alter/width.h"
@@ -9,6 +10,7 @@ namespace {
 
 constexpr std::array upper_chosen_by{Measure::Bust};
 constexpr std::array yoke_chosen_by{Measure::Waist};
+// Trousers too.
 constexpr std::array skirt_chosen_by{Measure::Waist, Measure::Hip};
 
 constexpr std::array altered_rows{
@@ -16,6 +18,8 @@ constexpr std::array altered_rows{
               GarmentMeasure::FrontLength, std::nullopt, GarmentMeasure::Hem},
     PartAlter{PartKind::Yoke, yoke_chosen_by, Level::Hip, trace_skirt, match_waist_ends, widen_skirt, false,
               GarmentMeasure::Side, std::nullopt, GarmentMeasure::Hip},
+    PartAlter{PartKind::Trousers, skirt_chosen_by, Level::Hip, trace_skirt, match_legs, widen_trousers, false,
+              GarmentMeasure::Side, Measure::TrouserLength, GarmentMeasure::Hip},
     PartAlter{PartKind::Skirt, skirt_chosen_by, Level::Hip, trace_skirt, match_waist_ends, widen_skirt, false,
               GarmentMeasure::Side, Measure::SkirtLength, GarmentMeasure::Hip},
     PartAlter{PartKind::BelowYoke, skirt_chosen_by, Level::Hip, trace_skirt, match_waist_ends, widen_skirt, false,

@@ -2,8 +2,10 @@
 
 #include "core/paper/bodice_redraw.h"
 #include "core/paper/dart_redraw.h"
+#include "core/paper/leg_redraw.h"
 #include "core/paper/sleeve_redraw.h"
 #include "core/pattern/dart.h"
+#include "core/pattern/garment_measure.h"
 #include "core/pattern/gore.h"
 #include "core/pattern/joint.h"
 #include "core/pattern/part_rules.h"
@@ -154,6 +156,60 @@ Spot low_on_centre(const Piece& p)
 {
     const auto line = guide(p, GuideKind::LengthenShorten);
     return line ? Spot{line->a} : up_centre(p, 0.2);
+}
+
+namespace {
+
+Spot on_crease(const Piece& p, double level)
+{
+    const auto crease = guide(p, GuideKind::Crease);
+    return crease ? Spot{Point{crease->a[Geom::X], level}} : std::nullopt;
+}
+
+}  // namespace
+
+Spot under_the_hip(const Piece& p)
+{
+    const auto hip = guide(p, GuideKind::Hip);
+    if (!hip || !has(p, EdgeRole::InnerLeg)) return std::nullopt;
+    return on_crease(p, (hip->a[Geom::Y] + inner_leg_point(p)[Geom::Y]) / 2);
+}
+
+Spot on_centre_above_hip(const Piece& p)
+{
+    const auto line = guide(p, GuideKind::LengthenShorten);
+    return line ? Spot{line->a} : std::nullopt;
+}
+
+Spot at_inner_leg_point(const Piece& p)
+{
+    return has(p, EdgeRole::InnerLeg) ? Spot{inner_leg_point(p)} : std::nullopt;
+}
+
+Spot at_thigh(const Piece& p)
+{
+    if (!has(p, EdgeRole::InnerLeg)) return std::nullopt;
+    const double level = inner_leg_point(p)[Geom::Y] - thigh_below.in_mm();
+    const auto span = lies_across(p, level);
+    return span ? Spot{Point{span->from, level}} : std::nullopt;
+}
+
+Spot at_knee(const Piece& p)
+{
+    const auto line = guide(p, GuideKind::Knee);
+    return line ? Spot{line->b} : std::nullopt;
+}
+
+Spot above_knee(const Piece& p)
+{
+    const auto line = guide(p, GuideKind::Knee);
+    if (!line || !has(p, EdgeRole::InnerLeg)) return std::nullopt;
+    return on_crease(p, (line->a[Geom::Y] + inner_leg_point(p)[Geom::Y]) / 2);
+}
+
+Spot at_side_hem(const Piece& p)
+{
+    return has(p, EdgeRole::Hem) ? Spot{edge(p, EdgeRole::Hem).curve.initialPoint()} : std::nullopt;
 }
 
 Spot at_cap_top(const Piece& p)

@@ -28,6 +28,14 @@ using Spot = std::optional<Point>;
 [[nodiscard]] Spot at_bust_on_centre(const Piece&);
 [[nodiscard]] Spot at_bust_dart(const Piece&);  // the tip of the dart that points at the bust
 [[nodiscard]] Spot on_the_hem(const Piece&);    // of a sleeve too
+// Trousers.
+[[nodiscard]] Spot under_the_hip(const Piece&);        // on the crease, between hip and inner leg point
+[[nodiscard]] Spot on_centre_above_hip(const Piece&);  // where a wedge opens
+[[nodiscard]] Spot at_inner_leg_point(const Piece&);
+[[nodiscard]] Spot at_thigh(const Piece&);  // on the inner leg, thigh_below its point
+[[nodiscard]] Spot at_knee(const Piece&);   // the knee line's outer end
+[[nodiscard]] Spot above_knee(const Piece&);
+[[nodiscard]] Spot at_side_hem(const Piece&);
 // The sleeve.
 [[nodiscard]] Spot at_cap_top(const Piece&);
 [[nodiscard]] Spot in_the_cap(const Piece&);

@@ -30,6 +30,7 @@ enum class Measure {
     AcrossFront,
     WaistToHip,
     SkirtLength,
+    TrouserLength,
     Thigh,
     Knee,
     Calf,
@@ -42,6 +43,7 @@ enum class Measure {
     AcrossBack,
     ArmholeDepth,
     BackWaistLength,
+    TrunkGirth,
     ArmLength,
     UpperArm,
     Wrist,
@@ -77,7 +79,7 @@ struct MeasureFacts {
     }
 };
 
-inline constexpr std::array<MeasureFacts, 41> all_measures{{
+inline constexpr std::array<MeasureFacts, 43> all_measures{{
     {Measure::NeckBase, "neck_base", MeasureKind::Girth, View::Front, false, Length::mm(220), Length::mm(700)},
     {Measure::Head, "head", MeasureKind::Girth, View::Front, false, Length::mm(400), Length::mm(750)},
     {Measure::HighBust, "high_bust", MeasureKind::Girth, View::Front, false, Length::mm(400), Length::mm(2200)},
@@ -94,6 +96,8 @@ inline constexpr std::array<MeasureFacts, 41> all_measures{{
      Length::mm(650)},
     {Measure::WaistToHip, "waist_to_hip", MeasureKind::Along, View::Legs, true, Length::mm(60), Length::mm(450)},
     {Measure::SkirtLength, "skirt_length", MeasureKind::Wish, View::Legs, false, Length::mm(150),
+     Length::mm(1600)},
+    {Measure::TrouserLength, "trouser_length", MeasureKind::Wish, View::Legs, false, Length::mm(250),
      Length::mm(1600)},
     {Measure::Thigh, "thigh", MeasureKind::Girth, View::Legs, true, Length::mm(200), Length::mm(1400)},
     {Measure::Knee, "knee", MeasureKind::Girth, View::Legs, true, Length::mm(150), Length::mm(900)},
@@ -112,6 +116,7 @@ inline constexpr std::array<MeasureFacts, 41> all_measures{{
      Length::mm(400)},
     {Measure::BackWaistLength, "back_waist_length", MeasureKind::Along, View::Back, false, Length::mm(200),
      Length::mm(700)},
+    {Measure::TrunkGirth, "trunk_girth", MeasureKind::Girth, View::Back, false, Length::mm(800), Length::mm(2400)},
     {Measure::ArmLength, "arm_length", MeasureKind::Along, View::Back, true, Length::mm(300), Length::mm(900)},
     {Measure::UpperArm, "upper_arm", MeasureKind::Girth, View::Back, true, Length::mm(120), Length::mm(900)},
     {Measure::Wrist, "wrist", MeasureKind::Girth, View::Back, true, Length::mm(90), Length::mm(400)},

@@ -31,9 +31,9 @@ const std::vector<Measure> top{NeckBase,
                                NeckPointHeight,
                                ShoulderTipHeight};
 const std::vector<Measure> skirt{Waist, Hip, WaistToHip, SkirtLength};
-const std::vector<Measure> trousers{Waist,   HighHip,   Hip,          WaistToHip, Thigh,    Knee,
-                                    Calf,    InsideLeg, CrotchLength, FrontRise,  BackRise, WaistToFloorSide,
-                                    BodyRise};
+const std::vector<Measure> trousers{
+    Waist,     HighHip,      Hip,       WaistToHip, TrouserLength,    Thigh,   Knee, Calf,
+    InsideLeg, CrotchLength, FrontRise, BackRise,   WaistToFloorSide, BodyRise};
 const std::vector<Measure> bra{HighBust, Bust, Underbust, BustDepth, BustSpan};
 const std::vector<Measure> seated_girths{SeatedWaist, SeatedHip, SeatedThigh};
 
@@ -46,6 +46,7 @@ std::string_view key_of(Round r)
         case Round::Dress: return "dress";
         case Round::Skirt: return "skirt";
         case Round::Trousers: return "trousers";
+        case Round::AllInOne: return "all_in_one";
         case Round::Bra: return "bra";
         case Round::Everything: return "everything";
     }
@@ -72,6 +73,11 @@ std::vector<Measure> measures_of(Round round, bool seated)
             break;
         case Round::Skirt: add(skirt); break;
         case Round::Trousers: add(trousers); break;
+        case Round::AllInOne:
+            add(top);
+            add(trousers);
+            out.push_back(TrunkGirth);
+            break;
         case Round::Bra: add(bra); break;
         case Round::Everything:
             for (const auto& f : all_measures) out.push_back(f.measure);

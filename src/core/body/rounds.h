@@ -6,9 +6,9 @@
 
 namespace sartorum {
 
-enum class Round { Top, Dress, Skirt, Trousers, Bra, Everything };
-inline constexpr std::array all_rounds{Round::Top,      Round::Dress, Round::Skirt,
-                                       Round::Trousers, Round::Bra,   Round::Everything};
+enum class Round { Top, Dress, Skirt, Trousers, AllInOne, Bra, Everything };
+inline constexpr std::array all_rounds{Round::Top,      Round::Dress, Round::Skirt,     Round::Trousers,
+                                       Round::AllInOne, Round::Bra,   Round::Everything};
 
 [[nodiscard]] std::string_view key_of(Round);
 [[nodiscard]] std::optional<Round> round_of_key(std::string_view);

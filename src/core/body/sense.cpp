@@ -59,6 +59,21 @@ void check_rise(Measure m, const BodySet& set, const std::map<Measure, Length>& 
     }
 }
 
+void check_trunk(Measure m, const std::map<Measure, Length>& v, std::vector<Sense>& out)
+{
+    constexpr std::array parts{FrontWaistLength, FrontRise, BackRise, BackWaistLength};
+    if (m != TrunkGirth) return;
+    Length sum;
+    for (const auto p : parts) {
+        if (!v.contains(p)) return;
+        sum += v.at(p);
+    }
+    if (abs(v.at(TrunkGirth) - sum) > trunk_slack) {
+        out.push_back(
+            {SenseKind::TrunkSum, m, TrunkGirth, v.at(TrunkGirth), sum, sum - trunk_slack, sum + trunk_slack});
+    }
+}
+
 void check_likely(Measure m, std::map<Measure, Length> v, std::vector<Sense>& out)
 {
     const Length value = v.at(m);
@@ -84,6 +99,7 @@ std::vector<Sense> sense_of(Measure m, const BodySet& set)
     if (!v.contains(m)) return out;
     check_likely(m, v, out);
     check_rise(m, set, v, out);
+    check_trunk(m, v, out);
     for (const auto& [less, more] : orders) {
         if ((m != less && m != more) || !v.contains(less) || !v.contains(more)) continue;
         if (v.at(less) > v.at(more) + order_slack) {

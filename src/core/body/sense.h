@@ -3,7 +3,9 @@
 //
 // Centimetres for inches: the value lies outside its likely band, and the same digits in the other unit inside.
 // Rise: front and back rise together are the crotch length, within the repeatability of the three (common
-// practice). Order: pairs of which one can hardly be more than the other, on any body.
+// practice). Trunk: over one shoulder and between the legs is near both waist lengths and both rises together;
+// within trunk_slack, since the tape lies beside the middle (from memory). Order: pairs of which one can hardly be
+// more than the other, on any body.
 #pragma once
 #include <vector>
 
@@ -12,7 +14,9 @@
 
 namespace sartorum {
 
-enum class SenseKind { OtherUnit, OutsideLikely, RiseSum, Order, HighBustAboveBust };
+enum class SenseKind { OtherUnit, OutsideLikely, RiseSum, TrunkSum, Order, HighBustAboveBust };
+
+inline constexpr Length trunk_slack = Length::mm(60);
 
 struct Sense {
     SenseKind kind{};

@@ -17,6 +17,8 @@ Length least_woven(Measure m)
         case Measure::Thigh:
         case Measure::SeatedThigh:
         case Measure::UpperArm: return Length::mm(40);
+        case Measure::Knee: return Length::mm(30);
+        case Measure::Calf: return Length::mm(20);
         default: return {};
     }
 }

@@ -4,9 +4,10 @@
 // wishes another ease. What must change = wanted − finished of the chosen size; with the design ease kept this is
 // body − chart.
 // Least wearing ease, woven and close (common practice): bust 50 mm, waist 25, hip 40, upper arm 40; thigh 40 by
-// analogy with the hip, high bust and underbust 0. Seated: the hip's least applies to the seated girth.
-// Knit: girth g of cloth that stretches by s may be as small as body/(1 + s/2): half the stretch is spent at most,
-// so least = −body·(s/2)/(1 + s/2); a knit that stretches less than 10 % counts as woven. From memory.
+// analogy with the hip, knee 30 and calf 20 (from memory), high bust and underbust 0. Seated: the hip's least
+// applies to the seated girth. Knit: girth g of cloth that stretches by s may be as small as body/(1 + s/2): half
+// the stretch is spent at most, so least = −body·(s/2)/(1 + s/2); a knit that stretches less than 10 % counts as
+// woven. From memory.
 #pragma once
 #include "core/body/body_set.h"
 #include "core/chart/size_chart.h"

@@ -28,6 +28,7 @@ std::size_t& part_of(SizeChoice& c, Measure m)
         case Calf:
         case WaistToHip:
         case SkirtLength:
+        case TrouserLength:
         case BodyRise:
         case CrotchLength:
         case FrontRise:
@@ -85,7 +86,8 @@ std::size_t towards(const SizedLevel& level, std::size_t size)
 
 bool wears_bust(GarmentKind kind)
 {
-    return kind == GarmentKind::Top || kind == GarmentKind::Dress || kind == GarmentKind::Bra;
+    return kind == GarmentKind::Top || kind == GarmentKind::Dress || kind == GarmentKind::Bra ||
+           kind == GarmentKind::AllInOne;
 }
 
 // Bust (by the school's measure), waist and hip, as far as garment, chart and body have them.

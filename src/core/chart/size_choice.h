@@ -21,10 +21,10 @@
 
 namespace sartorum {
 
-enum class GarmentKind { Top, Dress, Skirt, Trousers, Bra };
+enum class GarmentKind { Top, Dress, Skirt, Trousers, Bra, AllInOne };
 enum class School { HighBust, FullBust, Waist, Hip };
 
-inline constexpr std::array garment_keys{"top", "dress", "skirt", "trousers", "bra"};
+inline constexpr std::array garment_keys{"top", "dress", "skirt", "trousers", "bra", "all_in_one"};
 inline constexpr std::array school_keys{"high_bust", "full_bust", "waist", "hip"};
 
 struct ChoiceWish {

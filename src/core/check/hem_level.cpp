@@ -23,6 +23,7 @@ std::optional<Drops> drops(const Garment& g)
         const auto front = face_of(pieces, PieceRole::Front);
         const auto back = face_of(pieces, PieceRole::Back);
         if (!begins_with(pieces[front.front()], EdgeRole::Waist)) continue;
+        if (has_level(pieces[front.front()], Level::Crotch)) return std::nullopt;  // its centre ends at the crotch
         hangs = true;
         out.front += sewn_length(pieces[front.front()], EdgeRole::Centre);
         out.side += length(outer_line(pieces[front.back()]));
@@ -40,6 +41,7 @@ std::optional<Drops> drops_below_hip(const Garment& g)
         const auto back = face_of(pieces, PieceRole::Back);
         const Piece& side = pieces[front.back()];
         const auto hip = [&](std::size_t i) { return guide(pieces[i], GuideKind::Hip); };
+        if (has_level(side, Level::Crotch)) return std::nullopt;
         if (!hip(front.front()) || !hip(front.back()) || !hip(back.front())) continue;
         const auto at_centre = [&](std::size_t i) {
             return Length::mm(hip(i)->a[Geom::Y] -

@@ -159,8 +159,9 @@ std::vector<SeamSide> unwalked(const Garment& g)
     const auto sewn = [&](const Piece& p, EdgeRole r) {
         using enum EdgeRole;
         if (p.role == PieceRole::Waistband) return r == Waist;
-        return r == Shoulder || r == Side || r == Inner || r == Outer || r == Lower || r == CapFront ||
-               r == CapBack || r == UnderarmFront || r == UnderarmBack || (r == Armhole && armhole_sewn);
+        return r == Shoulder || r == Side || r == Inner || r == Outer || r == Lower || r == InnerLeg ||
+               r == CapFront || r == CapBack || r == UnderarmFront || r == UnderarmBack ||
+               (r == Armhole && armhole_sewn);
     };
     const auto named = [&](const SeamSide& wanted) {
         const auto there = [&](const SeamSide& s) { return s.piece == wanted.piece && s.role == wanted.role; };

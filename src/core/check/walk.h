@@ -49,7 +49,9 @@ enum class JoinPlace {
     CapTop,
     SleeveUnderarm,
     SleeveHem,
-    Lower  // a yoke's lower edge at its side seam
+    Lower,     // a yoke's lower edge at its side seam
+    InnerHem,  // of trousers, at the inner leg
+    Crotch     // the crotch seam over the inner leg
 };
 
 struct Join {

@@ -48,25 +48,45 @@ Outcome<Length> below_fitted(const Piece& piece)
     return Length::mm(waist->b[Geom::Y] - side.finalPoint()[Geom::Y]);
 }
 
-// The hip guide reaches from the centre to the side seam, and the printed line with it.
-void settle_hip_guides(Piece& piece)
-{
-    for (auto& g : piece.guides) {
-        if (g.kind == GuideKind::Grain) continue;
-        if (const auto w = width_at(piece, g.a[Geom::Y])) g.b = {g.a[Geom::X] + w->in_mm(), g.a[Geom::Y]};
-    }
-}
-
 // The side seam with its upper end moved, and everything from the hip line down; all the way where it has none.
 Outcome<Curve> side_with_ends(const Piece& piece, Point at_waist, Point below)
 {
     if (!guide(piece, GuideKind::Hip)) return eased(edge(piece, EdgeRole::Side).curve, at_waist, below);
     const auto parts = side_parts(piece);
     if (!parts) return tl::make_unexpected(parts.error());
-    return joined(eased(parts->waist_to_hip, at_waist, below), moved(parts->below, below));
+    // A leg is no wider below for it: to nothing at the hem.
+    const bool leg = edge_index(piece, EdgeRole::InnerLeg).has_value();
+    return joined(eased(parts->waist_to_hip, at_waist, below),
+                  leg ? eased(parts->below, below, no_shift) : moved(parts->below, below));
+}
+
+// The centre with its lower end carried: all of it drawn anew; of a crotch seam what lies above the hip line, and
+// the curve rides below it.
+Curve centre_carried(const Piece& piece, Point by)
+{
+    const Curve& centre = edge(piece, EdgeRole::Centre).curve;
+    if (!edge_index(piece, EdgeRole::InnerLeg)) return eased(centre, by, no_shift);
+    const auto times = times_where(centre, Geom::Y, guide(piece, GuideKind::Hip)->a[Geom::Y]);
+    if (times.empty()) return eased(centre, by, no_shift);
+    const double time = at_node(centre, times.back());
+    if (time < 0.5 || time > static_cast<double>(centre.size_default()) - 0.5) return eased(centre, by, no_shift);
+    const auto [below, above] = split(centre, time);
+    return joined(moved(below, by), eased(above, by, no_shift));
 }
 
 }  // namespace
+
+void settle_level_guides(Piece& piece)
+{
+    const bool leg = edge_index(piece, EdgeRole::InnerLeg).has_value();
+    for (auto& g : piece.guides) {
+        if (g.kind == GuideKind::Grain || g.kind == GuideKind::Crease) continue;
+        const auto span = lies_across(piece, g.a[Geom::Y]);
+        if (!span) continue;
+        if (leg) g.a[Geom::X] = span->from;
+        g.b = {g.a[Geom::X] + span->to - span->from, g.a[Geom::Y]};
+    }
+}
 
 Outcome<Piece> side_moved(const Piece& piece, Length at_waist, Length at_hip)
 {
@@ -82,7 +102,8 @@ Outcome<Piece> side_moved(const Piece& piece, Length at_waist, Length at_hip)
     auto& waist_edge = edge_with(out, EdgeRole::Waist, true);
     waist_edge.curve = eased(waist_edge.curve, no_shift, waist);
     auto& hem = edge_with(out, bottom_role(piece));
-    hem.curve = eased(hem.curve, hip, no_shift);
+    const bool leg = edge_index(piece, EdgeRole::InnerLeg).has_value();
+    hem.curve = eased(hem.curve, leg ? no_shift : hip, no_shift);
     const auto& side = edge(out, EdgeRole::Side).curve;
     const double least = waist_edge.curve.initialPoint()[Geom::X];
     if (side.initialPoint()[Geom::X] <= least + 10.0) {
@@ -93,7 +114,7 @@ Outcome<Piece> side_moved(const Piece& piece, Length at_waist, Length at_hip)
         if (n.on == EdgeRole::Side) n.at += hip;
     }
     settle_notches(out);
-    settle_hip_guides(out);
+    settle_level_guides(out);
     return out;
 }
 
@@ -105,18 +126,14 @@ Outcome<Piece> side_trued(const Piece& before, const Piece& after, Point by)
     edge_with(out, EdgeRole::Side).curve =
         joined(eased(parts->waist_to_hip, no_shift, by), moved(parts->below, by));
     // The centre is straight through the cut: one line again, not two with a joint.
-    auto& centre = edge_with(out, EdgeRole::Centre);
-    const auto& old = edge(before, EdgeRole::Centre).curve;
-    centre.curve = eased(old, by, no_shift);
-    for (std::size_t i = 0; i < out.guides.size(); ++i) {
-        if (out.guides[i].kind == GuideKind::Grain) {
-            const auto cut_level = guide(before, GuideKind::LengthenShorten)->a[Geom::Y];
-            const auto grain = guide(before, GuideKind::Grain);
-            out.guides[i] = guide_carried(*grain, cut_level, by);
-        }
+    edge_with(out, EdgeRole::Centre).curve = centre_carried(before, by);
+    const auto cut_level = guide(before, GuideKind::LengthenShorten)->a[Geom::Y];
+    for (auto& g : out.guides) {
+        if (g.kind == GuideKind::Grain || g.kind == GuideKind::Crease)
+            g = guide_carried(*guide(before, g.kind), cut_level, by);
     }
     settle_notches(out);
-    settle_hip_guides(out);
+    settle_level_guides(out);
     return out;
 }
 
@@ -124,11 +141,13 @@ Outcome<Piece> hem_moved(const Piece& piece, Length amount)
 {
     const auto below = below_fitted(piece);
     if (!below) return tl::make_unexpected(below.error());
-    const Length room = *below - Length::mm(20);
+    const std::size_t next = *edge_index(piece, EdgeRole::Hem) + 1;  // the centre, or the inner leg
+    const bool legs = piece.edges[next].role == EdgeRole::InnerLeg;
+    const Length room = (legs ? std::min(*below, length(piece.edges[next].curve)) : *below) - Length::mm(20);
     if (-amount > room) return refuse_amount(Why::AmountTooLarge, piece.id, amount, -room, Length::mm(800));
     Piece out = piece;
     auto& side = edge_with(out, EdgeRole::Side, true);
-    auto& centre = edge_with(out, EdgeRole::Centre);
+    auto& centre = out.edges[next];
     auto& hem = edge_with(out, EdgeRole::Hem);
     side.curve = end_moved(side.curve, amount);
     centre.curve = reversed(end_moved(reversed(centre.curve), amount));
@@ -140,7 +159,13 @@ Outcome<Piece> hem_moved(const Piece& piece, Length amount)
             g.a[Geom::Y] = std::max(g.a[Geom::Y], bottom);
             g.b[Geom::Y] = std::max(g.b[Geom::Y], bottom);
         }
+        if (g.kind == GuideKind::Crease) g.b[Geom::Y] = bottom - 20.0;
     }
+    // Of shorts no knee is left.
+    std::erase_if(out.guides, [&](const Guide& g) {
+        return g.kind == GuideKind::Knee &&
+               g.a[Geom::Y] < centre.curve.initialPoint()[Geom::Y] + line_least.in_mm();
+    });
     settle_notches(out);
     return out;
 }

@@ -4,6 +4,9 @@
 
 namespace sartorum {
 
+// The lines drawn across reach from the centre, or the inner leg, to the side seam.
+void settle_level_guides(Piece&);
+
 // Moves the side seam out (+) or in (−) by `at_waist` at the waist end and `at_hip` from the hip line down, eased
 // between; the waist edge and the hem run to their new ends. Directions at the ends of every edge stay.
 [[nodiscard]] Outcome<Piece> side_moved(const Piece&, Length at_waist, Length at_hip);

@@ -23,6 +23,16 @@ HandMark hand_mark(StepKind kind)
         case StepKind::MarkBand:
         case StepKind::DrawLine:
         case StepKind::DrawFoldLines:
+        case StepKind::DrawRiseLine:
+        case StepKind::DrawRiseFold:
+        case StepKind::DrawLegLine:
+        case StepKind::DrawLegFold:
+        case StepKind::DrawKneeLine:
+        case StepKind::DrawKneeFold:
+        case StepKind::DrawCentreWedge:
+        case StepKind::MarkInnerPoint:
+        case StepKind::MarkKnee:
+        case StepKind::MarkLegHem:
         case StepKind::ExtendBelow:
         case StepKind::DrawHem:
         case StepKind::MarkWaist:
@@ -88,6 +98,8 @@ HandMark hand_mark(StepKind kind)
         case StepKind::RedrawBottomSide:
         case StepKind::RedrawDart:
         case StepKind::GiveBackAtSide: return HandMark::Redraw;
+        case StepKind::TrueLeg:
+        case StepKind::MatchInnerLegs:
         case StepKind::TrueArmhole:
         case StepKind::MatchShoulders:
         case StepKind::TrueBodiceSide:
@@ -116,6 +128,7 @@ HandMark hand_mark(StepKind kind)
         case StepKind::CutSleeveCross:
         case StepKind::CutSleeveMiddle:
         case StepKind::CutCap: return HandMark::Cut;
+        case StepKind::OpenAtCentre:
         case StepKind::SwingBust:
         case StepKind::DropCentre:
         case StepKind::LayTogether:
@@ -125,8 +138,13 @@ HandMark hand_mark(StepKind kind)
         case StepKind::SpreadSleeve:
         case StepKind::MoveCap:
         case StepKind::SlideCap: return HandMark::Spread;
+        case StepKind::OverlapAtCentre:
         case StepKind::CloseGape:
         case StepKind::OverlapBackArmhole: return HandMark::Overlap;
+        case StepKind::RedrawCentre:
+        case StepKind::CarryCentreUp:
+        case StepKind::RedrawInnerLeg:
+        case StepKind::RedrawLeg:
         case StepKind::RedrawBustDart:
         case StepKind::RedrawSeam:
         case StepKind::TakeInSide:
@@ -191,6 +209,11 @@ bool of_waistband(const Step& s)
 bool of_a_gore(const Step& s)
 {
     return !s.picture.panels.empty() && is_gore(s.picture.panels.front());
+}
+
+bool of_a_leg(const Step& s)
+{
+    return !s.picture.panels.empty() && guide(s.picture.panels.front(), GuideKind::Crease).has_value();
 }
 
 Step step_on(const Piece& piece, StepKind kind, Length amount, Length place, Length second)

@@ -131,6 +131,26 @@ enum class StepKind {
     MarkSleeveHem,  // amount outside (inside) each end of the hem
     MarkForearm,    // amount outside (inside) each underarm seam, `place` under the underarm
     RedrawUnderarms,
+    // trousers
+    DrawRiseLine,  // across, square to the crease, `place` under the hip line
+    DrawRiseFold,  // and a second line amount below
+    DrawLegLine,   // the same, `place` under the inner leg point
+    DrawLegFold,
+    DrawKneeLine,  // along the knee line
+    DrawKneeFold,
+    TrueLeg,          // side seam and crotch seam or inner leg over the cut
+    DrawCentreWedge,  // from the centre, `place` under the waist, square to the crease to the side, `second` under
+                      // it
+    OpenAtCentre,     // amount at the centre, nothing at the side
+    OverlapAtCentre,
+    RedrawCentre,    // one line from the waist into the curve
+    CarryCentreUp,   // as it runs below the cut; the waist gets amount longer
+    MarkInnerPoint,  // amount outside (inside) the inner leg point
+    RedrawInnerLeg,  // from the mark to the knee, and the crotch curve run into it
+    MarkKnee,        // amount outside (inside) both seams at the knee line
+    MarkLegHem,      // and at the hem
+    RedrawLeg,       // both seams through the marks
+    MatchInnerLegs,  // raise or lower the back's inner leg point by amount so that front and back seams are equal
     // what goes with the part above
     RedrawWholeSide,  // the side seam moved by amount from waist to hem
     // what follows an edge
@@ -208,6 +228,8 @@ struct Step {
 [[nodiscard]] bool of_waistband(const Step&);
 // Done to one of the gores of a skirt.
 [[nodiscard]] bool of_a_gore(const Step&);
+// Done to a leg of trousers.
+[[nodiscard]] bool of_a_leg(const Step&);
 // It draws an edge anew in which a dart lies: folded shut first, the line runs over it.
 [[nodiscard]] bool runs_over_a_dart(const Step&);
 

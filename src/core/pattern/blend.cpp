@@ -59,8 +59,12 @@ Outcome<Piece> blended(const Piece& waist_size, const Piece& hip_size)
         if (const auto ok = flank_blended(out, lower, flank); !ok) return tl::make_unexpected(ok.error());
     }
     for (std::size_t i = 0; i < out.edges.size(); ++i) {
-        if (out.edges[i].role == EdgeRole::Hem) out.edges[i].curve = lower.edges[i].curve;
-        if (out.edges[i].role == EdgeRole::Centre) {
+        const auto role = out.edges[i].role;
+        if (role == EdgeRole::Hem || role == EdgeRole::InnerLeg) out.edges[i].curve = lower.edges[i].curve;
+        // A crotch seam is the lower size's: both end in the same place at the waist.
+        if (role == EdgeRole::Centre && edge_index(out, EdgeRole::InnerLeg)) {
+            out.edges[i].curve = lower.edges[i].curve;
+        } else if (role == EdgeRole::Centre) {
             out.edges[i].curve = eased_between(lower.edges[i].curve, waist_size.edges[i].curve);
         }
     }

@@ -398,6 +398,23 @@ Curve sheared(const Curve& c, Point at_start, Point at_end)
     return from_controls(p);
 }
 
+std::vector<double> times_where(const Curve& c, Geom::Dim2 dimension, double value)
+{
+    std::vector<double> out;
+    for (std::size_t i = 0; i < c.size_default(); ++i) {
+        for (const double t : c[i].roots(value, dimension)) out.push_back(static_cast<double>(i) + t);
+    }
+    std::sort(out.begin(), out.end());
+    return out;
+}
+
+double at_node(const Curve& c, double time)
+{
+    constexpr double near = 0.05;
+    const double node = std::round(time);
+    return Geom::distance(c.pointAt(time), c.pointAt(node)) < near ? node : time;
+}
+
 Curve start_turned(const Curve& c, double radians)
 {
     auto p = all_controls(c);

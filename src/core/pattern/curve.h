@@ -48,6 +48,10 @@ struct Halves {
 [[nodiscard]] Halves split(const Curve&, double time);
 // The time at which the curve is `along` from its start, to 1e-6 mm.
 [[nodiscard]] double time_at(const Curve&, Length along);
+// The times at which a coordinate has that value, in order.
+[[nodiscard]] std::vector<double> times_where(const Curve&, Geom::Dim2, double value);
+// The time, or that of a node within 0.05 mm of it: a cut there leaves no segment that is none.
+[[nodiscard]] double at_node(const Curve&, double time);
 // The place of a curve nearest to a point.
 struct NearPlace {
     double time = 0;

@@ -40,31 +40,37 @@ Outcome<SizedPieces> draw_dress(const DressFlat& dress)
     return sewn_together(std::move(*bodice), *skirt);
 }
 
-SizedPieces sewn_together(SizedPieces bodice, const SizedPieces& skirt)
+SizedPieces sewn_together(SizedPieces bodice, const SizedPieces& below, const std::string& called)
 {
-    for (auto piece : skirt.pieces) {
-        piece.id = in_skirt + piece.id;
+    for (auto piece : below.pieces) {
+        piece.id = called + piece.id;
         bodice.pieces.push_back(std::move(piece));
     }
     return bodice;
 }
 
-std::vector<Seam> dress_seams(std::vector<Seam> out, double fullness, Length ease)
+std::vector<Seam> joined_seams(std::vector<Seam> out, const std::vector<Seam>& below, const std::string& called,
+                               double fullness, Length ease)
 {
-    for (Seam seam : skirt_seams(false)) {
+    for (Seam seam : below) {
         for (auto* side : {&seam.a, &seam.b}) {
-            for (auto& s : *side) s.piece = in_skirt + s.piece;
+            for (auto& s : *side) s.piece = called + s.piece;
         }
-        seam.id = in_skirt + seam.id;
+        seam.id = called + seam.id;
         out.push_back(std::move(seam));
     }
     Seam join{"waist",
               {{"front", EdgeRole::Waist}, {"back", EdgeRole::Waist}},
-              {{in_skirt + "front", EdgeRole::Waist}, {in_skirt + "back", EdgeRole::Waist}},
+              {{called + "front", EdgeRole::Waist}, {called + "back", EdgeRole::Waist}},
               ease};
     join.fullness = fullness;
     out.push_back(std::move(join));
     return out;
+}
+
+std::vector<Seam> dress_seams(std::vector<Seam> bodice, double fullness, Length ease)
+{
+    return joined_seams(std::move(bodice), skirt_seams(false), in_skirt, fullness, ease);
 }
 
 }  // namespace sartorum

@@ -18,8 +18,13 @@ struct DressFlat {
 [[nodiscard]] Outcome<SizedPieces> draw_dress(const DressFlat&);
 // Where the first dart of this piece's waist lies, closed, from the centre; nothing where there is none.
 [[nodiscard]] Length first_dart_at_waist(const Piece&);
-// Pieces of both in one flat list, the skirt's called "skirt-front" and so on.
-[[nodiscard]] SizedPieces sewn_together(SizedPieces bodice, const SizedPieces& skirt);
+// Pieces of both in one flat list, those below called "skirt-front" and so on.
+[[nodiscard]] SizedPieces sewn_together(SizedPieces bodice, const SizedPieces& below,
+                                        const std::string& called = "skirt-");
+// The seams of both, those below called so too, and the join, called "waist": `ease` more of what is below is
+// eased in.
+[[nodiscard]] std::vector<Seam> joined_seams(std::vector<Seam> bodice, const std::vector<Seam>& below,
+                                             const std::string& called, double fullness = 1, Length ease = {});
 // The bodice's, the skirt's (called "skirt-side") and the join, called "waist": `ease` more of the skirt is eased
 // in.
 [[nodiscard]] std::vector<Seam> dress_seams(std::vector<Seam> bodice, double fullness = 1, Length ease = {});

@@ -77,6 +77,14 @@ Length side_length(const std::vector<Piece>& pieces, const std::vector<SeamSide>
     return sum;
 }
 
+Length band_above_seam(const std::vector<Piece>& pieces)
+{
+    const Piece* band = find_piece(pieces, PieceRole::Waistband);
+    if (!band) return {};
+    const Length deep = Length::mm(bounds(*band).height());
+    return band->cut > 1 ? deep : deep / 2.0;
+}
+
 const Piece& front_of(const Garment& g)
 {
     return *find_piece(g.pieces, PieceRole::Front);

@@ -25,6 +25,9 @@ struct Garment {
 // Sum of the lengths of one side's edges that are among these pieces, darts closed.
 [[nodiscard]] Length side_length(const std::vector<Piece>&, const std::vector<SeamSide>&);
 
+// How far a finished waistband stands above its seam: a band cut once is folded along its length.
+[[nodiscard]] Length band_above_seam(const std::vector<Piece>&);
+
 // Front and back of a part's view.
 [[nodiscard]] const Piece& front_of(const Garment&);
 [[nodiscard]] const Piece& back_of(const Garment&);

@@ -62,6 +62,37 @@ Value waist_to_hip(const Piece& piece)
     return Length::mm(edge(piece, EdgeRole::Side).curve.initialPoint()[Geom::Y] - hip);
 }
 
+// Half-way down to the hip line, darts closed.
+Value high_hip_width(const Piece& piece)
+{
+    const auto side = edge_index(piece, EdgeRole::Side);
+    if (!side) return std::nullopt;
+    const double waist = piece.edges[*side].curve.initialPoint()[Geom::Y];
+    const double level = (waist + guide(piece, GuideKind::Hip)->a[Geom::Y]) / 2;
+    return width_at(piece, level).value_or(Length{}) - taken_of(piece, level);
+}
+
+Point inner_leg_point(const Piece& leg)
+{
+    return edge(leg, EdgeRole::InnerLeg).curve.finalPoint();
+}
+
+Value rise(const Piece& leg)
+{
+    return Length::mm((edge(leg, EdgeRole::Side).curve.initialPoint() - inner_leg_point(leg))[Geom::Y]);
+}
+
+Value thigh_width(const Piece& leg)
+{
+    return width_at(leg, inner_leg_point(leg)[Geom::Y] - thigh_below.in_mm());
+}
+
+Value knee_width(const Piece& leg)
+{
+    const auto line = guide(leg, GuideKind::Knee);
+    return line ? width_at(leg, line->a[Geom::Y]) : std::nullopt;
+}
+
 Value front_length(const Piece& piece)
 {
     const Point neck = edge(piece, EdgeRole::Shoulder).curve.initialPoint();
@@ -93,6 +124,7 @@ Value sleeve_length(const Piece& sleeve)
 
 constexpr auto upper = PartKind::Upper;
 constexpr auto yoke = PartKind::Yoke;
+constexpr auto trousers = PartKind::Trousers;
 constexpr auto skirt = PartKind::Skirt;
 constexpr auto below_yoke = PartKind::BelowYoke;
 
@@ -102,12 +134,14 @@ constexpr std::array armhole_lies{LiesOn{upper, On::FrontAndBack, 1, along<EdgeR
 constexpr std::array bust_lies{LiesOn{upper, On::FrontAndBack, 2, bust_width, Measure::Bust}};
 constexpr std::array waist_lies{LiesOn{upper, On::FrontAndBack, 2, waist_width, Measure::Waist},
                                 LiesOn{yoke, On::FrontAndBack, 2, along<EdgeRole::Waist>, Measure::Waist},
+                                LiesOn{trousers, On::FrontAndBack, 2, along<EdgeRole::Waist>, Measure::Waist},
                                 LiesOn{skirt, On::FrontAndBack, 2, along<EdgeRole::Waist>, Measure::Waist}};
-constexpr std::array hip_lies{LiesOn{skirt, On::FrontAndBack, 2, hip_width, Measure::Hip},
+constexpr std::array hip_lies{LiesOn{trousers, On::FrontAndBack, 2, hip_width, Measure::Hip},
+                              LiesOn{skirt, On::FrontAndBack, 2, hip_width, Measure::Hip},
                               LiesOn{below_yoke, On::FrontAndBack, 2, hip_width, Measure::Hip}};
-constexpr std::array side_lies{LiesOn{upper, On::Front, 1, along<EdgeRole::Side>},
-                               LiesOn{skirt, On::Front, 1, along<EdgeRole::Side>},
-                               LiesOn{below_yoke, On::Front, 1, along<EdgeRole::Side>}};
+constexpr std::array side_lies{
+    LiesOn{upper, On::Front, 1, along<EdgeRole::Side>}, LiesOn{trousers, On::Front, 1, along<EdgeRole::Side>},
+    LiesOn{skirt, On::Front, 1, along<EdgeRole::Side>}, LiesOn{below_yoke, On::Front, 1, along<EdgeRole::Side>}};
 constexpr std::array centre_front_lies{LiesOn{upper, On::Front, 1, along<EdgeRole::Centre>}};
 constexpr std::array centre_back_lies{LiesOn{upper, On::Back, 1, along<EdgeRole::Centre>}};
 // A top's hem is at its hip.
@@ -120,29 +154,47 @@ constexpr std::array upper_arm_lies{LiesOn{upper, On::Sleeve, 1, bicep_width, Me
 constexpr std::array sleeve_hem_lies{LiesOn{upper, On::Sleeve, 1, along<EdgeRole::Hem>}};
 constexpr std::array sleeve_lies{LiesOn{upper, On::Sleeve, 1, sleeve_length}};
 constexpr std::array front_length_lies{LiesOn{upper, On::Front, 1, front_length}};
-constexpr std::array waist_to_hip_lies{LiesOn{skirt, On::Front, 1, waist_to_hip}};
+constexpr std::array waist_to_hip_lies{LiesOn{trousers, On::Front, 1, waist_to_hip},
+                                       LiesOn{skirt, On::Front, 1, waist_to_hip}};
+constexpr std::array high_hip_lies{LiesOn{trousers, On::FrontAndBack, 2, high_hip_width, Measure::HighHip}};
+constexpr std::array crotch_front_lies{
+    LiesOn{trousers, On::Front, 1, along<EdgeRole::Centre>, Measure::FrontRise}};
+constexpr std::array crotch_back_lies{LiesOn{trousers, On::Back, 1, along<EdgeRole::Centre>, Measure::BackRise}};
+constexpr std::array rise_lies{LiesOn{trousers, On::Front, 1, rise, Measure::BodyRise}};
+constexpr std::array thigh_lies{LiesOn{trousers, On::FrontAndBack, 1, thigh_width, Measure::Thigh}};
+constexpr std::array knee_lies{LiesOn{trousers, On::FrontAndBack, 1, knee_width, Measure::Knee}};
+constexpr std::array leg_hem_lies{LiesOn{trousers, On::FrontAndBack, 1, along<EdgeRole::Hem>}};
+constexpr std::array inside_leg_lies{LiesOn{trousers, On::Front, 1, along<EdgeRole::InnerLeg>}};
 
 constexpr auto girth = MeasureKind::Girth;
 constexpr auto length_along = MeasureKind::Along;
 
 constexpr std::array<GarmentMeasureFacts, garment_measure_count> measure_rows{{
-    {GarmentMeasure::Neck, "neck", Level::Shoulder, length_along, true, 6, neck_lies},
-    {GarmentMeasure::Shoulder, "shoulder", Level::Shoulder, length_along, true, 5, shoulder_lies},
-    {GarmentMeasure::Armhole, "armhole", Level::Underarm, length_along, true, 10, armhole_lies},
+    {GarmentMeasure::Neck, "neck", Level::Shoulder, length_along, true, 13, neck_lies},
+    {GarmentMeasure::Shoulder, "shoulder", Level::Shoulder, length_along, true, 12, shoulder_lies},
+    {GarmentMeasure::Armhole, "armhole", Level::Underarm, length_along, true, 17, armhole_lies},
     {GarmentMeasure::Bust, "bust", Level::Bust, girth, true, 1, bust_lies},
     {GarmentMeasure::Waist, "waist", Level::Waist, girth, true, 2, waist_lies},
-    {GarmentMeasure::Hip, "hip", Level::Hip, girth, true, 3, hip_lies},
-    {GarmentMeasure::Side, "side", Level::Waist, length_along, true, 9, side_lies},
+    {GarmentMeasure::Hip, "hip", Level::Hip, girth, true, 4, hip_lies},
+    {GarmentMeasure::Side, "side", Level::Waist, length_along, true, 16, side_lies},
     {GarmentMeasure::CentreFront, "centre_front", Level::Waist, length_along, true, 0, centre_front_lies},
-    {GarmentMeasure::CentreBack, "centre_back", Level::Waist, length_along, true, 8, centre_back_lies},
-    {GarmentMeasure::Hem, "hem", Level::Hem, girth, true, 4, hem_lies},
+    {GarmentMeasure::CentreBack, "centre_back", Level::Waist, length_along, true, 15, centre_back_lies},
+    {GarmentMeasure::Hem, "hem", Level::Hem, girth, true, 7, hem_lies},
     {GarmentMeasure::Band, "band", Level::Waist, girth, true, 0, band_lies},
-    {GarmentMeasure::Cap, "cap", Level::Underarm, length_along, true, 11, cap_lies},
-    {GarmentMeasure::UpperArm, "upper_arm", Level::Underarm, girth, true, 12, upper_arm_lies},
-    {GarmentMeasure::SleeveHem, "sleeve_hem", Level::Underarm, girth, true, 13, sleeve_hem_lies},
-    {GarmentMeasure::Sleeve, "sleeve", Level::Shoulder, length_along, true, 14, sleeve_lies},
-    {GarmentMeasure::FrontLength, "front_length", Level::Waist, length_along, false, 7, front_length_lies},
+    {GarmentMeasure::Cap, "cap", Level::Underarm, length_along, true, 18, cap_lies},
+    {GarmentMeasure::UpperArm, "upper_arm", Level::Underarm, girth, true, 19, upper_arm_lies},
+    {GarmentMeasure::SleeveHem, "sleeve_hem", Level::Underarm, girth, true, 20, sleeve_hem_lies},
+    {GarmentMeasure::Sleeve, "sleeve", Level::Shoulder, length_along, true, 21, sleeve_lies},
+    {GarmentMeasure::FrontLength, "front_length", Level::Waist, length_along, false, 14, front_length_lies},
     {GarmentMeasure::WaistToHip, "waist_to_hip", Level::Hip, length_along, false, 0, waist_to_hip_lies},
+    {GarmentMeasure::HighHip, "high_hip", Level::HighHip, girth, true, 3, high_hip_lies},
+    {GarmentMeasure::CrotchFront, "crotch_front", Level::Crotch, length_along, true, 9, crotch_front_lies},
+    {GarmentMeasure::CrotchBack, "crotch_back", Level::Crotch, length_along, true, 10, crotch_back_lies},
+    {GarmentMeasure::Rise, "rise", Level::Crotch, length_along, true, 11, rise_lies},
+    {GarmentMeasure::Thigh, "thigh", Level::Crotch, girth, true, 5, thigh_lies},
+    {GarmentMeasure::Knee, "knee", Level::Knee, girth, true, 6, knee_lies},
+    {GarmentMeasure::LegHem, "leg_hem", Level::Hem, girth, true, 8, leg_hem_lies},
+    {GarmentMeasure::InsideLeg, "inside_leg", Level::Crotch, length_along, true, 22, inside_leg_lies},
 }};
 
 bool lies_here(const LiesOn& l, const Piece& p)

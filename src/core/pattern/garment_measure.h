@@ -31,8 +31,18 @@ enum class GarmentMeasure {
     Sleeve,       // top notch straight down to the hem
     FrontLength,  // neck point straight down to the lower edge at the centre
     WaistToHip,   // side waist point down to the hip line
+    HighHip,      // half-way from the waist to the hip
+    CrotchFront,  // of trousers: along the crotch seam from the waist to the inner leg
+    CrotchBack,
+    Rise,   // side waist point straight down to the inner leg point
+    Thigh,  // one leg, thigh_below the inner leg point of each piece
+    Knee,   // one leg, on its line
+    LegHem,
+    InsideLeg,  // along the seam
 };
-inline constexpr std::size_t garment_measure_count = 17;
+inline constexpr std::size_t garment_measure_count = 25;
+// Where a thigh is measured below the inner leg point. Common practice.
+inline constexpr Length thigh_below = Length::mm(25);
 
 enum class On { FrontAndBack, Front, Back, Sleeve, Band };
 

@@ -12,15 +12,17 @@
 namespace sartorum {
 
 // From the top of the body down; one part may end where the next begins.
-// BelowYoke: a skirt that hangs from a yoke; it has no waist.
-enum class PartKind { Upper, Yoke, Skirt, BelowYoke };
-inline constexpr std::size_t part_kinds = 4;
-inline constexpr std::array every_part{PartKind::Upper, PartKind::Yoke, PartKind::Skirt, PartKind::BelowYoke};
+// Trousers: a front and a back are of one leg. BelowYoke: a skirt that hangs from a yoke; it has no waist.
+enum class PartKind { Upper, Yoke, Trousers, Skirt, BelowYoke };
+inline constexpr std::size_t part_kinds = 5;
+inline constexpr std::array every_part{PartKind::Upper, PartKind::Yoke, PartKind::Trousers, PartKind::Skirt,
+                                       PartKind::BelowYoke};
 
 // Where on the body something lies, from the top down.
-enum class Level { Shoulder, Underarm, Bust, Waist, HighHip, Hip, Hem };
-inline constexpr std::array every_level{Level::Shoulder, Level::Underarm, Level::Bust, Level::Waist,
-                                        Level::HighHip,  Level::Hip,      Level::Hem};
+enum class Level { Shoulder, Underarm, Bust, Waist, HighHip, Hip, Crotch, Knee, Hem };
+inline constexpr std::array every_level{Level::Shoulder, Level::Underarm, Level::Bust,
+                                        Level::Waist,    Level::HighHip,  Level::Hip,
+                                        Level::Crotch,   Level::Knee,     Level::Hem};
 
 // Kept forever: files and notebooks use them.
 [[nodiscard]] std::string_view key(PartKind);

@@ -18,6 +18,13 @@ constexpr std::array yoke_runs{EdgeRun{EdgeRole::Waist}, EdgeRun{EdgeRole::Side}
                                EdgeRun{EdgeRole::Centre}};
 constexpr std::array yoke_levels{Level::Waist};
 
+// The crotch seam is the centre: from the inner leg along the curve and up to the waist.
+constexpr std::array trouser_runs{EdgeRun{EdgeRole::Waist}, EdgeRun{EdgeRole::Side}, EdgeRun{EdgeRole::Hem},
+                                  EdgeRun{EdgeRole::InnerLeg}, EdgeRun{EdgeRole::Centre}};
+constexpr std::array trouser_guides{GuideKind::LengthenShorten, GuideKind::Hip, GuideKind::Crease};
+constexpr std::array trouser_levels{Level::Waist,  Level::HighHip, Level::Hip,
+                                    Level::Crotch, Level::Knee,    Level::Hem};
+
 constexpr std::array skirt_runs{EdgeRun{EdgeRole::Waist}, EdgeRun{EdgeRole::Side, EdgeRole::Outer},
                                 EdgeRun{EdgeRole::Hem}, EdgeRun{EdgeRole::Centre, EdgeRole::Inner}};
 constexpr std::array skirt_guides{GuideKind::LengthenShorten, GuideKind::Hip};
@@ -28,13 +35,15 @@ constexpr std::array part_rows{
     PartRules{PartKind::Upper, "upper", EdgeRole::Shoulder, upper_runs, upper_guides, upper_levels,
               GuideKind::Waist},
     PartRules{PartKind::Yoke, "yoke", EdgeRole::Lower, yoke_runs, {}, yoke_levels, GuideKind::Hip},
+    PartRules{PartKind::Trousers, "trousers", EdgeRole::InnerLeg, trouser_runs, trouser_guides, trouser_levels,
+              GuideKind::Hip},
     PartRules{PartKind::Skirt, "skirt", std::nullopt, skirt_runs, skirt_guides, skirt_levels, GuideKind::Hip},
     PartRules{PartKind::BelowYoke, "skirt-below-yoke", std::nullopt, skirt_runs, skirt_guides, below_yoke_levels,
               GuideKind::Hip}};
 static_assert(part_rows.size() == part_kinds);
 
-constexpr std::array<std::string_view, 7> level_keys{"shoulder", "underarm", "bust", "waist",
-                                                     "high_hip", "hip",      "hem"};
+constexpr std::array<std::string_view, 9> level_keys{"shoulder", "underarm", "bust", "waist", "high_hip",
+                                                     "hip",      "crotch",   "knee", "hem"};
 static_assert(level_keys.size() == every_level.size());
 
 }  // namespace
@@ -97,7 +106,9 @@ EdgeRole bottom_role(const Piece& piece)
 {
     if (!piece.part) return EdgeRole::Hem;
     const auto& runs = rules(*piece.part).runs;
-    const EdgeRun& bottom = runs[runs.size() - 2];
+    const auto side =
+        std::find_if(runs.begin(), runs.end(), [](const EdgeRun& r) { return r.role == EdgeRole::Side; });
+    const EdgeRun& bottom = *(side + 1);
     return bottom.or_else && !edge_index(piece, bottom.role) ? *bottom.or_else : bottom.role;
 }
 
@@ -110,6 +121,7 @@ bool has_level(const Piece& piece, Level level)
 {
     if (!piece.part || !goes_round(piece)) return false;
     if (level == Level::Hem && !edge_index(piece, EdgeRole::Hem)) return false;
+    if (level == Level::Knee && !guide(piece, GuideKind::Knee)) return false;  // shorts end above it
     const auto& levels = rules(*piece.part).levels;
     return std::find(levels.begin(), levels.end(), level) != levels.end();
 }

@@ -23,7 +23,7 @@ constexpr Keys<PieceRole, 5> piece_keys{{{PieceRole::Front, "front"},
                                          {PieceRole::Waistband, "waistband"},
                                          {PieceRole::Sleeve, "sleeve"},
                                          {PieceRole::Other, "other"}}};
-constexpr Keys<EdgeRole, 21> edge_keys{{{EdgeRole::Centre, "centre"},
+constexpr Keys<EdgeRole, 22> edge_keys{{{EdgeRole::Centre, "centre"},
                                         {EdgeRole::Neck, "neck"},
                                         {EdgeRole::Shoulder, "shoulder"},
                                         {EdgeRole::Armhole, "armhole"},
@@ -42,17 +42,21 @@ constexpr Keys<EdgeRole, 21> edge_keys{{{EdgeRole::Centre, "centre"},
                                         {EdgeRole::Inner, "inner"},
                                         {EdgeRole::Outer, "outer"},
                                         {EdgeRole::Lower, "lower"},
+                                        {EdgeRole::InnerLeg, "inner-leg"},
                                         {EdgeRole::Plain, "plain"},
                                         {EdgeRole::Cut, "cut"}}};
-constexpr Keys<GuideKind, 9> guide_keys{{{GuideKind::Grain, "grain"},
-                                         {GuideKind::LengthenShorten, "lengthen-shorten"},
-                                         {GuideKind::Hip, "hip"},
-                                         {GuideKind::Bust, "bust"},
-                                         {GuideKind::Waist, "waist"},
-                                         {GuideKind::Across, "across"},
-                                         {GuideKind::Bicep, "bicep"},
-                                         {GuideKind::Elbow, "elbow"},
-                                         {GuideKind::Centre, "centre"}}};
+constexpr Keys<GuideKind, 12> guide_keys{{{GuideKind::Grain, "grain"},
+                                          {GuideKind::LengthenShorten, "lengthen-shorten"},
+                                          {GuideKind::Hip, "hip"},
+                                          {GuideKind::Bust, "bust"},
+                                          {GuideKind::Waist, "waist"},
+                                          {GuideKind::Across, "across"},
+                                          {GuideKind::Bicep, "bicep"},
+                                          {GuideKind::Elbow, "elbow"},
+                                          {GuideKind::Centre, "centre"},
+                                          {GuideKind::Crease, "crease"},
+                                          {GuideKind::Crotch, "crotch"},
+                                          {GuideKind::Knee, "knee"}}};
 constexpr Keys<DartKind, 3> dart_keys{
     {{DartKind::Dart, "dart"}, {DartKind::Tuck, "tuck"}, {DartKind::Pleat, "pleat"}}};
 constexpr Keys<ShoulderStyle, 4> shoulder_keys{{{ShoulderStyle::SetIn, "set-in"},
@@ -220,13 +224,13 @@ Geom::Rect bounds(const Piece& piece)
     return *box;
 }
 
-std::optional<Length> width_at(const Piece& piece, double level)
+std::optional<LevelSpan> lies_across(const Piece& piece, double level)
 {
     double least = std::numeric_limits<double>::max();
     double most = std::numeric_limits<double>::lowest();
     for (const auto& e : piece.edges) {
         const bool upright = e.role == EdgeRole::Side || e.role == EdgeRole::Centre || e.role == EdgeRole::Inner ||
-                             e.role == EdgeRole::Outer;
+                             e.role == EdgeRole::Outer || e.role == EdgeRole::InnerLeg;
         if (!upright) continue;
         for (std::size_t i = 0; i < e.curve.size_default(); ++i) {
             for (const double t : e.curve[i].roots(level, Geom::Y)) {
@@ -236,7 +240,13 @@ std::optional<Length> width_at(const Piece& piece, double level)
             }
         }
     }
-    return most > least ? std::optional{Length::mm(most - least)} : std::nullopt;
+    return most > least ? std::optional{LevelSpan{least, most}} : std::nullopt;
+}
+
+std::optional<Length> width_at(const Piece& piece, double level)
+{
+    const auto span = lies_across(piece, level);
+    return span ? std::optional{Length::mm(span->to - span->from)} : std::nullopt;
 }
 
 namespace {

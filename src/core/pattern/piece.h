@@ -38,11 +38,25 @@ enum class EdgeRole {
     Inner,     // of a gore: its seam nearer the centre (gore.h)
     Outer,     // and the one nearer the side, where that is not the side seam
     Lower,     // of a yoke: what the skirt hangs from
+    InnerLeg,  // of trousers: from the hem up to the crotch seam, which is their centre
     Plain,     // of another piece: no part in any adjustment
     Cut,
 };
-// Centre: of a piece drawn whole, where its two halves meet (whole.h).
-enum class GuideKind { Grain, LengthenShorten, Hip, Bust, Waist, Across, Bicep, Elbow, Centre };
+// Centre: of a piece drawn whole, where its two halves meet (whole.h). Crotch: across at the inner leg point.
+enum class GuideKind {
+    Grain,
+    LengthenShorten,
+    Hip,
+    Bust,
+    Waist,
+    Across,
+    Bicep,
+    Elbow,
+    Centre,
+    Crease,
+    Crotch,
+    Knee
+};
 // A dart narrows to nothing at its tip; a tuck is stitched parallel down to its tip; a pleat is only held in the
 // seam.
 enum class DartKind { Dart, Tuck, Pleat };
@@ -143,6 +157,13 @@ struct Piece {
 [[nodiscard]] double area_mm2(const Piece&);
 [[nodiscard]] double signed_area_mm2(const Piece&);  // positive when the edges run counter-clockwise (y up)
 [[nodiscard]] Geom::Rect bounds(const Piece&);
+// Where it lies at a level, from the centre line or the inner leg to the side seam, on the stitching line; none if
+// the level misses.
+struct LevelSpan {
+    double from = 0;
+    double to = 0;
+};
+[[nodiscard]] std::optional<LevelSpan> lies_across(const Piece&, double level_mm);
 // Width from the centre line to the side seam at a level, on the stitching line; none if the level misses.
 [[nodiscard]] std::optional<Length> width_at(const Piece&, double level_mm);
 

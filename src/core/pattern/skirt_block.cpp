@@ -3,11 +3,10 @@
 #include <cmath>
 
 #include "core/pattern/flat_range.h"
+#include "core/pattern/waist_edge.h"
 
 namespace sartorum {
 namespace {
-
-constexpr Length underlap = Length::mm(30);
 
 Point along(Point from, Point direction, double distance)
 {
@@ -86,34 +85,6 @@ Curve waist_line(const Corners& c)
     return cubic(c.centre_waist, {third, 0}, c.side_waist + square * handle, c.side_waist);
 }
 
-void add_waist(Piece& p, const Corners& c, const SkirtFlat& f, const SkirtHalf& h)
-{
-    const Length mouth = h.mouth;
-    const Curve line = waist_line(c);
-    if (mouth <= Length{}) {
-        p.edges.push_back({EdgeRole::Waist, line, f.allowance});
-        return;
-    }
-    const Length whole = length(line);
-    const Length middle = h.dart_at > Length{} ? h.dart_at + mouth / 2.0 : whole * 0.55;
-    const double t_a = time_at(line, middle - mouth / 2.0);
-    const double t_b = time_at(line, middle + mouth / 2.0);
-    const auto [before, rest] = split(line, t_a);
-    const Curve after = split(line, t_b).after;
-    const Point a = before.finalPoint();
-    const Point b = after.initialPoint();
-    const Point square = -Geom::rot90(Geom::unit_vector(b - a));
-    const Point down = square[Geom::Y] < 0 ? square : -square;
-    const Point tip = (a + b) / 2 + down * h.dart_length.in_mm();
-    // Folded towards the centre the dart's cloth must reach the seam: the mouth rises to a small peak.
-    const double peak = std::tan(std::asin(mouth.in_mm() / 2 / Geom::distance(tip, a))) * mouth.in_mm() / 2;
-    const Point top = (a + b) / 2 - down * peak;
-    p.edges.push_back({EdgeRole::Waist, before, f.allowance});
-    p.edges.push_back({EdgeRole::DartMouth, joined(straight(a, top), straight(top, b)), f.allowance});
-    p.edges.push_back({EdgeRole::Waist, after, f.allowance});
-    p.darts.push_back({a, b, tip, f.fold});
-}
-
 Piece panel(const SkirtFlat& f, const SkirtHalf& h)
 {
     const Corners c = corners(f, h);
@@ -124,7 +95,9 @@ Piece panel(const SkirtFlat& f, const SkirtHalf& h)
     p.part = PartKind::Skirt;
     p.name = role == PieceRole::Front ? "Skirt front" : "Skirt back";
     p.cut = fold ? 1 : 2;
-    add_waist(p, c, f, h);
+    const WaistFold dart{h.mouth, h.dart_at > Length{} ? std::optional{h.dart_at} : std::nullopt, h.dart_length,
+                         f.fold};
+    add_waist_edge(p, waist_line(c), dart, f.allowance);
     p.edges.push_back({EdgeRole::Side, side_seam(c), f.allowance});
     p.edges.push_back({EdgeRole::Hem, hem(c), f.hem_allowance});
     p.edges.push_back(
@@ -138,27 +111,6 @@ Piece panel(const SkirtFlat& f, const SkirtHalf& h)
                 {GuideKind::Hip, {0, hip_level}, c.side_hip}};
     p.notches = {{c.side_hip, EdgeRole::Side, role == PieceRole::Front ? 1 : 2}};
     if (!fold) p.notches.push_back({{0, hip_level}, EdgeRole::Centre, 2});
-    return p;
-}
-
-Piece waistband(const SkirtFlat& f, Length front, Length back)
-{
-    Piece p;
-    p.id = std::string{key(PieceRole::Waistband)};
-    p.role = PieceRole::Waistband;
-    p.name = "Waistband";
-    p.cut = 1;
-    const double d = f.band_depth.in_mm() * 2;  // folded in half along its length when sewn
-    const double len = (front + back).in_mm();
-    const double end = len + underlap.in_mm();
-    // Clockwise: along the top, down the end, back along the waist seam, up the fold.
-    p.edges = {{EdgeRole::BandTop, straight({0, d}, {end, d}), f.allowance},
-               {EdgeRole::BandEnd, straight({end, d}, {end, 0}), f.allowance},
-               {EdgeRole::Underlap, straight({end, 0}, {len, 0}), f.allowance},
-               {EdgeRole::Waist, straight({len, 0}, {0, 0}), f.allowance},
-               {EdgeRole::Centre, straight({0, 0}, {0, d}), Length{}, true}};
-    p.notches = {{{front.in_mm(), 0}, EdgeRole::Waist, 1}, {{len, 0}, EdgeRole::Waist, 2}};
-    p.guides = {{GuideKind::Grain, {len * 0.2, d / 2}, {len * 0.8, d / 2}}};
     return p;
 }
 
@@ -300,8 +252,8 @@ Outcome<SizedPieces> draw_skirt(const SkirtFlat& f)
     if (!panels) return tl::make_unexpected(panels.error());
     SizedPieces out{f.size, std::move(*panels)};
     if (f.band_depth > Length{}) {
-        out.pieces.push_back(waistband(f, sewn_length(out.pieces[0], EdgeRole::Waist),
-                                       sewn_length(out.pieces[1], EdgeRole::Waist)));
+        out.pieces.push_back(waistband(sewn_length(out.pieces[0], EdgeRole::Waist),
+                                       sewn_length(out.pieces[1], EdgeRole::Waist), f.band_depth, f.allowance));
     }
     return out;
 }

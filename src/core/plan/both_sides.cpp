@@ -156,7 +156,7 @@ void add_centres(Checks& out, const Garment& right, const Garment& left, const G
 bool goes_all_round(GarmentMeasure m)
 {
     using enum GarmentMeasure;
-    return m == Neck || m == Bust || m == Waist || m == Hip || m == Hem || m == Band;
+    return m == Neck || m == Bust || m == Waist || m == HighHip || m == Hip || m == Hem || m == Band;
 }
 
 FlatMeasures of_both(const FlatMeasures& right, const FlatMeasures& left)
@@ -165,9 +165,10 @@ FlatMeasures of_both(const FlatMeasures& right, const FlatMeasures& left)
     for (const auto& row : all_garment_measures()) {
         const auto m = row.measure;
         if (!right.has(m)) continue;
-        const bool sleeve = m == GarmentMeasure::UpperArm || m == GarmentMeasure::SleeveHem;
+        using enum GarmentMeasure;
+        const bool limb = m == UpperArm || m == SleeveHem || m == Thigh || m == Knee || m == LegHem;
         const Length whole = goes_all_round(m) ? (right.of(m) + left.of(m)) / 2.0
-                             : sleeve          ? std::min(right.of(m), left.of(m))
+                             : limb            ? std::min(right.of(m), left.of(m))
                                                : right.of(m);
         out.add(m, whole);
     }

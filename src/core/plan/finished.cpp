@@ -4,6 +4,7 @@
 #include <cmath>
 
 #include "core/check/seam_run.h"
+#include "core/paper/leg_redraw.h"
 #include "core/pattern/dart.h"
 #include "core/pattern/gore.h"
 #include "core/pattern/part_rules.h"
@@ -78,9 +79,20 @@ SideAt plain_side_at(const Piece& p, Length along)
     return {};
 }
 
+// Of a leg from seam to seam.
+SideAt leg_at(const Piece& p, Length along)
+{
+    const Curve& side = edge(p, EdgeRole::Side).curve;
+    const double level = side.pointAt(time_at(side, along))[Geom::Y];
+    Length taken;
+    for (const auto& d : p.darts) taken += taken_at(d, std::min(level, (d.leg_a + d.leg_b)[Geom::Y] / 2));
+    return {width_at(p, level).value_or(Length{}) - taken, level, taken};
+}
+
 // A gore leans: as wide as it is between its two seams at that level.
 SideAt side_at(const Piece& p, Length along)
 {
+    if (edge_index(p, EdgeRole::InnerLeg)) return leg_at(p, along);
     SideAt out = plain_side_at(as_plain(p, Flank::Outer), along);
     const bool gore = edge_index(p, EdgeRole::Inner).has_value();
     if (const auto between = gore ? width_at(p, out.level) : std::nullopt) out.width = *between - out.in_darts;
@@ -134,7 +146,9 @@ std::vector<GirthAt> girths(const Garment& g)
             const Length along = whole * (double(i) / profile_steps);
             const SideAt f = face_at(view.pieces, PieceRole::Front, along);
             const SideAt b = face_at(view.pieces, PieceRole::Back, along);
-            out.push_back({Length::mm(b.level - waist) - below_waist, (f.width + b.width) * 2.0});
+            const bool leg = edge_index(front, EdgeRole::InnerLeg) && f.level < inner_leg_point(front)[Geom::Y];
+            out.push_back(
+                {Length::mm(b.level - waist) - below_waist, (f.width + b.width) * (leg ? 1.0 : 2.0), leg});
         }
         if (begins_with(back, EdgeRole::Waist)) below_waist = -out.back().height;
     }
@@ -151,9 +165,11 @@ Length garment_at(const std::vector<GirthAt>& girths, const FlatMeasures& flat, 
         // A hem's level is its own, wherever the hip is.
         if (beside && row.level != Level::Hem && flat.has(row.measure)) return flat.of(row.measure);
     }
-    const auto nearest = std::min_element(girths.begin(), girths.end(), [&](const GirthAt& a, const GirthAt& b) {
-        return abs(a.height - body.at.height) < abs(b.height - body.at.height);
-    });
+    const auto off = [&](const GirthAt& g) {
+        return g.leg == body.at.leg ? abs(g.height - body.at.height) : piece_most;
+    };
+    const auto nearest = std::min_element(girths.begin(), girths.end(),
+                                          [&](const GirthAt& a, const GirthAt& b) { return off(a) < off(b); });
     return nearest->girth;
 }
 
@@ -186,6 +202,31 @@ void tell_sides(FinishedRow& row, const Computed& c, const BodySet& body, std::o
     if (right.body && left.body) row.holds = right.holds && left.holds;
 }
 
+// Round one leg, where the garment reaches.
+void add_legs(EaseProfile& out, const Garment& altered, const BodySet& body)
+{
+    for (const auto& front : altered.pieces) {
+        if (front.role != PieceRole::Front || !edge_index(front, EdgeRole::InnerLeg)) continue;
+        const double waist = waist_level(front);
+        const double crotch = inner_leg_point(front)[Geom::Y];
+        const auto rise = body.taken(Measure::BodyRise);
+        const Length above = rise ? rise->value : Length::mm(waist - crotch);
+        const auto at = [&](Measure m, Length height, bool measured) {
+            const auto taken = body.taken(m);
+            const bool reached = out.after.back().height <= height;
+            if (taken && reached) out.body.push_back({m, {height, taken->value, true}, measured, {}, {}});
+        };
+        at(Measure::Thigh, -(above + thigh_below), rise.has_value());
+        const auto knee = guide(front, GuideKind::Knee);
+        if (!knee) continue;
+        const Length knee_height = Length::mm(knee->a[Geom::Y] - waist);
+        at(Measure::Knee, knee_height, false);
+        constexpr double calf = 0.3;  // of the way from the knee to the floor, about; from memory
+        const Length to_floor = out.after.back().height - knee_height;
+        at(Measure::Calf, knee_height + to_floor * calf, false);
+    }
+}
+
 EaseProfile body_levels(const Computed& c, const BodySet& body)
 {
     EaseProfile out{girths(c.traced), girths(c.altered), {}, {}, {}};
@@ -215,6 +256,7 @@ EaseProfile body_levels(const Computed& c, const BodySet& body)
     const Length hip = -(depth ? depth->value : usual_waist_to_hip);
     add_body(out, body, Measure::HighHip, hip / 2.0, false);
     add_body(out, body, Measure::Hip, hip, depth.has_value());
+    add_legs(out, c.altered, body);
     return out;
 }
 

@@ -36,6 +36,7 @@ struct FinishedRow {
 struct GirthAt {
     Length height;  // above the waist (+), along the upright
     Length girth;
+    bool leg = false;  // round one leg, under the inner leg point
 };
 
 struct BodyGirthAt {

@@ -8,15 +8,20 @@
 namespace sartorum {
 namespace {
 
-// What a garment of a kind is drawn as: something that hangs from the shoulders, from the waist. A bodice alone
-// may become a dress.
+// What a garment of a kind is drawn as: something that hangs from the shoulders, from the waist, with legs. A
+// bodice alone may become a dress.
 struct Drawn {
     GarmentKind kind;
     bool from_shoulder;
     bool from_waist;
+    bool with_legs = false;
 };
-constexpr std::array drawn_rows{Drawn{GarmentKind::Top, true, false}, Drawn{GarmentKind::Dress, true, false},
-                                Drawn{GarmentKind::Dress, true, true}, Drawn{GarmentKind::Skirt, false, true}};
+constexpr std::array drawn_rows{Drawn{GarmentKind::Top, true, false},
+                                Drawn{GarmentKind::Dress, true, false},
+                                Drawn{GarmentKind::Dress, true, true},
+                                Drawn{GarmentKind::Skirt, false, true},
+                                Drawn{GarmentKind::Trousers, false, true, true},
+                                Drawn{GarmentKind::AllInOne, true, true, true}};
 
 }  // namespace
 
@@ -28,9 +33,12 @@ GarmentKind garment_drawn(const Pattern& pattern, GarmentKind said)
     const bool from_waist = std::any_of(pieces.begin(), pieces.end(), [](const Piece& p) {
         return goes_round(p) && begins_with(p, EdgeRole::Waist);
     });
+    const bool with_legs =
+        std::any_of(pieces.begin(), pieces.end(), [](const Piece& p) { return has_level(p, Level::Crotch); });
     std::optional<GarmentKind> first;
     for (const auto& row : drawn_rows) {
-        if (row.from_shoulder != from_shoulder || row.from_waist != from_waist) continue;
+        if (row.from_shoulder != from_shoulder || row.from_waist != from_waist || row.with_legs != with_legs)
+            continue;
         if (row.kind == said) return said;
         if (!first) first = row.kind;
     }

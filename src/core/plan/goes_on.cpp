@@ -90,6 +90,12 @@ GoesOn slit(PassesThrough through, Length has, const Girth& over, std::optional<
     return out;
 }
 
+std::vector<GirthAt> round_the_body(std::vector<GirthAt> girths)
+{
+    std::erase_if(girths, [](const GirthAt& g) { return g.leg; });
+    return girths;
+}
+
 // How far down from the upper edge the lowest level lies that is narrower than what has to pass it; levels below
 // `until` have not got to.
 Length narrow_down_to(const std::vector<GirthAt>& girths, double stretched, Length must, Length top, Length until)
@@ -109,7 +115,7 @@ public:
           body_{c.work.worn_by()},
           stretched_{c.work.plan.cloth.knit ? 1 + c.work.plan.cloth.stretch : 1},
           asks_stretch_{c.work.plan.cloth.stretch_asked()},
-          girths_{ease_profile(c).after}
+          girths_{round_the_body(ease_profile(c).after)}
     {
         // A band is closed where the skirt beneath it may be gathered.
         if (flat_.has(GarmentMeasure::Band)) girths_.push_back({Length{}, flat_.of(GarmentMeasure::Band)});

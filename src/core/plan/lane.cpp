@@ -94,6 +94,7 @@ FittingState Lane::state_before(const FittingTurn& turn, const BodySet& body, co
     s.done = p.done;
     s.done_back = p.done_back;
     s.carried = p.carried;
+    s.band = band_above_seam(*standing->others);
     for (const auto& line : lines_) {
         if (line.part == p.kind) s.open[static_cast<std::size_t>(line.kind)] = line.state == LineState::Proposed;
     }

@@ -11,8 +11,8 @@ namespace {
 
 using L = TissueLine;
 
-const Point left{-1, 0};
-const Point right{1, 0};
+const Point to_left{-1, 0};
+const Point to_right{1, 0};
 const Point up{0, 1};
 const Point down{0, -1};
 
@@ -105,10 +105,10 @@ std::optional<Ends> of_front(TissueLine line, const Piece& p)
     switch (line) {
         case L::NeckWidth: return Ends{{0, np[Geom::Y]}, np, ReadAt::StitchingLine, up};
         case L::FrontNeckDepth:
-            return Ends{{0, np[Geom::Y]}, first_of(p, EdgeRole::Neck), ReadAt::StitchingLine, left};
+            return Ends{{0, np[Geom::Y]}, first_of(p, EdgeRole::Neck), ReadAt::StitchingLine, to_left};
         case L::FrontDrop: {
             const Point tip = shoulder_tip(p);
-            return Ends{{tip[Geom::X], np[Geom::Y]}, tip, ReadAt::StitchingLine, right};
+            return Ends{{tip[Geom::X], np[Geom::Y]}, tip, ReadAt::StitchingLine, to_right};
         }
         case L::AcrossFront: {
             const auto g = guide(p, GuideKind::Across);
@@ -120,8 +120,8 @@ std::optional<Ends> of_front(TissueLine line, const Piece& p)
             return Ends{{0, under[Geom::Y]}, under};
         }
         case L::SideLength:
-            if (waist) return Ends{first_of(p, EdgeRole::Side), waist->b, ReadAt::StitchingLine, right};
-            return Ends{first_of(p, EdgeRole::Side), last_of(p, EdgeRole::Side), ReadAt::StitchingLine, right};
+            if (waist) return Ends{first_of(p, EdgeRole::Side), waist->b, ReadAt::StitchingLine, to_right};
+            return Ends{first_of(p, EdgeRole::Side), last_of(p, EdgeRole::Side), ReadAt::StitchingLine, to_right};
         case L::SideDart: return mouth_of(dart_on(p, EdgeRole::Side));
         case L::SeamAbove: {
             const auto m = princess_mouths(p);
@@ -131,10 +131,10 @@ std::optional<Ends> of_front(TissueLine line, const Piece& p)
         case L::BodiceFrontWaist: return waist ? std::optional{Ends{waist->a, waist->b}} : none();
         case L::FrontLength: {
             const double low = waist ? waist->a[Geom::Y] : low_centre(p)[Geom::Y];
-            return Ends{{np[Geom::X], np[Geom::Y]}, {np[Geom::X], low}, ReadAt::StitchingLine, left};
+            return Ends{{np[Geom::X], np[Geom::Y]}, {np[Geom::X], low}, ReadAt::StitchingLine, to_left};
         }
         case L::BelowWaist:
-            return waist ? std::optional{Ends{waist->a, low_centre(p), ReadAt::StitchingLine, left}} : none();
+            return waist ? std::optional{Ends{waist->a, low_centre(p), ReadAt::StitchingLine, to_left}} : none();
         case L::FrontHemWidth: {
             if (!has(p, EdgeRole::Hem)) return none();
             const Point side = first_of(p, EdgeRole::Hem);
@@ -153,7 +153,7 @@ std::optional<Ends> of_back(TissueLine line, const Piece& p)
     const Point np = neck_point(p);
     const Point centre = first_of(p, EdgeRole::Neck);
     switch (line) {
-        case L::BackNeckDepth: return Ends{{0, np[Geom::Y]}, centre, ReadAt::StitchingLine, left};
+        case L::BackNeckDepth: return Ends{{0, np[Geom::Y]}, centre, ReadAt::StitchingLine, to_left};
         case L::BackShoulderDart: return mouth_of(dart_on(p, EdgeRole::Shoulder));
         case L::BackDrop: return of_front(L::FrontDrop, p);
         case L::AcrossBack: return of_front(L::AcrossFront, p);
@@ -163,7 +163,7 @@ std::optional<Ends> of_back(TissueLine line, const Piece& p)
         case L::BackHemWidth: return of_front(L::FrontHemWidth, p);
         case L::BackLength: {
             const auto waist = guide(p, GuideKind::Waist);
-            return Ends{centre, waist ? waist->a : low_centre(p), ReadAt::StitchingLine, left};
+            return Ends{centre, waist ? waist->a : low_centre(p), ReadAt::StitchingLine, to_left};
         }
         default: return none();
     }
@@ -175,13 +175,13 @@ std::optional<Ends> of_skirt(TissueLine line, const Piece& p)
     const auto dart = dart_on(p, EdgeRole::Waist);
     const Point side = first_of(p, EdgeRole::Side);
     switch (line) {
-        case L::SideRise: return Ends{{side[Geom::X], 0}, side, ReadAt::StitchingLine, right};
+        case L::SideRise: return Ends{{side[Geom::X], 0}, side, ReadAt::StitchingLine, to_right};
         case L::WaistToHip:
             if (!hip) return none();
-            return Ends{{hip->b[Geom::X], side[Geom::Y]}, hip->b, ReadAt::StitchingLine, right};
+            return Ends{{hip->b[Geom::X], side[Geom::Y]}, hip->b, ReadAt::StitchingLine, to_right};
         case L::CentreLength: {
             const auto& centre = edge(p, EdgeRole::Centre).curve;
-            return Ends{centre.finalPoint(), centre.initialPoint(), ReadAt::StitchingLine, left};
+            return Ends{centre.finalPoint(), centre.initialPoint(), ReadAt::StitchingLine, to_left};
         }
         case L::FrontHip:
         case L::BackHip: return hip ? std::optional{Ends{hip->a, hip->b}} : none();
@@ -301,7 +301,7 @@ std::optional<LaidLine> laid_line(TissueLine line, const std::vector<Piece>& pie
         case L::SideLength:
             if (has(*p, EdgeRole::Waist)) {
                 // The dart shut: as it is sewn.
-                auto out = along_edge(line, *p, EdgeRole::Side, true, right);
+                auto out = along_edge(line, *p, EdgeRole::Side, true, to_right);
                 out.length = sewn_length(*p, EdgeRole::Side);
                 return out;
             }
@@ -316,7 +316,7 @@ std::optional<LaidLine> laid_line(TissueLine line, const std::vector<Piece>& pie
                         {{box.min()[Geom::X], box.min()[Geom::Y]},
                          {box.min()[Geom::X], (box.min()[Geom::Y] + box.max()[Geom::Y]) / 2},
                          ReadAt::Fold,
-                         left});
+                         to_left});
         }
         default: break;
     }

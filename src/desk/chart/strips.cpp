@@ -55,7 +55,9 @@ bool answers(GarmentKind kind, Measure m)
         case GarmentKind::Skirt: return skirt_level || m == Measure::WaistToHip;
         case GarmentKind::Trousers:
             return skirt_level || m == Measure::WaistToHip || m == Measure::Thigh || m == Measure::BodyRise ||
-                   m == Measure::CrotchLength || m == Measure::InsideLeg;
+                   m == Measure::CrotchLength || m == Measure::FrontRise || m == Measure::BackRise ||
+                   m == Measure::Knee || m == Measure::Calf || m == Measure::InsideLeg;
+        case GarmentKind::AllInOne: return true;
         case GarmentKind::Bra: return m == Measure::HighBust || m == Measure::Bust || m == Measure::Underbust;
         case GarmentKind::Top:
         case GarmentKind::Dress:

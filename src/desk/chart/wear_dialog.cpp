@@ -28,8 +28,8 @@ WearDialog::WearDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent
         grid->addWidget(w, i / 2 * 2 + 1, i % 2);
     };
     QStringList kinds;
-    for (const auto k :
-         {GarmentKind::Top, GarmentKind::Dress, GarmentKind::Skirt, GarmentKind::Trousers, GarmentKind::Bra})
+    for (const auto k : {GarmentKind::Top, GarmentKind::Dress, GarmentKind::Skirt, GarmentKind::Trousers,
+                         GarmentKind::Bra, GarmentKind::AllInOne})
         kinds << words::kind_name(k);
     kind_ = combo(this, tr("Garment"), kinds, static_cast<int>(plan.choosing.kind), "wear_kind");
     kind_->setEnabled(!room.pattern());

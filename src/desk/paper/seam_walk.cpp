@@ -308,7 +308,8 @@ void SeamWalk::draw_hem(QPainter& p, const QRectF& r, const Checks& c)
     p.setPen(d.ink);
     p.setFont(cabin(16));
     const double k = text_scale();
-    const QString title = c.shoulder ? tr("Where seams meet") : tr("Hem and waist at the side");
+    const bool anywhere = c.shoulder || room_.computed()->altered_flat.has(GarmentMeasure::CrotchFront);
+    const QString title = anywhere ? tr("Where seams meet") : tr("Hem and waist at the side");
     p.setFont(fitting(cabin(16), title, in.width(), 0.6));
     p.drawText(in.topLeft() + QPointF{0, 18 * k}, title);
     double y = in.top() + 40 * k;

@@ -9,6 +9,7 @@
 #include <utility>
 
 #include "desk/plan/change_pad.h"
+#include "desk/plan/crotch_view.h"
 #include "desk/plan/doubt_view.h"
 #include "desk/plan/finished_view.h"
 #include "desk/plan/follows_view.h"
@@ -30,7 +31,16 @@ namespace sartorum::desk {
 namespace {
 constexpr int nudge_ends_ms = 700;
 constexpr int pad_width = 350;
-enum View { change_view, shoulder_view, follows_view, finished_view, room_view, goes_on_view, pieces_view };
+enum View {
+    change_view,
+    shoulder_view,
+    follows_view,
+    finished_view,
+    room_view,
+    goes_on_view,
+    pieces_view,
+    crotch_view
+};
 }  // namespace
 
 PlanStation::PlanStation(Look& look, Room& room, QWidget* parent)
@@ -115,11 +125,11 @@ void PlanStation::build_pad(QWidget* side)
     auto* column = new QVBoxLayout{side};
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(8);
-    beside_ = new Choices{
-        look_,
-        {tr("Change"), tr("Shoulder"), tr("Follows"), tr("Finished"), tr("Room"), tr("Goes on"), tr("Pieces")},
-        tr("Beside the plan"),
-        side};
+    beside_ = new Choices{look_,
+                          {tr("Change"), tr("Shoulder"), tr("Follows"), tr("Finished"), tr("Room"), tr("Goes on"),
+                           tr("Pieces"), tr("Crotch")},
+                          tr("Beside the plan"),
+                          side};
     beside_->wrap();
     beside_->setObjectName("beside_plan");
     column->addWidget(beside_);
@@ -131,7 +141,8 @@ void PlanStation::build_pad(QWidget* side)
               new FinishedView{look_, room_, side},
               new Profile{look_, room_, side},
               new GoesOnView{look_, room_, side},
-              new PiecesView{look_, room_, side}};
+              new PiecesView{look_, room_, side},
+              new CrotchView{look_, room_, side}};
     for (auto* v : views_) column->addWidget(v, 1);
     connect(beside_, &Choices::picked, this, [this] { show_beside(); });
     connect(follows, &FollowsView::opened, this, &PlanStation::show_adjustment);
@@ -248,7 +259,9 @@ void PlanStation::show_beside()
 {
     const bool top = room_.computed() && room_.computed()->checks.shoulder;
     if (!top && beside_->chosen() == shoulder_view) beside_->choose(change_view);
-    beside_->offer({true, top, true, true, true, true, true});
+    const bool legs = room_.computed() && room_.computed()->altered_flat.has(GarmentMeasure::CrotchFront);
+    if (!legs && beside_->chosen() == crotch_view) beside_->choose(change_view);
+    beside_->offer({true, top, true, true, true, true, true, legs});
     for (std::size_t i = 0; i < views_.size(); ++i)
         views_[i]->setVisible(static_cast<std::size_t>(beside_->chosen()) == i);
 }

@@ -48,11 +48,12 @@ void Profile::paintEvent(QPaintEvent* e)
     p.setFont(look_.lato(12.5 * small));
     p.setPen(d.faded);
     const bool low_pad = height() < 330 * k;  // its curves come before its heads
+    const bool legs = profile.after.back().leg;
     const double head = (low_pad ? 66 : 122) * k;
     if (!low_pad) {
-        p.drawText(
-            QPointF{20, 56 * k},
-            tr("girth against height, in %1").arg(QString::fromStdString(std::string{unit_text(look_.unit())})));
+        p.drawText(QPointF{20, 56 * k}, (legs ? tr("girth against height, in %1; below the crotch of one leg")
+                                              : tr("girth against height, in %1"))
+                                            .arg(QString::fromStdString(std::string{unit_text(look_.unit())})));
         p.drawText(QRectF{0, 74 * k, width() - 20.0, 18 * k}, Qt::AlignRight, tr("ease"));
     }
 
@@ -90,7 +91,15 @@ void Profile::paintEvent(QPaintEvent* e)
     }
     const auto draw_line = [&](const std::vector<GirthAt>& girths, const QPen& pen) {
         QPainterPath path{place(girths.front())};
-        for (const auto& g : girths) path.lineTo(place(g));
+        // Where the legs part the girth is of one of them.
+        bool leg = girths.front().leg;
+        for (const auto& g : girths) {
+            if (g.leg == leg)
+                path.lineTo(place(g));
+            else
+                path.moveTo(place(g));
+            leg = g.leg;
+        }
         p.setBrush(Qt::NoBrush);
         p.setPen(pen);
         p.drawPath(path);

@@ -54,7 +54,8 @@ private:
     // What is left, in rows as wide as the parts; a short row under the middle of the first.
     void lay_beneath(double wide)
     {
-        double below = first_.height() + gap * 0.95;
+        // Tall pieces are drawn small, and what is written between them is not.
+        double below = first_.height() + std::max(gap * 0.95, first_.height() * 0.095);
         std::vector<std::string> row;
         double width = 0;
         const auto lay_row = [&] {

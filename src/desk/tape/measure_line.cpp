@@ -62,6 +62,15 @@ MeasureLine line_of(Measure m, const Proportions& b)
                            {out, b.hem()}}},
                          0.8);
         }
+        case Measure::TrouserLength: {
+            const double out = b.half_width(Proportions::hip) + 1.6;
+            return along({{{b.half_width(Proportions::waist) + 1.6, waist},
+                           {out, hip - 4},
+                           {out, hip + 2},
+                           {out, (hip + b.trouser_hem()) / 2},
+                           {out, b.trouser_hem()}}},
+                         0.8);
+        }
         case Measure::Thigh: return limb(0.8, b.half_width(60), b.y(60));
         case Measure::Knee: return limb(1.7, b.half_width(74), b.y(74));
         case Measure::Calf: return limb(2.2, b.half_width(79), b.y(79));
@@ -79,6 +88,8 @@ MeasureLine line_of(Measure m, const Proportions& b)
         case Measure::AcrossBack: return along({{{-9.0, 24.0}, {0, 24.2}, {9.0, 24.0}}}, 0.0, true);
         case Measure::ArmholeDepth: return along({{{0.9, 16.6}, {0.9, 20}, {0.9, 23.4}, {6.0, 23.6}}}, 0.7, true);
         case Measure::BackWaistLength: return along({{{0, 16.6}, {0, 28}, {0, waist}}}, 0.5, true);
+        case Measure::TrunkGirth:
+            return along({{{6.2, 18.4}, {5.2, 28}, {3.4, waist}, {2.2, hip}, {0.4, crotch}}}, 0.45, true);
         case Measure::ArmLength: {
             return along({{b.arm({10.8, 20.2}), {arm_x(30) + 0.6, 30}, {arm_x(36) + 1.2, 38}, b.arm({15.2, 49})}},
                          0.67);

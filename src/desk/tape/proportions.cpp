@@ -89,6 +89,7 @@ Proportions::Proportions(const BodySet& set)
     const auto depth = part(Measure::WaistToHip);
     hip_ = std::clamp(waist_ + depth.value_or(hip - waist), 46.0, 57.0);
     hem_ = std::clamp(waist_ + part(Measure::SkirtLength).value_or(34.0), hip_ + 3.0, 97.0);
+    trouser_hem_ = std::clamp(waist_ + part(Measure::TrouserLength).value_or(56.0), hip_ + 6.0, 98.0);
 }
 
 double Proportions::y(double level) const

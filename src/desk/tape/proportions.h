@@ -20,6 +20,7 @@ public:
     [[nodiscard]] QPointF trunk(QPointF plain, bool outside) const;
     [[nodiscard]] QPointF arm(QPointF plain) const;
     [[nodiscard]] double hem() const { return hem_; }  // already in place
+    [[nodiscard]] double trouser_hem() const { return trouser_hem_; }
 
     static constexpr double bust = 26.5;
     static constexpr double waist = 39.0;
@@ -36,6 +37,7 @@ private:
     double waist_ = waist;
     double hip_ = hip;
     double hem_ = 73.0;
+    double trouser_hem_ = 95.0;
     std::map<double, double> widths_;  // by plain level; empty: the plain figure
 };
 

@@ -1,0 +1,32 @@
+// leg_widths.h: trousers wider or closer at the hip, the thigh, the knee and the hem.
+//
+// Hip     out (+) or in at the side seams by a quarter of the girth each, to nothing at the waist and at the knee
+// Thigh   the inner leg points out or in, front and back alike, until the thigh has gained the amount
+// (crotch_length.h) Knee    both seams of both pieces by a quarter each, to nothing at the hip line's side, at the
+// inner leg point and
+//         at the hem: the crease stays mid-way
+// Hem     the same at the hem, to nothing at the knee, straight below it
+// Keeps   the crease, straight and on the grain; lengths of the inner leg
+// Limits  hip 120 mm of girth, thigh 60, knee 80, hem 120. Common practice: thigh mostly at the inner leg, hip at
+// the
+//         side, knee and below half and half; where the chart prints nothing a girth is only brought up to what
+//         one moves in.
+#pragma once
+#include "core/alter/adjustment.h"
+
+namespace sartorum {
+
+inline constexpr Length thigh_limit = Length::mm(60);
+inline constexpr Length knee_limit = Length::mm(80);
+inline constexpr Length leg_hem_limit = Length::mm(120);
+
+// Of the girth at the waist or at the hip; what width at waist and hip come to on trousers.
+[[nodiscard]] Outcome<Applied> widen_trousers(const Garment&, const Dose& girth, Level);
+[[nodiscard]] Outcome<Applied> alter_width_at_thigh(const Garment&, const Dose& girth);
+[[nodiscard]] Outcome<Applied> alter_width_at_knee(const Garment&, const Dose& girth);
+[[nodiscard]] Outcome<Applied> alter_width_at_leg_hem(const Garment&, const Dose& girth);
+[[nodiscard]] Adjustment width_at_thigh_row();
+[[nodiscard]] Adjustment width_at_knee_row();
+[[nodiscard]] Adjustment width_at_leg_hem_row();
+
+}  // namespace sartorum

@@ -1,0 +1,241 @@
+#include "core/paper/leg_redraw.h"
+
+#include <algorithm>
+#include <cmath>
+
+#include "core/paper/redraw.h"
+
+namespace sartorum {
+namespace {
+
+std::size_t at_edge(const Piece& p, EdgeRole role, bool last = false)
+{
+    return *edge_index(p, role, last);
+}
+
+// How a shift must change at an end for the direction there to turn as another did.
+Point turned_as(Point along, Point was, Point is)
+{
+    return along * Geom::Rotate{Geom::angle_between(was, is)} - along;
+}
+
+// The hem's ends go with the seams, and turn as they do.
+void hem_follows(Piece& out, const Piece& was)
+{
+    const std::size_t hem = at_edge(was, EdgeRole::Hem);
+    const Curve& side = out.edges[hem - 1].curve;
+    const Curve& inner = out.edges[hem + 1].curve;
+    const Curve& old = was.edges[hem].curve;
+    const Point at_side =
+        turned_as(start_direction(old), end_direction(was.edges[hem - 1].curve), end_direction(side));
+    const Point at_inner =
+        turned_as(end_direction(old), start_direction(was.edges[hem + 1].curve), start_direction(inner));
+    out = run_shifted(out, hem, hem,
+                      {{{}, side.finalPoint() - old.initialPoint(), at_side},
+                       {length(old), inner.initialPoint() - old.finalPoint(), at_inner}});
+}
+
+// The line at the inner leg point goes with it.
+void crotch_line_follows(Piece& out)
+{
+    const double level = edge(out, EdgeRole::InnerLeg).curve.finalPoint()[Geom::Y];
+    for (auto& g : out.guides) {
+        if (g.kind == GuideKind::Crotch) g.a[Geom::Y] = g.b[Geom::Y] = level;
+    }
+    settle_level_guides(out);
+}
+
+}  // namespace
+
+Point inner_leg_point(const Piece& piece)
+{
+    return edge(piece, EdgeRole::InnerLeg).curve.finalPoint();
+}
+
+Length side_to(const Piece& piece, double level)
+{
+    const auto along =
+        along_to_level(piece, at_edge(piece, EdgeRole::Side), at_edge(piece, EdgeRole::Side, true), level);
+    return along.value_or(sewn_length(piece, EdgeRole::Side));
+}
+
+Length inner_to(const Piece& piece, double level)
+{
+    const auto along =
+        along_to_level(piece, at_edge(piece, EdgeRole::InnerLeg), at_edge(piece, EdgeRole::Centre), level);
+    return along.value_or(whole_inner(piece));
+}
+
+Length inner_leg_length(const Piece& piece)
+{
+    return sewn_length(piece, EdgeRole::InnerLeg);
+}
+
+Length whole_inner(const Piece& piece)
+{
+    return inner_leg_length(piece) + sewn_length(piece, EdgeRole::Centre);
+}
+
+Piece leg_redrawn(const Piece& piece, const LegShift& shift)
+{
+    Piece out = piece;
+    if (!shift.side.empty())
+        out = run_shifted(out, at_edge(out, EdgeRole::Side), at_edge(out, EdgeRole::Side, true), shift.side);
+    if (!shift.inner.empty())
+        out = run_shifted(out, at_edge(out, EdgeRole::InnerLeg), at_edge(out, EdgeRole::Centre), shift.inner);
+    hem_follows(out, piece);
+    settle_notches(out);
+    settle_level_guides(out);
+    return out;
+}
+
+Piece lowered_between(const Piece& piece, double upper, double cut, double lower, Point by)
+{
+    const Length side = sewn_length(piece, EdgeRole::Side);
+    LegShift shift;
+    shift.side = {{{}, no_shift}, {side_to(piece, upper), no_shift}, {side_to(piece, lower), by}, {side, by}};
+    shift.inner = {{{}, by},
+                   {inner_to(piece, lower), by},
+                   {inner_to(piece, upper), no_shift},
+                   {whole_inner(piece), no_shift}};
+    // A lower level above the inner leg point carries all of the inner leg; one beneath it only what lies below.
+    Piece out = leg_redrawn(piece, shift);
+    for (std::size_t i = 0; i < out.guides.size(); ++i) {
+        Guide& g = out.guides[i];
+        const Guide& was = piece.guides[i];
+        if (was.a[Geom::Y] < cut) g.a[Geom::Y] = was.a[Geom::Y] + by[Geom::Y];
+        if (was.b[Geom::Y] < cut) g.b[Geom::Y] = was.b[Geom::Y] + by[Geom::Y];
+    }
+    settle_level_guides(out);
+    return out;
+}
+
+Piece inner_point_raised(const Piece& piece, Length by)
+{
+    const Length to_point = inner_leg_length(piece);
+    const auto knee = guide(piece, GuideKind::Knee);
+    const Length from = knee ? inner_to(piece, knee->a[Geom::Y]) : Length{};
+    const Point up = end_direction(edge(piece, EdgeRole::InnerLeg).curve) * by.in_mm();
+    Piece out = leg_redrawn(piece, {{},
+                                    {{{}, no_shift},
+                                     {from, no_shift},
+                                     {to_point, up},
+                                     {inner_to(piece, guide(piece, GuideKind::Hip)->a[Geom::Y]), no_shift},
+                                     {whole_inner(piece), no_shift}}});
+    crotch_line_follows(out);
+    return out;
+}
+
+Piece inner_point_moved(const Piece& piece, Length out)
+{
+    const Length to_point = inner_leg_length(piece);
+    const double hip = guide(piece, GuideKind::Hip)->a[Geom::Y];
+    const auto knee = guide(piece, GuideKind::Knee);
+    const Length from = knee ? inner_to(piece, knee->a[Geom::Y]) : Length{};
+    Point by{-out.in_mm(), 0};
+    Piece moved_piece = piece;
+    for (int i = 0; i < 8; ++i) {
+        moved_piece = leg_redrawn(piece, {{},
+                                          {{{}, no_shift},
+                                           {from, no_shift},
+                                           {to_point, by},
+                                           {inner_to(piece, hip), no_shift},
+                                           {whole_inner(piece), no_shift}}});
+        const Length off = inner_leg_length(moved_piece) - to_point;
+        if (abs(off) < Length::mm(1e-4)) break;
+        by[Geom::Y] -= off.in_mm();
+    }
+    crotch_line_follows(moved_piece);
+    return moved_piece;
+}
+
+namespace {
+
+// Waist, darts and what is marked above the cut turned; the side seam turned down to the hinge and smoothed there.
+Piece upper_part_turned(const Piece& piece, const Stroke& cut, const Geom::Affine& turn)
+{
+    Piece out = piece;
+    const std::size_t side = at_edge(piece, EdgeRole::Side);
+    for (std::size_t i = 0; i < side; ++i) out.edges[i].curve = piece.edges[i].curve * turn;
+    const Curve& old = piece.edges[side].curve;
+    const auto [upper, lower] = split(old, nearest(old, cut.b).time);
+    const Curve above = upper * turn;
+    const double bend = Geom::angle_between(end_direction(above), start_direction(lower));
+    out.edges[side].curve = joined(end_cornered(above, bend / 2), start_cornered(lower, -bend / 2));
+    for (auto& d : out.darts) d = {d.leg_a * turn, d.leg_b * turn, d.tip * turn, d.kind};
+    const double level = cut.a[Geom::Y];
+    for (auto& n : out.notches) {
+        if (n.on == EdgeRole::Waist || (n.on == EdgeRole::Side && n.at[Geom::Y] > level)) n.at *= turn;
+    }
+    return out;
+}
+
+Geom::Affine turn_about(Point hinge, double radians)
+{
+    return Geom::Translate(-hinge) * Geom::Rotate{radians} * Geom::Translate(hinge);
+}
+
+void settle(Piece& out)
+{
+    settle_darts(out);
+    settle_notches(out);
+    settle_level_guides(out);
+}
+
+}  // namespace
+
+TurnedTop top_turned_leaning(const Piece& piece, const Stroke& cut, double radians)
+{
+    const Geom::Affine turn = turn_about(cut.b, radians);
+    Piece out = upper_part_turned(piece, cut, turn);
+    const std::size_t centre = at_edge(piece, EdgeRole::Centre);
+    const Curve& old = piece.edges[centre].curve;
+    const Point top = old.finalPoint();
+    const Point along = end_direction(old);
+    const double hip = guide(piece, GuideKind::Hip)->a[Geom::Y];
+    const double low = (hip + inner_leg_point(piece)[Geom::Y]) / 2;
+    const Length bends = along_to_level(piece, centre, centre, low).value_or(Length{});
+    out = run_shifted(out, centre, centre,
+                      {{{}, no_shift},
+                       {bends, no_shift},
+                       {length(old), top * turn - top, along * Geom::Rotate{radians} - along}});
+    settle(out);
+    return {std::move(out), {}};
+}
+
+Outcome<TurnedTop> top_turned_upright(const Piece& piece, const Stroke& cut, double radians)
+{
+    const Geom::Affine turn = turn_about(cut.b, radians);
+    Piece out = upper_part_turned(piece, cut, turn);
+    const std::size_t centre = at_edge(piece, EdgeRole::Centre);
+    Curve& line = out.edges[centre].curve;
+    const Point top = line.finalPoint();
+    const Point along = end_direction(line);
+    Curve& waist = out.edges.front().curve;
+    const Length was = length(waist);
+    // The waist carried on beyond its end, and where it meets the centre's line.
+    constexpr double beyond = 150;
+    const Point end = waist.initialPoint();
+    const Curve on = joined(straight(end - start_direction(waist) * beyond, end), waist);
+    const Geom::Affine upright = Geom::Translate(-top) * Geom::Rotate{Geom::angle_between(along, Point{0, 1})};
+    const auto meets = times_where(on * upright, Geom::X, 0);
+    if (meets.empty()) return refuse_amount(Why::AmountTooLarge, piece.id, {}, {}, {});
+    const double time = meets.front();
+    const Curve rest = split(on, time).after;
+    const Point meet = rest.initialPoint();
+    const double bend = Geom::angle_between(start_direction(piece.edges.front().curve), start_direction(rest));
+    waist = start_cornered(rest, -bend);
+    const double higher = Geom::dot(meet - top, along);
+    if (higher >= 0)
+        line = joined(line, straight(top, meet));
+    else
+        line = split(line, time_at(line, length(line) + Length::mm(higher))).before;
+    if (const auto fewer = line.size_default() > 1 ? without_node(line, line.size_default() - 1) : std::nullopt)
+        line = *fewer;
+    line.setFinal(waist.initialPoint());
+    settle(out);
+    const Length gained = length(waist) - was;
+    return TurnedTop{std::move(out), gained};
+}
+
+}  // namespace sartorum

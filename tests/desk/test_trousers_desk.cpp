@@ -1,0 +1,159 @@
+// Trousers in the real window: from an empty notebook to the printed plan by keys, and Benno's in the demo by
+// mouse.
+#include "desk_fixture.h"
+
+#include "desk/plan/crotch_view.h"
+#include "desk/print/print_station.h"
+#include "plan_hands.h"
+#include "tests.h"
+#include "words/words.h"
+
+using namespace sartorum;
+using namespace sartorum::test;
+
+namespace {
+
+QString demo_file(const char* name)
+{
+    return QString{SARTORUM_SOURCE_DIR} + "/demo/" + name;
+}
+
+void seat_benno(Desk& d)
+{
+    seat(d, "Benno");
+    lay_pattern(d, "Lockgate");
+}
+
+}  // namespace
+
+class TestTrousersDesk : public QObject {
+    Q_OBJECT
+private slots:
+    void initTestCase()
+    {
+        QApplication::setStyle("Fusion");
+        load_fonts();
+    }
+
+    void from_an_empty_notebook_by_keys()
+    {
+        QTemporaryDir dir;
+        Desk d{dir.filePath("e.sartorum"), false};
+        in_dialog([](QWidget* w) {
+            QTest::keyClicks(w->findChild<QLineEdit*>("wearer_name"), "Wilhelmine");
+            QTest::keyClick(w->findChild<QLineEdit*>("wearer_name"), Qt::Key_Return);
+        });
+        d.window->new_wearer();
+        d.settle();
+        in_dialog([](QWidget* w) { QTest::mouseClick(w->findChild<QWidget*>("take_chart"), Qt::LeftButton); });
+        d.window->import_chart(demo_file("lockgate-trousers.csv"));
+        d.window->open_pattern(demo_file("lockgate-trousers.svg"));
+        d.settle();
+        QCOMPARE(d.room->plan().choosing.kind, GarmentKind::Trousers);
+        d.window->go_to(Station::Tape);
+        // The round for trousers, in its order, twice each; wishes once.
+        const std::map<Measure, QString> readings{{Measure::Waist, "84"},
+                                                  {Measure::HighHip, "97"},
+                                                  {Measure::Hip, "106"},
+                                                  {Measure::WaistToHip, "22.4"},
+                                                  {Measure::TrouserLength, "104"},
+                                                  {Measure::Thigh, "61"},
+                                                  {Measure::Knee, "38.8"},
+                                                  {Measure::Calf, "37.6"},
+                                                  {Measure::InsideLeg, "79"},
+                                                  {Measure::CrotchLength, "83.8"},
+                                                  {Measure::FrontRise, "36.4"},
+                                                  {Measure::BackRise, "47.4"},
+                                                  {Measure::WaistToFloorSide, "108"},
+                                                  {Measure::BodyRise, "29.4"}};
+        for (const auto m : d.room->measures()) {
+            QVERIFY2(readings.contains(m), std::string{facts(m).key}.c_str());
+            const int times = facts(m).kind == MeasureKind::Wish ? 1 : 2;
+            for (int i = 0; i < times; ++i) {
+                QVERIFY(QApplication::focusWidget()->objectName().startsWith("reading"));
+                d.type(readings.at(m));
+                d.key(Qt::Key_Return);
+            }
+        }
+        QVERIFY(d.room->body().taken(Measure::BackRise));
+        d.window->go_to(Station::Chart);
+        d.click("take_to_plan");
+        QCOMPARE(d.window->current(), Station::Plan);
+        // One after the other, as each waits for what lies above it.
+        for (int i = 0; i < 12; ++i) {
+            const auto& lines = d.room->computed()->lines;
+            const bool open = std::any_of(lines.begin(), lines.end(),
+                                          [](const PlanLine& l) { return l.state == LineState::Proposed; });
+            if (!open) break;
+            d.click("accept_all");
+        }
+        const auto& c = *d.room->computed();
+        QVERIFY(d.line(AdjustmentKind::WaistToHip).state == LineState::Accepted);
+        QVERIFY(d.line(AdjustmentKind::CrotchWedge).state == LineState::Accepted);
+        QVERIFY(c.checks.seams_hold());
+        const auto crotch = [&](GarmentMeasure m, Measure body) {
+            const auto chart =
+                d.room->chart()->body(*d.room->chart()->index_of(c.work.plan.size_at(Level::Hip)), body);
+            const Length gained = c.altered_flat.of(m) - c.traced_flat.of(m);
+            return abs(gained - (d.room->body().taken(body)->value - *chart));
+        };
+        QVERIFY(crotch(GarmentMeasure::CrotchFront, Measure::FrontRise) < Length::mm(6));
+        QVERIFY(crotch(GarmentMeasure::CrotchBack, Measure::BackRise) < Length::mm(6));
+        d.key(Qt::Key_4, Qt::ControlModifier);
+        QCOMPARE(d.window->current(), Station::Paper);
+        for (int i = 0; i < 6; ++i) d.key(Qt::Key_Right);
+        QCOMPARE(d.room->step(), 6);
+        d.window->go_to(Station::Print);
+        d.find<QLineEdit>("print_folder")->setText(dir.path());
+        QSignalSpy written{d.window->findChild<PrintStation*>(), &PrintStation::written};
+        d.click("save_pages");
+        QVERIFY(written.wait(30000));
+        QVERIFY(QFile::exists(dir.filePath("Wilhelmine-Lockgate-trousers-full-size.pdf")));
+    }
+
+    void the_crotch_is_shown_beside_the_string_and_only_of_trousers()
+    {
+        QTemporaryDir dir;
+        Desk d{dir.filePath("d.sartorum"), true};
+        d.window->go_to(Station::Plan);
+        auto* view = d.window->findChild<CrotchView*>();
+        QVERIFY(view);
+        QVERIFY(!view->isVisible());
+        seat_benno(d);
+        d.window->go_to(Station::Plan);
+        beside(d, crotch_shown);
+        QTRY_VERIFY(view->isVisible());
+        const auto worn = crotch_worn(*d.room->computed());
+        QVERIFY(worn && worn->string);
+        QVERIFY(view->accessibleDescription().contains(
+            words::amount(*worn->string, words::paper_unit(d.look.unit()))));
+        QVERIFY(view->grab().toImage().width() > 250);
+        // Back to a garment without legs it is not there.
+        for (const auto& p : d.room->book().patterns()) {
+            if (p.name == "Lockside skirt") d.room->choose_pattern(p.id);
+        }
+        d.settle();
+        QVERIFY(!view->isVisible());
+    }
+
+    void a_crotch_wedge_is_answered_by_mouse_front_and_back_apart()
+    {
+        QTemporaryDir dir;
+        Desk d{dir.filePath("w.sartorum"), true};
+        seat_benno(d);
+        d.window->go_to(Station::Plan);
+        for (const auto kind : {AdjustmentKind::WaistToHip, AdjustmentKind::BodyRise}) {
+            if (d.line(kind).state == LineState::Proposed) d.room->decide({kind, Answer::Accepted});
+        }
+        QCOMPARE(d.line(AdjustmentKind::CrotchWedge).state, LineState::Proposed);
+        d.click("tag_crotch_wedge");
+        d.click("accept_crotch_wedge");
+        const auto& wedge = d.line(AdjustmentKind::CrotchWedge);
+        QCOMPARE(wedge.state, LineState::Accepted);
+        QVERIFY(wedge.back > Length{});
+        QVERIFY(wedge.amount <= Length{});
+        QVERIFY(d.room->computed()->checks.seams_hold());
+    }
+};
+SARTORUM_TEST(TestTrousersDesk)
+#include "test_trousers_desk.moc"
