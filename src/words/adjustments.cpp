@@ -75,8 +75,8 @@ QString adjustment_name(AdjustmentKind k)
         case AdjustmentKind::Facings: return t("Facings drawn anew");
         case AdjustmentKind::Tucks: return t("Tucks at the waist");
         case AdjustmentKind::BodyRise: return t("Body rise");
-        case AdjustmentKind::CrotchWedge: return t("Crotch length, at the centre");
-        case AdjustmentKind::CrotchPoint: return t("Crotch length, at the inner leg");
+        case AdjustmentKind::CrotchWedge: return t("Crotch at the centre");
+        case AdjustmentKind::CrotchPoint: return t("Crotch at the inner leg");
         case AdjustmentKind::LegLength: return t("Leg length");
         case AdjustmentKind::WidthAtThigh: return t("Width at the thigh");
         case AdjustmentKind::WidthAtKnee: return t("Width at the knee");
@@ -407,8 +407,8 @@ QString finished_name(GarmentMeasure m)
         case GarmentMeasure::Band: return t("waistband");
         case GarmentMeasure::WaistToHip: return t("waist to hip");
         case GarmentMeasure::HighHip: return t("high hip");
-        case GarmentMeasure::CrotchFront: return t("crotch seam, front");
-        case GarmentMeasure::CrotchBack: return t("crotch seam, back");
+        case GarmentMeasure::CrotchFront: return t("crotch, front");
+        case GarmentMeasure::CrotchBack: return t("crotch, back");
         case GarmentMeasure::Rise: return t("rise");
         case GarmentMeasure::Thigh: return t("thigh");
         case GarmentMeasure::Knee: return t("knee");

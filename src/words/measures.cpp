@@ -76,8 +76,8 @@ constexpr MeasureWords all_words[] = {
      QT_TRANSLATE_NOOP("words",
                        "At the side, from the lower edge of the waist elastic to where the hem should fall, over "
                        "the hip. Stand as you always stand.")},
-    {Measure::TrouserLength, QT_TRANSLATE_NOOP("words", "Wished trouser length"),
-     QT_TRANSLATE_NOOP("words", "waist to hem, at the side"),
+    {Measure::TrouserLength, QT_TRANSLATE_NOOP("words", "Trouser length"),
+     QT_TRANSLATE_NOOP("words", "as wished, waist to hem at the side"),
      QT_TRANSLATE_NOOP("words",
                        "At the side, from the lower edge of the waist elastic to where the trousers should end. "
                        "In the shoes they will be worn with.")},

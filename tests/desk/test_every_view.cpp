@@ -216,6 +216,14 @@ private slots:
                          }});
         walk(d, views);
     }
+    void an_all_in_one()
+    {
+        Desk d{dir_.filePath("all-in-one.sartorum"), true};
+        seat(d, "Benno");
+        lay_pattern(d, "Slipway");
+        for (int i = 0; i < 4; ++i) d.room->accept_all();
+        walk(d, views_of_a_garment());
+    }
     // Shoulders, arms and hips that are not alike.
     void unlike_sides()
     {

@@ -61,8 +61,8 @@ private slots:
                                                   {Measure::Knee, "38.8"},
                                                   {Measure::Calf, "37.6"},
                                                   {Measure::InsideLeg, "79"},
-                                                  {Measure::CrotchLength, "83.8"},
-                                                  {Measure::FrontRise, "36.4"},
+                                                  {Measure::CrotchLength, "84.5"},
+                                                  {Measure::FrontRise, "37.1"},
                                                   {Measure::BackRise, "47.4"},
                                                   {Measure::WaistToFloorSide, "108"},
                                                   {Measure::BodyRise, "29.4"}};

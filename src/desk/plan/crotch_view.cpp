@@ -70,10 +70,17 @@ void CrotchView::paintEvent(QPaintEvent* e)
     const QString seen = tr("from the side, creases upright");
     p.setPen(d.faded);
     p.setFont(fitting(look_.lato(12.5), seen, width() - 40.0, 0.7));
-    p.drawText(QPointF{20, 54 * k}, seen);
+    if (!low()) p.drawText(QPointF{20, 54 * k}, seen);
     const double numbers = (worn->string ? 124 : 66) * k;
-    draw_curve(p, {14, 62 * k, width() - 28.0, height() - 62 * k - numbers}, *worn);
+    const double head = (low() ? 44 : 62) * k;
+    draw_curve(p, {14, head, width() - 28.0, height() - head - numbers}, *worn);
     draw_lengths(p, {20, height() - numbers, width() - 40.0, numbers - 10}, *worn);
+}
+
+// The curve and the numbers come before what is said beside them.
+bool CrotchView::low() const
+{
+    return height() < 350 * look_.scale();
 }
 
 void CrotchView::draw_curve(QPainter& p, const QRectF& box, const CrotchWorn& worn)
@@ -85,7 +92,7 @@ void CrotchView::draw_curve(QPainter& p, const QRectF& box, const CrotchWorn& wo
     const QPainterPath now = joined_path(worn.after);
     // The numbers stand beside the curve.
     const QRectF what = was.boundingRect() | now.boundingRect();
-    const QRectF room = box.adjusted(74 * k, 8, -82 * k, -26 * k);
+    const QRectF room = box.adjusted(74 * k, 8, -82 * k, low() ? -8 : -26 * k);
     const double s = std::min(room.width() / what.width(), room.height() / what.height());
     QTransform t;
     t.translate(room.center().x(), room.center().y());
@@ -108,8 +115,8 @@ void CrotchView::draw_curve(QPainter& p, const QRectF& box, const CrotchWorn& wo
     p.setPen(d.faded);
     p.setFont(look_.lato(12.5));
     const QString at_point = tr("inner leg, %1").arg(whole_degrees(worn.after.degrees));
-    p.drawText(QRectF{box.left(), point.y() + 8, box.width(), 18 * k}, Qt::AlignHCenter, at_point);
-    const double middle = t.map(now).boundingRect().center().y();
+    if (!low()) p.drawText(QRectF{box.left(), point.y() + 8, box.width(), 18 * k}, Qt::AlignHCenter, at_point);
+    const double middle = low() ? box.center().y() + 10 * k : t.map(now).boundingRect().center().y();
     const auto side = [&](bool front, Length is, Length before) {
         const double x = front ? box.left() + 4 : box.right() - 78 * k;
         const double w = 74 * k;
@@ -121,7 +128,7 @@ void CrotchView::draw_curve(QPainter& p, const QRectF& box, const CrotchWorn& wo
         };
         line(-34, look_.lato(20), d.woad, words::amount(is, u));
         line(-10, look_.lato(12.5), d.faded, front ? tr("front") : tr("back"));
-        if (abs(is - before) >= Length::mm(0.5))
+        if (!low() && abs(is - before) >= Length::mm(0.5))
             line(8, look_.lato(12.5), d.walnut, tr("was %1").arg(words::number(before, u)));
     };
     side(true, worn.after.front_length, worn.before.front_length);

@@ -17,6 +17,7 @@ protected:
 
 private:
     void describe();
+    [[nodiscard]] bool low() const;
     void draw_curve(QPainter&, const QRectF&, const CrotchWorn&);
     void draw_lengths(QPainter&, const QRectF&, const CrotchWorn&);
     Room& room_;

@@ -358,8 +358,8 @@ void Figure::draw_tag(QPainter& p, Measure m)
         return;
     }
     p.setPen(here ? d.woad : d.ink);
-    const double w =
-        draw_number(p, look_, {r.left() + 10, value_base}, taken->value, look_.unit(), 21, QFont::Medium, false);
+    const double w = draw_number(p, look_, {r.left() + 10, value_base}, taken->value, look_.unit(),
+                                 r.height() < 42 * k ? 17 : 21, QFont::Medium, false);
     const QPointF mark{r.left() + 10 + w + 18, value_base - 7 * k};
     const bool questioned = !sense_of(m, room_.body()).empty();
     if (taken->state == ReadingState::ThirdAsked || questioned)
