@@ -185,6 +185,24 @@ Work dress_to_drag(const QString& demo, const BodySet& body)
     return work_of(pattern, chart, body, plan);
 }
 
+// A bodice sewn to trousers, ten pieces, twelve adjustments on both.
+Work all_in_one_to_drag(const QString& demo, const BodySet& body)
+{
+    const auto chart = *formats::read_chart_csv(*formats::read_file(demo + "/slipway-all-in-one.csv"));
+    auto pattern = *formats::read_pattern_svg(*formats::read_file(demo + "/slipway-all-in-one.svg"));
+    add_others(pattern, 10 - static_cast<int>(pattern.sizes.front().pieces.size()));
+    Plan plan = plan_in_sizes("42", "42");
+    plan.choosing.kind = GarmentKind::AllInOne;
+    plan.sizes[Level::Bust] = "40";
+    for (const auto kind :
+         {AdjustmentKind::ShoulderLength, AdjustmentKind::ShoulderSlope, AdjustmentKind::BallOfShoulder,
+          AdjustmentKind::BodiceLength, AdjustmentKind::BustDepth, AdjustmentKind::WaistToHip,
+          AdjustmentKind::BodyRise, AdjustmentKind::CrotchWedge, AdjustmentKind::LegLength,
+          AdjustmentKind::WidthAtWaist, AdjustmentKind::WidthAtThigh, AdjustmentKind::WidthAtKnee})
+        plan.decide({kind, Answer::Accepted, Length::mm(6)});
+    return work_of(pattern, chart, body, plan);
+}
+
 // A top of ten pieces, ten adjustments accepted, one amount dragged: the recompute a hand sees while it pulls.
 void drag(const QString& demo, Kept& kept)
 {
@@ -200,13 +218,14 @@ void drag(const QString& demo, Kept& kept)
     const double pass = plain_ms(pattern.find("16")->pieces);
     Work unlike = work;
     unlike.plan.decisions[1].set_side(Side::Left, Length::mm(-3));
-    const auto both = dragged_in_turn({work, dress_to_drag(demo, body.set), unlike}, [](Plan& p, int i) {
-        const Length amount = Length::mm(-6.0 + i % 12);
-        if (p.decisions[1].has_sides())
-            p.decisions[1].set_side(Side::Right, amount);
-        else
-            p.decisions[1].set_amount(amount);
-    });
+    const auto both = dragged_in_turn(
+        {work, dress_to_drag(demo, body.set), unlike, all_in_one_to_drag(demo, body.set)}, [](Plan& p, int i) {
+            const Length amount = Length::mm(-6.0 + i % 12);
+            if (p.decisions[1].has_sides())
+                p.decisions[1].set_side(Side::Right, amount);
+            else
+                p.decisions[1].set_amount(amount);
+        });
     const auto& slope = both[0];
     tell(kept, "ten-pieces", slope.ms / pass,
          QString{"dragging the slope, ten pieces, nine adjustments and a blend (%1 steps): %2 ms"}
@@ -215,6 +234,11 @@ void drag(const QString& demo, Kept& kept)
     const double dress = both[1].ms;
     tell(kept, "dress-to-top", dress / slope.ms,
          QString{"dragging the slope of a dress of ten pieces, twelve adjustments: %1 ms"}.arg(dress));
+    const double all_in_one = both[3].ms;
+    tell(kept, "all-in-one-to-top", all_in_one / slope.ms,
+         QString{"dragging the slope of an all-in-one of ten pieces, twelve adjustments (%1 steps): %2 ms"}
+             .arg(both[3].steps)
+             .arg(all_in_one));
     const double sides = both[2].ms;
     tell(kept, "sides-to-alike", sides / slope.ms,
          QString{"the same top, its slope dragged on the right alone: %1 ms"}.arg(sides));

@@ -35,8 +35,7 @@ QString leg_step_title(const Step& s, Unit u)
                 .arg(a);
         case StepKind::RedrawLeg: return t("Redraw both seams through the marks");
         case StepKind::MatchInnerLegs:
-            return (more ? t("Raise the back's inner leg point %1") : t("Lower the back's inner leg point %1"))
-                .arg(a);
+            return (more ? t("Lower the hem %1 at the inner leg") : t("Raise the hem %1 at the inner leg")).arg(a);
         default: return {};
     }
 }
@@ -86,8 +85,7 @@ QString leg_step_detail(const Step& s, Unit u)
         case StepKind::RedrawLeg: return t("Smooth through the marks, to nothing where they run out.");
         case StepKind::MatchInnerLegs:
             return t(
-                "Front and back inner leg are as long as they are meant to be again; the curve runs to the "
-                "point.");
+                "Front and back inner leg are as long as they are meant to be again. The hem runs to the mark.");
         case StepKind::CutToSide:
             return of_a_leg(s) ? t("Leave a hinge at the stitching line of the side; snip the allowance to it.")
                                : QString{};

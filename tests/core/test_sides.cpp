@@ -19,6 +19,7 @@
 #include "skirts.h"
 #include "tests.h"
 #include "tops.h"
+#include "trousers.h"
 
 using namespace sartorum;
 using namespace sartorum::test;
@@ -81,6 +82,19 @@ Bench skirt()
 Plan skirt_plan()
 {
     return plan_in_sizes("14", "14");
+}
+
+Bench trousers()
+{
+    const auto drawn = *demo::lockgate_trousers();
+    return {need(check_pattern(drawn.pattern)), drawn.chart};
+}
+
+Plan trousers_plan()
+{
+    Plan plan = plan_in_sizes("46", "46");
+    plan.choosing.kind = GarmentKind::Trousers;
+    return plan;
 }
 
 Bench gores()
@@ -232,10 +246,11 @@ private slots:
             const bool pinch = entry.least >= Length{};
             const Length right = pinch ? entry.most * 0.5 : entry.most * 0.4;
             const Length left = pinch ? entry.most * 0.3 : entry.least * 0.3;
-            for (const auto& [sew, plan] : {std::pair{shirt(), plan_at("14")}, std::pair{skirt(), skirt_plan()}})
+            for (const auto& [sew, plan] : {std::pair{shirt(), plan_at("14")}, std::pair{skirt(), skirt_plan()},
+                                            std::pair{trousers(), trousers_plan()}})
                 done += check(sew, plan, entry, right, left);
         }
-        QVERIFY2(done > 15, qPrintable(QString::number(done)));
+        QVERIFY2(done > 20, qPrintable(QString::number(done)));
     }
 
     void what_moves_the_centre_is_done_together()
@@ -535,17 +550,19 @@ private slots:
                                  bench(princess(plain_bodice())),
                                  gores(),
                                  dress(fitted_dress()),
-                                 dress(gathered_dress())};
+                                 dress(gathered_dress()),
+                                 trousers()};
         const Plan plans[] = {plan_at("14"),
                               skirt_plan(),
                               plan_at("14"),
                               skirt_plan(),
                               dress_plan("14", "14", "14"),
-                              dress_plan("14", "14", "14")};
+                              dress_plan("14", "14", "14"),
+                              trousers_plan()};
         int apart = 0;
         for (int i = 0; i < tries(90); ++i) {
-            const auto& sew = benches[i % 6];
-            Plan plan = plans[i % 6];
+            const auto& sew = benches[i % 7];
+            Plan plan = plans[i % 7];
             Computed kept = need(compute(sew.pattern, sew.chart, {}, plan));
             for (int k = 0; k < 6; ++k) {
                 const auto& entry = catalogue()[std::size_t(between(rng, 0, adjustment_count - 0.01))];

@@ -262,6 +262,11 @@ private slots:
             const auto c = compute(std::move(w));
             QVERIFY2(c, c ? "" : c.error().field.c_str());
             for (const auto& walk : c->checks.walks) QVERIFY2(walk.holds, walk.seam.c_str());
+            // A wedge is cut where the blended piece lies.
+            Work wedged = c->work;
+            wedged.plan.decide({AdjustmentKind::CrotchWedge, Answer::Accepted, Length::mm(8), Length::mm(14)});
+            const auto with = compute(std::move(wedged));
+            QVERIFY(with && with->line(AdjustmentKind::CrotchWedge)->state == LineState::Accepted);
             const auto flat = measure_flat(c->traced.pieces);
             const auto of_size = measure_flat(drawn->pattern.sizes[std::size_t(hip)].pieces);
             for (const auto m : {GarmentMeasure::Hip, GarmentMeasure::Knee, GarmentMeasure::LegHem})

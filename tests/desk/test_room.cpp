@@ -22,10 +22,10 @@ class TestRoom : public QObject {
     }
 
 private slots:
-    void the_demo_has_three_wearers_nine_sizes_and_a_skirt_that_walks()
+    void the_demo_has_four_wearers_nine_sizes_and_a_skirt_that_walks()
     {
         const auto r = room(true);
-        QCOMPARE(r->book().wearers().size(), std::size_t{3});
+        QCOMPARE(r->book().wearers().size(), std::size_t{4});
         QVERIFY(r->chart()->sizes.size() >= 8);
         QCOMPARE(r->pattern()->sizes.size(), r->chart()->sizes.size());
         const auto sizes = r->chart()->sizes;
@@ -42,7 +42,7 @@ private slots:
         const QString folder = QString{SARTORUM_SOURCE_DIR} + "/demo";
         QVERIFY(fill_with_demo(*book, folder));
         QVERIFY(fill_with_demo(*book, folder));
-        QCOMPARE(book->wearers().size(), std::size_t{3});
+        QCOMPARE(book->wearers().size(), std::size_t{4});
         auto other = std::move(*notebook::Notebook::open(dir_.filePath("nowhere")));
         QVERIFY(!fill_with_demo(*other, dir_.filePath("no such folder")));
     }
@@ -166,7 +166,7 @@ private slots:
         QCOMPARE(r->tissue()->sizes.size(), std::size_t{1});
         r->take_size(QString::fromStdString(sizes[2].name));
         QCOMPARE(r->tissue()->sizes.size(), std::size_t{2});
-        QCOMPARE(r->book().patterns().size(), std::size_t{7});
+        QCOMPARE(r->book().patterns().size(), std::size_t{10});
         QVERIFY(r->computed().has_value());
     }
     void an_empty_room_stands_without_anything_on_the_table()

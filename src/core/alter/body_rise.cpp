@@ -65,7 +65,7 @@ Adjustment body_rise_row()
         .zone = Zone::Lengths,
         .rank = 52,
         .acts_on = ActsOn::Both,
-        .least = -body_rise_limit,
+        .least = -body_rise_less,
         .most = body_rise_limit,
         .needs = {Level::Crotch},
         .apply = alter_body_rise,

@@ -84,8 +84,10 @@ Outcome<bool> wedge_piece(Applied& out, PieceRole role, Length amount)
 {
     if (amount == Length{}) return true;
     Piece& piece = *find_piece(out.garment.pieces, role);
-    const auto line = *guide(piece, GuideKind::LengthenShorten);
-    const Stroke cut{line.a, line.b};
+    const double level = guide(piece, GuideKind::LengthenShorten)->a[Geom::Y];
+    const auto across = lies_across(piece, level);
+    if (!across) return refuse(Why::LineMissesPiece, wedge_key);
+    const Stroke cut{{across->from, level}, {across->to, level}};
     auto wedge = wedge_gaining(piece, cut, amount);
     if (!wedge) return tl::make_unexpected(wedge.error());
     if (const auto ok = wedge_steps(out, piece, cut, *wedge); !ok) return ok;
@@ -200,7 +202,8 @@ std::optional<Proposal> propose_lack(const FittingState& s, Length per_amount_fr
 std::optional<Proposal> propose_wedge(const FittingState& s)
 {
     auto p = propose_lack(s);
-    for (const auto above : {AdjustmentKind::WaistToHip, AdjustmentKind::BodyRise}) {
+    using enum AdjustmentKind;
+    for (const auto above : {WaistToHip, BodyRise, WidthAtThigh}) {
         if (p && s.waits_for(above)) p->after = above;
     }
     return p;
@@ -218,7 +221,7 @@ std::optional<Proposal> propose_point(const FittingState& s)
 {
     auto p = propose_lack(s, gained_by_point(front_of(s.now)), gained_by_point(back_of(s.now)));
     using enum AdjustmentKind;
-    for (const auto above : {WaistToHip, BodyRise, CrotchWedge}) {
+    for (const auto above : {WaistToHip, BodyRise, WidthAtThigh, CrotchWedge}) {
         if (p && s.waits_for(above)) p->after = above;
     }
     return p;

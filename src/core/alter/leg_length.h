@@ -1,8 +1,7 @@
 // leg_length.h: the leg longer or shorter between the inner leg point and the hem.
 //
 // Changes  front and back cut across and spread (+) or folded out (−): half of it above the knee line and half
-// below,
-//          or all of it at the knee line; seams trued
+//          below, or all of it at the knee line; seams trued
 // Keeps    everything above the inner leg point; the widths at knee and hem; the crease
 // Amount   body's inside leg − chart
 // Limits   120 mm. Common practice.

@@ -168,8 +168,8 @@ Adjustment width_at_thigh_row()
     return {
         .kind = AdjustmentKind::WidthAtThigh,
         .key = thigh_key,
-        .zone = Zone::Widths,
-        .rank = 92,
+        .zone = Zone::Lengths,
+        .rank = 53,
         .acts_on = ActsOn::Both,
         .least = -thigh_limit,
         .most = thigh_limit,

@@ -1,16 +1,15 @@
 // leg_widths.h: trousers wider or closer at the hip, the thigh, the knee and the hem.
 //
 // Hip     out (+) or in at the side seams by a quarter of the girth each, to nothing at the waist and at the knee
-// Thigh   the inner leg points out or in, front and back alike, until the thigh has gained the amount
-// (crotch_length.h) Knee    both seams of both pieces by a quarter each, to nothing at the hip line's side, at the
-// inner leg point and
-//         at the hem: the crease stays mid-way
+// Thigh   the inner leg points out or in, front and back alike (crotch_length.h), until the thigh gained the
+// amount;
+//         done before the crotch, because that seam gets longer with it
+// Knee    both seams of both pieces by a quarter each, to nothing at the inner leg point's level and at the hem
 // Hem     the same at the hem, to nothing at the knee, straight below it
-// Keeps   the crease, straight and on the grain; lengths of the inner leg
-// Limits  hip 120 mm of girth, thigh 60, knee 80, hem 120. Common practice: thigh mostly at the inner leg, hip at
-// the
-//         side, knee and below half and half; where the chart prints nothing a girth is only brought up to what
-//         one moves in.
+// Keeps   the crease, straight and on the grain, mid-way at knee and hem; lengths of the inner leg
+// Limits  hip 120 mm of girth, thigh 60, knee 80, hem 120
+// Common practice: thigh mostly at the inner leg, hip at the side, knee and below half and half; where the chart
+// prints nothing a girth is only brought up to what one moves in.
 #pragma once
 #include "core/alter/adjustment.h"
 

@@ -125,11 +125,11 @@ Outcome<bool> match_legs(Applied& applied)
     for (int i = 0; i < 6; ++i) {
         const Length lacks = wanted - sewn_length(back, EdgeRole::InnerLeg);
         if (abs(lacks) < Length::mm(0.005)) break;
-        back = inner_point_raised(back, lacks);
+        back = inner_hem_lowered(back, lacks);
     }
-    const Length raised = sewn_length(back, EdgeRole::InnerLeg) - sewn_length(was, EdgeRole::InnerLeg);
-    if (abs(raised) > Length::mm(0.5))
-        applied.steps.push_back(redrawn_step(was, back, StepKind::MatchInnerLegs, raised));
+    const Length lowered = sewn_length(back, EdgeRole::InnerLeg) - sewn_length(was, EdgeRole::InnerLeg);
+    if (abs(lowered) > Length::mm(0.5))
+        applied.steps.push_back(redrawn_step(was, back, StepKind::MatchInnerLegs, lowered));
     return true;
 }
 

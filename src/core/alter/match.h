@@ -14,7 +14,7 @@ namespace sartorum {
 // How that is done on a kind of part: at the lower ends, which keeps the underarm; or at the waist, which keeps
 // what hangs below.
 [[nodiscard]] Outcome<bool> match_lower_ends(Applied&);
-// Of trousers the inner legs too: the back's point is moved along its seam.
+// Of trousers the inner legs too: the back's hem goes down or up at the inner leg.
 [[nodiscard]] Outcome<bool> match_legs(Applied&);
 [[nodiscard]] Outcome<bool> match_waist_ends(Applied&);
 

@@ -110,20 +110,12 @@ Piece lowered_between(const Piece& piece, double upper, double cut, double lower
     return out;
 }
 
-Piece inner_point_raised(const Piece& piece, Length by)
+Piece inner_hem_lowered(const Piece& piece, Length by)
 {
-    const Length to_point = inner_leg_length(piece);
     const auto knee = guide(piece, GuideKind::Knee);
-    const Length from = knee ? inner_to(piece, knee->a[Geom::Y]) : Length{};
-    const Point up = end_direction(edge(piece, EdgeRole::InnerLeg).curve) * by.in_mm();
-    Piece out = leg_redrawn(piece, {{},
-                                    {{{}, no_shift},
-                                     {from, no_shift},
-                                     {to_point, up},
-                                     {inner_to(piece, guide(piece, GuideKind::Hip)->a[Geom::Y]), no_shift},
-                                     {whole_inner(piece), no_shift}}});
-    crotch_line_follows(out);
-    return out;
+    const Length to = knee ? inner_to(piece, knee->a[Geom::Y]) : inner_leg_length(piece);
+    const Point down = start_direction(edge(piece, EdgeRole::InnerLeg).curve) * -by.in_mm();
+    return leg_redrawn(piece, {{}, {{{}, down}, {to, no_shift}, {whole_inner(piece), no_shift}}});
 }
 
 Piece inner_point_moved(const Piece& piece, Length out)

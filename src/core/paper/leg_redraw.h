@@ -30,9 +30,8 @@ struct LegShift {
 // nothing at the knee, the crotch seam at the hip line.
 [[nodiscard]] Piece inner_point_moved(const Piece&, Length out);
 
-// The inner leg longer (+) or shorter at its point, along the seam; the crotch seam goes with it, to nothing at
-// the hip.
-[[nodiscard]] Piece inner_point_raised(const Piece&, Length by);
+// The inner leg longer (+) or shorter at the hem, to nothing at the knee; the hem goes with it.
+[[nodiscard]] Piece inner_hem_lowered(const Piece&, Length by);
 
 // What lies above a cut from the side to the centre turned about the side, so that the centre opens (+) or
 // overlaps.

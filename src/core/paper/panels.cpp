@@ -23,9 +23,16 @@ std::vector<Crossing> crossings(const Piece& piece, const Geom::Affine& onto_axi
         const Curve laid = piece.edges[e].curve * onto_axis;
         for (std::size_t i = 0; i < laid.size_default(); ++i) {
             for (const double t : laid[i].roots(0.0, Geom::Y)) {
-                if (t > 1.0 - 1e-9) continue;
-                const double time = static_cast<double>(i) + t;
-                out.push_back({e, time, piece.edges[e].curve.pointAt(time), laid[i].valueAt(t, Geom::X)});
+                // At the end of a segment it is the next one's; either may have it, or both, where rounding falls.
+                const bool end = t > 1.0 - 1e-9;
+                const bool last = end && i + 1 == laid.size_default();
+                const double time = last ? 0 : static_cast<double>(i) + (end ? 1.0 : t < 1e-9 ? 0.0 : t);
+                const std::size_t edge = last ? (e + 1) % piece.edges.size() : e;
+                const Crossing c{edge, time, piece.edges[edge].curve.pointAt(time), laid[i].valueAt(t, Geom::X)};
+                const bool known = std::any_of(out.begin(), out.end(), [&](const Crossing& x) {
+                    return x.edge == c.edge && std::abs(x.time - c.time) < 1e-9;
+                });
+                if (!known) out.push_back(c);
             }
         }
     }

@@ -150,7 +150,8 @@ enum class StepKind {
     MarkKnee,        // amount outside (inside) both seams at the knee line
     MarkLegHem,      // and at the hem
     RedrawLeg,       // both seams through the marks
-    MatchInnerLegs,  // raise or lower the back's inner leg point by amount so that front and back seams are equal
+    MatchInnerLegs,  // the back's hem amount lower (higher) at the inner leg, so that front and back seams are
+                     // equal
     // what goes with the part above
     RedrawWholeSide,  // the side seam moved by amount from waist to hem
     // what follows an edge

@@ -33,6 +33,8 @@ constexpr Measure shown[] = {Measure::HighBust,
                              Measure::HighHip,
                              Measure::Hip,
                              Measure::Thigh,
+                             Measure::Knee,
+                             Measure::Calf,
                              Measure::ShoulderLength,
                              Measure::CrossShoulder,
                              Measure::AcrossFront,
@@ -43,10 +45,21 @@ constexpr Measure shown[] = {Measure::HighBust,
                              Measure::WaistToHip,
                              Measure::BodyRise,
                              Measure::CrotchLength,
+                             Measure::FrontRise,
+                             Measure::BackRise,
                              Measure::InsideLeg,
                              Measure::UpperArm,
                              Measure::ArmLength,
                              Measure::Wrist};
+
+// What the paper of a skirt or of trousers answers.
+bool below_the_waist(Measure m)
+{
+    constexpr std::array all{Measure::Waist,     Measure::Hip,      Measure::WaistToHip,
+                             Measure::Thigh,     Measure::Knee,     Measure::BodyRise,
+                             Measure::FrontRise, Measure::BackRise, Measure::InsideLeg};
+    return std::find(all.begin(), all.end(), m) != all.end();
+}
 
 bool answers(GarmentKind kind, Measure m)
 {
@@ -61,8 +74,8 @@ bool answers(GarmentKind kind, Measure m)
         case GarmentKind::Bra: return m == Measure::HighBust || m == Measure::Bust || m == Measure::Underbust;
         case GarmentKind::Top:
         case GarmentKind::Dress:
-            return m != Measure::Thigh && m != Measure::BodyRise && m != Measure::CrotchLength &&
-                   m != Measure::InsideLeg && m != Measure::HighHip;
+            return m != Measure::HighHip && (m == Measure::Waist || m == Measure::Hip ||
+                                             m == Measure::WaistToHip || !answers(GarmentKind::Trousers, m));
     }
     return true;
 }
@@ -231,7 +244,9 @@ void Strips::draw_head(QPainter& p)
     const double y = row_rect(i).top() - 9;
     p.setFont(look_.lato(14, QFont::DemiBold));
     p.setPen(d.ink);
-    const QString lengths = tr("Lengths and arm");
+    const bool arm = std::any_of(all.begin(), all.end(),
+                                 [](Measure m) { return m == Measure::UpperArm || m == Measure::Wrist; });
+    const QString lengths = arm ? tr("Lengths and arm") : tr("Lengths");
     p.drawText(QPointF{24, y}, lengths);
     const double w = p.fontMetrics().horizontalAdvance(lengths);
     p.setFont(look_.lato(12.5));
@@ -390,7 +405,7 @@ void Strips::draw_answer(QPainter& p, Measure m, const Taken& taken, const QRect
     draw_number(p, look_, {answer.right() - w, base}, difference, look_.unit(), px, QFont::Normal, true);
     const bool inside = abs(difference) <= taken.spread;
     const bool in_range = abs(difference) <= room_.chart()->half_range(on, m);
-    const bool paper = room_.pattern() && (m == Measure::Waist || m == Measure::Hip || m == Measure::WaistToHip);
+    const bool paper = room_.pattern() && below_the_waist(m);
     const auto ease = ease_rows(room_);
     // Of a chart of finished measures nothing is taken in.
     const bool roomier = room_.chart()->bodies_assumed && difference < Length{};

@@ -51,10 +51,11 @@ void Profile::paintEvent(QPaintEvent* e)
     const bool legs = profile.after.back().leg;
     const double head = (low_pad ? 66 : 122) * k;
     if (!low_pad) {
-        p.drawText(QPointF{20, 56 * k}, (legs ? tr("girth against height, in %1; legs: one")
-                                              : tr("girth against height, in %1"))
-                                            .arg(QString::fromStdString(std::string{unit_text(look_.unit())})));
+        p.drawText(
+            QPointF{20, 56 * k},
+            tr("girth against height, in %1").arg(QString::fromStdString(std::string{unit_text(look_.unit())})));
         p.drawText(QRectF{0, 74 * k, width() - 20.0, 18 * k}, Qt::AlignRight, tr("ease"));
+        if (legs) p.drawText(QPointF{20, 76 * k}, tr("below the crotch, of one leg"));
     }
 
     Length least = profile.after.front().girth;
