@@ -184,46 +184,50 @@ Length worth(const Lack& l)
     return abs(l.amount) < std::max(l.spread, least_on_seam) ? Length{} : l.amount;
 }
 
-std::optional<Proposal> propose_lack(const FittingState& s, Length per_amount_front = Length::mm(1),
-                                     Length per_amount_back = Length::mm(1))
+std::optional<Proposal> propose_lack(const FittingState& s)
 {
     auto front = lack_of(s, Measure::FrontRise, GarmentMeasure::CrotchFront);
     auto back = lack_of(s, Measure::BackRise, GarmentMeasure::CrotchBack);
     if (!front && !back) return std::nullopt;
-    const Lack none{};
-    auto p = as_proposal(front.value_or(none), back.value_or(none));
-    p.amount = front ? worth(*front) / per_amount_front.in_mm() : Length{};
-    p.back = back ? worth(*back) / per_amount_back.in_mm() : Length{};
+    auto p = as_proposal(front.value_or(Lack{}), back.value_or(Lack{}));
+    p.amount = front ? worth(*front) : Length{};
+    p.back = back ? worth(*back) : Length{};
     if (p.larger() == Length{}) return std::nullopt;
     return p;
 }
 
-// What the cuts across give counts first.
+// What gives crotch length before it counts first.
+void wait_for(std::optional<Proposal>& p, const FittingState& s, std::initializer_list<AdjustmentKind> above)
+{
+    for (const auto kind : above) {
+        if (p && s.waits_for(kind)) p->after = kind;
+    }
+}
+
 std::optional<Proposal> propose_wedge(const FittingState& s)
 {
-    auto p = propose_lack(s);
     using enum AdjustmentKind;
-    for (const auto above : {WaistToHip, BodyRise, WidthAtThigh}) {
-        if (p && s.waits_for(above)) p->after = above;
-    }
+    auto p = propose_lack(s);
+    wait_for(p, s, {WaistToHip, BodyRise, WidthAtThigh});
     return p;
 }
 
-// How much crotch seam a millimetre of the point gives on a piece.
-Length gained_by_point(const Piece& p)
+// How far the point goes for so much crotch seam on a piece.
+Length point_for(Length lacks, const Piece& p)
 {
-    constexpr Length tried = Length::mm(10);
-    return (crotch_of(inner_point_moved(p, tried)) - crotch_of(p)) / tried.in_mm();
+    if (lacks == Length{}) return {};
+    return lacks * (lacks / (crotch_of(inner_point_moved(p, lacks)) - crotch_of(p)));
 }
 
 // What the wedge leaves, once it is answered.
 std::optional<Proposal> propose_point(const FittingState& s)
 {
-    auto p = propose_lack(s, gained_by_point(front_of(s.now)), gained_by_point(back_of(s.now)));
     using enum AdjustmentKind;
-    for (const auto above : {WaistToHip, BodyRise, WidthAtThigh, CrotchWedge}) {
-        if (p && s.waits_for(above)) p->after = above;
-    }
+    auto p = propose_lack(s);
+    if (!p) return p;
+    p->amount = point_for(p->amount, front_of(s.now));
+    p->back = point_for(*p->back, back_of(s.now));
+    wait_for(p, s, {WaistToHip, BodyRise, WidthAtThigh, CrotchWedge});
     return p;
 }
 

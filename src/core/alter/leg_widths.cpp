@@ -102,7 +102,7 @@ Outcome<bool> move_leg(Applied& out, PieceRole role, Length by, const LegWidth& 
 Outcome<Applied> alter_leg(const Garment& garment, const Dose& dose, const LegWidth& w)
 {
     if (const auto ok = some_amount(dose.front, w.field); !ok) return tl::make_unexpected(ok.error());
-    const Length was = measure_flat(garment.pieces).of(w.measure);
+    const Length was = measured_alone(garment.pieces, w.measure);
     Length share = dose.front / w.shares;
     constexpr int most_rounds = 12;
     for (int i = 0;; ++i) {
@@ -111,7 +111,7 @@ Outcome<Applied> alter_leg(const Garment& garment, const Dose& dose, const LegWi
             if (const auto ok = move_leg(out, role, share, w); !ok) return tl::make_unexpected(ok.error());
         }
         if (auto ok = match_sides(out); !ok) return tl::make_unexpected(ok.error());
-        const Length gained = measure_flat(out.garment.pieces).of(w.measure) - was;
+        const Length gained = measured_alone(out.garment.pieces, w.measure) - was;
         const Length off = dose.front - gained;
         if (abs(off) < Length::mm(0.005) || i == most_rounds) return out;
         share += next_share(off, share, gained, w.shares);

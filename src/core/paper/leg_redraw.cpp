@@ -26,6 +26,10 @@ void hem_follows(Piece& out, const Piece& was)
     const Curve& side = out.edges[hem - 1].curve;
     const Curve& inner = out.edges[hem + 1].curve;
     const Curve& old = was.edges[hem].curve;
+    const bool stays = side.finalPoint() == old.initialPoint() && inner.initialPoint() == old.finalPoint() &&
+                       end_direction(side) == end_direction(was.edges[hem - 1].curve) &&
+                       start_direction(inner) == start_direction(was.edges[hem + 1].curve);
+    if (stays) return;
     const Point at_side =
         turned_as(start_direction(old), end_direction(was.edges[hem - 1].curve), end_direction(side));
     const Point at_inner =
@@ -124,7 +128,9 @@ Piece inner_point_moved(const Piece& piece, Length out)
     const double hip = guide(piece, GuideKind::Hip)->a[Geom::Y];
     const auto knee = guide(piece, GuideKind::Knee);
     const Length from = knee ? inner_to(piece, knee->a[Geom::Y]) : Length{};
-    Point by{-out.in_mm(), 0};
+    // Across the seam, about: then its length hardly changes.
+    const Point seam = end_direction(edge(piece, EdgeRole::InnerLeg).curve);
+    Point by{-out.in_mm(), out.in_mm() * seam[Geom::X] / std::max(0.2, seam[Geom::Y])};
     Piece moved_piece = piece;
     for (int i = 0; i < 8; ++i) {
         moved_piece = leg_redrawn(piece, {{},

@@ -272,6 +272,18 @@ FlatMeasures measure_piece(const Piece& piece)
     return out;
 }
 
+Length measured_alone(const std::vector<Piece>& pieces, GarmentMeasure m)
+{
+    Length out;
+    for (const auto& p : pieces) {
+        for (const auto& l : facts(m).lies) {
+            const auto value = lies_here(l, p) ? l.of(p) : std::nullopt;
+            if (value) out += *value * l.times;
+        }
+    }
+    return out;
+}
+
 FlatMeasures measure_flat(const std::vector<Piece>& pieces)
 {
     FlatMeasures out;

@@ -91,6 +91,8 @@ private:
 
 // What one piece gives to each measure.
 [[nodiscard]] FlatMeasures measure_piece(const Piece&);
+// One measure of the pieces of one part; nothing where they have not got it.
+[[nodiscard]] Length measured_alone(const std::vector<Piece>&, GarmentMeasure);
 // Of all pieces; where two parts have the same measure, the upper one's.
 [[nodiscard]] FlatMeasures measure_flat(const std::vector<Piece>&);
 
