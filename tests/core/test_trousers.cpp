@@ -200,6 +200,21 @@ private slots:
         QCOMPARE(part_told(bare), std::optional{PartKind::Trousers});
     }
 
+    void lines_out_of_their_order_are_refused_by_name()
+    {
+        const auto pieces = trousers_pattern(plain_trousers())->sizes.front().pieces;
+        const auto with = [&](GuideKind kind, double by) {
+            Piece p = pieces.front();
+            for (auto& g : p.guides) {
+                if (g.kind == kind) g = {kind, g.a + Point{0, by}, g.b + Point{0, by}};
+            }
+            return check_piece(p);
+        };
+        QVERIFY(with(GuideKind::Hip, 0));
+        QCOMPARE(with(GuideKind::Hip, -70).error().field, std::string{"front: hip"});
+        QCOMPARE(with(GuideKind::Knee, 330).error().field, std::string{"front: knee"});
+    }
+
     // A body that is the chart needs nothing: tapered and wide legs, every size.
     void a_body_that_is_the_chart_needs_nothing()
     {

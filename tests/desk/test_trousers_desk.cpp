@@ -121,7 +121,8 @@ private slots:
         QVERIFY(!view->isVisible());
         seat_benno(d);
         d.window->go_to(Station::Plan);
-        beside(d, crotch_shown);
+        d.window->findChild<PlanStation*>()->setFocus();
+        d.key(Qt::Key_J);
         QTRY_VERIFY(view->isVisible());
         const auto worn = crotch_worn(*d.room->computed());
         QVERIFY(worn && worn->string);
@@ -142,7 +143,8 @@ private slots:
         Desk d{dir.filePath("w.sartorum"), true};
         seat_benno(d);
         d.window->go_to(Station::Plan);
-        for (const auto kind : {AdjustmentKind::WaistToHip, AdjustmentKind::BodyRise, AdjustmentKind::WidthAtThigh}) {
+        for (const auto kind :
+             {AdjustmentKind::WaistToHip, AdjustmentKind::BodyRise, AdjustmentKind::WidthAtThigh}) {
             if (d.line(kind).state == LineState::Proposed) d.room->decide({kind, Answer::Accepted});
         }
         QCOMPARE(d.line(AdjustmentKind::CrotchWedge).state, LineState::Proposed);

@@ -84,7 +84,7 @@ Outcome<bool> move_leg(Applied& out, PieceRole role, Length by, const LegWidth& 
     // A leg taken in until nothing is left of it lies on no pattern.
     const auto left = width_at(after, inner_leg_point(after)[Geom::Y] - thigh_below.in_mm());
     if (!before || !left || *left < Length::mm(40) || sewn_length(after, EdgeRole::Hem) < Length::mm(30))
-        return refuse_amount(Why::AmountTooLarge, w.field, by * w.shares, {}, {});
+        return refuse(Why::PaperCrosses, w.field);  // the most that does not is found by halving
     const Spot from = w.at(piece);
     const Spot to = w.at(after);
     Step mark = step_on(piece, w.mark, by);

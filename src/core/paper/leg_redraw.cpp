@@ -217,7 +217,7 @@ Outcome<TurnedTop> top_turned_upright(const Piece& piece, const Stroke& cut, dou
     const Curve on = joined(straight(end - start_direction(waist) * beyond, end), waist);
     const Geom::Affine upright = Geom::Translate(-top) * Geom::Rotate{Geom::angle_between(along, Point{0, 1})};
     const auto meets = times_where(on * upright, Geom::X, 0);
-    if (meets.empty()) return refuse_amount(Why::AmountTooLarge, piece.id, {}, {}, {});
+    if (meets.empty()) return refuse(Why::PaperCrosses, piece.id);
     const double time = meets.front();
     const Curve rest = split(on, time).after;
     const Point meet = rest.initialPoint();

@@ -189,6 +189,22 @@ Outcome<bool> complete(const Piece& piece)
     return true;
 }
 
+// Of trousers the hip line lies above the inner leg point, with room to cut between, and the knee below it.
+Outcome<bool> levels_in_order(const Piece& piece)
+{
+    const auto inner = edge_index(piece, EdgeRole::InnerLeg);
+    if (!inner) return true;
+    constexpr double room = 15;
+    const double crotch = piece.edges[*inner].curve.finalPoint()[Geom::Y];
+    const auto off = [&](GuideKind kind) {
+        return refuse(Why::MarkMissing, piece.id + ": " + std::string{key(kind)});
+    };
+    if (guide(piece, GuideKind::Hip)->a[Geom::Y] < crotch + room) return off(GuideKind::Hip);
+    const auto knee = guide(piece, GuideKind::Knee);
+    if (knee && knee->a[Geom::Y] > crotch - room) return off(GuideKind::Knee);
+    return true;
+}
+
 }  // namespace
 
 Outcome<Piece> check_piece(Piece piece)
@@ -215,6 +231,7 @@ Outcome<Piece> check_piece(Piece piece)
         if (const auto ok = complete(piece); !ok) return tl::make_unexpected(ok.error());
         if (piece.role != PieceRole::Waistband && !in_order(piece))
             return refuse(Why::EdgeMissing, piece.id + ": order");
+        if (const auto ok = levels_in_order(piece); !ok) return tl::make_unexpected(ok.error());
     }
     if (const auto ok = marks_in_place(piece); !ok) return tl::make_unexpected(ok.error());
     if (piece.role == PieceRole::Other) return piece;

@@ -255,11 +255,16 @@ void PlanStation::refresh_sums()
 }
 
 // A skirt has no shoulder to look at.
+bool PlanStation::has_legs() const
+{
+    return room_.computed() && room_.computed()->altered_flat.has(GarmentMeasure::CrotchFront);
+}
+
 void PlanStation::show_beside()
 {
     const bool top = room_.computed() && room_.computed()->checks.shoulder;
     if (!top && beside_->chosen() == shoulder_view) beside_->choose(change_view);
-    const bool legs = room_.computed() && room_.computed()->altered_flat.has(GarmentMeasure::CrotchFront);
+    const bool legs = has_legs();
     if (!legs && beside_->chosen() == crotch_view) beside_->choose(change_view);
     beside_->offer({true, top, true, true, true, true, true, legs});
     for (std::size_t i = 0; i < views_.size(); ++i)
@@ -360,6 +365,9 @@ void PlanStation::keyPressEvent(QKeyEvent* e)
         case Qt::Key_R: beside(room_view); break;
         case Qt::Key_G: beside(goes_on_view); break;
         case Qt::Key_P: beside(pieces_view); break;
+        case Qt::Key_J:
+            if (has_legs()) beside(crotch_view);
+            break;
         case Qt::Key_Escape:
             if (map_->dragging() || room_.trying()) {
                 map_->let_go();

@@ -43,6 +43,7 @@ private:
     void open(AdjustmentKind);
     void show_open();
     void show_beside();
+    [[nodiscard]] bool has_legs() const;
     void open_beside(int way);
     void beside(int view);
     void list_quiet(const std::vector<Zone>&);
