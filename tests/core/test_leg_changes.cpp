@@ -212,6 +212,24 @@ private slots:
         }
     }
 
+    // Each plays as paper moves: the part that is cut off comes to lie where it is joined again.
+    void what_is_spread_is_shown_moving()
+    {
+        for (const auto kind : {AdjustmentKind::BodyRise, AdjustmentKind::LegLength}) {
+            const auto out = done(kind, plain_legs(), {Length::mm(20)});
+            int moving = 0;
+            for (const auto& s : out.steps) {
+                if (s.kind != StepKind::Spread) continue;
+                const auto there = panels_at(s.picture, 1);
+                const auto before = panels_at(s.picture, 0);
+                QVERIFY(same_paper(there.back(), s.picture.panels.back()));
+                QVERIFY(!same_paper(before.back(), there.back()));
+                ++moving;
+            }
+            QVERIFY(moving >= 2);
+        }
+    }
+
     // Waist to hip 3 cm longer gives 6 cm of crotch length.
     void a_spread_above_the_crotch_counts_twice()  // common practice
     {

@@ -1,4 +1,5 @@
-// across_cut.h: a bodice piece cut across and spread, or folded, with the steps by hand; not yet trued.
+// across_cut.h: a piece of a bodice or of trousers cut across and spread, or folded, with the steps by hand; not
+// yet trued.
 #pragma once
 #include "core/alter/applied.h"
 

@@ -2,8 +2,8 @@
 //
 // Changes  front and back cut across under the hip line and spread (+) or folded out (−); both seams trued
 // Keeps    waist, darts and hip line above the cut; inner leg, crotch curve's foot, knee and hem below it
-// Amount   body − chart, else what brings the paper into 10 to 25 mm more than the body; less what waist to hip
-// did Limits   50 mm longer, 25 shorter: the fold lies between hip line and the curve's foot. Common practice.
+// Amount   body − chart, else what brings the paper into 10 to 25 mm more than the body; waist to hip counts
+// Limits   50 mm longer, 25 shorter: the fold lies between hip line and the curve's foot. Common practice.
 // Then     the crotch seam is longer by about the amount on front and back each; fly and side opening too
 #pragma once
 #include "core/alter/adjustment.h"
