@@ -171,13 +171,17 @@ int main(int argc, char** argv)
     window.findChild<PlanStation*>()->show_adjustment(AdjustmentKind::CrotchWedge);
     beside(7);
     shot("plan-trousers");
+    // A waist that is lower in front, and higher on the left.
+    Decision waist{AdjustmentKind::WaistLine, Answer::Accepted};
+    for (const auto& [station, by] :
+         {std::pair{"centre_front", -18.0}, {"mid_front", -11.0}, {"mid_back", 3.0}, {"centre_back", 5.0}})
+        waist.set_at(station, {}, Length::mm(by));
+    waist.set_at("side", Side::Left, Length::mm(9));
+    room.decide(waist);
+    window.findChild<PlanStation*>()->show_adjustment(AdjustmentKind::WaistLine);
+    beside(8);
+    shot("plan-waist");
     beside(0);
-    window.go_to(Station::Paper);
-    for (std::size_t i = 0; i < room.steps().size(); ++i) {
-        if (room.steps()[i].step->kind == StepKind::OpenAtCentre) room.go_to_step(static_cast<int>(i));
-    }
-    emit window.findChild<Choices*>("paper_view")->picked(1);
-    shot("paper-trousers");
     // Right and left not alike.
     for (const auto& w : room.book().wearers()) {
         if (w.name == "Hedda") room.choose_wearer(w.id);

@@ -96,6 +96,9 @@ public:
     void make_up(const MakeUp&, const QString& act);
     // Why that piece cannot be made so; none where it can.
     [[nodiscard]] std::optional<Refusal> not_made(const MakeUp&, const std::string& piece) const;
+    // The garment is sewn: the plan it was cut by is kept, and what can still be done with it is offered. Or on
+    // paper again.
+    void say_sewn(bool);
     void say_as_drawn();  // what looks as if it could not be is meant so
     void go_to_step(int);
     // While a hand drags: computed and shown, not written. keep_trial() writes it, as one act; any other act drops

@@ -7,8 +7,10 @@
 #include <utility>
 
 #include "core/plan/first_plan.h"
+#include "core/plan/sewn_plan.h"
 #include "core/plan/trial.h"
 #include "formats/pattern_svg.h"
+#include "formats/work_json.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
@@ -180,6 +182,22 @@ void Room::decide(AdjustmentKind kind, Answer answer, std::optional<Length> amou
 void Room::looked_again(AdjustmentKind kind)
 {
     if (const Decision* d = plan_.decision(kind)) decide(Decision{*d});
+}
+
+void Room::say_sewn(bool sewn)
+{
+    if (!computed_ || plan_.sewn == sewn) return;
+    if (!sewn) {
+        const Plan next = plan_on_paper(plan_);
+        if (save_plan(next, tr("on paper again"))) take_plan(next);
+        return;
+    }
+    const QByteArray work =
+        QByteArray::fromStdString(formats::work_json(computed_->work, wearer_name().toStdString()));
+    const auto kept = book_->keep_version(*table_.wearer, *table_.pattern, tr("as it was cut"), today_(), work);
+    if (!kept) return void(emit refused(trouble_text(kept.error())));
+    const Plan next = plan_as_sewn(*computed_);
+    if (save_plan(next, tr("the garment is sewn"))) take_plan(next);
 }
 
 void Room::say_as_drawn()

@@ -5,6 +5,7 @@
 #include <QMenu>
 
 #include "desk/chart/chart_dialog.h"
+#include "desk/dialogs/bought_dialog.h"
 #include "desk/dialogs/dialogs.h"
 #include "desk/shell/docket.h"
 #include "desk/shell/foot.h"
@@ -121,6 +122,7 @@ void Window::show_patterns()
     menu->addAction(tr("Measure a skirt's tissue flat"), this, [this] { measure_flat(TissueKind::Skirt); });
     menu->addAction(tr("Measure a bodice's tissue flat"), this, [this] { measure_flat(TissueKind::Bodice); });
     menu->addAction(tr("Measure a dress's tissue flat"), this, [this] { measure_flat(TissueKind::Dress); });
+    menu->addAction(tr("A bought pair of trousers…"), this, [this] { BoughtDialog{look_, *room_, this}.exec(); });
     for (const auto& t : room_->book().tissues()) {
         if (t.name.isEmpty()) continue;
         menu->addAction(tr("tissue: %1").arg(t.name), this, [this, id = t.id] {

@@ -103,6 +103,14 @@ void tell_side(json& row, const std::optional<Side>& side)
     if (side) row["side"] = side_key(*side);
 }
 
+json at_places(const PlanLine& line)
+{
+    json out = json::object();
+    for (std::size_t i = 0; i < line.at.size(); ++i)
+        out[std::string{adjustment(line.kind).places[i].key}] = line.at[i].in_mm();
+    return out;
+}
+
 json sides_json(const PlanLine& line)
 {
     json out{{"how", sided_keys[static_cast<std::size_t>(line.sides.how)]}};
@@ -122,6 +130,7 @@ json lines_json(const Computed& computed)
                    {"amount_mm", line.amount.in_mm()}};
         const auto& methods = adjustment(line.kind).methods;
         if (line.back != line.amount) entry["back_mm"] = line.back.in_mm();
+        if (line.amount != Length{} && !line.at.empty()) entry["at_mm"] = at_places(line);
         if (!methods.empty()) entry["method"] = methods[line.method];
         for (const auto& c : line.cautions)
             entry["more_than_usual"].push_back({{"mm", c.given.in_mm()}, {"usual_mm", c.most.in_mm()}});
@@ -137,7 +146,8 @@ json lines_json(const Computed& computed)
         }
         if (line.sides.how != Sided::Alike) entry["sides"] = sides_json(line);
         if (const PlanLine* left = computed.left_of(line);
-            left && (left->amount != line.amount || left->back != line.back)) {
+            left && (left->amount != line.amount || left->back != line.back || left->at != line.at)) {
+            if (left->amount != Length{} && !left->at.empty()) entry["left_at_mm"] = at_places(*left);
             entry["left_mm"] = left->amount.in_mm();
             if (left->back != left->amount) entry["left_back_mm"] = left->back.in_mm();
         }

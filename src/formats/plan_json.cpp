@@ -26,7 +26,8 @@ Outcome<bool> read_wishes(const json& j, Plan& plan)
     }
     for (const auto& [key, into] :
          {std::pair{"full", &plan.choosing.full}, std::pair{"seated", &plan.choosing.seated},
-          std::pair{"knit", &plan.choosing.knit}, std::pair{"as_drawn", &plan.as_drawn}}) {
+          std::pair{"knit", &plan.choosing.knit}, std::pair{"as_drawn", &plan.as_drawn},
+          std::pair{"sewn", &plan.sewn}}) {
         if (!j.contains(key)) continue;
         if (!j[key].is_boolean()) return refuse(Why::ValueIllTyped, key);
         *into = j[key].get<bool>();
@@ -185,9 +186,9 @@ Outcome<Plan> read_plan(const std::string& text)
 {
     const auto j = parse(text);
     if (!j) return tl::make_unexpected(j.error());
-    constexpr std::array<std::string_view, 15> known{
-        "waist_size", "hip_size", "bust_size", "body_type",   "garment",  "school",  "full", "seated",
-        "knit",       "stretch",  "ease_mm",   "adjustments", "as_drawn", "make_up", "sides"};
+    constexpr std::array<std::string_view, 16> known{
+        "waist_size", "hip_size", "bust_size", "body_type",   "garment",  "school",  "full",  "seated",
+        "knit",       "stretch",  "ease_mm",   "adjustments", "as_drawn", "make_up", "sides", "sewn"};
     if (auto ok = only(*j, known); !ok) return tl::make_unexpected(ok.error());
     Plan plan;
     const auto waist = text_at(*j, "waist_size");
@@ -232,7 +233,8 @@ json plan_json(const Plan& plan)
     out["garment"] = garment_keys[static_cast<std::size_t>(plan.choosing.kind)];
     if (plan.choosing.school) out["school"] = school_keys[static_cast<std::size_t>(*plan.choosing.school)];
     for (const auto& [key, on] : {std::pair{"full", plan.choosing.full}, std::pair{"seated", plan.choosing.seated},
-                                  std::pair{"knit", plan.cloth.knit}, std::pair{"as_drawn", plan.as_drawn}}) {
+                                  std::pair{"knit", plan.cloth.knit}, std::pair{"as_drawn", plan.as_drawn},
+                                  std::pair{"sewn", plan.sewn}}) {
         if (on) out[key] = true;
     }
     if (plan.cloth.stretch > 0) out["stretch"] = plan.cloth.stretch;

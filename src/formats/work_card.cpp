@@ -10,6 +10,7 @@
 #include "formats/painter_paths.h"
 #include "formats/text_file.h"
 #include "words/lines.h"
+#include "words/sewn.h"
 #include "words/sides.h"
 #include "words/words.h"
 
@@ -136,6 +137,7 @@ private:
         heading(tr_("Plan"));
         for (const auto& line : c_.lines) {
             if (line.state != LineState::Accepted) continue;
+            if (c_.work.plan.sewn && !adjustment(line.kind).when_sewn) continue;
             const auto said = words::plan_text(line, c_, unit_);
             const QString why = line.own_amount ? tr_("own amount") : said.why;
             need(14);
@@ -143,6 +145,10 @@ private:
             const QString sides = said.sides.isEmpty() ? QString{} : ". " + said.sides;
             const double amounts = text(134, 120, font(10, true), said.amounts);
             y_ += std::max(amounts, text(258, width_ - 258, font(9), said.meaning + "; " + why + sides)) + 2;
+        }
+        if (const QString crotch = words::crotch_lowered_text(c_, unit_); !crotch.isEmpty()) {
+            need(28);
+            y_ += text(0, width_, font(10), crotch) + 2;
         }
         if (c_.checks.shoulder) {
             need(14);

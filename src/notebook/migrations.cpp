@@ -179,10 +179,17 @@ QStringList from_8()
     return {column.arg("plan"), column.arg("decision")};
 }
 
+// Whether the garment is sewn.
+QStringList from_9()
+{
+    return {"ALTER TABLE plan ADD COLUMN sewn INTEGER NOT NULL DEFAULT 0"};
+}
+
 }  // namespace
 
 QStringList migration_from(int version)
 {
+    if (version == 9) return from_9();
     if (version == 8) return from_8();
     if (version == 7) return from_7();
     if (version == 6) return from_6();

@@ -15,8 +15,8 @@ QString column_of(PlanFor what)
     return what.what == PlanFor::What::Pattern ? QString{"pattern_id"} : QString{"chart_id"};
 }
 
-const QStringList plan_columns{"chart_group", "garment", "roomy",    "knit", "stretch",
-                               "seated",      "school",  "as_drawn", "sides"};
+const QStringList plan_columns{"chart_group", "garment", "roomy",    "knit",  "stretch",
+                               "seated",      "school",  "as_drawn", "sides", "sewn"};
 
 constexpr std::array<const char*, 3> side_words{"both", "right", "left"};
 
@@ -47,7 +47,8 @@ QVariantList values_of(const Plan& plan)
             wish.seated,
             wish.school ? word(school_keys, *wish.school) : QString{""},
             plan.as_drawn,
-            sides_word(plan.sides)};
+            sides_word(plan.sides),
+            plan.sewn};
 }
 
 QString key(AdjustmentKind kind)
@@ -158,6 +159,7 @@ Plan Notebook::plan(Id wearer, PlanFor what) const
         out.sides = *sides;
     else
         leave_out(tr_("how a plan's sides are answered"), head.value(8));
+    out.sewn = head.value(9).toInt() != 0;
     out.make_up = make_up(*id);
     for (const auto& kept : decisions(*id)) out.put(kept.decision);
     auto wishes = ask(connection_, "SELECT measure, ease_mm FROM ease_wish WHERE plan_id = ?", {*id});

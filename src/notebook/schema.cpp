@@ -20,7 +20,7 @@ const QList<Tracked>& tracked()
         {"pattern", {"id", "name", "maker", "svg", "chart_id"}},
         {"plan",
          {"id", "wearer_id", "pattern_id", "chart_id", "chart_group", "garment", "roomy", "knit", "stretch",
-          "seated", "school", "as_drawn", "sides"}},
+          "seated", "school", "as_drawn", "sides", "sewn"}},
         {"plan_size", {"id", "plan_id", "level", "size"}},
         {"decision", {"id", "plan_id", "adjustment", "subject", "answer", "method", "sides"}},
         {"decision_amount", {"id", "decision_id", "at", "face", "side", "by_mm"}},

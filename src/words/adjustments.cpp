@@ -28,6 +28,7 @@ QString zone_name(Zone z)
         case Zone::Widths: return t("Widths");
         case Zone::Sleeve: return t("Sleeve");
         case Zone::Hem: return t("Hem");
+        case Zone::Sewn: return t("Sewn");
     }
     return {};
 }
@@ -81,6 +82,12 @@ QString adjustment_name(AdjustmentKind k)
         case AdjustmentKind::WidthAtThigh: return t("Width at the thigh");
         case AdjustmentKind::WidthAtKnee: return t("Width at the knee");
         case AdjustmentKind::WidthAtLegHem: return t("Width at the leg's hem");
+        case AdjustmentKind::WaistLine: return t("Waist drawn anew");
+        case AdjustmentKind::SewnCrotch: return t("Crotch lowered");
+        case AdjustmentKind::SewnWaistWidth: return t("Side seams at the waist");
+        case AdjustmentKind::SewnHipWidth: return t("Side seams at the hip");
+        case AdjustmentKind::SewnWaist: return t("Waist lowered");
+        case AdjustmentKind::SewnHem: return t("Hem, sewn");
     }
     return {};
 }
@@ -136,6 +143,12 @@ QString amount_meaning(AdjustmentKind k, bool of_gores)
         case AdjustmentKind::WidthAtThigh: return t("round one leg, half at each inner leg point");
         case AdjustmentKind::WidthAtKnee:
         case AdjustmentKind::WidthAtLegHem: return t("round one leg, a quarter at each seam");
+        case AdjustmentKind::WaistLine: return t("+ above the waist, − under it, at each station");
+        case AdjustmentKind::SewnCrotch: return t("down the inner leg seam");
+        case AdjustmentKind::SewnWaistWidth:
+        case AdjustmentKind::SewnHipWidth: return t("all round; + let out within the allowance, − taken in");
+        case AdjustmentKind::SewnWaist: return t("− under the waist, at each station");
+        case AdjustmentKind::SewnHem: return t("+ let down within the allowance, − shorter");
     }
     return {};
 }
@@ -282,6 +295,8 @@ QString toile_sign(AdjustmentKind kind)
         case AdjustmentKind::BackArmhole: return t("loose cloth behind the arm");
         case AdjustmentKind::Tucks: return t("tucks stand off the figure, or off the stripes");
         case AdjustmentKind::WidthAtLegHem: return t("the hem swings too wide, or catches at the heel");
+        case AdjustmentKind::SewnWaist: return t("it stands too high, or the hem is not level");
+        case AdjustmentKind::WaistLine: return t("the hem is not level: front, back or one side up or down");
         case AdjustmentKind::WaistSeamLevel: return t("the seam lies above or below where it is wanted");
         case AdjustmentKind::SwayBack: return t("folds across the back above the seat");
         default: return {};
@@ -331,6 +346,10 @@ QString limit_advice(AdjustmentKind kind)
         case AdjustmentKind::CapForward: return t("More would show. Look at the shoulder seam on a toile.");
         case AdjustmentKind::CrotchWedge:
             return t("Share it with the inner leg point, and try the seat alone on a toile first.");
+        case AdjustmentKind::SewnCrotch:
+            return t("More makes the thigh narrow and shows in the seat: lower it in two goes, worn between.");
+        case AdjustmentKind::WaistLine:
+            return t("So much is likelier a longer or shorter way from waist to hip: look there first.");
         case AdjustmentKind::CrotchPoint:
             return t(
                 "More makes the thigh wide. Share it with the wedge at the centre, or take another size by the "
@@ -345,6 +364,10 @@ QString caution(const Caution& c, AdjustmentKind kind, Unit unit)
     const QString given = amount(abs(c.given), u);
     const QString most = amount(abs(c.most), u);
     switch (c.kind) {
+        case CautionKind::WaistLonger:
+            return t("Half of the waist edge is %1 longer. What is more than %2 goes into the darts, or is eased "
+                     "to what is sewn there.")
+                .arg(given, most);
         case CautionKind::Amount:
             return t("%1 is more than is usual here (%2). %3 A toile first shows it.")
                 .arg(given, most, limit_advice(kind));

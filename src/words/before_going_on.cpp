@@ -56,6 +56,8 @@ QString before_going_on(const Step& s)
         case StepKind::DrawFacing: return t("Lay the facing on the piece: do edge and ends lie on each other?");
         case StepKind::SlideDart:
             return t("Fold the darts of both pieces and lay the seam together: do they run on into each other?");
+        case StepKind::RedrawWaistLine:
+            return t("Fold the darts shut: does the waist run smoothly over them, and on at the side seam?");
         case StepKind::RedrawWaist:
         case StepKind::RedrawWholeSide:
         case StepKind::DrawBlend:

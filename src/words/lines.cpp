@@ -99,7 +99,9 @@ PlanText plan_text(const PlanLine& l, const Computed& c, Unit u)
             amounts(c, l, u),
             way_or_meaning(l.kind, l.method, has_gores(c.altered.pieces)),
             words::why(c, l, u),
-            state_text(l, u),
+            c.work.plan.sewn && !adjustment(l.kind).when_sewn && l.state == LineState::Accepted
+                ? t("as it was sewn")
+                : state_text(l, u),
             sides_told(l, u)};
 }
 

@@ -171,6 +171,17 @@ constexpr MeasureWords all_words[] = {
      QT_TRANSLATE_NOOP("words", "waist height at centre back"),
      QT_TRANSLATE_NOOP("words",
                        "Straight down from the elastic at centre back. The tape hangs free of the seat.")},
+    {Measure::WaistToFloorMidFront, QT_TRANSLATE_NOOP("words", "Waist to floor, mid front"),
+     QT_TRANSLATE_NOOP("words", "waist height half-way from centre front to the side"),
+     QT_TRANSLATE_NOOP("words",
+                       "Straight down from the elastic, half-way from centre front to the side. Both sides: a hip "
+                       "may be higher.")},
+    {Measure::WaistToFloorMidBack, QT_TRANSLATE_NOOP("words", "Waist to floor, mid back"),
+     QT_TRANSLATE_NOOP("words", "waist height half-way from centre back to the side"),
+     QT_TRANSLATE_NOOP(
+         "words",
+         "Straight down from the elastic, half-way from centre back to the side. The tape hangs free "
+         "of the seat.")},
     {Measure::NeckPointHeight, QT_TRANSLATE_NOOP("words", "Neck point height"),
      QT_TRANSLATE_NOOP("words", "neck shoulder point height"),
      QT_TRANSLATE_NOOP("words",

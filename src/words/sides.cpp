@@ -3,6 +3,7 @@
 #include <algorithm>
 
 #include "words/say.h"
+#include "words/waist.h"
 #include "words/words.h"
 
 namespace sartorum::words {
@@ -10,7 +11,7 @@ namespace {
 
 bool unlike(const PlanLine& right, const PlanLine* left)
 {
-    return left && (left->amount != right.amount || left->back != right.back);
+    return left && (left->amount != right.amount || left->back != right.back || left->at != right.at);
 }
 
 QString each_side(const QString& right, const QString& left)
@@ -60,6 +61,7 @@ QString amounts(const Computed& c, const PlanLine& line, Unit u)
 QString amounts_brief(const Computed& c, const PlanLine& line, Unit u)
 {
     const PlanLine* left = c.left_of(line);
+    if (!line.at.empty()) return stations_brief(line, left, u);
     if (!unlike(line, left)) return amounts(line, u);
     return each_side(brief(line, u), brief(*left, u));
 }

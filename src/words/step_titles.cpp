@@ -2,6 +2,7 @@
 
 #include "words/leg_steps.h"
 #include "words/say.h"
+#include "words/sewn.h"
 
 namespace sartorum::words {
 namespace {
@@ -111,6 +112,15 @@ QString step_title(const Step& s, Unit unit)
             return of_waistband(s) ? t("Overlap the waistband %1").arg(a) : t("Overlap it %1").arg(a);
         case StepKind::MarkTopCentre: return t("Mark %1 above the edge at the centre").arg(a);
         case StepKind::RedrawTop: return t("Redraw the upper edge to the mark");
+        case StepKind::LayLegs:
+        case StepKind::MarkLowered:
+        case StepKind::MarkSewnSide:
+        case StepKind::MarkSewnWaist:
+        case StepKind::MarkSewnHem:
+        case StepKind::TackAndTry:
+        case StepKind::StitchAndTrim: return sewn_step_title(s, u);
+        case StepKind::MarkWaistLine: return t("Mark the new waist");
+        case StepKind::RedrawWaistLine: return t("Redraw the waist through the marks");
         case StepKind::MatchSides:
             if (flank_of(s))
                 return (more ? t("Raise the upper end of the %2 by %1") : t("Lower the upper end of the %2 by %1"))

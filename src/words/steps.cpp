@@ -2,6 +2,8 @@
 
 #include "words/leg_steps.h"
 #include "words/say.h"
+#include "words/sewn.h"
+#include "words/waist.h"
 
 namespace sartorum::words {
 namespace {
@@ -191,6 +193,18 @@ QString how_and_where(const Step& s, Unit unit)
             return t(
                 "Square to the centre at the mark, then smoothly down to nothing at the side. Dart legs run on to "
                 "it.");
+        case StepKind::LayLegs:
+        case StepKind::MarkLowered:
+        case StepKind::MarkSewnSide:
+        case StepKind::MarkSewnWaist:
+        case StepKind::MarkSewnHem:
+        case StepKind::TackAndTry:
+        case StepKind::StitchAndTrim: return sewn_step_detail(s, u);
+        case StepKind::MarkWaistLine: return waist_marks(s, u);
+        case StepKind::RedrawWaistLine:
+            return t(
+                "One smooth curve, square to the centre, darts folded shut. Side seams and dart legs keep their "
+                "place: they end at the new line, or run on to it. New allowance above it.");
         case StepKind::MatchSides:
             return of_a_gore(s)
                        ? t("Both sides of this seam are then equally long. Run the upper edge smoothly to its "

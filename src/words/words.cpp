@@ -3,6 +3,7 @@
 #include "core/pattern/part_rules.h"
 #include "words/say.h"
 #include "words/sides.h"
+#include "words/waist.h"
 
 namespace sartorum::words {
 Unit paper_unit(Unit u)
@@ -340,6 +341,7 @@ QString doubt(const Doubt& d, Unit u)
 QString amounts(const PlanLine& line, Unit u)
 {
     if (adjustment(line.kind).at_join == AtJoin::WholeGarment) return {};
+    if (!line.at.empty()) return stations_text(line.at, u);
     if (line.back == line.amount) return amount(line.amount, u, true);
     return t("%1 and %2").arg(amount(line.amount, u, true), amount(line.back, u, true));
 }
@@ -361,6 +363,14 @@ QString why(const PlanLine& line, Unit u)
         abs(p.already) < Length::mm(0.5) ? QString{} : t(", changed above %1").arg(number(p.already, u, true));
     if (line.kind == AdjustmentKind::ShoulderSlope)
         return t("the tip drops %1 by the body, pattern %2").arg(wanted, given);
+    if (line.kind == AdjustmentKind::WaistLine) {
+        const QString of = number(p.wanted, u, true);
+        const QString by = number(p.given, u, true);
+        if (p.against == Against::Chart)
+            return t("waist to floor beyond the side: measured %1, chart %2").arg(of, by) + already;
+        if (abs(p.amount) < to_the_eye) return t("both sides stand alike over the floor");
+        return t("this side's waist stands %1 over the mean of both").arg(of) + already;
+    }
     if (line.kind == AdjustmentKind::ShoulderLength && p.against != Against::Chart)
         return t("to the armhole: wanted %1, pattern %2").arg(wanted, given);
     switch (p.against) {

@@ -154,6 +154,15 @@ private slots:
         QVERIFY(close(time_at(c, {}), 0, 1e-6));
         QVERIFY(close(time_at(c, length(c)), end_of(c), 1e-6));
     }
+    // Eased, a straight line stays straight and does not run evenly any more.
+    void a_time_is_found_on_a_straight_line_that_was_eased()
+    {
+        const Curve c = eased(straight({0, 0}, {0, -600}), {0, 0}, {0, -40});
+        for (double along = 0; along <= 640; along += 32) {
+            const Point at = c.pointAt(time_at(c, Length::mm(along)));
+            QVERIFY(std::abs(at[Geom::Y] + along) < 1e-5);
+        }
+    }
     void halves_are_the_whole()
     {
         std::mt19937 rng{5};

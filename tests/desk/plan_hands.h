@@ -70,7 +70,8 @@ enum BesidePlan {
     room_shown,
     goes_on_shown,
     pieces_shown,
-    crotch_shown
+    crotch_shown,
+    waist_shown
 };
 inline void beside(Desk& d, int view)
 {

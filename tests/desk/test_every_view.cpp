@@ -4,6 +4,7 @@
 #include <QTest>
 
 #include "desk/chart/wear_dialog.h"
+#include "desk/dialogs/bought_dialog.h"
 #include "desk/painted_text.h"
 #include "desk/plan/piece_dialogs.h"
 #include "desk/plan_hands.h"
@@ -214,6 +215,34 @@ private slots:
                              beside(desk, change_shown);
                              open_card(desk, AdjustmentKind::CrotchWedge);
                          }});
+        Decision waist{AdjustmentKind::WaistLine, Answer::Accepted};
+        waist.set_at("centre_front", {}, Length::mm(-20));
+        waist.set_at("side", {}, Length::mm(9.5));
+        d.room->decide(waist);
+        views.push_back({"plan, waist", [](Desk& desk) {
+                             desk.window->go_to(Station::Plan);
+                             beside(desk, waist_shown);
+                         }});
+        walk(d, views);
+    }
+    void sewn_trousers()
+    {
+        Desk d{dir_.filePath("sewn.sartorum"), true};
+        seat(d, "Benno");
+        lay_pattern(d, "Lockgate");
+        d.room->say_sewn(true);
+        d.room->decide(AdjustmentKind::SewnCrotch, Answer::Accepted, Length::mm(14));
+        d.room->decide(AdjustmentKind::SewnHipWidth, Answer::Accepted, Length::mm(-16));
+        auto views = views_of_a_garment();
+        views.push_back({"a crotch lowered", [](Desk& desk) {
+                             desk.window->go_to(Station::Plan);
+                             beside(desk, change_shown);
+                             open_card(desk, AdjustmentKind::SewnCrotch);
+                         }});
+        views.push_back({"plan, waist", [](Desk& desk) {
+                             desk.window->go_to(Station::Plan);
+                             beside(desk, waist_shown);
+                         }});
         walk(d, views);
     }
     void an_all_in_one()
@@ -306,6 +335,7 @@ private slots:
             opened("wear", [&] { WearDialog{d.look, *d.room, d.window.get()}.exec(); });
             opened("facing", [&] { FacingDialog{d.look, *d.room, d.window.get()}.exec(); });
             opened("bring", [&] { BringDialog{d.look, *d.room, d.window.get()}.exec(); });
+            opened("bought", [&] { BoughtDialog{d.look, *d.room, d.window.get()}.exec(); });
             opened("opening", [&] { OpeningDialog{d.look, *d.room, d.window.get()}.exec(); });
         }
         for (const auto& w : found.what) qWarning("%s", qPrintable(w));

@@ -65,6 +65,10 @@ private slots:
                                                   {Measure::FrontRise, "37.1"},
                                                   {Measure::BackRise, "47.4"},
                                                   {Measure::WaistToFloorSide, "108"},
+                                                  {Measure::WaistToFloorFront, "107.1"},
+                                                  {Measure::WaistToFloorBack, "107.6"},
+                                                  {Measure::WaistToFloorMidFront, "107.6"},
+                                                  {Measure::WaistToFloorMidBack, "107.8"},
                                                   {Measure::BodyRise, "29.4"}};
         for (const auto m : d.room->measures()) {
             QVERIFY2(readings.contains(m), std::string{facts(m).key}.c_str());

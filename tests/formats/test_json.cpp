@@ -296,6 +296,11 @@ private slots:
         slope.sides = SidesWay::Apart;
         plan.decide(slope);
         plan.sides = SidesWay::Larger;
+        plan.sewn = true;
+        Decision lower{AdjustmentKind::SewnWaist, Answer::Accepted};
+        lower.set_at("centre_front", {}, Length::mm(-20));
+        lower.set_at("side", Side::Left, Length::mm(-4));
+        plan.decide(lower);
         Decision waist{AdjustmentKind::WidthAtWaist, Answer::Accepted, Length::mm(20)};
         plan.put(waist);
         waist.subject = "skirt";
@@ -304,7 +309,8 @@ private slots:
         const auto text = plan_json(plan).dump();
         const auto read = read_plan(text);
         QVERIFY2(read.has_value(), text.c_str());
-        QVERIFY(read->decisions == plan.decisions && read->sizes == plan.sizes && read->sides == plan.sides);
+        QVERIFY(read->decisions == plan.decisions && read->sizes == plan.sizes && read->sides == plan.sides &&
+                read->sewn);
         const auto ill = read_plan(R"({"waist_size": "12", "hip_size": "12", "sides": "both"})");
         QVERIFY(!ill && ill.error().field == "sides");
         const auto refused = [](const std::string& entry) {

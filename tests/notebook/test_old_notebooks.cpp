@@ -256,6 +256,35 @@ private slots:
         }
         QVERIFY(plan().sides == SidesWay::Larger);
     }
+    // N-01, N-03, N-09, N-18
+    void a_notebook_of_the_ninth_version_takes_a_sewn_garment_and_its_undo()
+    {
+        const QString path = fixture(9);
+        auto opened = Notebook::open(path);
+        QVERIFY(opened.has_value());
+        const auto& book = *opened;
+        const auto wearer = *book->table().wearer;
+        const auto plan = [&] { return book->plan(wearer, PlanFor::pattern(1)); };
+        QVERIFY(*book->redo());
+        QVERIFY(plan().sides == SidesWay::Larger && !plan().sewn);
+        Plan next = plan();
+        next.sewn = true;
+        Decision waist{AdjustmentKind::SewnWaist, Answer::Accepted};
+        waist.set_at("centre_front", {}, Length::mm(-20));
+        waist.set_at("side", Side::Left, Length::mm(-6));
+        next.decide(waist);
+        QVERIFY(book->save_plan(wearer, PlanFor::pattern(1), next, "sewn"));
+        QVERIFY(plan().sewn);
+        QVERIFY(*plan().decision(AdjustmentKind::SewnWaist) == waist);
+        QVERIFY(*book->undo());
+        QVERIFY(!plan().sewn && !plan().decision(AdjustmentKind::SewnWaist));
+        while (*book->undo()) {
+        }
+        QVERIFY(book->wearers().empty());
+        while (*book->redo()) {
+        }
+        QVERIFY(plan().sewn);
+    }
     // What cannot be is named and left out; the rest is read. N-13
     void what_a_garment_is_made_of_is_checked_when_it_is_read()
     {

@@ -64,10 +64,17 @@ enum class AdjustmentKind {
     WidthAtThigh,
     WidthAtKnee,
     WidthAtLegHem,
+    WaistLine,
+    SewnCrotch,
+    SewnWaistWidth,
+    SewnHipWidth,
+    SewnWaist,
+    SewnHem,
 };
-inline constexpr std::size_t adjustment_count = 46;
+inline constexpr std::size_t adjustment_count = 52;
 
-enum class Zone { Frame, Lengths, Widths, Sleeve, Hem };
+// Sewn: of a garment that is sewn already.
+enum class Zone { Frame, Lengths, Widths, Sleeve, Hem, Sewn };
 // Which pieces it changes; apart: front and back by amounts of their own.
 enum class ActsOn { Both, Apart, Front, Back, Sleeve };
 
@@ -100,7 +107,9 @@ struct FittingState {
     std::array<Length, adjustment_count> carried{};
     // Which of those above are proposed and not yet answered.
     std::array<bool, adjustment_count> open{};
-    Length band{};  // what a finished waistband stands above the waist seam
+    Length band{};                         // what a finished waistband stands above the waist seam
+    const BodySet* both_sides = nullptr;   // with each side's own readings, where `body` is one side's
+    std::vector<Length> waist_moved_by{};  // at its stations, by what was done so far
     [[nodiscard]] Length of(AdjustmentKind k) const { return done[static_cast<std::size_t>(k)]; }
     [[nodiscard]] Length back_of(AdjustmentKind k) const { return done_back[static_cast<std::size_t>(k)]; }
     [[nodiscard]] bool waits_for(AdjustmentKind k) const { return open[static_cast<std::size_t>(k)]; }
@@ -127,6 +136,7 @@ struct Proposal {
     bool sign_first = false;
     std::optional<AdjustmentKind> after{};
     std::optional<Length> back{};  // of the back, where it is another
+    std::vector<Length> at{};      // at the adjustment's places, where it has some; amount is then the furthest
     [[nodiscard]] Length larger() const { return std::max(abs(amount), abs(back.value_or(amount))); }
     [[nodiscard]] bool inside_noise() const { return larger() <= spread; }
     [[nodiscard]] Leave leave() const
@@ -140,6 +150,14 @@ struct Proposal {
 };
 
 inline constexpr Length to_the_eye = Length::mm(1e-6);  // nothing at all
+
+// One of an adjustment's own places: an amount may be of it alone.
+struct AmountPlace {
+    std::string_view key;    // kept forever
+    bool at_centre = false;  // both sides meet there: one amount
+};
+// The one furthest from nothing.
+[[nodiscard]] Length furthest(const std::vector<Length>&);
 
 struct UsualAmounts {
     Length least;
@@ -194,6 +212,9 @@ struct Adjustment {
     Outcome<Applied> (*apply_across)(const Garment&, const Across&, const Dose&) = nullptr;
     AtCentre at_centre = AtCentre::Clear;
     bool reads_above = false;  // it does what the part above is, not only how the two were drawn
+    // Where it takes an amount at each place; one without a place is then of all of them.
+    std::span<const AmountPlace> places{};
+    bool when_sewn = false;  // with the sewn garment, and only then; all others on paper, before
 };
 
 }  // namespace sartorum

@@ -11,9 +11,13 @@ struct Dose {
     Length front;
     Length back;  // only where front and back may differ; else as the front
     std::size_t method = 0;
+    // At the adjustment's own places, where it has some; front and back are then the one furthest from nothing.
+    // None: the same at each.
+    std::vector<Length> at{};
     Dose() = default;
     Dose(Length both, std::size_t way = 0) : front{both}, back{both}, method{way} {}
     Dose(Length of_front, Length of_back, std::size_t way) : front{of_front}, back{of_back}, method{way} {}
+    [[nodiscard]] Dose scaled(double share) const;
 };
 
 // What paper carries and is yet more than the trade usually does: to be looked at on a toile, not forbidden.
@@ -22,6 +26,7 @@ enum class CautionKind {
     FrontAndBackUnlike,
     SideEased,
     ShoulderEased,
+    WaistLonger,  // the edge drawn anew: what it gained on half the body, and what nobody minds
 };
 struct Caution {
     CautionKind kind{};
@@ -34,5 +39,12 @@ struct Applied {
     std::vector<Step> steps;
     std::vector<Caution> cautions{};
 };
+
+inline Dose Dose::scaled(double share) const
+{
+    Dose out{front * share, back * share, method};
+    for (const auto by : at) out.at.push_back(by * share);
+    return out;
+}
 
 }  // namespace sartorum

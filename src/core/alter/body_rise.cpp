@@ -10,7 +10,7 @@
 namespace sartorum {
 namespace {
 
-constexpr auto adjustment_key = "body_rise";
+constexpr auto body_rise_key = "body_rise";
 
 // A third of the way down from the hip line: the foot of the crotch curve rides below.
 LegCut rise_cut(const Piece& p)
@@ -24,14 +24,14 @@ Outcome<bool> alter_piece(Applied& out, Piece& piece, Length amount)
 {
     const LegCut cut = rise_cut(piece);
     const LegCutSteps how{StepKind::DrawRiseLine, StepKind::DrawRiseFold, Length::mm(cut.upper - cut.level)};
-    return cut_leg(out, piece, cut, amount, how, adjustment_key);
+    return cut_leg(out, piece, cut, amount, how, body_rise_key);
 }
 
 }  // namespace
 
 Outcome<Applied> alter_body_rise(const Garment& garment, const Dose& dose)
 {
-    auto out = alter_front_and_back(garment, dose, adjustment_key, alter_piece);
+    auto out = alter_front_and_back(garment, dose, body_rise_key, alter_piece);
     if (!out) return out;
     if (auto ok = match_sides(*out); !ok) return tl::make_unexpected(ok.error());
     return out;
@@ -61,7 +61,7 @@ Adjustment body_rise_row()
 {
     return {
         .kind = AdjustmentKind::BodyRise,
-        .key = adjustment_key,
+        .key = body_rise_key,
         .zone = Zone::Lengths,
         .rank = 52,
         .acts_on = ActsOn::Both,

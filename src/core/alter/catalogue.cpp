@@ -32,6 +32,7 @@
 #include "core/alter/neck_size.h"
 #include "core/alter/round_back.h"
 #include "core/alter/serves.h"
+#include "core/alter/sewn.h"
 #include "core/alter/shoulder_length.h"
 #include "core/alter/shoulder_slope.h"
 #include "core/alter/sleeve_length.h"
@@ -41,6 +42,7 @@
 #include "core/alter/tucks.h"
 #include "core/alter/underarm_width.h"
 #include "core/alter/upper_arm.h"
+#include "core/alter/waist_line.h"
 #include "core/alter/waist_seam_level.h"
 #include "core/alter/waist_to_hip.h"
 #include "core/alter/width.h"
@@ -67,7 +69,9 @@ std::array<Adjustment, adjustment_count> listed()
         waist_seam_level_row(), facings_row(),        tucks_row(),
         body_rise_row(),        crotch_wedge_row(),   crotch_point_row(),
         leg_length_row(),       width_at_thigh_row(), width_at_knee_row(),
-        width_at_leg_hem_row(),
+        width_at_leg_hem_row(), waist_line_row(),     sewn_crotch_row(),
+        sewn_waist_width_row(), sewn_hip_width_row(), sewn_waist_row(),
+        sewn_hem_row(),
     };
 }
 

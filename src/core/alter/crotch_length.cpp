@@ -184,7 +184,9 @@ Length worth(const Lack& l)
     return abs(l.amount) < std::max(l.spread, least_on_seam) ? Length{} : l.amount;
 }
 
-std::optional<Proposal> propose_lack(const FittingState& s)
+}  // namespace
+
+std::optional<Proposal> crotch_lacks(const FittingState& s)
 {
     auto front = lack_of(s, Measure::FrontRise, GarmentMeasure::CrotchFront);
     auto back = lack_of(s, Measure::BackRise, GarmentMeasure::CrotchBack);
@@ -195,6 +197,8 @@ std::optional<Proposal> propose_lack(const FittingState& s)
     if (p.larger() == Length{}) return std::nullopt;
     return p;
 }
+
+namespace {
 
 // What gives crotch length before it counts first.
 void wait_for(std::optional<Proposal>& p, const FittingState& s, std::initializer_list<AdjustmentKind> above)
@@ -207,7 +211,7 @@ void wait_for(std::optional<Proposal>& p, const FittingState& s, std::initialize
 std::optional<Proposal> propose_wedge(const FittingState& s)
 {
     using enum AdjustmentKind;
-    auto p = propose_lack(s);
+    auto p = crotch_lacks(s);
     wait_for(p, s, {WaistToHip, BodyRise, WidthAtThigh});
     return p;
 }
@@ -223,7 +227,7 @@ Length point_for(Length lacks, const Piece& p)
 std::optional<Proposal> propose_point(const FittingState& s)
 {
     using enum AdjustmentKind;
-    auto p = propose_lack(s);
+    auto p = crotch_lacks(s);
     if (!p) return p;
     p->amount = point_for(p->amount, front_of(s.now));
     p->back = point_for(*p->back, back_of(s.now));

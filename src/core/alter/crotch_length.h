@@ -24,6 +24,9 @@ inline constexpr Length crotch_ease_most = Length::mm(12.5);
 
 [[nodiscard]] Outcome<Applied> alter_crotch_wedge(const Garment&, const Dose&);
 [[nodiscard]] Outcome<Applied> alter_crotch_point(const Garment&, const Dose&);
+// What the string asks of the crotch seam more than it has by now: in front, and at the back apart; none where
+// that is nothing anybody sews.
+[[nodiscard]] std::optional<Proposal> crotch_lacks(const FittingState&);
 [[nodiscard]] Adjustment crotch_wedge_row();
 [[nodiscard]] Adjustment crotch_point_row();
 

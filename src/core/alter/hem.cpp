@@ -6,6 +6,7 @@
 #include "core/alter/part_alter.h"
 #include "core/alter/places.h"
 #include "core/alter/shared.h"
+#include "core/alter/waist_line.h"
 #include "core/paper/redraw.h"
 #include "core/pattern/part_rules.h"
 
@@ -105,12 +106,20 @@ bool hem_moves_above(const Garment& part)
     return !has_level(front_of(part), Level::Crotch);
 }
 
+// A waist that was drawn anew where it is worn takes no length from the hem; one that was moved as a whole is worn
+// elsewhere, and a length that is wished begins there.
+Length side_alone(const std::vector<Length>& waist)
+{
+    return waist_moved_at_side(waist) - waist_moved_whole(waist);
+}
+
 // None where a length is wished: then that alone says where the hem is to be.
 std::optional<Proposal> propose_given_back(const FittingState& s)
 {
     if (wished_length(s)) return std::nullopt;
     const Length was = finished_length(s.traced, s.traced_flat);
-    const Length is = finished_length(s.now, s.now_flat) + moved_to_bodice(s);
+    const Length is =
+        finished_length(s.now, s.now_flat) + moved_to_bodice(s) - waist_moved_at_side(s.waist_moved_by);
     Length amount = was - is;
     if (has_level(front_of(s.now), Level::Shoulder))
         amount = std::max(amount + lengthened_on_purpose(s), Length{});
@@ -128,7 +137,8 @@ std::optional<Proposal> propose_length(const FittingState& s)
     const Length yoke = of_a_yoke(s);
     const Length was = yoke + finished_length(s.traced, s.traced_flat);
     const Length is = yoke + finished_length(s.now, s.now_flat) + moved_to_bodice(s) +
-                      s.carried[static_cast<std::size_t>(AdjustmentKind::FinishedLength)];
+                      s.carried[static_cast<std::size_t>(AdjustmentKind::FinishedLength)] -
+                      side_alone(s.waist_moved_by);
     Proposal out{wish->value - is, Length::mm(3), wish->value, was, Against::Pattern, is - was};
     out.least = least_on_seam;
     return out;

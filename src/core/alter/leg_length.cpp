@@ -10,7 +10,7 @@
 namespace sartorum {
 namespace {
 
-constexpr auto adjustment_key = "leg_length";
+constexpr auto leg_length_key = "leg_length";
 constexpr std::array<std::string_view, 2> ways{"halved", "at_knee"};
 
 // Trued over as far as a hand goes, and not beyond the two levels the cut lies between.
@@ -28,7 +28,7 @@ Outcome<bool> cut_at(Applied& out, Piece& piece, const LegCut& cut, Length amoun
     // A fold takes its own depth of the leg: it may reach further than the seams are trued over.
     LegCut room = cut;
     if (amount < Length{}) room.lower = std::min(cut.lower, cut.level + amount.in_mm() - 10);
-    return cut_leg(out, piece, room, amount, how, adjustment_key);
+    return cut_leg(out, piece, room, amount, how, leg_length_key);
 }
 
 Outcome<bool> alter_piece(Applied& out, Piece& piece, Length amount, LegLengthWay way)
@@ -41,7 +41,7 @@ Outcome<bool> alter_piece(Applied& out, Piece& piece, Length amount, LegLengthWa
     const Length share = way == LegLengthWay::AtKnee ? amount : amount / 2.0;
     if (-share > room) {
         const Length most = way == LegLengthWay::AtKnee ? room : room * 2.0;
-        return refuse_amount(Why::AmountTooLarge, adjustment_key, amount, -most, paper_most);
+        return refuse_amount(Why::AmountTooLarge, leg_length_key, amount, -most, paper_most);
     }
     if (way == LegLengthWay::AtKnee) return cut_at(out, piece, cut_between(crotch, knee, hem), amount, true);
     // The lower one first: the upper one carries it.
@@ -53,7 +53,7 @@ Outcome<bool> alter_piece(Applied& out, Piece& piece, Length amount, LegLengthWa
 
 Outcome<Applied> alter_leg_length(const Garment& garment, const Dose& dose)
 {
-    if (const auto ok = some_amount(dose.front, adjustment_key); !ok) return tl::make_unexpected(ok.error());
+    if (const auto ok = some_amount(dose.front, leg_length_key); !ok) return tl::make_unexpected(ok.error());
     Applied out{garment, {}};
     for (const auto role : {PieceRole::Front, PieceRole::Back}) {
         Piece& piece = *find_piece(out.garment.pieces, role);
@@ -77,7 +77,7 @@ Adjustment leg_length_row()
 {
     return {
         .kind = AdjustmentKind::LegLength,
-        .key = adjustment_key,
+        .key = leg_length_key,
         .zone = Zone::Lengths,
         .rank = 58,
         .acts_on = ActsOn::Both,

@@ -52,6 +52,8 @@ enum class Measure {
     WaistToFloorSide,
     WaistToFloorFront,
     WaistToFloorBack,
+    WaistToFloorMidFront,  // half-way from the centre to the side
+    WaistToFloorMidBack,
     NeckPointHeight,
     ShoulderTipHeight,
     Height,
@@ -79,7 +81,7 @@ struct MeasureFacts {
     }
 };
 
-inline constexpr std::array<MeasureFacts, 43> all_measures{{
+inline constexpr std::array<MeasureFacts, 45> all_measures{{
     {Measure::NeckBase, "neck_base", MeasureKind::Girth, View::Front, false, Length::mm(220), Length::mm(700)},
     {Measure::Head, "head", MeasureKind::Girth, View::Front, false, Length::mm(400), Length::mm(750)},
     {Measure::HighBust, "high_bust", MeasureKind::Girth, View::Front, false, Length::mm(400), Length::mm(2200)},
@@ -129,6 +131,10 @@ inline constexpr std::array<MeasureFacts, 43> all_measures{{
      Length::mm(1600)},
     {Measure::WaistToFloorBack, "waist_to_floor_back", MeasureKind::Height, View::Door, false, Length::mm(500),
      Length::mm(1600)},
+    {Measure::WaistToFloorMidFront, "waist_to_floor_mid_front", MeasureKind::Height, View::Door, true,
+     Length::mm(500), Length::mm(1600)},
+    {Measure::WaistToFloorMidBack, "waist_to_floor_mid_back", MeasureKind::Height, View::Door, true,
+     Length::mm(500), Length::mm(1600)},
     {Measure::NeckPointHeight, "neck_point_height", MeasureKind::Height, View::Door, false, Length::mm(800),
      Length::mm(2100)},
     {Measure::ShoulderTipHeight, "shoulder_tip_height", MeasureKind::Height, View::Door, true, Length::mm(750),

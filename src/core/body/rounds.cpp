@@ -31,9 +31,24 @@ const std::vector<Measure> top{NeckBase,
                                NeckPointHeight,
                                ShoulderTipHeight};
 const std::vector<Measure> skirt{Waist, Hip, WaistToHip, SkirtLength};
-const std::vector<Measure> trousers{
-    Waist,     HighHip,      Hip,       WaistToHip, TrouserLength,    Thigh,   Knee, Calf,
-    InsideLeg, CrotchLength, FrontRise, BackRise,   WaistToFloorSide, BodyRise};
+const std::vector<Measure> trousers{Waist,
+                                    HighHip,
+                                    Hip,
+                                    WaistToHip,
+                                    TrouserLength,
+                                    Thigh,
+                                    Knee,
+                                    Calf,
+                                    InsideLeg,
+                                    CrotchLength,
+                                    FrontRise,
+                                    BackRise,
+                                    WaistToFloorSide,
+                                    WaistToFloorFront,
+                                    WaistToFloorBack,
+                                    WaistToFloorMidFront,
+                                    WaistToFloorMidBack,
+                                    BodyRise};
 const std::vector<Measure> bra{HighBust, Bust, Underbust, BustDepth, BustSpan};
 const std::vector<Measure> seated_girths{SeatedWaist, SeatedHip, SeatedThigh};
 

@@ -1,6 +1,7 @@
 #include <algorithm>
 
 #include "core/check/walk.h"
+#include "core/paper/waist_redraw.h"
 #include "core/pattern/gore.h"
 #include "core/pattern/part_rules.h"
 
@@ -56,11 +57,16 @@ std::optional<Drops> drops_below_hip(const Garment& g)
 
 }  // namespace
 
-std::optional<HemLevel> hem_level(const Garment& traced, const Garment& altered)
+std::optional<HemLevel> hem_level(const Garment& traced, const Garment& altered, const std::vector<Length>& waist)
 {
     const auto was = drops(traced);
-    const auto is = drops(altered);
+    auto is = drops(altered);
     if (!was || !is) return std::nullopt;
+    if (waist.size() == station_count) {
+        is->front = is->front - waist[static_cast<std::size_t>(WaistStation::CentreFront)];
+        is->side = is->side - waist[static_cast<std::size_t>(WaistStation::Side)];
+        is->back = is->back - waist[static_cast<std::size_t>(WaistStation::CentreBack)];
+    }
     HemLevel out{is->front - was->front, is->side - was->side, is->back - was->back, false};
     const auto [least, most] = std::minmax({out.front, out.side, out.back});
     out.holds = most - least <= hem_tolerance;

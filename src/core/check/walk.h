@@ -138,7 +138,9 @@ struct Checks {
 [[nodiscard]] Checks check(const Garment&, const BodySet&, const Cloth& = {});
 
 // None where nothing hangs from the waist.
-[[nodiscard]] std::optional<HemLevel> hem_level(const Garment& traced, const Garment& altered);
+// A waist drawn anew through its stations by `waist` was higher there on the body: what hangs from it hangs level.
+[[nodiscard]] std::optional<HemLevel> hem_level(const Garment& traced, const Garment& altered,
+                                                const std::vector<Length>& waist = {});
 
 // Of unlike sides it is counted from the hip line, since their waists need not be alike; none where no hip is
 // drawn.

@@ -183,6 +183,19 @@ Piece shoulder_redrawn(const Piece& piece, Point neck_shift, Point tip_shift, Ar
 
 namespace redraw {
 
+Curve end_moved(const Curve& c, Length by)
+{
+    if (by < Length{}) return split(c, time_at(c, length(c) + by)).before;
+    if (by == Length{}) return c;
+    const Point end = c.finalPoint();
+    const Point on = end + end_direction(c) * by.in_mm();
+    const std::size_t last = c.size_default() - 1;
+    if (!is_straight(c, last)) return joined(c, straight(end, on));
+    const Point start = c[last].initialPoint();
+    if (last == 0) return straight(start, on);
+    return joined(split(c, static_cast<double>(last)).before, straight(start, on));
+}
+
 Curve met(const Curve& c, Point from, Point along)
 {
     const Curve laid = c * (Geom::Translate(-from) * Geom::Rotate{-Geom::atan2(along)});

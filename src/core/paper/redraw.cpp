@@ -2,6 +2,7 @@
 
 #include <cmath>
 
+#include "core/paper/redraw_parts.h"
 #include "core/pattern/blend.h"
 #include "core/pattern/part_rules.h"
 
@@ -11,20 +12,6 @@ namespace {
 Edge& edge_with(Piece& piece, EdgeRole role, bool last = false)
 {
     return piece.edges[*edge_index(piece, role, last)];
-}
-
-// A curve carried on straight at its end, or cut back, by a length along it.
-Curve end_moved(const Curve& c, Length by)
-{
-    if (by < Length{}) return split(c, time_at(c, length(c) + by)).before;
-    if (by == Length{}) return c;
-    const Point end = c.finalPoint();
-    const Point on = end + end_direction(c) * by.in_mm();
-    const std::size_t last = c.size_default() - 1;
-    if (!is_straight(c, last)) return joined(c, straight(end, on));
-    const Point start = c[last].initialPoint();
-    if (last == 0) return straight(start, on);
-    return joined(split(c, static_cast<double>(last)).before, straight(start, on));
 }
 
 Guide guide_carried(Guide g, double level, Point by)
@@ -149,8 +136,8 @@ Outcome<Piece> hem_moved(const Piece& piece, Length amount)
     auto& side = edge_with(out, EdgeRole::Side, true);
     auto& centre = out.edges[next];
     auto& hem = edge_with(out, EdgeRole::Hem);
-    side.curve = end_moved(side.curve, amount);
-    centre.curve = reversed(end_moved(reversed(centre.curve), amount));
+    side.curve = redraw::end_moved(side.curve, amount);
+    centre.curve = reversed(redraw::end_moved(reversed(centre.curve), amount));
     hem.curve = eased(hem.curve, side.curve.finalPoint() - hem.curve.initialPoint(),
                       centre.curve.initialPoint() - hem.curve.finalPoint());
     for (auto& g : out.guides) {
@@ -211,8 +198,8 @@ Piece top_raised(const Piece& piece, Length amount, double from, double to)
     // The flanks run on as they were going, and the edge to their ends.
     Curve& inner = out.edges.back().curve;
     Curve& outer = out.edges[last + 1].curve;
-    inner = end_moved(inner, Length::mm(lift(from)[Geom::Y]));
-    outer = reversed(end_moved(reversed(outer), Length::mm(lift(to)[Geom::Y])));
+    inner = redraw::end_moved(inner, Length::mm(lift(from)[Geom::Y]));
+    outer = reversed(redraw::end_moved(reversed(outer), Length::mm(lift(to)[Geom::Y])));
     Curve& first = out.edges.front().curve;
     first = eased(first, inner.finalPoint() - first.initialPoint(), no_shift);
     Curve& end = out.edges[last].curve;

@@ -7,6 +7,9 @@ namespace sartorum::redraw {
 // A curve that keeps its line and starts where it meets another line, or runs on backwards to it as it was going.
 [[nodiscard]] Curve met(const Curve&, Point from, Point along);
 
+// A curve carried on straight at its end, or cut back (−), by a length along it that it has.
+[[nodiscard]] Curve end_moved(const Curve&, Length by);
+
 // How far the kept curve's end turns to stand to its neighbour as the old one did, when that turned; and over how
 // long a stretch, so that up to half an inch the line stays within 0.3 mm of where it was.
 struct CornerTurn {

@@ -14,71 +14,24 @@ double slope_between(double before, double after, double from, double to)
     return (w1 + w2) / (w1 / before + w2 / after);
 }
 
-// Every place with its slope.
-class Shift {
-public:
-    explicit Shift(const std::vector<ShiftAt>& places)
-    {
-        constexpr Length apart = Length::mm(0.01);
-        for (const auto& p : places) {
-            if (places_.empty() || p.at > places_.back().at + apart) places_.push_back(p);
-        }
-        for (std::size_t i = 0; i < places_.size(); ++i) {
-            if (!places_[i].slope) places_[i].slope = natural(i);
-        }
-    }
-    [[nodiscard]] const std::vector<ShiftAt>& places() const { return places_; }
-
-    struct Value {
-        Point by;
-        Point slope;
-    };
-    [[nodiscard]] Value at(Length along) const
-    {
-        const auto end = [&](const ShiftAt& p) {
-            return Value{p.by, abs(along - p.at) < Length::mm(0.01) ? *p.slope : no_shift};
-        };
-        if (along <= places_.front().at) return end(places_.front());
-        if (along >= places_.back().at) return end(places_.back());
-        const auto after = std::upper_bound(places_.begin(), places_.end(), along,
-                                            [](Length a, const ShiftAt& s) { return a < s.at; });
-        return between(*(after - 1), *after, along);
-    }
-
-private:
-    [[nodiscard]] Point natural(std::size_t i) const
-    {
-        if (i == 0 || i + 1 == places_.size()) return no_shift;
-        const double from = (places_[i].at - places_[i - 1].at).in_mm();
-        const double to = (places_[i + 1].at - places_[i].at).in_mm();
-        const Point before = (places_[i].by - places_[i - 1].by) / from;
-        const Point after = (places_[i + 1].by - places_[i].by) / to;
-        return {slope_between(before[Geom::X], after[Geom::X], from, to),
-                slope_between(before[Geom::Y], after[Geom::Y], from, to)};
-    }
-
-    static Value between(const ShiftAt& a, const ShiftAt& b, Length along)
-    {
-        const double whole = (b.at - a.at).in_mm();
-        const double t = (along - a.at).in_mm() / whole;
-        const double u = 1 - t;
-        const Point p1 = a.by + *a.slope * (whole / 3);
-        const Point p2 = b.by - *b.slope * (whole / 3);
-        const Point by = a.by * (u * u * u) + p1 * (3 * u * u * t) + p2 * (3 * u * t * t) + b.by * (t * t * t);
-        const Point slope =
-            ((p1 - a.by) * (u * u) + (p2 - p1) * (2 * u * t) + (b.by - p2) * (t * t)) * (3 / whole);
-        return {by, slope};
-    }
-
-    std::vector<ShiftAt> places_;
-};
+ShiftLine::Value between(const ShiftAt& a, const ShiftAt& b, Length along)
+{
+    const double whole = (b.at - a.at).in_mm();
+    const double t = (along - a.at).in_mm() / whole;
+    const double u = 1 - t;
+    const Point p1 = a.by + *a.slope * (whole / 3);
+    const Point p2 = b.by - *b.slope * (whole / 3);
+    const Point by = a.by * (u * u * u) + p1 * (3 * u * u * t) + p2 * (3 * u * t * t) + b.by * (t * t * t);
+    const Point slope = ((p1 - a.by) * (u * u) + (p2 - p1) * (2 * u * t) + (b.by - p2) * (t * t)) * (3 / whole);
+    return {by, slope};
+}
 
 // Where a curve bends, one stretch of the shift is one short piece of it, so that it does not matter how fast the
 // curve runs between its nodes.
 constexpr Length longest_bent = Length::mm(40);
 
 // Cut at every place that lies inside it, and what bends into short pieces.
-Curve cut_for(const Curve& c, Length from, const Shift& shift)
+Curve cut_for(const Curve& c, Length from, const ShiftLine& shift)
 {
     Curve out = c;
     const Length whole = length(c);
@@ -104,7 +57,7 @@ Curve cut_for(const Curve& c, Length from, const Shift& shift)
     return out;
 }
 
-Curve shifted(const Curve& c, Length from, const Shift& shift)
+Curve shifted(const Curve& c, Length from, const ShiftLine& shift)
 {
     const Curve cut = cut_for(c, from, shift);
     std::optional<Curve> out;
@@ -130,9 +83,48 @@ Curve shifted(const Curve& c, Length from, const Shift& shift)
 
 }  // namespace
 
+ShiftLine::ShiftLine(const std::vector<ShiftAt>& places)
+{
+    constexpr Length apart = Length::mm(0.01);
+    for (const auto& p : places) {
+        if (places_.empty() || p.at > places_.back().at + apart) places_.push_back(p);
+    }
+    for (std::size_t i = 0; i < places_.size(); ++i) {
+        if (!places_[i].slope) places_[i].slope = natural(i);
+    }
+}
+
+ShiftLine::Value ShiftLine::at(Length along) const
+{
+    const auto end = [&](const ShiftAt& p) {
+        return Value{p.by, abs(along - p.at) < Length::mm(0.01) ? *p.slope : no_shift};
+    };
+    if (along <= places_.front().at) return end(places_.front());
+    if (along >= places_.back().at) return end(places_.back());
+    const auto after = std::upper_bound(places_.begin(), places_.end(), along,
+                                        [](Length a, const ShiftAt& s) { return a < s.at; });
+    return between(*(after - 1), *after, along);
+}
+
+Point ShiftLine::natural(std::size_t i) const
+{
+    if (i == 0 || i + 1 == places_.size()) return no_shift;
+    const double from = (places_[i].at - places_[i - 1].at).in_mm();
+    const double to = (places_[i + 1].at - places_[i].at).in_mm();
+    const Point before = (places_[i].by - places_[i - 1].by) / from;
+    const Point after = (places_[i + 1].by - places_[i].by) / to;
+    return {slope_between(before[Geom::X], after[Geom::X], from, to),
+            slope_between(before[Geom::Y], after[Geom::Y], from, to)};
+}
+
+Curve curve_shifted(const Curve& c, const std::vector<ShiftAt>& places)
+{
+    return shifted(c, Length{}, ShiftLine{places});
+}
+
 Piece run_shifted(const Piece& piece, std::size_t first, std::size_t last, const std::vector<ShiftAt>& places)
 {
-    const Shift shift{places};
+    const ShiftLine shift{places};
     Piece out = piece;
     Length along;
     for (std::size_t i = first; i <= last; ++i) {

@@ -58,6 +58,15 @@ HandMark hand_mark(StepKind kind)
         case StepKind::TraceTwice:
         case StepKind::MarkTopCentre: return HandMark::Draw;
         case StepKind::RedrawTop: return HandMark::Redraw;
+        case StepKind::LayLegs:
+        case StepKind::MarkLowered:
+        case StepKind::MarkSewnSide:
+        case StepKind::MarkSewnWaist:
+        case StepKind::MarkSewnHem: return HandMark::Draw;
+        case StepKind::TackAndTry: return HandMark::True;
+        case StepKind::StitchAndTrim: return HandMark::Trim;
+        case StepKind::MarkWaistLine: return HandMark::Draw;
+        case StepKind::RedrawWaistLine: return HandMark::Redraw;
         case StepKind::TrimHem: return HandMark::Trim;
         case StepKind::DrawCorner:
         case StepKind::MarkTip:

@@ -152,6 +152,18 @@ enum class StepKind {
     RedrawLeg,       // both seams through the marks
     MatchInnerLegs,  // the back's hem amount lower (higher) at the inner leg, so that front and back seams are
                      // equal
+    // Of a waist: amount above (under) it at the end nearer the centre, `place` in the middle, `second` at the
+    // other end.
+    MarkWaistLine,
+    RedrawWaistLine,  // one smooth line through the marks
+    // with the sewn garment
+    LayLegs,        // one leg inside the other
+    MarkLowered,    // amount down the inner leg, and on along the crotch seam
+    MarkSewnSide,   // amount all round, a quarter at each side seam: out (in)
+    MarkSewnWaist,  // as MarkWaistLine
+    MarkSewnHem,    // amount longer (shorter)
+    TackAndTry,
+    StitchAndTrim,
     // what goes with the part above
     RedrawWholeSide,  // the side seam moved by amount from waist to hem
     // what follows an edge

@@ -199,6 +199,16 @@ double segment_length(const Curve& c, std::size_t i)
     return is_straight(c, i) ? Geom::distance(s[0], s[3]) : arc(Velocity{s}, 0, 1);
 }
 
+// Its handles at the thirds of a straight line: half of the time is half of the way. A straight line that was
+// eased is straight, and runs unevenly.
+bool runs_evenly(const Curve& c, std::size_t i)
+{
+    const auto& s = segment_of(c, i);
+    constexpr double off = 1e-9;
+    const Point third = (s[3] - s[0]) / 3;
+    return Geom::L2(s[1] - s[0] - third) < off && Geom::L2(s[3] - s[2] - third) < off;
+}
+
 }  // namespace
 
 Length length(const Curve& c)
@@ -352,7 +362,7 @@ double time_at(const Curve& c, Length along)
         const double here = segment_length(c, i);
         if (before + here >= along.in_mm() || i + 1 == c.size_default()) {
             const double want = std::clamp(along.in_mm() - before, 0.0, here);
-            if (is_straight(c, i) && here > 0) return static_cast<double>(i) + want / here;
+            if (runs_evenly(c, i) && here > 0) return static_cast<double>(i) + want / here;
             return static_cast<double>(i) + time_on(Velocity{segment_of(c, i)}, want, here);
         }
         before += here;
@@ -448,7 +458,8 @@ std::optional<Curve> without_node(const Curve& c, std::size_t node)
     const auto q = controls(c, node);
     const double before = Geom::distance(p[2], p[3]);
     const double after = Geom::distance(q[0], q[1]);
-    if (before < same || after < same) return std::nullopt;
+    constexpr double least = 1e-3;  // a shorter handle says no direction
+    if (before < least || after < least) return std::nullopt;
     // Where the whole was cut its handles shared out the segment's own in this ratio.
     const double r = before / (before + after);
     const Curve whole = cubic(p[0], p[0] + (p[1] - p[0]) / r, q[3] + (q[2] - q[3]) / (1 - r), q[3]);

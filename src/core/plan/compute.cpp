@@ -187,7 +187,11 @@ void go_on(Computed& out, std::shared_ptr<Trail> trail, std::size_t turn, bool k
         const auto stayed = last ? std::optional{Stayed{changed, before}} : std::nullopt;
         const BodySet& body = end.left ? trail->ground->body_of(side) : trail->ground->body;
         checks = check_measured(altered, parts, body, out.work.plan.cloth, stayed);
-        checks.hem = hem_level(out.traced, altered);
+        std::vector<Length> waist;
+        for (const auto& p : to.parts) {
+            if (!p.waist_moved_by.empty()) waist = p.waist_moved_by;
+        }
+        checks.hem = hem_level(out.traced, altered, waist);
     };
     if (end.left) {
         LeftSide& left = *out.left;
@@ -225,7 +229,8 @@ bool only_decided_anew(const Work& a, const Work& b)
     const Plan& q = b.plan;
     return a.pattern == b.pattern && a.chart == b.chart && a.body == b.body && p.sizes == q.sizes &&
            p.sides == q.sides && p.chart_group == q.chart_group && p.choosing == q.choosing &&
-           p.cloth == q.cloth && p.ease == q.ease && p.as_drawn == q.as_drawn && p.make_up == q.make_up;
+           p.cloth == q.cloth && p.ease == q.ease && p.as_drawn == q.as_drawn && p.make_up == q.make_up &&
+           p.sewn == q.sewn;
 }
 
 bool decided_alike(const Plan& a, const Plan& b, AdjustmentKind kind, PartKind part)

@@ -58,6 +58,7 @@ struct PlanLine {
     std::optional<Proposal> proposal;
     Length amount;  // her own, else the proposed; the front's where front and back differ
     Length back;
+    std::vector<Length> at{};  // at the adjustment's places, where it has some; amount is then the furthest
     bool own_amount = false;
     bool by_itself = false;  // goes with the part above; nobody had to accept it
     std::size_t method = 0;

@@ -49,8 +49,7 @@ Outcome<Applied> done_soundly(const Doing& doing, const Dose& dose)
     double ruined = 1;
     for (int i = 0; i < halvings; ++i) {
         const double middle = (sound + ruined) / 2;
-        const Dose part{dose.front * middle, dose.back * middle, dose.method};
-        (done_once(doing, part) ? sound : ruined) = middle;
+        (done_once(doing, dose.scaled(middle)) ? sound : ruined) = middle;
     }
     const Length given = abs(dose.front) < abs(dose.back) ? dose.back : dose.front;
     const Length most = given * sound;
@@ -69,7 +68,7 @@ std::optional<Dose> most_carried(const Refusal& why, const Dose& dose, const Pro
     Proposal less = asked;
     less.amount = asked.amount * share;
     if (less.leave() != Leave::No) return {};
-    return Dose{dose.front * share, dose.back * share, dose.method};
+    return dose.scaled(share);
 }
 
 }  // namespace

@@ -39,7 +39,7 @@ PartState started(const Garment& garment, PartKind kind)
     const auto view = std::make_shared<const Garment>(part_view(garment, kind));
     Measured measured{view->pieces};
     const FlatMeasures flat = measured.flat();
-    return {kind, view, view, std::move(measured), flat, {}, {}, {}};
+    return {kind, view, view, std::move(measured), flat, {}, {}, {}, {}};
 }
 
 // Takes a garment through the adjustments, from one of its turns on, both sides in step. A left side is only led
@@ -180,11 +180,18 @@ private:
         return out;
     }
 
+    // On paper, or with the sewn garment; what was done on paper then stands as it was sewn.
+    bool in_its_time(const Adjustment& entry, PartKind part) const
+    {
+        if (!plan().sewn) return !entry.when_sewn;
+        return entry.when_sewn || entry.apply_across || accepted(plan(), entry.kind, part);
+    }
+
     void take(std::size_t i)
     {
         const FittingTurn& turn = ground_.order[i];
         const Adjustment& entry = *turn.adjustment;
-        if (!right_.asked_of(entry, turn.part)) return;
+        if (!right_.asked_of(entry, turn.part) || !in_its_time(entry, turn.part)) return;
         Lines lines = lines_of(turn);
         if (lines.left && !left_) {
             if (unlike(lines.right, *lines.left))
@@ -222,7 +229,9 @@ private:
         if (!line.proposal || (line.amount == Length{} && line.back == Length{})) return;
         const auto across = lane.across_for(turn.part);
         const Doing doing{*turn.adjustment, *lane.part(turn.part).now, across ? &*across : nullptr};
-        const auto result = tried(doing, {line.amount, line.back, line.method}, &*line.proposal);
+        Dose dose{line.amount, line.back, line.method};
+        dose.at = line.at;
+        const auto result = tried(doing, dose, &*line.proposal);
         if (!result.applied) {
             line.state = LineState::NotOnPaper;
             line.refusal = result.applied.error();
@@ -230,6 +239,7 @@ private:
         }
         line.amount = result.dose.front;
         line.back = result.dose.back;
+        line.at = result.dose.at;
         line.short_of = result.short_of;
     }
 
@@ -296,6 +306,7 @@ private:
         if (!out || !out->short_of) return out;
         line.amount = out->dose.front;
         line.back = out->dose.back;
+        line.at = out->dose.at;
         line.short_of = out->short_of;
         return out;
     }

@@ -20,6 +20,7 @@ struct PartState {
     std::array<Length, adjustment_count> done_back{};
     // What an adjustment left to be done together with another.
     std::array<Length, adjustment_count> carried{};
+    std::vector<Length> waist_moved_by{};  // at its stations
 };
 
 // A garment between two adjustments: its parts, and what belongs to none.

@@ -95,6 +95,8 @@ FittingState Lane::state_before(const FittingTurn& turn, const BodySet& body, co
     s.done_back = p.done_back;
     s.carried = p.carried;
     s.band = band_above_seam(*standing->others);
+    s.both_sides = &ground_.body;
+    s.waist_moved_by = p.waist_moved_by;
     for (const auto& line : lines_) {
         if (line.part == p.kind) s.open[static_cast<std::size_t>(line.kind)] = line.state == LineState::Proposed;
     }
@@ -118,7 +120,8 @@ std::optional<Tried> Lane::attempt(const FittingTurn& turn, const Across* above,
     const Adjustment& entry = *turn.adjustment;
     const bool taken = line.state == LineState::Accepted;
     const Length with = carried(turn.part, entry.kind);
-    const Dose dose{(taken ? line.amount : Length{}) + with, (taken ? line.back : Length{}) + with, line.method};
+    Dose dose{(taken ? line.amount : Length{}) + with, (taken ? line.back : Length{}) + with, line.method};
+    if (taken) dose.at = line.at;
     if (dose.front == Length{} && dose.back == Length{} && !(taken && zero_works(entry, line.method)))
         return std::nullopt;
     const bool as_proposed =
@@ -173,6 +176,10 @@ void Lane::commit(const FittingTurn& turn, PlanLine& line, Tried done, Others ot
     add_unusual(line, *turn.adjustment, done.dose);
     p.done[static_cast<std::size_t>(line.kind)] = done.dose.front;
     p.done_back[static_cast<std::size_t>(line.kind)] = done.dose.back;
+    if (line.kind == AdjustmentKind::WaistLine || line.kind == AdjustmentKind::SewnWaist) {
+        p.waist_moved_by.resize(done.dose.at.size());
+        for (std::size_t i = 0; i < done.dose.at.size(); ++i) p.waist_moved_by[i] += done.dose.at[i];
+    }
     p.now = std::make_shared<const Garment>(std::move(applied.garment));
     next->others = std::move(others);
     std::move(applied.steps.begin(), applied.steps.end(), std::back_inserter(steps_));
@@ -194,9 +201,10 @@ bool Lane::taken_over(std::size_t turn, const FittingTurn& of, PlanLine& line, c
     const PartState& now = standing->parts[at];
     const PlanLine& old = here.lines[stop.lines - last.first_line];
     const bool same_paper_now = was.now == now.now && before->others == standing->others;
-    const bool same_before = was.done == now.done && was.done_back == now.done_back && was.carried == now.carried;
+    const bool same_before = was.done == now.done && was.done_back == now.done_back &&
+                             was.carried == now.carried && was.waist_moved_by == now.waist_moved_by;
     const bool same_asked = old.kind == line.kind && old.part == line.part && old.amount == line.amount &&
-                            old.back == line.back && old.method == line.method;
+                            old.back == line.back && old.at == line.at && old.method == line.method;
     // Done then, and not left to be done together with another.
     const bool done = behind->parts[at].now != was.now;
     const bool went_well = done && old.state == LineState::Accepted && line.state == old.state && !old.short_of;

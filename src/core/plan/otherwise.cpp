@@ -54,7 +54,7 @@ std::optional<Otherwise> answered_otherwise(const Computed& c, AdjustmentKind ki
 std::optional<Handle> handle_of(const Computed& c, AdjustmentKind kind, Side side)
 {
     const PlanLine* line = c.line(kind);
-    if (!line) return std::nullopt;
+    if (!line || !line->at.empty()) return std::nullopt;  // which of its places would go along?
     const auto now = with_more(c, *line, hardly, side);
     const auto then = with_more(c, *line, hardly + tried_by, side);
     if (!now || !then) return std::nullopt;
@@ -86,6 +86,32 @@ Decision taken_apart(const Computed& c, const PlanLine& line)
     Decision out = c.work.plan.taken(line.kind, {}, {});
     out.set_side(Side::Right, line.amount, line.back);
     out.set_side(Side::Left, other.amount, other.back);
+    return out;
+}
+
+Decision place_taken(const Computed& c, const PlanLine& line, std::size_t place, std::optional<Side> side,
+                     Length by)
+{
+    const auto& places = adjustment(line.kind).places;
+    const PlanLine* left = c.left_of(line);
+    const PlanLine& other = left ? *left : line;
+    const Decision* was = c.work.plan.decision(line.kind, line.part);
+    Decision out = was ? *was : Decision{line.kind, Answer::Accepted};
+    out.answer = Answer::Accepted;
+    out.amounts.clear();
+    for (std::size_t i = 0; i < places.size(); ++i) {
+        Length right = line.at[i];
+        Length on_left = other.at[i];
+        const bool both = !side || places[i].at_centre;
+        if (i == place && (both || side == Side::Right)) right = by;
+        if (i == place && (both || side == Side::Left)) on_left = by;
+        if (right == on_left) {
+            out.set_at(places[i].key, {}, right);
+        } else {
+            out.set_at(places[i].key, Side::Right, right);
+            out.set_at(places[i].key, Side::Left, on_left);
+        }
+    }
     return out;
 }
 

@@ -73,6 +73,27 @@ std::optional<Length> Decision::on(Side side, Face face) const
     return std::nullopt;
 }
 
+std::optional<Length> Decision::at(std::optional<Side> side, std::string_view place) const
+{
+    for (const auto s : {side, std::optional<Side>{}}) {
+        const auto it = std::find_if(amounts.begin(), amounts.end(),
+                                     [&](const Amount& a) { return a.at == place && a.side == s; });
+        if (it != amounts.end()) return it->by;
+    }
+    return side ? on(*side, Face::Both) : of(Face::Both);
+}
+
+bool Decision::has_places() const
+{
+    return std::any_of(amounts.begin(), amounts.end(), [](const Amount& a) { return !a.at.empty(); });
+}
+
+void Decision::set_at(std::string_view place, std::optional<Side> side, std::optional<Length> by)
+{
+    std::erase_if(amounts, [&](const Amount& a) { return a.at == place && (!side || a.side == side); });
+    if (by) amounts.push_back({std::string{place}, Face::Both, side, *by});
+}
+
 bool Decision::has_sides() const
 {
     return std::any_of(amounts.begin(), amounts.end(), [](const Amount& a) { return a.side.has_value(); });
@@ -89,9 +110,14 @@ void Decision::one_amount()
 {
     const auto front = on(Side::Right, Face::Front);
     const auto of_back = on(Side::Right, Face::Back);
-    std::erase_if(amounts, [](const Amount& a) { return a.at.empty(); });
+    std::map<std::string, std::optional<Length>> places;
+    for (const auto& a : amounts) {
+        if (!a.at.empty()) places[a.at] = at(Side::Right, a.at);
+    }
+    amounts.clear();
     set_amount(front);
     set_back(of_back == front ? std::nullopt : of_back);
+    for (const auto& [place, by] : places) set_at(place, {}, by);
 }
 
 void Decision::set_amount(std::optional<Length> by)

@@ -43,13 +43,19 @@ struct Decision {
     [[nodiscard]] std::optional<Length> of(Face) const;
     // Of one side: its own, or what is said of both; of a face its own, or what is said of both.
     [[nodiscard]] std::optional<Length> on(Side, Face) const;
-    [[nodiscard]] bool has_sides() const;  // some amount is of one side
+    // At a place: its own of that side, or of both; else what is said without a place. Without a side: what is
+    // said of both.
+    [[nodiscard]] std::optional<Length> at(std::optional<Side>, std::string_view place) const;
+    [[nodiscard]] bool has_places() const;  // some amount is of one place
+    [[nodiscard]] bool has_sides() const;   // some amount is of one side
     [[nodiscard]] std::optional<Length> back() const { return of(Face::Back); }
     void set_amount(std::optional<Length>);  // in place of what the front had of its own
     void set_back(std::optional<Length>);
     // Of one side; what was said of both stays the other's. On the whole piece, or front and back apart.
     void set_side(Side, std::optional<Length> amount, std::optional<Length> back = {});
     void one_amount();  // the right side's, of both
+    // At a place; of both sides, or of one, the other's staying what it was.
+    void set_at(std::string_view place, std::optional<Side>, std::optional<Length>);
     friend bool operator==(const Decision&, const Decision&) = default;
 };
 
@@ -62,6 +68,8 @@ struct Plan {
     EaseWishes ease{};  // her own ease; the rest keeps the designer's
     MakeUp make_up{};   // which pieces, where that is not what the pattern holds
     SidesWay sides = SidesWay::Usual;
+    // The garment is sewn: only what can be done with it is offered, and what was done on paper stands as it is.
+    bool sewn = false;
     bool as_drawn = false;  // what looks as if it could not be (doubts.h) is meant so
 
     [[nodiscard]] const std::string& size_at(Level) const;  // "" where none is chosen

@@ -31,12 +31,16 @@ std::span<const Step> of_line(const std::vector<Step>& steps, const PlanLine& li
 std::vector<ToldStep> told_steps(const Computed& c)
 {
     std::vector<ToldStep> out;
-    for (std::size_t i = 0; i < c.trace_steps; ++i) out.push_back({.step = &c.steps[i]});
-    if (c.left) {
+    // Until something is done with it, the steps it was cut by.
+    const bool sewn = std::any_of(c.lines.begin(), c.lines.end(),
+                                  [](const PlanLine& l) { return adjustment(l.kind).when_sewn && l.steps > 0; });
+    for (std::size_t i = 0; !sewn && i < c.trace_steps; ++i) out.push_back({.step = &c.steps[i]});
+    if (c.left && !sewn) {
         for (const auto& s : c.left->traced) out.push_back({.step = &s});
     }
     const auto left_drawn = c.left ? left_as_drawn(c.altered) : std::set<std::string>{};
     for (const auto& line : c.lines) {
+        if (sewn && !adjustment(line.kind).when_sewn) continue;
         const PlanLine* other = c.left_of(line);
         const auto right = of_line(c.steps, line);
         const auto left = other ? of_line(c.left->steps, *other) : right;

@@ -12,6 +12,7 @@ struct ToldStep {
     bool turned = false;             // that side's piece lies turned over (turned_over() in step.h)
 };
 
+// Of a sewn garment only what is done with it, once something is: the paper is done.
 // Steps that say the same on both sides, as far as a hand can draw it, are told once, adjustment by adjustment.
 // They point into what was computed.
 [[nodiscard]] std::vector<ToldStep> told_steps(const Computed&);

@@ -23,7 +23,12 @@ std::optional<Refusal> beyond(const Adjustment& entry, const Decision& decision)
 {
     const auto refused = [&](Why why) { return Refusal{why, std::string{entry.key}, {}, {}, {}, 0}; };
     for (const auto& a : decision.amounts) {
-        if (!a.at.empty()) return refused(Why::PlaceUnknown);
+        if (!a.at.empty()) {
+            const auto it = std::find_if(entry.places.begin(), entry.places.end(),
+                                         [&](const AmountPlace& p) { return p.key == a.at; });
+            if (it == entry.places.end()) return refused(Why::PlaceUnknown);
+            if (a.side && it->at_centre) return refused(Why::SidesAlike);
+        }
         if (a.side && entry.at_join == AtJoin::WholeGarment) return refused(Why::SidesAlike);
         const Side side = a.side.value_or(Side::Right);
         if (a.face != Face::Both && entry.acts_on != ActsOn::Apart && decision.on(side, Face::Both) != a.by)
@@ -48,8 +53,26 @@ Length back_amount(const std::optional<Proposal>& p)
     return p ? back_of(*p) : Length{};
 }
 
+Length at_place(const std::vector<Length>& at, std::size_t i)
+{
+    return i < at.size() ? at[i] : Length{};
+}
+
+Length apart_at(const std::vector<Length>& a, const std::vector<Length>& b)
+{
+    Length out;
+    for (std::size_t i = 0; i < std::max(a.size(), b.size()); ++i)
+        out = std::max(out, abs(at_place(a, i) - at_place(b, i)));
+    return out;
+}
+
 Length apart_by(const SidesAsked& asked)
 {
+    static const std::vector<Length> nowhere;
+    const auto at = [](const std::optional<Proposal>& p) -> const std::vector<Length>& {
+        return p ? p->at : nowhere;
+    };
+    if (!at(asked.right).empty() || !at(asked.left).empty()) return apart_at(at(asked.right), at(asked.left));
     return std::max(abs(amount_of(asked.right) - amount_of(asked.left)),
                     abs(back_amount(asked.right) - back_amount(asked.left)));
 }
@@ -65,6 +88,24 @@ void ask_nothing(PlanLine& line)
     if (line.own_amount) return;
     line.amount = {};
     line.back = {};
+    std::fill(line.at.begin(), line.at.end(), Length{});
+}
+
+// Her own at each place, where both sides meet only what is said of both; without one of her own there nothing,
+// where she has some elsewhere.
+void fill_places(PlanLine& line, const Adjustment& entry, const Decision* decision, Side side, bool from_proposal)
+{
+    std::vector<std::optional<Length>> own;
+    for (const auto& place : entry.places) {
+        const auto of = place.at_centre ? std::optional<Side>{} : std::optional{side};
+        own.push_back(decision ? decision->at(of, place.key) : std::nullopt);
+    }
+    line.own_amount = std::any_of(own.begin(), own.end(), [](const auto& l) { return l.has_value(); });
+    for (std::size_t i = 0; i < own.size(); ++i) {
+        const bool proposed = !line.own_amount && from_proposal;
+        line.at.push_back(own[i].value_or(proposed ? at_place(line.proposal->at, i) : Length{}));
+    }
+    line.amount = line.back = furthest(line.at);
 }
 
 void answered_as(PlanLine& line, const PlanLine& told)
@@ -75,6 +116,7 @@ void answered_as(PlanLine& line, const PlanLine& told)
     if (line.proposal || !told.proposal) return;
     line.proposal = told.proposal;
     line.proposal->amount = line.amount;
+    line.proposal->at = line.at;
     if (told.proposal->back) line.proposal->back = line.back;
 }
 
@@ -87,9 +129,11 @@ Sided usual_sided(const SidesAsked& asked)
 {
     const Length apart = apart_by(asked);
     if (apart <= to_the_eye) return Sided::Alike;
+    const bool at_places = asked.right && !asked.right->at.empty();
     const auto spread = [](const std::optional<Proposal>& p) { return p ? p->spread.in_mm() : 0; };
     const double noise = std::hypot(spread(asked.right), spread(asked.left));
     if (apart <= Length::mm(noise)) return Sided::WithinNoise;
+    if (at_places) return Sided::Apart;  // one side cannot be padded to hang level
     const auto least = [](const std::optional<Proposal>& p) { return p ? p->least : Length{}; };
     return apart < std::max(least(asked.right), least(asked.left)) * 2.0 ? Sided::Larger : Sided::Apart;
 }
@@ -136,6 +180,7 @@ PlanLine line_of(const FittingTurn& turn, const FittingState& state, const std::
     line.own_amount = own(Face::Front).has_value();
     line.amount = own(Face::Front).value_or(from_proposal ? line.proposal->amount : Length{});
     line.back = own(Face::Back).value_or(from_proposal ? back_of(*line.proposal) : Length{});
+    if (!entry.places.empty()) fill_places(line, entry, decision, side, from_proposal);
     // Accepted with nothing left to do (the measure was corrected since) changes no paper.
     const bool nothing = line.amount == Length{} && line.back == Length{} && !line.own_amount && !works_at_zero;
     if (line.state == LineState::Accepted) {
@@ -149,12 +194,15 @@ PlanLine line_of(const FittingTurn& turn, const FittingState& state, const std::
 void agree(const Adjustment& entry, PlanLine& right, PlanLine& left)
 {
     if (asks(right) != asks(left)) ask_nothing(asks(right) ? left : right);
-    const bool drawn_alike = close(right.amount, left.amount) && close(right.back, left.back);
+    const bool drawn_alike = close(right.amount, left.amount) && close(right.back, left.back) &&
+                             apart_at(right.at, left.at) < hardly_drawn;
     const bool together = entry.at_centre == AtCentre::Together;
     const bool exact = entry.apply_across || right.own_amount || left.own_amount;
     if (together || (drawn_alike && !exact)) {
-        right.amount = left.amount = std::max(right.amount, left.amount);
-        right.back = left.back = std::max(right.back, left.back);
+        const bool at_places = !right.at.empty();
+        right.amount = left.amount = at_places ? right.amount : std::max(right.amount, left.amount);
+        right.back = left.back = at_places ? right.back : std::max(right.back, left.back);
+        left.at = right.at;
     }
     // What one side asks for is answered for both.
     using enum LineState;
@@ -170,7 +218,7 @@ void agree(const Adjustment& entry, PlanLine& right, PlanLine& left)
 
 bool unlike(const PlanLine& right, const PlanLine& left)
 {
-    return right.amount != left.amount || right.back != left.back;
+    return right.amount != left.amount || right.back != left.back || right.at != left.at;
 }
 
 }  // namespace sartorum

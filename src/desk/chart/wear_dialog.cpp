@@ -51,6 +51,10 @@ WearDialog::WearDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent
     sides_ =
         combo(this, tr("Right and left, where they differ"), ways, static_cast<int>(plan.sides), "wear_sides");
     add(5, tr("Right and left, where they differ"), sides_);
+    sewn_ = combo(this, tr("How far it is"), {tr("on paper, or being cut"), tr("sewn already")}, plan.sewn,
+                  "wear_sewn");
+    sewn_->setEnabled(room.pattern() && room.computed());
+    add(6, tr("How far it is"), sewn_);
     column->addLayout(grid);
     column->addWidget(heading(look, tr("Your own ease"), 16, this));
     column->addWidget(
@@ -122,6 +126,7 @@ void WearDialog::take()
         ease[m] = *value;
     }
     room_.wear(wish, cloth, ease, static_cast<SidesWay>(sides_->currentIndex()));
+    room_.say_sewn(sewn_->currentIndex() == 1);
     accept();
 }
 

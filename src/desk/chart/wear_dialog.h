@@ -24,6 +24,7 @@ private:
     QLineEdit* stretch_;
     QComboBox* seated_;
     QComboBox* sides_;
+    QComboBox* sewn_;
     std::map<Measure, LengthField*> ease_;
     QLabel* said_;
 };

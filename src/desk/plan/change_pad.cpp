@@ -11,6 +11,7 @@
 #include "core/pattern/gore.h"
 #include "desk/plan/chain_boxes.h"
 #include "words/lines.h"
+#include "words/sewn.h"
 #include "words/sides.h"
 #include "words/words.h"
 
@@ -80,6 +81,14 @@ void ChangePad::build(QWidget* inside)
     for (const auto side : both_sides) {
         for (const auto face : {Face::Front, Face::Back}) row(side, face) = amount_row(side, face, column);
     }
+    places_said_ = wrapped(16, true);
+    auto* at_places = new QHBoxLayout;
+    places_ = new Button{look_, tr("Its stations…"), ButtonKind::Small, inside};
+    places_->setObjectName("places");
+    at_places->addWidget(places_);
+    at_places->addStretch();
+    column->addLayout(at_places);
+    connect(places_, &Button::clicked, this, &ChangePad::places_wanted);
     sides_said_ = wrapped(13.5, false);
     QStringList names;
     for (const auto w : {SidesWay::Usual, SidesWay::Apart, SidesWay::Larger}) names << words::sides_way_name(w);
@@ -112,7 +121,9 @@ void ChangePad::build(QWidget* inside)
     column->addLayout(row);
     column->addStretch();
     connect(looked_, &Button::clicked, this, [this] { room_.looked_again(kind_); });
-    connect(follow_, &Button::clicked, this, [this] { decide({}, {}); });
+    connect(follow_, &Button::clicked, this, [this] {
+        adjustment(kind_).places.empty() ? decide({}, {}) : room_.decide(Decision{kind_, Answer::Accepted});
+    });
     connect(toggle_, &Toggle::clicked, this, &ChangePad::flip);
 }
 
@@ -248,7 +259,7 @@ void ChangePad::flip()
     const Decision* was = room_.plan().decision(kind_);
     // Each side's own amount stays where it is.
     const auto answer = [&](Answer said) {
-        if (!was || !was->has_sides())
+        if (!was || (!was->has_sides() && !was->has_places()))
             return room_.decide(kind_, said, l->own_amount ? std::optional{l->amount} : std::nullopt);
         Decision d = *was;
         d.answer = said;
@@ -259,6 +270,8 @@ void ChangePad::flip()
         answer(Answer::Declined);
     } else if (asks || zero_works(adjustment(kind_), l->method)) {
         answer(Answer::Accepted);
+    } else if (!l->at.empty()) {
+        emit places_wanted();
     } else {
         amount_field().edit().setFocus();  // nothing to propose: an amount of her own is needed first
         amount_field().say(tr("Type the amount first: nothing was measured to propose it from."), false);
@@ -270,7 +283,7 @@ void ChangePad::flip()
 // stepped over.
 void ChangePad::nudge(double steps, bool fine, Face face)
 {
-    if (!line()) return;
+    if (!line() || !line()->at.empty()) return;
     const auto side = side_in_hand();
     const PlanLine& now = line_on(hand_);
     const bool apart = now.back != now.amount;
@@ -310,7 +323,7 @@ void ChangePad::refresh_amounts(const PlanLine& l)
             const QString of_face = !faces ? tr("Amount") : back ? tr("Back") : tr("Front");
             const QString of_side = side == Side::Right ? tr("Right") : tr("Left");
             of.name->setText(!sides ? of_face : faces ? tr("%1, %2").arg(of_side, of_face.toLower()) : of_side);
-            const bool seen = !whole && (!back || faces) && (sides || side == Side::Right);
+            const bool seen = !whole && l.at.empty() && (!back || faces) && (sides || side == Side::Right);
             for (auto* w : std::initializer_list<QWidget*>{of.name, of.less, of.field, of.more})
                 w->setVisible(seen);
             const Length amount = back ? now.back : now.amount;
@@ -323,6 +336,8 @@ void ChangePad::refresh_amounts(const PlanLine& l)
             of.name->setFont(font);
         }
     }
+    say(places_said_, l.at.empty() ? QString{} : words::amounts(*room_.computed(), l, look_.unit()));
+    places_->setVisible(!l.at.empty());
     refresh_sides(l);
 }
 
@@ -372,6 +387,10 @@ void ChangePad::refresh()
     say(refused_, l->state == LineState::Refused ? words::state_text(*l, u) : QString{});
     ink(refused_, d.madder_ink);
     QStringList warn;
+    if (kind_ == AdjustmentKind::SewnCrotch) {
+        if (const auto crotch = words::crotch_lowered_text(*room_.computed(), u); !crotch.isEmpty())
+            warn << crotch;
+    }
     if (const auto why = words::hindrance(*l, u); !why.isEmpty()) warn << why;
     for (const auto& c : l->cautions) warn << words::caution(c, kind_, u);
     say(warning_, warn.join(" "));

@@ -33,6 +33,7 @@ public:
 
 signals:
     void hand_changed();
+    void places_wanted();  // the amounts at its places are to be seen, or given
 
 private:
     struct Row {
@@ -75,6 +76,8 @@ private:
     QLabel* sides_said_;
     Choices* sides_way_;
     Button* parting_;
+    QLabel* places_said_;
+    Button* places_;
     std::optional<AdjustmentKind> parted_by_hand_{};
     Side hand_ = Side::Right;
     QVBoxLayout* ways_place_;

@@ -31,7 +31,7 @@ Decision ChangePad::with_amounts(std::optional<Side> side, Length front, Length 
 bool ChangePad::has_sides() const
 {
     const auto& entry = adjustment(kind_);
-    return entry.at_join != AtJoin::WholeGarment && entry.at_centre != AtCentre::Together;
+    return entry.places.empty() && entry.at_join != AtJoin::WholeGarment && entry.at_centre != AtCentre::Together;
 }
 
 bool ChangePad::parted() const

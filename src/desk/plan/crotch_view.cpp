@@ -71,10 +71,11 @@ void CrotchView::paintEvent(QPaintEvent* e)
     p.setPen(d.faded);
     p.setFont(fitting(look_.lato(12.5), seen, width() - 40.0, 0.7));
     if (!low()) p.drawText(QPointF{20, 54 * k}, seen);
-    const double numbers = (worn->string ? 124 : 66) * k;
+    const bool bars = height() > 290 * k;  // where there is little room the curve alone, with its numbers
+    const double numbers = bars ? (worn->string ? 124 : 66) * k : 0;
     const double head = (low() ? 44 : 62) * k;
     draw_curve(p, {14, head, width() - 28.0, height() - head - numbers}, *worn);
-    draw_lengths(p, {20, height() - numbers, width() - 40.0, numbers - 10}, *worn);
+    if (bars) draw_lengths(p, {20, height() - numbers, width() - 40.0, numbers - 10}, *worn);
 }
 
 // The curve and the numbers come before what is said beside them.

@@ -20,6 +20,7 @@
 #include "desk/plan/profile.h"
 #include "desk/plan/quiet_list.h"
 #include "desk/plan/shoulder_view.h"
+#include "desk/plan/waist_view.h"
 #include "desk/plan/zone_strip.h"
 #include "desk/shared/empty_state.h"
 #include "desk/shared/when_shown.h"
@@ -39,7 +40,8 @@ enum View {
     room_view,
     goes_on_view,
     pieces_view,
-    crotch_view
+    crotch_view,
+    waist_view
 };
 }  // namespace
 
@@ -127,7 +129,7 @@ void PlanStation::build_pad(QWidget* side)
     column->setSpacing(8);
     beside_ = new Choices{look_,
                           {tr("Change"), tr("Shoulder"), tr("Follows"), tr("Finished"), tr("Room"), tr("Goes on"),
-                           tr("Pieces"), tr("Crotch")},
+                           tr("Pieces"), tr("Crotch"), tr("Waist")},
                           tr("Beside the plan"),
                           side};
     beside_->wrap();
@@ -135,6 +137,7 @@ void PlanStation::build_pad(QWidget* side)
     column->addWidget(beside_);
     change_ = new ChangePad{look_, room_, *other_, side};
     auto* follows = new FollowsView{look_, room_, side};
+    waist_ = new WaistView{look_, room_, side};
     views_ = {change_,
               new ShoulderView{look_, room_, side},
               follows,
@@ -142,12 +145,14 @@ void PlanStation::build_pad(QWidget* side)
               new Profile{look_, room_, side},
               new GoesOnView{look_, room_, side},
               new PiecesView{look_, room_, side},
-              new CrotchView{look_, room_, side}};
+              new CrotchView{look_, room_, side},
+              waist_};
     for (auto* v : views_) column->addWidget(v, 1);
     connect(beside_, &Choices::picked, this, [this] { show_beside(); });
     connect(follows, &FollowsView::opened, this, &PlanStation::show_adjustment);
     connect(map_, &PlanMap::dragged, change_, &ChangePad::try_amount);
     connect(map_, &PlanMap::dropped, &room_, &Room::keep_trial);
+    connect(change_, &ChangePad::places_wanted, this, &PlanStation::show_waist);
     connect(change_, &ChangePad::hand_changed, this, [this] { map_->set_hand(change_->side_in_hand()); });
     trouble_ = label(look_, {}, 14, true, side);
     left_ = label(look_, {}, 14, false, side);
@@ -244,6 +249,7 @@ void PlanStation::refresh_sums()
     }
     QString sum = waiting ? tr("%1 accepted, %2 waiting for an answer").arg(taken).arg(waiting)
                           : tr("%1 accepted, nothing waiting").arg(taken);
+    if (c.work.plan.sewn) sum = tr("Sewn already: only what can be done with it is offered. %1").arg(sum);
     if (comparing_) sum = tr("Since the plan before: %1").arg(before_.changes(look_.unit()));
     left_->setText(sum);
     all_->setText(waiting == 1 ? tr("Accept the one proposed") : tr("Accept all %1 proposed").arg(waiting));
@@ -260,13 +266,21 @@ bool PlanStation::has_legs() const
     return room_.computed() && room_.computed()->altered_flat.has(GarmentMeasure::CrotchFront);
 }
 
+// A waist of its own, not sewn to a part above it.
+bool PlanStation::has_waist() const
+{
+    return room_.computed() && room_.computed()->line(waist_kind(room_.plan()));
+}
+
 void PlanStation::show_beside()
 {
     const bool top = room_.computed() && room_.computed()->checks.shoulder;
     if (!top && beside_->chosen() == shoulder_view) beside_->choose(change_view);
     const bool legs = has_legs();
     if (!legs && beside_->chosen() == crotch_view) beside_->choose(change_view);
-    beside_->offer({true, top, true, true, true, true, true, legs});
+    const bool waist = has_waist();
+    if (!waist && beside_->chosen() == waist_view) beside_->choose(change_view);
+    beside_->offer({true, top, true, true, true, true, true, legs, waist});
     for (std::size_t i = 0; i < views_.size(); ++i)
         views_[i]->setVisible(static_cast<std::size_t>(beside_->chosen()) == i);
 }
@@ -275,6 +289,13 @@ void PlanStation::beside(int view)
 {
     beside_->choose(view);
     show_beside();
+}
+
+// Each of its places has an amount of its own: they are seen together.
+void PlanStation::show_waist()
+{
+    beside(waist_view);
+    waist_->take_focus();
 }
 
 void PlanStation::list_quiet(const std::vector<Zone>& zones)
@@ -312,6 +333,7 @@ void PlanStation::open_beside(int way)
 // A key held down is one gesture: it is written when it is let go, or when nothing more comes.
 void PlanStation::nudge(double steps, bool fine)
 {
+    if (!adjustment(current_).places.empty()) return show_waist();
     change_->nudge(steps, fine);
     settle_.start();
 }
@@ -349,11 +371,19 @@ void PlanStation::keyPressEvent(QKeyEvent* e)
         case Qt::Key_Minus:
         case Qt::Key_Underscore: nudge(-big, false); break;
         case Qt::Key_A:
+            if (!adjustment(current_).places.empty()) {
+                show_waist();
+                break;
+            }
             beside(change_view);
             change_->amount_field().edit().setFocus();
             break;
         case Qt::Key_Z: quiet_->isVisible() ? show_picture() : list_quiet(zones_of(*room_.computed())); break;
         case Qt::Key_L:
+            if (!adjustment(current_).places.empty()) {
+                show_waist();
+                break;
+            }
             beside(change_view);
             e->modifiers() & Qt::ShiftModifier ? change_->join_sides() : change_->part_sides();
             break;
@@ -367,6 +397,9 @@ void PlanStation::keyPressEvent(QKeyEvent* e)
         case Qt::Key_P: beside(pieces_view); break;
         case Qt::Key_J:
             if (has_legs()) beside(crotch_view);
+            break;
+        case Qt::Key_W:
+            if (has_waist()) show_waist();
             break;
         case Qt::Key_Escape:
             if (map_->dragging() || room_.trying()) {

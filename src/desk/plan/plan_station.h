@@ -17,6 +17,7 @@ class NotDoneView;
 class OtherWay;
 class PlanMap;
 class QuietList;
+class WaistView;
 class ZoneStrip;
 
 class PlanStation : public QWidget {
@@ -44,6 +45,8 @@ private:
     void show_open();
     void show_beside();
     [[nodiscard]] bool has_legs() const;
+    [[nodiscard]] bool has_waist() const;
+    void show_waist();
     void open_beside(int way);
     void beside(int view);
     void list_quiet(const std::vector<Zone>&);
@@ -64,6 +67,7 @@ private:
     PlanMap* map_;
     QuietList* quiet_;
     ChangePad* change_;
+    WaistView* waist_;
     QLabel* left_;
     Button* all_;
     Button* zone_;

@@ -6,6 +6,7 @@
 
 #include "words/lines.h"
 #include "words/sides.h"
+#include "words/waist.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
@@ -35,6 +36,11 @@ TagText tag_text(const Computed& c, const PlanLine& l, const QString& number, Un
     if (left && (left->amount != l.amount || left->back != l.back)) {
         out.left = left->amount;
         out.left_back = left->back;
+    }
+    if (!l.at.empty()) {
+        const auto most = std::find(l.at.begin(), l.at.end(), l.amount) - l.at.begin();
+        const bool alike = std::all_of(l.at.begin(), l.at.end(), [&](Length x) { return x == l.amount; });
+        out.place = alike ? QObject::tr("all round") : words::station_name(static_cast<WaistStation>(most));
     }
     const bool some = l.amount != Length{} || l.back != Length{} || out.left;
     out.has_amount = out.standing != Shows::NotDone && some;
@@ -104,7 +110,7 @@ void Tag::draw_amounts(QPainter& p, double left)
         p.drawText(QPointF{left + w + 6 * k, base}, word);
     };
     if (text_.left) return draw_sides(p, left);
-    if (text_.back == text_.amount) return number(54 * k, text_.amount, 26, {});
+    if (text_.back == text_.amount) return number(54 * k, text_.amount, 26, text_.place);
     number(42 * k, text_.amount, 16, tr("front"));
     number(59 * k, text_.back, 16, tr("back"));
 }

@@ -19,6 +19,7 @@ struct TagText {
     bool has_amount = false;
     bool look_again = false;
     QStringList why;  // the same in more and in fewer words: the first that fits is shown
+    QString place;    // where the amount is, of one with places
     QString follows;  // the number of what follows
     friend bool operator==(const TagText&, const TagText&) = default;
 };

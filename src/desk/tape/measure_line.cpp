@@ -116,6 +116,14 @@ MeasureLine line_of(Measure m, const Proportions& b)
         }
         case Measure::WaistToFloorFront: return along({{{0, waist}, {0, 70}, {0, 99.4}}}, 0.5);
         case Measure::WaistToFloorBack: return along({{{-3, waist}, {-3, 72}, {-3, 99.4}}}, 0.5, true);
+        case Measure::WaistToFloorMidFront: {
+            const double x = b.half_width(Proportions::hip) * 0.5;
+            return along({{{x, waist}, {x, 70}, {x, 99.4}}}, 0.5);
+        }
+        case Measure::WaistToFloorMidBack: {
+            const double x = -b.half_width(Proportions::hip) * 0.5;
+            return along({{{x, waist}, {x, 72}, {x, 99.4}}}, 0.5, true);
+        }
         case Measure::NeckPointHeight: return along({{{-20.5, 17.0}, {-20.5, 40}, {-20.5, 99.4}}}, 0.5, true);
         case Measure::ShoulderTipHeight: return along({{{-18, 20.0}, {-18, 58}, {-18, 99.4}}}, 0.5, true);
         case Measure::Height: return along({{{-23, 1.4}, {-23, 20}, {-23, 99.4}}}, 0.5, true);
