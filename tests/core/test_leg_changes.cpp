@@ -418,6 +418,41 @@ private slots:
         QVERIFY(!alter_crotch_wedge(legs, {Length::mm(300)}));
         QVERIFY(!alter_crotch_wedge(legs, {Length{}}));
     }
+
+    // The back alone wider, for a seat: the front as it was, the girth gained, the side seams equally long though
+    // one bends and the other hardly does.
+    void the_back_alone_is_widened()
+    {
+        std::mt19937 rng{41};
+        int done_so_far = 0;
+        for (int round = 0; round < 40; ++round) {
+            const auto pattern = trousers_pattern(random_trousers(rng));
+            const auto skirt = skirt_pattern(test::random_skirt(rng));
+            for (const auto& p : {pattern, skirt}) {
+                if (!p) continue;
+                const auto& pieces = p->sizes.front().pieces;
+                const Garment g = part_view({pieces, p->seams}, parts_of(pieces).front());
+                const double by = between(rng, -16, 60);
+                for (const auto kind : {AdjustmentKind::WidthAtHip, AdjustmentKind::WidthAtWaist}) {
+                    auto out = adjustment(kind).apply(g, {Length::mm(by), 1});
+                    if (!out) continue;  // a back that takes so much in alone has no room for it
+                    const auto m =
+                        kind == AdjustmentKind::WidthAtHip ? GarmentMeasure::Hip : GarmentMeasure::Waist;
+                    QVERIFY(std::abs(mm(measured(out->garment, m) - measured(g, m)) - by) < 0.1);
+                    const Piece& front = face(g, PieceRole::Front);
+                    const Piece& then = face(out->garment, PieceRole::Front);
+                    const double level = guide(front, GuideKind::Hip)->a[Geom::Y];
+                    QVERIFY(std::abs(mm(*width_at(then, level) - *width_at(front, level))) < 0.3);
+                    const double off = mm(sewn_length(face(out->garment, PieceRole::Back), EdgeRole::Side) -
+                                          sewn_length(then, EdgeRole::Side));
+                    QVERIFY(std::abs(off) < 0.05);
+                    for (const auto& piece : out->garment.pieces) QVERIFY(!unsound(piece));
+                    ++done_so_far;
+                }
+            }
+        }
+        QVERIFY(done_so_far > 100);
+    }
 };
 SARTORUM_TEST(TestLegChanges)
 #include "test_leg_changes.moc"

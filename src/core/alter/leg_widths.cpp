@@ -103,18 +103,20 @@ Outcome<Applied> alter_leg(const Garment& garment, const Dose& dose, const LegWi
 {
     if (const auto ok = some_amount(dose.front, w.field); !ok) return tl::make_unexpected(ok.error());
     const Length was = measured_alone(garment.pieces, w.measure);
-    Length share = dose.front / w.shares;
+    const auto faces = widened_faces(dose);
+    const double shares = w.shares * static_cast<double>(faces.size()) / 2;
+    Length share = dose.front / shares;
     constexpr int most_rounds = 12;
     for (int i = 0;; ++i) {
         Applied out{garment, {}};
-        for (const auto role : {PieceRole::Front, PieceRole::Back}) {
+        for (const auto role : faces) {
             if (const auto ok = move_leg(out, role, share, w); !ok) return tl::make_unexpected(ok.error());
         }
         if (auto ok = match_sides(out); !ok) return tl::make_unexpected(ok.error());
         const Length gained = measured_alone(out.garment.pieces, w.measure) - was;
         const Length off = dose.front - gained;
         if (abs(off) < Length::mm(0.005) || i == most_rounds) return out;
-        share += next_share(off, share, gained, w.shares);
+        share += next_share(off, share, gained, shares);
     }
 }
 

@@ -18,11 +18,11 @@ constexpr std::array altered_rows{
               GarmentMeasure::FrontLength, std::nullopt, GarmentMeasure::Hem},
     PartAlter{PartKind::Yoke, yoke_chosen_by, Level::Hip, trace_skirt, match_waist_ends, widen_skirt, false,
               GarmentMeasure::Side, std::nullopt, GarmentMeasure::Hip},
-    PartAlter{PartKind::Trousers, skirt_chosen_by, Level::Hip, trace_skirt, match_legs, widen_trousers, false,
+    PartAlter{PartKind::Trousers, skirt_chosen_by, Level::Hip, trace_skirt, match_legs, widen_trousers, true,
               GarmentMeasure::Side, Measure::TrouserLength, GarmentMeasure::Hip},
-    PartAlter{PartKind::Skirt, skirt_chosen_by, Level::Hip, trace_skirt, match_waist_ends, widen_skirt, false,
+    PartAlter{PartKind::Skirt, skirt_chosen_by, Level::Hip, trace_skirt, match_waist_ends, widen_skirt, true,
               GarmentMeasure::Side, Measure::SkirtLength, GarmentMeasure::Hip},
-    PartAlter{PartKind::BelowYoke, skirt_chosen_by, Level::Hip, trace_skirt, match_waist_ends, widen_skirt, false,
+    PartAlter{PartKind::BelowYoke, skirt_chosen_by, Level::Hip, trace_skirt, match_waist_ends, widen_skirt, true,
               GarmentMeasure::Side, Measure::SkirtLength, GarmentMeasure::Hip}};
 static_assert(altered_rows.size() == part_kinds);
 

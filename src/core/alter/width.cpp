@@ -84,28 +84,34 @@ Outcome<bool> move_side(std::vector<Step>& steps, Piece& piece, Length by, Level
 
 }  // namespace
 
+std::vector<PieceRole> widened_faces(const Dose& dose)
+{
+    if (static_cast<WidthShare>(dose.method) == WidthShare::BackOnly) return {PieceRole::Back};
+    return {PieceRole::Front, PieceRole::Back};
+}
+
 Length next_share(Length lacks, Length share, Length gained, double flanks)
 {
     const bool tells = abs(gained) > abs(share) * (flanks * 0.2);
     return tells ? share * (lacks / gained) : lacks / flanks;
 }
 
-// A quarter of it on each side seam of a half; of gores, shared by all their flanks. A waist that leans where it
-// ends gets less than it is moved by, and a little when the seams are evened: what is moved is what leaves it as
-// wanted.
+// A quarter of it on each side seam of a half, or half on each of the back's, which is then the longer curve of
+// the two until they are evened; of gores, shared by all their flanks. A waist that leans where it ends gets less
+// than it is moved by, and a little when the seams are evened: what is moved is what leaves it as wanted.
 Outcome<Applied> widen_skirt(const Garment& garment, const Dose& dose, Level level)
 {
     const auto half_waist = [](const Garment& g) {
         return upper_run(g, PieceRole::Front).length + upper_run(g, PieceRole::Back).length;
     };
-    const auto& pieces = garment.pieces;
-    const auto flanks = static_cast<double>(flanks_of(pieces, PieceRole::Front).size() +
-                                            flanks_of(pieces, PieceRole::Back).size());
+    const auto faces = widened_faces(dose);
+    double flanks = 0;
+    for (const auto role : faces) flanks += static_cast<double>(flanks_of(garment.pieces, role).size());
     Length share = dose.front / 2.0 / flanks;
     constexpr int most_rounds = 12;
     for (int i = 0;; ++i) {
         Applied out{garment, {}};
-        for (const auto role : {PieceRole::Front, PieceRole::Back}) {
+        for (const auto role : faces) {
             const auto ok = on_flanks(out, role, [&](std::vector<Step>& steps, Piece& plain) {
                 return move_side(steps, plain, share, level);
             });

@@ -1,4 +1,5 @@
-// width.h: width at the waist or at the hip, at the side seams, a quarter of the girth each.
+// width.h: width at the waist or at the hip, at the side seams, a quarter of the girth each, or half at each of
+// the back's.
 //
 // Changes  side seam of front and back: out (+) or in (−) by a quarter of the girth change at its level, nothing
 // at
@@ -20,6 +21,8 @@ inline constexpr Length width_limit = Length::mm(120);
 // waist level or the hem; a skirt's at the waist or from the hip line down.
 [[nodiscard]] Outcome<Applied> widen_upper(const Garment&, const Dose& girth, Level);
 [[nodiscard]] Outcome<Applied> widen_skirt(const Garment&, const Dose& girth, Level);
+// Front and back, or the back alone.
+[[nodiscard]] std::vector<PieceRole> widened_faces(const Dose&);
 // How much more each flank must go, when all of them by `share` gained so much and that much is lacking.
 [[nodiscard]] Length next_share(Length lacks, Length share, Length gained, double flanks);
 

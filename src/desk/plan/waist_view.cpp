@@ -383,7 +383,8 @@ void WaistView::refresh()
         if (!fields_[i]->edit().hasFocus() || fields_[i]->value()) fields_[i]->show_value(shown().at[i]);
     }
     describe(*waist, shown());
-    follow_->setVisible(line()->own_amount && line()->proposal);
+    const auto& asked = line()->proposal;
+    follow_->setVisible(line()->own_amount && asked && asked->leave() == Leave::No);
 }
 
 void WaistView::describe(const WaistUnrolled& waist, const PlanLine& of)
