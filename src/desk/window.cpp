@@ -59,7 +59,7 @@ Foot::Keys keys_of(Station s)
                     {"Z", t("what is left alone")},
                     {"L", t("left and right apart")},
                     {"C", t("the plan before")},
-                    {"F M R G P", t("beside: follows to pieces")},
+                    {"F M R G P J W", t("beside the plan")},
                     {"Enter", t("to Paper")}};
         case Station::Paper:
             return {{"← →", t("step")},

@@ -129,6 +129,22 @@ private slots:
             }
         }
     }
+    // What moves is told, so that it can be played.
+    void a_hip_spread_apart_is_seen_to_move()
+    {
+        const auto out = adjustment(AdjustmentKind::WaistToHip).apply(garment(), Length::mm(18));
+        int spreads = 0;
+        for (const auto& s : out->steps) {
+            if (s.kind != StepKind::Spread) continue;
+            ++spreads;
+            QCOMPARE(s.picture.motions.size(), std::size_t{1});
+            QCOMPARE(s.picture.motions.front().by, (Point{0, -18}));
+            const auto half_way = panels_at(s.picture, 0.5);
+            const double before = bounds(panels_at(s.picture, 0)[1]).min()[Geom::Y];
+            QVERIFY(std::abs(bounds(half_way[1]).min()[Geom::Y] - (before - 9)) < 0.01);
+        }
+        QCOMPARE(spreads, 2);
+    }
     void a_blend_between_sizes_walks()
     {
         const auto p = graded_skirt();

@@ -6,6 +6,7 @@
 #include <boost/math/interpolators/pchip.hpp>
 
 #include "core/alter/catalogue.h"
+#include "core/alter/make_up.h"
 #include "core/alter/waist_line.h"
 #include "core/check/walk.h"
 #include "core/paper/redraw.h"
@@ -497,6 +498,40 @@ private slots:
         QCOMPARE(right.at[0], left.at[0]);
         QCOMPARE(right.at[4], left.at[4]);
         QVERIFY(c.checks.seams_hold());
+    }
+
+    // A facing and the band are sewn to the line as it is then.
+    void facing_and_band_go_with_it()
+    {
+        Bench b = lockgate();
+        b.plan.make_up.facings = {{{"back", EdgeRole::Waist}, Length::mm(50)}};
+        b.plan.decide(taken({{"centre_back", Face::Both, {}, Length::mm(-14)},
+                             {"mid_back", Face::Both, {}, Length::mm(-9)},
+                             {"side", Face::Both, {}, Length::mm(4)}}));
+        const auto c = b();
+        const Piece& back = face(c.altered, PieceRole::Back);
+        const Piece* facing = find_piece(c.altered.pieces, facing_id({"back", EdgeRole::Waist}));
+        QVERIFY(facing);
+        double nearest_length = 1e9;
+        for (const auto& e : facing->edges)
+            nearest_length = std::min(nearest_length, std::abs(mm(length(e.curve)) - waist(back)));
+        QVERIFY2(nearest_length < 0.2, qPrintable(QString::number(nearest_length)));
+        for (const auto& w : c.checks.walks) QVERIFY2(w.holds, w.seam.c_str());
+        const double band = mm(c.altered_flat.of(GarmentMeasure::Band) - c.traced_flat.of(GarmentMeasure::Band));
+        const double edge_gained =
+            mm(c.altered_flat.of(GarmentMeasure::Waist) - c.traced_flat.of(GarmentMeasure::Waist));
+        QVERIFY(std::abs(band - edge_gained) < 0.5);
+    }
+
+    // What differs from the waist down to the hip is answered first.
+    void it_waits_for_the_way_to_the_hip()
+    {
+        Bench b = standing(0, 14, -14, 0);
+        const Length depth = b.body.taken(Measure::WaistToHip)->value;
+        b.body.readings[Measure::WaistToHip] = {depth + Length::mm(20), depth + Length::mm(20)};
+        QCOMPARE(line_of(b()).state, LineState::LeaveIt);
+        b.plan.decide({AdjustmentKind::WaistToHip, Answer::Declined});
+        QCOMPARE(line_of(b()).state, LineState::Proposed);
     }
 
     // What is said without a place is of every one; of one side alone it is of none where both sides meet.

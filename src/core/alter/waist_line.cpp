@@ -232,6 +232,8 @@ std::optional<Proposal> propose_waist_line(const FittingState& s)
                  charted ? Against::Chart : Against::Pattern,
                  most->done};
     out.least = charted ? least_from_chart : least_between_sides;
+    // A side that is longer down to the hip stands higher too: that is answered first, and counts.
+    if (s.waits_for(AdjustmentKind::WaistToHip)) out.after = AdjustmentKind::WaistToHip;
     for (const auto& a : all) out.at.push_back(abs(a.by()) < Length::mm(0.5) ? Length{} : a.by());
     return out;
 }

@@ -1,54 +1,16 @@
 #include "core/alter/waist_to_hip.h"
 
-#include <functional>
-
+#include "core/alter/across_cut.h"
 #include "core/alter/flank.h"
 #include "core/alter/match.h"
 #include "core/alter/places.h"
 #include "core/alter/propose.h"
 #include "core/alter/shared.h"
-#include "core/paper/panels.h"
 #include "core/paper/redraw.h"
 #include "core/pattern/part_rules.h"
 
 namespace sartorum {
 namespace {
-
-using MakeStep = std::function<Step(StepKind)>;
-const Point square_across{1, 0};
-
-// Both leave the paper joined again, the side seam not yet trued.
-Outcome<Piece> spread_steps(std::vector<Step>& steps, const Piece& piece, Point at, Point down,
-                            const MakeStep& step)
-{
-    auto spread = spread_across(piece, at, square_across, down);
-    if (!spread) return tl::make_unexpected(spread.error());
-    const Point a = spread->cut.enters;
-    const Stroke line{a, spread->cut.leaves};
-    Step draw = step(StepKind::DrawLine);
-    draw.picture = {{piece}, {line}, {}, {}, {}};
-    Step cut = step(StepKind::CutAcross);
-    cut.picture = {{spread->cut.first, spread->cut.second}, {line}, {}, {}, {}};
-    Step apart = step(StepKind::Spread);
-    apart.picture = {{spread->cut.first, spread->second}, {}, {spread->strip}, {}, {{a, a + down, apart.amount}}};
-    steps.insert(steps.end(), {draw, cut, apart});
-    return spread->whole;
-}
-
-Outcome<Piece> fold_steps(std::vector<Step>& steps, const Piece& piece, Point at, Point up, const MakeStep& step)
-{
-    auto fold = folded_out(piece, at, square_across, -up);
-    if (!fold) return tl::make_unexpected(fold.error());
-    const Point a = fold->cut.enters;
-    const Point b = fold->cut.leaves;
-    Step draw = step(StepKind::DrawFoldLines);
-    draw.picture = {
-        {piece}, {{a, b}, {fold->band[3], fold->band[2]}}, {}, {fold->band}, {{a, a - up, draw.amount}}};
-    Step done = step(StepKind::FoldOut);
-    done.picture = {{fold->whole}, {{a, b}}, {}, {}, {}};
-    steps.insert(steps.end(), {draw, done});
-    return fold->whole;
-}
 
 Outcome<bool> deepen_hip(std::vector<Step>& steps, Piece& piece, Length amount)
 {
@@ -59,17 +21,21 @@ Outcome<bool> deepen_hip(std::vector<Step>& steps, Piece& piece, Length amount)
 
     const double waist_level = edge(piece, EdgeRole::Centre).curve.finalPoint()[Geom::Y];
     const Length place = Length::mm(waist_level - line.a[Geom::Y]);
-    const auto step = [&](StepKind kind) { return Step{kind, piece.id, abs(amount), place, {}, {}, {}}; };
-    const Point by{0, -amount.in_mm()};  // where everything below goes
-    auto joined_paper = amount > Length{} ? spread_steps(steps, piece, line.a, by, step)
-                                          : fold_steps(steps, piece, line.a, by, step);
+    const auto across = lies_across(piece, line.a[Geom::Y]);
+    if (!across) return refuse(Why::LineMissesPiece, piece.id);
+    const Guide cut{line.kind, {across->from, line.a[Geom::Y]}, {across->to, line.a[Geom::Y]}};
+    Applied done;
+    const auto joined_paper = cut_across(done, piece, cut, amount,
+                                         amount > Length{} ? StepKind::DrawLine : StepKind::DrawFoldLines, place);
     if (!joined_paper) return tl::make_unexpected(joined_paper.error());
-    auto trued = side_trued(piece, *joined_paper, by);
+    auto trued = side_trued(piece, *joined_paper, {0, -amount.in_mm()});
     if (!trued) return tl::make_unexpected(trued.error());
-    Step true_side = step(StepKind::TrueSide);
-    true_side.picture.panels = {*trued};
-    true_side.picture.redrawn_from = {*joined_paper};
-    steps.push_back(std::move(true_side));
+    done.steps.push_back(redrawn_step(*joined_paper, *trued, StepKind::TrueSide, amount));
+    for (auto& s : done.steps) {  // by how much, whichever way, and where the line is found
+        s.amount = abs(amount);
+        s.place = place;
+        steps.push_back(std::move(s));
+    }
     piece = std::move(*trued);
     return true;
 }

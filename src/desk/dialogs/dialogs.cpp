@@ -52,11 +52,13 @@ GuideDialog::GuideDialog(Look& look, QWidget* parent) : QDialog{parent}
             "assumed; W: what is written on it.")},
         {tr("Chart"), tr("The diamond is the wearer, the ticks are the maker's body sizes. Click a size or use "
                          "the arrows; B blends or takes one size, E says what it is and how it is worn.")},
-        {tr("Plan"), tr("Each tag is one adjustment in the order of fitting, tied to its place. Space accepts or "
-                        "leaves it, + and − "
-                        "or a hand on its mark change the amount, A types one, Z lists what is left alone. On a "
-                        "top: shoulders "
-                        "first, then lengths; a tag says when something above it came later.")},
+        {tr("Plan"),
+         tr("Each tag is one adjustment in the order of fitting, tied to its place. Space accepts or "
+            "leaves it, + and − "
+            "or a hand on its mark change the amount, A types one, Z lists what is left alone. On a "
+            "top: shoulders "
+            "first, then lengths; a tag says when something above it came later. Beside it W shows the waist "
+            "with its stations, J the crotch.")},
         {tr("Paper"), tr("Do the steps with scissors and tape, one at a time: → and ←. O shows the pattern as "
                          "bought, F the finished paper, P plays the step, Z zooms to the cut, M shows "
                          "lengths.")},
