@@ -100,7 +100,16 @@ inline std::optional<DrawnTrousers> trousers_in_sizes(const char* name, Trousers
 
 inline std::optional<DrawnTrousers> lockgate_trousers()
 {
-    return trousers_in_sizes("Lockgate trousers", lockgate_flat, Length::mm(8));
+    auto out = trousers_in_sizes("Lockgate trousers", lockgate_flat, Length::mm(8));
+    // Its maker prints how high the waist stands over the floor, too.
+    for (std::size_t i = 0; out && i < out->chart.sizes.size(); ++i) {
+        auto& body = out->chart.sizes[i].body;
+        const Length side = Length::mm(1036 + 6.0 * static_cast<double>(i));
+        body[Measure::WaistToFloorSide] = side;
+        body[Measure::WaistToFloorFront] = side - Length::mm(8);
+        body[Measure::WaistToFloorBack] = side - Length::mm(4);
+    }
+    return out;
 }
 
 inline std::optional<DrawnTrousers> barge_trousers()

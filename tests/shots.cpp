@@ -7,6 +7,7 @@
 #include <QTest>
 #include <QTimer>
 
+#include "core/plan/otherwise.h"
 #include "desk/chart/wear_dialog.h"
 #include "desk/demo.h"
 #include "desk/plan/plan_station.h"
@@ -165,19 +166,17 @@ int main(int argc, char** argv)
         if (p.name.startsWith("Lockgate")) room.choose_pattern(p.id);
     }
     room.choose(room.advice()->choice);
-    for (const auto kind : {AdjustmentKind::WaistToHip, AdjustmentKind::BodyRise, AdjustmentKind::CrotchWedge})
+    for (const auto kind : {AdjustmentKind::WaistToHip, AdjustmentKind::WaistLine, AdjustmentKind::BodyRise,
+                            AdjustmentKind::CrotchWedge})
         room.decide(kind, Answer::Accepted, {});
     window.go_to(Station::Plan);
     window.findChild<PlanStation*>()->show_adjustment(AdjustmentKind::CrotchWedge);
     beside(7);
     shot("plan-trousers");
-    // A waist that is lower in front, and higher on the left.
-    Decision waist{AdjustmentKind::WaistLine, Answer::Accepted};
-    for (const auto& [station, by] :
-         {std::pair{"centre_front", -18.0}, {"mid_front", -11.0}, {"mid_back", 3.0}, {"centre_back", 5.0}})
-        waist.set_at(station, {}, Length::mm(by));
-    waist.set_at("side", Side::Left, Length::mm(9));
-    room.decide(waist);
+    // A waist that stands high in front as it was measured, and the left side higher by hand.
+    constexpr std::size_t side = 2;
+    room.decide(place_taken(*room.computed(), *room.computed()->line(AdjustmentKind::WaistLine), side, Side::Left,
+                            Length::mm(8)));
     window.findChild<PlanStation*>()->show_adjustment(AdjustmentKind::WaistLine);
     beside(8);
     shot("plan-waist");

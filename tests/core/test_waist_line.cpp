@@ -147,7 +147,11 @@ Bench lockgate()
     const auto drawn = demo::lockgate_trousers();
     const auto& size = drawn->chart.sizes[4];
     Bench out{*check_pattern(drawn->pattern), drawn->chart, {"2026-11-30", {}}, {}};
-    for (const auto& [m, value] : size.body) out.body.readings[m] = {value, value};
+    for (auto& of : out.chart.sizes) {
+        for (const auto m : {Measure::WaistToFloorFront, Measure::WaistToFloorSide, Measure::WaistToFloorBack})
+            of.body.erase(m);
+    }
+    for (const auto& [m, value] : out.chart.sizes[4].body) out.body.readings[m] = {value, value};
     out.plan.choosing.kind = GarmentKind::Trousers;
     out.plan.take_sizes(size.name, size.name, size.name);
     return out;

@@ -147,8 +147,8 @@ private slots:
         Desk d{dir.filePath("w.sartorum"), true};
         seat_benno(d);
         d.window->go_to(Station::Plan);
-        for (const auto kind :
-             {AdjustmentKind::WaistToHip, AdjustmentKind::BodyRise, AdjustmentKind::WidthAtThigh}) {
+        for (const auto kind : {AdjustmentKind::WaistToHip, AdjustmentKind::WaistLine, AdjustmentKind::BodyRise,
+                                AdjustmentKind::WidthAtThigh}) {
             if (d.line(kind).state == LineState::Proposed) d.room->decide({kind, Answer::Accepted});
         }
         QCOMPARE(d.line(AdjustmentKind::CrotchWedge).state, LineState::Proposed);

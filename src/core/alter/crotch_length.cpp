@@ -212,7 +212,7 @@ std::optional<Proposal> propose_wedge(const FittingState& s)
 {
     using enum AdjustmentKind;
     auto p = crotch_lacks(s);
-    wait_for(p, s, {WaistToHip, BodyRise, WidthAtThigh});
+    wait_for(p, s, {WaistToHip, WaistLine, BodyRise, WidthAtThigh});
     return p;
 }
 
@@ -231,7 +231,7 @@ std::optional<Proposal> propose_point(const FittingState& s)
     if (!p) return p;
     p->amount = point_for(p->amount, front_of(s.now));
     p->back = point_for(*p->back, back_of(s.now));
-    wait_for(p, s, {WaistToHip, BodyRise, WidthAtThigh, CrotchWedge});
+    wait_for(p, s, {WaistToHip, WaistLine, BodyRise, WidthAtThigh, CrotchWedge});
     return p;
 }
 

@@ -21,6 +21,8 @@ constexpr auto hip_width_key = "sewn_hip_width";
 constexpr auto waist_key = "sewn_waist";
 constexpr auto hem_key = "sewn_hem";
 
+constexpr Length least_drawn = Length::mm(0.01);
+
 bool below_the_waist(const Garment& part)
 {
     const Piece& front = front_of(part);
@@ -59,9 +61,10 @@ Length allowance_at(const Garment& g, EdgeRole role)
 
 Outcome<Applied> lower_crotch(const Garment& garment, const Dose& dose)
 {
-    if (dose.front <= Length{})
-        return dose.front == Length{} ? refuse(Why::AmountZero, crotch_key)
-                                      : refuse_amount(Why::AmountTooLarge, crotch_key, dose.front, {}, paper_most);
+    if (dose.front < least_drawn)
+        return abs(dose.front) < least_drawn
+                   ? refuse(Why::AmountZero, crotch_key)
+                   : refuse_amount(Why::AmountTooLarge, crotch_key, dose.front, {}, paper_most);
     Applied out{garment, {}};
     for (auto& p : out.garment.pieces) {
         if (!edge_index(p, EdgeRole::InnerLeg)) continue;

@@ -185,8 +185,12 @@ namespace redraw {
 
 Curve end_moved(const Curve& c, Length by)
 {
-    if (by < Length{}) return split(c, time_at(c, length(c) + by)).before;
     if (by == Length{}) return c;
+    if (by < Length{}) {
+        // So little that the cut would be at its end.
+        const double time = time_at(c, length(c) + by);
+        return time >= static_cast<double>(c.size_default()) - 1e-6 ? c : split(c, time).before;
+    }
     const Point end = c.finalPoint();
     const Point on = end + end_direction(c) * by.in_mm();
     const std::size_t last = c.size_default() - 1;
