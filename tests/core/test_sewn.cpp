@@ -9,7 +9,7 @@
 #include "core/plan/sewn_plan.h"
 #include "core/plan/told.h"
 #include "tests.h"
-#include "trousers.h"
+#include "trousers_bench.h"
 
 using namespace sartorum;
 using test::between;
@@ -62,28 +62,11 @@ bool holds_point(const Piece& p, Point at)
     return in;
 }
 
-struct Bench {
-    Pattern pattern;
-    SizeChart chart;
-    BodySet body;
-    Plan plan;
-    Computed operator()() const
-    {
-        auto c = compute(pattern, chart, body, plan);
-        if (!c) qFatal("not computed: %s", c.error().field.c_str());
-        return std::move(*c);
-    }
-};
+using Bench = test::TrousersBench;
 
 Bench lockgate()
 {
-    const auto drawn = demo::lockgate_trousers();
-    const auto& size = drawn->chart.sizes[4];
-    Bench out{*check_pattern(drawn->pattern), drawn->chart, {"2026-11-30", {}}, {}};
-    for (const auto& [m, value] : size.body) out.body.readings[m] = {value, value};
-    out.plan.choosing.kind = GarmentKind::Trousers;
-    out.plan.take_sizes(size.name, size.name, size.name);
-    return out;
+    return test::lockgate_bench();
 }
 
 void more(BodySet& b, Measure m, double by)

@@ -17,7 +17,7 @@
 #include "core/plan/compute.h"
 #include "gored_skirts.h"
 #include "tests.h"
-#include "trousers.h"
+#include "trousers_bench.h"
 
 using namespace sartorum;
 using test::between;
@@ -128,33 +128,12 @@ std::vector<Garment> what_hangs(std::mt19937& rng, int each)
     return out;
 }
 
-// Trousers whose chart prints no heights, on a body that is the chart.
-struct Bench {
-    Pattern pattern;
-    SizeChart chart;
-    BodySet body;
-    Plan plan;
-    Computed operator()() const
-    {
-        auto c = compute(pattern, chart, body, plan);
-        if (!c) qFatal("not computed: %s", c.error().field.c_str());
-        return std::move(*c);
-    }
-};
+using Bench = test::TrousersBench;
 
+// Trousers whose chart prints no heights.
 Bench lockgate()
 {
-    const auto drawn = demo::lockgate_trousers();
-    const auto& size = drawn->chart.sizes[4];
-    Bench out{*check_pattern(drawn->pattern), drawn->chart, {"2026-11-30", {}}, {}};
-    for (auto& of : out.chart.sizes) {
-        for (const auto m : {Measure::WaistToFloorFront, Measure::WaistToFloorSide, Measure::WaistToFloorBack})
-            of.body.erase(m);
-    }
-    for (const auto& [m, value] : out.chart.sizes[4].body) out.body.readings[m] = {value, value};
-    out.plan.choosing.kind = GarmentKind::Trousers;
-    out.plan.take_sizes(size.name, size.name, size.name);
-    return out;
+    return test::lockgate_bench(false);
 }
 
 void read(BodySet& b, Measure m, double value)

@@ -1,5 +1,7 @@
 #include "core/alter/serves.h"
 
+#include "core/pattern/part_rules.h"
+
 namespace sartorum {
 
 bool sleeved(const Garment& part)
@@ -32,6 +34,12 @@ bool has_dart(const Garment& part)
 bool has_movable_dart(const Garment& part)
 {
     return has_dart(part) && !front_of(part).princess;
+}
+
+bool hangs_from_waist(const Garment& part)
+{
+    const Piece& front = front_of(part);
+    return begins_with(front, EdgeRole::Waist) && !has_level(front, Level::Shoulder);
 }
 
 std::size_t way_by_centre_back(const Garment& part)

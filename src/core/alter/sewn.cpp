@@ -5,7 +5,7 @@
 #include "core/alter/crotch_length.h"
 #include "core/alter/hem.h"
 #include "core/alter/places.h"
-#include "core/alter/propose.h"
+#include "core/alter/serves.h"
 #include "core/alter/shared.h"
 #include "core/alter/waist_line.h"
 #include "core/alter/width.h"
@@ -22,12 +22,6 @@ constexpr auto waist_key = "sewn_waist";
 constexpr auto hem_key = "sewn_hem";
 
 constexpr Length least_drawn = Length::mm(0.01);
-
-bool below_the_waist(const Garment& part)
-{
-    const Piece& front = front_of(part);
-    return begins_with(front, EdgeRole::Waist) && !has_level(front, Level::Shoulder);
-}
 
 // The pieces that came out otherwise, marked; then tacked and tried on, then stitched.
 std::vector<Step> sewing(const Garment& before, const Garment& after, StepKind mark, Length amount)
@@ -169,16 +163,6 @@ std::optional<Proposal> propose_crotch(const FittingState& s)
     return p;
 }
 
-std::optional<Proposal> propose_waist_width(const FittingState& s)
-{
-    return lacking_girth(s, Measure::Waist, s.sizes.waist, GarmentMeasure::Waist);
-}
-
-std::optional<Proposal> propose_hip_width(const FittingState& s)
-{
-    return lacking_girth(s, Measure::Hip, s.sizes.hip, GarmentMeasure::Hip);
-}
-
 }  // namespace
 
 Adjustment sewn_crotch_row()
@@ -203,68 +187,56 @@ Adjustment sewn_crotch_row()
 
 namespace {
 
-Adjustment side_row(AdjustmentKind kind, std::string_view key, int rank, Alter apply, Spot (*place)(const Piece&))
+// The same as on paper, done with needle and thread, after all that was; in one way.
+Adjustment as_sewn(Adjustment row, AdjustmentKind kind, std::string_view key, int rank,
+                   Outcome<Applied> (*apply)(const Garment&, const Dose&))
 {
-    return {
-        .kind = kind,
-        .key = key,
-        .zone = Zone::Sewn,
-        .rank = rank,
-        .acts_on = ActsOn::Both,
-        .least = -width_limit,
-        .most = width_limit,
-        .needs = {Level::Hip},
-        .apply = apply,
-        .place = place,
-        .serves = below_the_waist,
-        .at_join = AtJoin::NotBelow,
-        .when_sewn = true,
-    };
+    row.kind = kind;
+    row.key = key;
+    row.zone = Zone::Sewn;
+    row.rank = rank;
+    row.apply = apply;
+    row.methods = {};
+    row.method_serves = nullptr;
+    row.when_sewn = true;
+    return row;
+}
+
+Adjustment as_sewn_side(Adjustment row)
+{
+    row.needs = {Level::Hip};
+    row.serves = hangs_from_waist;
+    row.at_join = AtJoin::NotBelow;
+    return row;
 }
 
 }  // namespace
 
 Adjustment sewn_waist_width_row()
 {
-    auto row = side_row(AdjustmentKind::SewnWaistWidth, waist_width_key, 20, resew_waist_width, at_side_waist);
-    row.propose = propose_waist_width;
-    row.from = Measure::Waist;
-    return row;
+    return as_sewn_side(
+        as_sewn(width_at_waist_row(), AdjustmentKind::SewnWaistWidth, waist_width_key, 20, resew_waist_width));
 }
 
 Adjustment sewn_hip_width_row()
 {
-    auto row = side_row(AdjustmentKind::SewnHipWidth, hip_width_key, 30, resew_hip_width, at_side_hip);
-    row.propose = propose_hip_width;
-    row.from = Measure::Hip;
-    return row;
+    return as_sewn_side(
+        as_sewn(width_at_hip_row(), AdjustmentKind::SewnHipWidth, hip_width_key, 30, resew_hip_width));
 }
 
+// Where it is marked nothing was measured: only lower.
 Adjustment sewn_waist_row()
 {
-    auto row = waist_line_row();
-    row.kind = AdjustmentKind::SewnWaist;
-    row.key = waist_key;
-    row.zone = Zone::Sewn;
-    row.rank = 40;
+    auto row = as_sewn(waist_line_row(), AdjustmentKind::SewnWaist, waist_key, 40, resew_waist);
     row.most = Length{};
-    row.apply = resew_waist;
     row.propose = nullptr;
     row.from.reset();
-    row.when_sewn = true;
     return row;
 }
 
 Adjustment sewn_hem_row()
 {
-    auto row = finished_length_row();
-    row.kind = AdjustmentKind::SewnHem;
-    row.key = hem_key;
-    row.zone = Zone::Sewn;
-    row.rank = 50;
-    row.apply = resew_hem;
-    row.when_sewn = true;
-    return row;
+    return as_sewn(finished_length_row(), AdjustmentKind::SewnHem, hem_key, 50, resew_hem);
 }
 
 }  // namespace sartorum

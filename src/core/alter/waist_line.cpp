@@ -4,7 +4,7 @@
 #include <cmath>
 
 #include "core/alter/places.h"
-#include "core/alter/propose.h"
+#include "core/alter/serves.h"
 #include "core/alter/shared.h"
 #include "core/paper/dart_redraw.h"
 #include "core/paper/redraw.h"
@@ -89,12 +89,6 @@ std::optional<Length> above_hip(const Piece& p, const Curve& along)
     const Length to = length_to(along, times.front());
     const bool from_waist = along.initialPoint()[Geom::Y] > along.finalPoint()[Geom::Y];
     return from_waist ? to : length(along) - length_to(along, times.back());
-}
-
-bool hangs_from_waist(const Garment& part)
-{
-    const Piece& front = front_of(part);
-    return begins_with(front, EdgeRole::Waist) && !has_level(front, Level::Shoulder);
 }
 
 }  // namespace
