@@ -389,7 +389,7 @@ void WaistView::refresh()
 
 void WaistView::describe(const WaistUnrolled& waist, const PlanLine& of)
 {
-    const Unit u = words::paper_unit(look_.unit());
+    const Unit u = look_.unit();
     QString said = tr("Unrolled over the level hip line; heights drawn larger.");
     if (waist.left) said += " " + tr("Dotted: the other side.");
     const auto read = [&](WaistStation s) { return waist.body[static_cast<std::size_t>(s)]; };
