@@ -3,6 +3,7 @@
 #include <QString>
 
 #include "core/paper/facing.h"
+#include "core/paper/redraw.h"
 #include "core/pattern/all_in_one_block.h"
 #include "core/pattern/dress_block.h"
 #include "formats/chart_csv.h"
@@ -178,6 +179,14 @@ DressFlat fitted_dress(int i)
     return d;
 }
 
+// Its back skirt without a dart, to be gathered.
+DressFlat full_back_dress(int i)
+{
+    DressFlat d = fitted_dress(i);
+    d.skirt.back_dart = {};
+    return d;
+}
+
 // A short sleeve, and a skirt gathered to the bodice.
 DressFlat gathered_dress(int i)
 {
@@ -286,8 +295,22 @@ bool draw_gored_skirt(const QString& folder)
     return write(folder, "ropewalk-skirt.svg", pattern) && write(folder, "ropewalk-skirt.csv", chart);
 }
 
+// The back wider from the waist to the hem, gathered in at the waist.
+bool gather_back(SizedPieces& size, Length by)
+{
+    for (auto& p : size.pieces) {
+        if (p.id != "skirt-back") continue;
+        const Length sewn = sewn_length(p, EdgeRole::Waist);
+        auto wide = side_moved(p, by, by);
+        if (!wide) return false;
+        p = std::move(*wide);
+        p.edges.front().gathered = sewn_length(p, EdgeRole::Waist) - sewn;
+    }
+    return true;
+}
+
 bool draw_dress_in_sizes(const QString& folder, const char* file, const char* chart_file, const std::string& name,
-                         DressFlat (*flat)(int))
+                         DressFlat (*flat)(int), Length back_gathered = {})
 {
     SizeChart chart{name, "Towpath Paper", {}};
     const DressFlat first = flat(0);
@@ -303,7 +326,7 @@ bool draw_dress_in_sizes(const QString& folder, const char* file, const char* ch
     if (sleeved) pattern.seams.push_back(sleeve_frill_seam());
     for (int i = 0; i < 7; ++i) {
         auto drawn = draw_dress(flat(i));
-        if (!drawn) return false;
+        if (!drawn || !gather_back(*drawn, back_gathered)) return false;
         if (!add_neck_facings(*drawn)) return false;
         if (sleeved) add_sleeve_frill(*drawn);
         open(*drawn, "back", piece_most);  // a zip from the neck into the skirt
@@ -465,6 +488,8 @@ int main(int argc, char** argv)
                                        fitted_dress) &&
                    draw_dress_in_sizes(folder, "reedbed-dress.svg", "reedbed-dress.csv", "Reedbed dress",
                                        gathered_dress) &&
+                   draw_dress_in_sizes(folder, "bulrush-dress.svg", "bulrush-dress.csv", "Bulrush dress",
+                                       full_back_dress, Length::mm(90)) &&
                    draw_gored_skirt(folder) &&
                    draw_trousers_of(folder, demo::lockgate_trousers(), "lockgate-trousers.svg",
                                     "lockgate-trousers.csv") &&

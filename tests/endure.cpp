@@ -172,7 +172,7 @@ int main(int argc, char** argv)
     if (!(share > 0 && share <= 1)) return 2;
     std::vector<std::pair<QString, Pattern>> patterns;
     for (const char* name : {"lockside-skirt", "windlass-bodice", "heron-tee", "sluice-waistcoat",
-                             "aqueduct-dress", "reedbed-dress", "ropewalk-skirt"}) {
+                             "aqueduct-dress", "reedbed-dress", "bulrush-dress", "ropewalk-skirt"}) {
         const auto bytes = formats::read_file(demo + "/" + name + ".svg");
         if (!bytes) return 2;
         patterns.emplace_back(name, *formats::read_pattern_svg(*bytes));

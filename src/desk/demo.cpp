@@ -67,6 +67,7 @@ bool fill_with_demo(notebook::Notebook& book, const QString& folder)
            add_pattern(book, dir, "sluice-waistcoat.csv", "sluice-waistcoat.svg", "Sluice waistcoat") &&
            add_pattern(book, dir, "aqueduct-dress.csv", "aqueduct-dress.svg", "Aqueduct dress") &&
            add_pattern(book, dir, "reedbed-dress.csv", "reedbed-dress.svg", "Reedbed dress") &&
+           add_pattern(book, dir, "bulrush-dress.csv", "bulrush-dress.svg", "Bulrush dress") &&
            add_pattern(book, dir, "ropewalk-skirt.csv", "ropewalk-skirt.svg", "Ropewalk skirt") &&
            add_pattern(book, dir, "slipway-all-in-one.csv", "slipway-all-in-one.svg", "Slipway all-in-one") &&
            add_pattern(book, dir, "barge-trousers.csv", "barge-trousers.svg", "Barge trousers") &&

@@ -41,8 +41,8 @@ std::string Room::size_for(const Tissue& t) const
 {
     const auto at = t.kind == TissueKind::Girth
                         ? girths_laid_flat[static_cast<std::size_t>(t.note(TissueNote::GirthAt))]
-                    : t.kind == TissueKind::Skirt ? Measure::Hip
-                                                  : Measure::Bust;
+                    : t.kind == TissueKind::Skirt || t.kind == TissueKind::Trousers ? Measure::Hip
+                                                                                    : Measure::Bust;
     const auto index = size_at(choice(), at);
     return index < chart_->sizes.size() ? chart_->sizes[index].name : chart_->sizes.front().name;
 }

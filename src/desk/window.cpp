@@ -269,10 +269,11 @@ QWidget* Window::station(Station s)
             connect(chart, &ChartStation::tape_wanted, this, [this] { go_to(Station::Tape); });
             connect(chart, &ChartStation::flat_wanted, this, [this] {
                 const auto kind = room_->plan().choosing.kind;
-                measure_flat(kind == GarmentKind::Skirt   ? TissueKind::Skirt
-                             : kind == GarmentKind::Top   ? TissueKind::Bodice
-                             : kind == GarmentKind::Dress ? TissueKind::Dress
-                                                          : TissueKind::Girth);
+                measure_flat(kind == GarmentKind::Skirt      ? TissueKind::Skirt
+                             : kind == GarmentKind::Top      ? TissueKind::Bodice
+                             : kind == GarmentKind::Dress    ? TissueKind::Dress
+                             : kind == GarmentKind::Trousers ? TissueKind::Trousers
+                                                             : TissueKind::Girth);
             });
             connect(chart, &ChartStation::plan_wanted, this, [this] { go_to(Station::Plan); });
             place = chart;

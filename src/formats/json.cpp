@@ -177,7 +177,7 @@ json not_done_json(const Computed& computed, Unit unit)
 
 json goes_on_json(const std::vector<GoesOn>& all)
 {
-    constexpr std::array through{"neck", "sleeve_hem", "body"};
+    constexpr std::array through{"neck", "sleeve_hem", "leg_hem", "body"};
     json out = json::array();
     for (const auto& g : all) {
         json row{{"through", through[static_cast<std::size_t>(g.through)]},

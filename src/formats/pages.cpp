@@ -154,6 +154,9 @@ void paint_piece_label(QPainter& p, const PrintJob& job, const Piece& piece, boo
                      tr_("cut %1%2, seam allowances included")
                          .arg(piece.cut)
                          .arg(on_fold(piece) ? tr_(" on the fold") : QString{})};
+    if (gathered_in(piece, EdgeRole::Waist) > Length{})
+        rows << tr_("waist gathered to %1 on this piece")
+                    .arg(words::amount(sewn_length(piece, EdgeRole::Waist), words::paper_unit(job.unit)));
     if (job.divide > 1) rows << tr_("practice sheet, 1 : %1").arg(job.divide);
     if (two_lines)
         rows << tr_("solid and dashed: right side") << tr_("dash and dot: left side; trim it after cutting");

@@ -1,6 +1,7 @@
 #include "formats/painter_paths.h"
 
 #include <algorithm>
+#include <cmath>
 #include <limits>
 
 #include "core/pattern/dart.h"
@@ -58,6 +59,31 @@ QPainterPath dart_path(const Dart& d)
     return path;
 }
 
+QPainterPath gathers_path(const Edge& e)
+{
+    QPainterPath out;
+    if (e.gathered <= Length{}) return out;
+    const double whole = length(e.curve).in_mm();
+    constexpr double beneath = 9;  // mm inside the edge
+    constexpr double wave = 10;    // mm from one crest to the next, about
+    const int crests = std::max(2, static_cast<int>(whole / wave));
+    const double high = std::clamp(e.gathered.in_mm() / whole * 12, 1.2, 4.0);
+    const int points = crests * 8;
+    const Point along = Geom::unit_vector(e.curve.finalPoint() - e.curve.initialPoint());
+    for (int i = 0; i <= points; ++i) {
+        const double share = static_cast<double>(i) / points;
+        const Point at = e.curve.pointAt(share * static_cast<double>(e.curve.size_default()));
+        // Inside lies to the right of travel.
+        const Point in = -Geom::rot90(along) * (beneath + high * std::sin(share * crests * 2 * M_PI));
+        const QPointF q = on_paper(at + in);
+        if (i == 0)
+            out.moveTo(q);
+        else
+            out.lineTo(q);
+    }
+    return out;
+}
+
 QPainterPath darts_path(const Piece& piece)
 {
     QPainterPath out;
@@ -72,6 +98,7 @@ QPainterPath darts_path(const Piece& piece)
     for (std::size_t i = 0; i < piece.darts.size(); ++i) {
         if (!drawn[i]) out.addPath(dart_path(piece.darts[i]));
     }
+    for (const auto& e : piece.edges) out.addPath(gathers_path(e));
     return out;
 }
 

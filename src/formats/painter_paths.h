@@ -15,8 +15,10 @@ namespace sartorum::formats {
 [[nodiscard]] QPainterPath painter_path(const Piece&);  // the closed outline
 [[nodiscard]] QPainterPath painter_path(const std::vector<Polygon>&);
 [[nodiscard]] QPainterPath dart_path(const Dart&);
-// All darts of a piece; of a front laid together from two panels, the seam as both are cut.
+// All darts of a piece; of a front laid together from two panels, the seam as both are cut. Where an edge is
+// gathered a wave beneath it, the higher the fuller.
 [[nodiscard]] QPainterPath darts_path(const Piece&);
+[[nodiscard]] QPainterPath gathers_path(const Edge&);
 // Where the paper is widest across at this share of its height, from the top: room for words.
 [[nodiscard]] QLineF widest_across(const Piece&, double from_top);
 // The triangle of a notch, standing on the seam line and pointing into the piece, `size` high.

@@ -253,6 +253,9 @@ private:
             if (!opening) return tl::make_unexpected(opening.error());
             p.opening = *opening;
         }
+        const auto beside = length_of("data-side-opening", Length{}, piece_most);
+        if (!beside) return tl::make_unexpected(beside.error());
+        p.side_opening = *beside;
         const auto overlap = length_of("data-overlap", Length{}, centre_extent_most);
         const auto gap = length_of("data-buttons", Length{}, piece_most);
         if (!overlap) return tl::make_unexpected(overlap.error());
@@ -344,7 +347,10 @@ private:
             if (!fold) return tl::make_unexpected(fold.error());
             if (!allowance) return tl::make_unexpected(allowance.error());
             if (piece().edges.size() >= most_edges) return too_many("data-edge", most_edges, line());
+            const auto gathered = length_of("data-gathered", Length{}, piece_most);
+            if (!gathered) return tl::make_unexpected(gathered.error());
             piece().edges.push_back({*role, curve, *fold ? Length{} : *allowance, *fold});
+            piece().edges.back().gathered = *gathered;
         } else if (!guide_name.isEmpty()) {
             const auto kind = guide_kind_of(guide_name.toStdString());
             if (!kind) return refuse(Why::FileNotAPattern, "data-guide", line());

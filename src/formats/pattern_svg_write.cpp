@@ -38,6 +38,8 @@ void write_piece(QXmlStreamWriter& xml, const Piece& p, Point at)
     if (p.shoulder_style)
         xml.writeAttribute("data-shoulder", QLatin1String{key(*p.shoulder_style).data(),
                                                           static_cast<qsizetype>(key(*p.shoulder_style).size())});
+    if (p.side_opening > Length{})
+        xml.writeAttribute("data-side-opening", QString::fromStdString(decimal(p.side_opening.in_mm())));
     if (p.opening > Length{})
         xml.writeAttribute("data-opening", p.opening >= piece_most
                                                ? QString{"all"}
@@ -53,6 +55,8 @@ void write_piece(QXmlStreamWriter& xml, const Piece& p, Point at)
         xml.writeAttribute("data-edge", role_text(key(e.role)));
         if (e.on_fold) xml.writeAttribute("data-fold", "true");
         xml.writeAttribute("data-allowance", QString::fromStdString(decimal(e.allowance.in_mm())));
+        if (e.gathered > Length{})
+            xml.writeAttribute("data-gathered", QString::fromStdString(decimal(e.gathered.in_mm())));
         xml.writeAttribute("d", QString::fromStdString(path_data(e.curve)));
     }
     for (const auto& d : p.darts) {

@@ -55,7 +55,21 @@ QString before_going_on(const Step& s)
             return t("Is the crease mid-way between both seams, at the knee and at the hem?");
         case StepKind::DrawFacing: return t("Lay the facing on the piece: do edge and ends lie on each other?");
         case StepKind::SlideDart:
-            return t("Fold the darts of both pieces and lay the seam together: do they run on into each other?");
+            return t(
+                "Fold the darts shut and lay the waist to what is sewn there: do they stand where they are "
+                "meant to?");
+        case StepKind::RedrawDartLegs:
+        case StepKind::AddDart:
+            return t("Fold the dart shut: are both legs equally long, and does the waist run smoothly over it?");
+        case StepKind::ShiftSide: return t("Walk front and back side seam along each other.");
+        case StepKind::AddTurnUp:
+            return t("Folded up as it will be worn: do its edges lie on the seams of the leg?");
+        case StepKind::EaseWaist:
+        case StepKind::GatherWaist: return t("Measure the band against it: does it take what is left?");
+        case StepKind::LeaveDart: return t("Lay the waist to what is sewn there: same length?");
+        case StepKind::RedrawHighHip: return t("Lay front on back along the side seam: same length, same curve?");
+        case StepKind::RedrawCalf:
+            return t("Lay front on back along side and inner leg: same length, and is the crease mid-way?");
         case StepKind::RedrawWaistLine:
             return t("Fold the darts shut: does the waist run smoothly over them, and on at the side seam?");
         case StepKind::RedrawWaist:

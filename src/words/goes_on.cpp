@@ -10,7 +10,7 @@ namespace {
 
 QString opening_text(const GoesOn& g, Unit u)
 {
-    const QString asked = g.through == PassesThrough::SleeveHem
+    const QString asked = g.through == PassesThrough::SleeveHem || g.through == PassesThrough::LegHem
                               ? t("Needs a slit of %1.").arg(amount(g.opening, u))
                               : t("Needs an opening %1 long, from the upper edge.").arg(amount(g.opening, u));
     if (g.stretch)
@@ -42,6 +42,7 @@ QString goes_on_place(const GoesOn& g)
     switch (g.through) {
         case PassesThrough::Neck: return t("Neckline");
         case PassesThrough::SleeveHem: return t("Sleeve hem");
+        case PassesThrough::LegHem: return t("Leg hem");
         case PassesThrough::Body: return t("Round the body");
     }
     return {};

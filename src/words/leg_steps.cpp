@@ -20,7 +20,8 @@ QString leg_step_title(const Step& s, Unit u)
         case StepKind::DrawCentreWedge: return t("Draw a line from the centre to the side");
         case StepKind::OpenAtCentre: return t("Open %1 at the centre").arg(a);
         case StepKind::OverlapAtCentre: return t("Overlap %1 at the centre").arg(a);
-        case StepKind::RedrawCentre: return t("Redraw the centre, one line into the curve");
+        case StepKind::RedrawCentre:
+            return of_a_leg(s) ? t("Redraw the centre, one line into the curve") : t("Redraw the centre seam");
         case StepKind::CarryCentreUp: return t("Carry the centre straight on; the waist meets it");
         case StepKind::MarkInnerPoint:
             return (more ? t("Mark %1 outside the inner leg point") : t("Mark %1 inside the inner leg point"))
@@ -33,6 +34,11 @@ QString leg_step_title(const Step& s, Unit u)
         case StepKind::MarkLegHem:
             return (more ? t("Mark %1 outside both seams at the hem") : t("Mark %1 inside both seams at the hem"))
                 .arg(a);
+        case StepKind::MarkCalf:
+            return (more ? t("Mark %1 outside both seams at the calf")
+                         : t("Mark %1 inside both seams at the calf"))
+                .arg(a);
+        case StepKind::RedrawCalf: return t("Redraw both seams over the calf");
         case StepKind::RedrawLeg: return t("Redraw both seams through the marks");
         case StepKind::MatchInnerLegs:
             return (more ? t("Lower the hem %1 at the inner leg") : t("Raise the hem %1 at the inner leg")).arg(a);
@@ -58,17 +64,25 @@ QString leg_step_detail(const Step& s, Unit u)
         case StepKind::TrueLeg:
             return t("One smooth line over the step on each side. Above and below it both seams stay.");
         case StepKind::DrawCentreWedge:
-            return t("It starts %1 down the centre and runs square to the crease to the side seam, %2 down it.")
+            return (of_a_leg(s)
+                        ? t("It starts %1 down the centre and runs square to the crease to the side seam, %2 down "
+                            "it.")
+                        : t("It starts %1 down the centre and runs square to it to the side seam, %2 down it."))
                 .arg(place, second);
         case StepKind::OpenAtCentre:
-            return t(
-                "Turn the upper part about the hinge and tape paper behind. Crease and grain follow the lower "
-                "part.");
+            return of_a_leg(s) ? t("Turn the upper part about the hinge and tape paper behind. Crease and grain "
+                                   "follow the lower part.")
+                               : t("Turn the upper part about the hinge and tape paper behind. The grain follows "
+                                   "the lower part.");
         case StepKind::OverlapAtCentre:
-            return t(
-                "Turn the upper part about the hinge and tape it flat. Crease and grain follow the lower part.");
+            return of_a_leg(s) ? t("Turn the upper part about the hinge and tape it flat. Crease and grain follow "
+                                   "the lower part.")
+                               : t("Turn the upper part about the hinge and tape it flat. The grain follows the "
+                                   "lower part.");
         case StepKind::RedrawCentre:
-            return t("From the waist corner as the upper part lies now, smoothly into the crotch curve.");
+            return of_a_leg(s)
+                       ? t("From the waist corner as the upper part lies now, smoothly into the crotch curve.")
+                       : t("From the waist corner as the upper part lies now, smoothly into the seam at the hip.");
         case StepKind::CarryCentreUp:
             return (s.amount > Length{}
                         ? t("As it runs below the cut. The waist is carried on to it and gets %1 longer.")
@@ -82,6 +96,9 @@ QString leg_step_detail(const Step& s, Unit u)
                 "mark.");
         case StepKind::MarkKnee: return t("The same on both sides of the crease, on the knee line.");
         case StepKind::MarkLegHem: return t("The same on both sides of the crease.");
+        case StepKind::MarkCalf:
+            return t("The same on both sides of the crease, %1 under the knee line.").arg(place);
+        case StepKind::RedrawCalf: return t("Smooth through the marks, to nothing at the knee and at the hem.");
         case StepKind::RedrawLeg: return t("Smooth through the marks, to nothing where they run out.");
         case StepKind::MatchInnerLegs:
             return t(

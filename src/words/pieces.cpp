@@ -82,6 +82,13 @@ QString piece_use(const Piece& p, const Garment& g, Unit u)
 QString opening_use(const Garment& g, Unit u)
 {
     for (const auto& p : g.pieces) {
+        if (p.side_opening <= Length{} || !edge_index(p, EdgeRole::Side)) continue;
+        const bool all = p.side_opening >= sewn_length(p, EdgeRole::Side);
+        return t("At one side of the %1, %2.")
+            .arg(piece_name(p).toLower(),
+                 all ? t("all the way down") : t("%1 down").arg(amount(p.side_opening, u)));
+    }
+    for (const auto& p : g.pieces) {
         if (p.opening <= Length{} || !edge_index(p, EdgeRole::Centre)) continue;
         const Length whole = sewn_length(p, EdgeRole::Centre);
         const QString how = p.button_gap > Length{}

@@ -53,6 +53,8 @@ QString step_title(const Step& s, Unit unit)
         case StepKind::MarkKnee:
         case StepKind::MarkLegHem:
         case StepKind::RedrawLeg:
+        case StepKind::MarkCalf:
+        case StepKind::RedrawCalf:
         case StepKind::MatchInnerLegs: return leg_step_title(s, u);
         case StepKind::TrueSide:
             if (of_a_leg(s)) return t("True side seam and crotch seam down to the hip");
@@ -96,6 +98,21 @@ QString step_title(const Step& s, Unit unit)
         case StepKind::SlideDart:
             return more ? t("Draw the dart %1 nearer the side").arg(a)
                         : t("Draw the dart %1 nearer the centre").arg(a);
+        case StepKind::ShiftSide:
+            return more ? t("Draw the side seam %1 further out, from the waist down").arg(a)
+                        : t("Draw the side seam %1 further in, from the waist down").arg(a);
+        case StepKind::EaseWaist: return t("Ease %1 in at the waist").arg(a);
+        case StepKind::AddTurnUp: return t("Leave paper for a turn-up of %1").arg(a);
+        case StepKind::GatherWaist:
+            return more ? t("Gather %1 more at the waist").arg(a) : t("Gather %1 less at the waist").arg(a);
+        case StepKind::MarkHighHip:
+            return more ? t("Mark %1 outside the side seam, above the hip").arg(a)
+                        : t("Mark %1 inside the side seam, above the hip").arg(a);
+        case StepKind::RedrawHighHip: return t("Redraw the hip curve through the mark");
+        case StepKind::RedrawDartLegs:
+            return more ? t("Draw the dart %1 wider").arg(a) : t("Draw the dart %1 narrower").arg(a);
+        case StepKind::LeaveDart: return t("Leave the dart of %1 open").arg(amount_on_paper(s.place, u));
+        case StepKind::AddDart: return t("Draw one more dart, %1 wide").arg(a);
         case StepKind::MarkHip:
             if (flank_of(s))
                 return (more ? t("Mark %1 outside on the hip line, %2") : t("Mark %1 inside on the hip line, %2"))

@@ -51,6 +51,8 @@ QString how_and_where(const Step& s, Unit unit)
         case StepKind::MarkKnee:
         case StepKind::MarkLegHem:
         case StepKind::RedrawLeg:
+        case StepKind::MarkCalf:
+        case StepKind::RedrawCalf:
         case StepKind::MatchInnerLegs: break;
         case StepKind::TraceWhole:
             return t(
@@ -168,6 +170,44 @@ QString how_and_where(const Step& s, Unit unit)
                      "wide and as "
                      "long as it was; the waist runs on smoothly.")
                 .arg(place);
+        case StepKind::ShiftSide:
+            return of_a_leg(s)
+                       ? t("As it runs, from the waist past the hip line; to nothing at the knee. The waist "
+                           "is carried on to it.")
+                       : t("As it runs, the same all the way down. Waist and hem are carried on to it.");
+        case StepKind::EaseWaist:
+            return t("Mark it to be eased: %2 in all on this piece, until it is %1 long. One row of long "
+                     "stitches, pulled "
+                     "up and pressed flat; cloth that will not ease is gathered.")
+                .arg(place, second);
+        case StepKind::AddTurnUp:
+            return t("%1 under the hem line in all: the turn-up twice, then what is turned inside. Fold it up as "
+                     "it will "
+                     "be worn before the sides are cut there: then it opens out as the leg does.")
+                .arg(place);
+        case StepKind::GatherWaist:
+            return t("Mark it to be gathered: %2 in all on this piece, until it is %1 long. Two rows of long "
+                     "stitches; "
+                     "or an elastic, cut a little shorter than that and tried on before it is sewn.")
+                .arg(place, second);
+        case StepKind::MarkHighHip:
+            return t("A quarter of what changes all round, %1 above the hip line. At the waist and at the hip "
+                     "nothing changes.")
+                .arg(place);
+        case StepKind::RedrawHighHip:
+            return t(
+                "From the waist corner, as it leaves it, out to the mark, and into the old seam at the hip "
+                "line.");
+        case StepKind::RedrawDartLegs:
+            return t("Both ends of its mouth go half of it along the waist line; from there straight to the tip, "
+                     "which stays. It is then %1 wide.")
+                .arg(place);
+        case StepKind::LeaveDart: return t("It is not sewn. Draw the waist over it as one smooth line.");
+        case StepKind::AddDart:
+            return t("Its middle lies %2 from the centre, along the waist with the darts folded shut. %1 long, "
+                     "square "
+                     "to the waist; shape the mouth folded towards the centre.")
+                .arg(place, second);
         case StepKind::MarkHip:
             return of_a_gore(s)
                        ? t("Every upright seam of every gore gets the same share, here on the hip line. At "
@@ -346,7 +386,8 @@ QString how_and_where(const Step& s, Unit unit)
             return t("On centre back, %1 above the lower edge at the middle of the wedge: half up, half down; "
                      "both lines run to one point on the side seam, %2 above its lower end.")
                 .arg(place, second);
-        case StepKind::CutToSide: return t("Along the lower line; leave a paper hinge at the side seam.");
+        case StepKind::CutToSide:
+            return t("Along the line, the lower where there are two; leave a paper hinge at the side seam.");
         case StepKind::CloseWedge:
             return t("Bring the lower line up to the upper one and tape. Centre back loses exactly that.");
         case StepKind::TrimFold:

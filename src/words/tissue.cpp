@@ -77,6 +77,39 @@ constexpr std::array<LineWords, tissue_line_count> line_words{{
     {"Sleeve width", "From underarm to underarm, straight across."},
     {"Top to elbow", "From the top notch straight down to the elbow line."},
     {"Sleeve hem", "From seam to seam, straight across at the hem's stitching line."},
+    {"Front waist",
+     "From the centre along the waist line to the side seam, straight across the dart as it lies open."},
+    {"Waist to hip", "From the waist at the side straight down to the hip line, along the grain."},
+    {"Rise", "From the waist at the side straight down to the level of the inner leg point, along the grain."},
+    {"Front hem", "From seam to seam, straight across at the hem's stitching line."},
+    {"Front knee", "From seam to seam, straight across on the knee line."},
+    {"Inside leg", "From the inner leg point down the inner leg seam to the hem's stitching line."},
+    {"Point to knee", "From the level of the inner leg point straight down to the knee line. None on shorts."},
+    {"Front crotch seam",
+     "Tape on edge from the waist line down the centre, round the curve to the inner leg point."},
+    {"Opens by", "From the waist line down the centre, or the side seam, to where the opening ends."},
+    {"Front leans in by",
+     "An upright, along the grain, from the centre at the hip line up to the waist: from there across to the "
+     "centre."},
+    {"Front hip", "From the centre straight across to the side seam, square to the grain, on the hip line."},
+    {"Front crotch line", "From the inner leg point straight across to the side seam, square to the grain."},
+    {"Front dart", "From leg to leg where they meet the waist line. More than one: all together."},
+    {"Front dart, long", "From the middle of its mouth down to its tip."},
+    {"Back waist",
+     "From the centre along the waist line to the side seam, straight across the dart as it lies open."},
+    {"Back hem", "From seam to seam, straight across at the hem's stitching line."},
+    {"Back knee", "From seam to seam, straight across on the knee line."},
+    {"Back inside leg", "From the inner leg point down the inner leg seam to the hem's stitching line."},
+    {"Back crotch seam",
+     "Tape on edge from the waist line down the centre, round the curve to the inner leg point."},
+    {"Back leans in by",
+     "An upright, along the grain, from the centre at the hip line up to the waist: from there across to the "
+     "centre."},
+    {"Back hip", "From the centre straight across to the side seam, square to the grain, on the hip line."},
+    {"Back crotch line", "From the inner leg point straight across to the side seam, square to the grain."},
+    {"Back dart", "From leg to leg where they meet the waist line. More than one: all together."},
+    {"Back dart, long", "From the middle of its mouth down to its tip."},
+    {"Waistband", "From the seam that meets the waist up to the fold: as deep as it is worn."},
     {"Front width", "At that level, from the centre straight across to the stitching line."},
     {"Front darts take", "At that level, from leg to leg, all together."},
     {"Front fold, deep", "From its fold to where it is stitched; one of them."},
@@ -111,20 +144,26 @@ const std::vector<NoteWords>& note_words()
         {"Folds in the back", counts},
         {"Front is cut (on the fold: twice)", cut},
         {"Back is cut (on the fold: twice)", cut},
-        {"Side is cut (on the fold: twice)", cut}};
+        {"Side is cut (on the fold: twice)", cut},
+        {"Opens at", {"Centre front", "The side"}}};
     return rows;
+}
+
+// The back of trousers has darts whatever the front has.
+bool folds_at_waist(TissueLine line)
+{
+    return line == L::FrontDart || line == L::BackDart || line == L::FrontWaistDart || line == L::BackWaistDart ||
+           line == L::LegFrontDart;
 }
 
 // Of two panels what opens at the waist is no dart; a tuck's legs are its stitching lines.
 QString waist_shape(TissueLine line, const Tissue& t, const QString& dart)
 {
-    const bool waist =
-        line == L::FrontDart || line == L::BackDart || line == L::FrontWaistDart || line == L::BackWaistDart;
-    if (!waist) return dart;
+    if (!folds_at_waist(line)) return dart;
     if (line == L::FrontWaistDart && t.note(N::FrontSeam) > 0 && t.note(N::Ends) == 0)
         return say("Panels part at the waist by");
     const int fold = t.note(N::WaistFold);
-    const bool front = line == L::FrontDart || line == L::FrontWaistDart;
+    const bool front = facts(line).on == TissuePiece::Front;
     if (fold == 1) return front ? say("Front tucks, all") : say("Back tucks, all");
     if (fold == 2) return front ? say("Front pleats, all") : say("Back pleats, all");
     return dart;
@@ -138,6 +177,7 @@ QString tissue_kind(TissueKind kind)
         case TissueKind::Skirt: return say("Skirt");
         case TissueKind::Bodice: return say("Bodice, sleeve");
         case TissueKind::Dress: return say("Dress");
+        case TissueKind::Trousers: return say("Trousers");
         case TissueKind::Girth: return say("One girth");
     }
     return {};
@@ -161,9 +201,7 @@ QString tissue_line_how(TissueLine line, const Tissue& t)
         return say(
             "Panels laid touching at the bust point, grain lines parallel: from one to the other on the waist "
             "line.");
-    const bool waist =
-        line == L::FrontDart || line == L::BackDart || line == L::FrontWaistDart || line == L::BackWaistDart;
-    if (waist && t.note(N::WaistFold) > 0)
+    if (folds_at_waist(line) && t.note(N::WaistFold) > 0)
         return say("What is folded away on the waist line: twice the depth of each, all together.");
     if ((line == L::BodiceFrontWaist || line == L::BodiceBackWaist) && t.note(N::Ends) == 1)
         return say("From the centre straight across to the side seam, at the waist mark.");
@@ -237,6 +275,10 @@ QString reckoning(Reckoning r, const Tissue& t)
         case Reckoning::CapDifference: return say("cap longer than armhole");
         case Reckoning::SideSeam: return say("side seam");
         case Reckoning::WaistDifference: return say("skirt's waist longer");
+        case Reckoning::Crotch: return say("whole crotch seam");
+        case Reckoning::Knee: return say("knee, one leg");
+        case Reckoning::LegHem: return say("hem, one leg");
+        case Reckoning::InnerDifference: return say("back leg shorter");
         case Reckoning::Girth:
             return say("%1, all round").arg(tissue_note_words(N::GirthAt)[t.note(N::GirthAt)].toLower());
     }
@@ -261,6 +303,10 @@ QString reckoned_sense(const Reckoned& r, Unit u)
         case Reckoning::CapDifference:
             return (more ? say("Cap %1 longer than the armhole; %2.")
                          : say("Cap %1 shorter than the armhole; %2."))
+                .arg(by, usual);
+        case Reckoning::InnerDifference:
+            return (more ? say("Back inner leg %1 shorter than the front's; %2.")
+                         : say("Back inner leg %1 longer than the front's; %2."))
                 .arg(by, usual);
         default: return {};
     }

@@ -30,7 +30,7 @@ namespace sartorum::words {
 [[nodiscard]] QString zone_name(Zone);
 [[nodiscard]] QString adjustment_name(AdjustmentKind);
 [[nodiscard]] QString amount_meaning(AdjustmentKind,
-                                     bool of_gores = false);  // "all round, a quarter at each side seam"
+                                     bool of_gores = false);  // "all round"
 
 // The trade's ways to do an adjustment, and what each costs.
 [[nodiscard]] QString method_name(AdjustmentKind, std::size_t method);

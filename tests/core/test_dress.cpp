@@ -40,7 +40,8 @@ double polyline_waist(const Piece& p)
 
 double waist(const Garment& g, const char* piece)
 {
-    return polyline_waist(*find_piece(g.pieces, std::string{piece}));
+    const Piece& p = *find_piece(g.pieces, std::string{piece});
+    return polyline_waist(p) - gathered_in(p, EdgeRole::Waist).in_mm();
 }
 
 double upper_half(const Garment& g)

@@ -11,6 +11,7 @@
 #include "dresses.h"
 #include "princess_fronts.h"
 #include "tests.h"
+#include "tissue_bench.h"
 
 using namespace sartorum;
 using namespace sartorum::test;
@@ -22,28 +23,6 @@ using N = TissueNote;
 
 // A dart's mouth is drawn along the waist, and measured straight from leg to leg.
 constexpr Length near_to = Length::mm(0.1);
-
-Tissue begun(TissueKind kind)
-{
-    Tissue t;
-    t.name = "Test";
-    t.kind = kind;
-    t.size = "12";
-    t.sizes = {{"12", {}}};
-    return t;
-}
-
-// What a hand would measure on these pieces.
-void measure_all(Tissue& t, const std::vector<Piece>& pieces)
-{
-    for (const auto line : lines_on_pieces(t, *t.in_hand())) {
-        const auto laid = laid_line(line, pieces);
-        if (laid)
-            t.in_hand()->lines[line] = {TissueState::Measured, laid->length};
-        else if (facts(line).may_lack)
-            t.in_hand()->lines[line] = {TissueState::Lacking, {}};
-    }
-}
 
 Tissue tissue_of(const BodiceFlat& f)
 {
@@ -90,14 +69,6 @@ std::vector<BodiceFlat> bodices(int n)
         out.push_back(f);
     }
     return out;
-}
-
-double worst_gap(const std::vector<Piece>& a, const std::vector<Piece>& b)
-{
-    if (a.size() != b.size()) return 1e9;
-    double worst = 0;
-    for (std::size_t i = 0; i < a.size(); ++i) worst = std::max(worst, largest_gap(a[i], b[i]));
-    return worst;
 }
 
 }  // namespace

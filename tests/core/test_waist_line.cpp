@@ -336,7 +336,7 @@ private slots:
         const Piece& was = face(g, PieceRole::Front);
         QVERIFY(mouth_width(front.darts.front()) < mouth_width(was.darts.front()));
         QVERIFY(waist(front) > waist(was));  // longer where it is lower
-        const auto hem = hem_level(g, out.garment, dose_of({-20, -12, 0, 0, 0}).at);
+        const auto hem = hem_level(g, out.garment, WaistHigher{Length::mm(-20), {}, {}});
         QVERIFY(hem && hem->holds);
         QVERIFY(!hem_level(g, out.garment)->holds);
     }

@@ -137,6 +137,7 @@ std::vector<Showing> views_of_a_tissue()
     for (const auto& [name, kind] : {std::pair{"a skirt's tissue", TissueKind::Skirt},
                                      {"a bodice's tissue", TissueKind::Bodice},
                                      {"a dress's tissue", TissueKind::Dress},
+                                     {"trousers' tissue", TissueKind::Trousers},
                                      {"one girth", TissueKind::Girth}}) {
         for (const int page : {0, 1})
             out.push_back({name, [kind, page](Desk& d) {
@@ -291,7 +292,8 @@ private slots:
         }
         pick(d, "tape_pages", 1);
         holds("the day");
-        for (const auto kind : {TissueKind::Skirt, TissueKind::Bodice, TissueKind::Dress, TissueKind::Girth}) {
+        for (const auto kind :
+             {TissueKind::Skirt, TissueKind::Bodice, TissueKind::Dress, TissueKind::Trousers, TissueKind::Girth}) {
             d.window->measure_flat(kind);
             d.window->measure_flat({});
             d.room->write_on_tissue(TissueNote::Sleeve, 1);

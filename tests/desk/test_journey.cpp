@@ -265,7 +265,7 @@ private slots:
         bad.close();
         d.window->open_pattern(bad.fileName());
         QVERIFY(d.find("foot")->accessibleName().contains("bad.svg"));
-        QCOMPARE(d.room->book().patterns().size(), std::size_t{10});
+        QCOMPARE(d.room->book().patterns().size(), std::size_t{11});
         d.window->import_chart(dir.filePath("none.csv"));
         QVERIFY(d.find("foot")->accessibleName().contains("none.csv"));
         in_dialog([](QWidget* w) {
@@ -273,7 +273,7 @@ private slots:
             QTest::mouseClick(w->findChild<QWidget*>("take_chart"), Qt::LeftButton);
         });
         d.window->import_chart(QString{SARTORUM_SOURCE_DIR} + "/demo/towpath-paper.csv");
-        QCOMPARE(d.room->book().charts().size(), std::size_t{11});
+        QCOMPARE(d.room->book().charts().size(), std::size_t{12});
     }
 
     void a_second_set_is_dated_and_leaves_the_first()

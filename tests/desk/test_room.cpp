@@ -166,7 +166,7 @@ private slots:
         QCOMPARE(r->tissue()->sizes.size(), std::size_t{1});
         r->take_size(QString::fromStdString(sizes[2].name));
         QCOMPARE(r->tissue()->sizes.size(), std::size_t{2});
-        QCOMPARE(r->book().patterns().size(), std::size_t{10});
+        QCOMPARE(r->book().patterns().size(), std::size_t{11});
         QVERIFY(r->computed().has_value());
     }
     void an_empty_room_stands_without_anything_on_the_table()

@@ -2,10 +2,14 @@
 // mouse.
 #include "desk_fixture.h"
 
+#include <QFileInfo>
+
+#include "core/tissue/draw.h"
 #include "desk/plan/crotch_view.h"
 #include "desk/print/print_station.h"
 #include "plan_hands.h"
 #include "tests.h"
+#include "tissue_hands.h"
 #include "words/words.h"
 
 using namespace sartorum;
@@ -60,6 +64,7 @@ private slots:
                                                   {Measure::Thigh, "61"},
                                                   {Measure::Knee, "38.8"},
                                                   {Measure::Calf, "37.6"},
+                                                  {Measure::HeelRound, "32.5"},
                                                   {Measure::InsideLeg, "79"},
                                                   {Measure::CrotchLength, "84.5"},
                                                   {Measure::FrontRise, "37.1"},
@@ -113,6 +118,69 @@ private slots:
         d.click("save_pages");
         QVERIFY(written.wait(30000));
         QVERIFY(QFile::exists(dir.filePath("Wilhelmine-Lockgate-trousers-full-size.pdf")));
+    }
+
+    // A maker's tissue: measured flat line by line, drawn, planned, and when it is sewn its crotch is lowered.
+    void from_a_tissue_and_an_empty_notebook_to_the_card_of_the_sewn_pair()
+    {
+        QTemporaryDir dir;
+        Desk d{dir.filePath("t.sartorum"), false};
+        in_dialog([](QWidget* w) {
+            QTest::keyClicks(w->findChild<QLineEdit*>("wearer_name"), "Wilhelmine");
+            QTest::keyClick(w->findChild<QLineEdit*>("wearer_name"), Qt::Key_Return);
+        });
+        d.window->new_wearer();
+        d.settle();
+        in_dialog([](QWidget* w) { QTest::mouseClick(w->findChild<QWidget*>("take_chart"), Qt::LeftButton); });
+        d.window->import_chart(demo_file("lockgate-trousers.csv"));
+        const std::map<Measure, double> readings{{Measure::Waist, 838},      {Measure::Hip, 1062},
+                                                 {Measure::WaistToHip, 217}, {Measure::BodyRise, 287},
+                                                 {Measure::Thigh, 608},      {Measure::InsideLeg, 786},
+                                                 {Measure::FrontRise, 362},  {Measure::BackRise, 448}};
+        for (const auto& [m, value] : readings) d.room->keep_readings(m, {Length::mm(value), Length::mm(value)});
+        d.window->measure_flat(TissueKind::Trousers);
+        d.settle();
+        d.type("Weir trousers");
+        d.click("keep_line");
+        QCOMPARE(d.room->tissue()->size, std::string{"46"});
+        measure_lines(d, {"23.4", "20.8", "29.3", "19.5", "23.3", "74.6", "32.3", "32.3", "18",
+                          "0.8",  "27.4", "34.3", "1.8",  "8.5",  "25",   "21.5", "25.3", "74.2",
+                          "40.3", "3.8",  "28.6", "40.1", "3.4",  "11.5", "4"});
+        QCOMPARE(lines_assumed(*d.room->tissue(), *d.room->tissue()->in_hand()), 0);
+        d.click("draw_tissue");
+        d.settle();
+        QVERIFY(d.room->pattern() != nullptr);
+        QVERIFY(d.room->computed().has_value());
+        QCOMPARE(d.room->plan().choosing.kind, GarmentKind::Trousers);
+        const auto traced = d.room->computed()->traced_flat;
+        QVERIFY(is_near(traced.of(GarmentMeasure::CrotchBack), Length::mm(403), Length::mm(0.1)));
+        QVERIFY(is_near(traced.of(GarmentMeasure::Waist), Length::mm(2 * (234 - 18 + 250 - 34)), Length::mm(0.3)));
+        d.window->go_to(Station::Plan);
+        QVERIFY(d.line(AdjustmentKind::WaistToHip).amount > Length::mm(8));
+        for (int i = 0; i < 12; ++i) d.room->accept_all();
+        QVERIFY(d.room->computed()->checks.seams_hold());
+        d.window->go_to(Station::Chart);
+        in_dialog([](QWidget* w) {
+            w->findChild<QComboBox*>("wear_sewn")->setCurrentIndex(1);
+            QTest::mouseClick(w->findChild<QWidget*>("keep_wear"), Qt::LeftButton);
+        });
+        d.click("wear");
+        d.settle();
+        QVERIFY(d.room->plan().sewn);
+        d.room->keep_readings(Measure::BackRise, {Length::mm(478), Length::mm(478)});
+        d.window->go_to(Station::Plan);
+        d.click("tag_sewn_crotch");
+        d.click("accept_sewn_crotch");
+        QCOMPARE(d.line(AdjustmentKind::SewnCrotch).state, LineState::Accepted);
+        d.window->go_to(Station::Print);
+        auto* kinds = d.find<Choices>("print_kind");
+        kinds->choose(3);
+        emit kinds->picked(3);
+        d.find<QLineEdit>("print_folder")->setText(dir.path());
+        QSignalSpy written{d.window->findChild<PrintStation*>(), &PrintStation::written};
+        d.click("save_pages");
+        QVERIFY(written.wait(30000));
+        QVERIFY(QFileInfo{written.first().first().toString()}.size() > 1000);
     }
 
     void the_crotch_is_shown_beside_the_string_and_only_of_trousers()

@@ -278,7 +278,7 @@ private slots:
         QVERIFY(write_work_card(path, c, {"Ottilie", "Graded", "12 to 14", "v", "d"}, PaperSize::A4, Unit::Inch,
                                 IfThere::Replace)
                     .has_value());
-        QVERIFY(output("pdfinfo", {path}).contains(QRegularExpression{"Pages:\\s+[123]\\b"}));
+        QVERIFY(output("pdfinfo", {path}).contains(QRegularExpression{"Pages:\\s+[1234]\\b"}));
         const QString text = output("pdftotext", {"-layout", path, "-"});
         QVERIFY(text.contains(QString::number(c.steps.size())));
         QVERIFY(text.contains("Walk the seams"));

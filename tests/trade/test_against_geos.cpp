@@ -149,6 +149,53 @@ private slots:
         }
         QVERIFY(read > tries(16));
     }
+    // A leg drawn from what was measured flat: a ruler across it, and a string along its crotch.
+    void a_tissue_of_trousers_measures_what_was_measured()
+    {
+        std::mt19937 rng{93};
+        using L = TissueLine;
+        int read = 0;
+        for (int i = 0; i < tries(20); ++i) {
+            Tissue t;
+            t.kind = TissueKind::Trousers;
+            t.size = "12";
+            t.sizes = {{"12", {}}};
+            const auto put = [&](L l, double mm) {
+                t.in_hand()->lines[l] = {TissueState::Measured, Length::mm(mm)};
+                return mm;
+            };
+            const double hip = put(L::LegFrontHip, between(rng, 240, 330));
+            const double back_hip = put(L::LegBackHip, hip + between(rng, -5, 20));
+            const double thigh = put(L::LegFrontThigh, hip + between(rng, 45, 80));
+            const double back_thigh = put(L::LegBackThigh, back_hip + between(rng, 90, 130));
+            const double knee = put(L::LegFrontKnee, between(rng, 200, 260));
+            const double crotch = put(L::LegFrontCrotch, between(rng, 305, 325));
+            const double back_crotch = put(L::LegBackCrotch, between(rng, 385, 420));
+            const double inner = put(L::InsideLeg, between(rng, 650, 800));
+            const auto drawn = draw_tissue(t, *t.in_hand(), nullptr);
+            if (!drawn) continue;
+            const auto ruler = [](const Piece& p, double level) {
+                const auto met =
+                    own(GEOSIntersection(polygon(sampled(p)).get(), line({{-1500, level}, {1500, level}}).get()));
+                return length_of(met);
+            };
+            const auto along = [](const Piece& p, EdgeRole role) {
+                return length_of(line(sampled(edge(p, role).curve)));
+            };
+            for (const auto& [p, wide, deep, round] : {std::tuple{&drawn->pieces[0], hip, thigh, crotch},
+                                                       {&drawn->pieces[1], back_hip, back_thigh, back_crotch}}) {
+                QVERIFY(close(ruler(*p, guide(*p, GuideKind::Hip)->a[Geom::Y]), wide, 0.01));
+                const double point = edge(*p, EdgeRole::Centre).curve.initialPoint()[Geom::Y];
+                QVERIFY(close(ruler(*p, point - 0.01), deep, 0.05));
+                QVERIFY(close(along(*p, EdgeRole::Centre), round, 0.01));
+            }
+            QVERIFY(
+                close(ruler(drawn->pieces[0], guide(drawn->pieces[0], GuideKind::Knee)->a[Geom::Y]), knee, 0.01));
+            QVERIFY(close(along(drawn->pieces[0], EdgeRole::InnerLeg), inner, 0.01));
+            ++read;
+        }
+        QVERIFY(read > tries(14));
+    }
     void seam_lengths_agree()
     {
         std::mt19937 rng{21};

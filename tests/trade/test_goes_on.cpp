@@ -106,6 +106,18 @@ private slots:
         // Cut to a smaller hip it goes on as it is.
         QCOMPARE(skirt_on({{Measure::Hip, 750}}).at(PassesThrough::Body).opening, Length{});
     }
+    // A zip in the side seam counts as one at the centre.
+    void a_side_that_opens_counts()
+    {
+        auto on = skirt_on({{Measure::Hip, 940}, {Measure::WaistToHip, 210}});
+        QVERIFY(!on.at(PassesThrough::Body).there);
+        for (const double open : {60.0, 200.0}) {
+            on.pattern.sizes.front().pieces[0].side_opening = Length::mm(open);
+            const auto g = on.at(PassesThrough::Body);
+            QVERIFY(g.there && near_mm(*g.there, open, 1e-9));
+            QCOMPARE(g.holds(), open >= g.opening.in_mm());
+        }
+    }
     // Drawn in by elastic, what passes is the casing: 1000 over a hip of 940.
     void an_elastic_waist_passes_as_wide_as_its_casing()
     {

@@ -70,8 +70,13 @@ enum class AdjustmentKind {
     SewnHipWidth,
     SewnWaist,
     SewnHem,
+    WaistDarts,
+    WidthAtHighHip,
+    WidthAtCalf,
+    CentreWedge,
+    TurnUp,
 };
-inline constexpr std::size_t adjustment_count = 52;
+inline constexpr std::size_t adjustment_count = 57;
 
 // Sewn: of a garment that is sewn already.
 enum class Zone { Frame, Lengths, Widths, Sleeve, Hem, Sewn };

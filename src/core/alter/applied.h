@@ -26,6 +26,7 @@ enum class CautionKind {
     FrontAndBackUnlike,
     SideEased,
     ShoulderEased,
+    WaistEased,
     WaistLonger,  // the edge drawn anew: what it gained on half the body, and what nobody minds
 };
 struct Caution {

@@ -18,11 +18,13 @@
 #include "core/alter/bust_span.h"
 #include "core/alter/cap_forward.h"
 #include "core/alter/cap_height.h"
+#include "core/alter/centre_wedge.h"
 #include "core/alter/crotch_length.h"
 #include "core/alter/dart_moved.h"
 #include "core/alter/facings.h"
 #include "core/alter/gape.h"
 #include "core/alter/hem.h"
+#include "core/alter/high_hip.h"
 #include "core/alter/joined_darts.h"
 #include "core/alter/joined_waist.h"
 #include "core/alter/knit_dart.h"
@@ -40,8 +42,10 @@
 #include "core/alter/sway_back.h"
 #include "core/alter/top_notch.h"
 #include "core/alter/tucks.h"
+#include "core/alter/turn_up.h"
 #include "core/alter/underarm_width.h"
 #include "core/alter/upper_arm.h"
+#include "core/alter/waist_darts.h"
 #include "core/alter/waist_line.h"
 #include "core/alter/waist_seam_level.h"
 #include "core/alter/waist_to_hip.h"
@@ -71,7 +75,8 @@ std::array<Adjustment, adjustment_count> listed()
         leg_length_row(),       width_at_thigh_row(), width_at_knee_row(),
         width_at_leg_hem_row(), waist_line_row(),     sewn_crotch_row(),
         sewn_waist_width_row(), sewn_hip_width_row(), sewn_waist_row(),
-        sewn_hem_row(),
+        sewn_hem_row(),         waist_darts_row(),    width_at_high_hip_row(),
+        width_at_calf_row(),    centre_wedge_row(),   turn_up_row(),
     };
 }
 

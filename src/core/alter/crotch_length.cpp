@@ -1,12 +1,10 @@
 #include "core/alter/crotch_length.h"
 
-#include <cmath>
-
+#include "core/alter/centre_wedge.h"
 #include "core/alter/match.h"
 #include "core/alter/places.h"
 #include "core/alter/propose.h"
 #include "core/alter/shared.h"
-#include "core/paper/dart_redraw.h"
 #include "core/paper/leg_redraw.h"
 #include "core/pattern/part_rules.h"
 
@@ -21,78 +19,9 @@ Length crotch_of(const Piece& p)
     return sewn_length(p, EdgeRole::Centre);
 }
 
-struct Wedge {
-    TurnedTop after;
-    Length opening;  // at the centre
-    double radians = 0;
-};
-
-Outcome<Wedge> wedge_of(const Piece& piece, const Stroke& cut, Length opening)
-{
-    const double reach = Geom::distance(cut.a, cut.b);
-    // The centre lies to the left of the hinge: its upper part rises when it turns clockwise.
-    const auto turn = turn_for(abs(opening), reach, wedge_key);
-    if (!turn) return tl::make_unexpected(turn.error());
-    const double radians = opening > Length{} ? -*turn : *turn;
-    if (piece.role == PieceRole::Back) return Wedge{top_turned_leaning(piece, cut, radians), opening, radians};
-    auto after = top_turned_upright(piece, cut, radians);
-    if (!after) return tl::make_unexpected(after.error());
-    return Wedge{std::move(*after), opening, radians};
-}
-
-// The opening at which the crotch seam gains the amount: a leaning centre gains a little less than it opens.
-Outcome<Wedge> wedge_gaining(const Piece& piece, const Stroke& cut, Length amount)
-{
-    Length opening = amount;
-    constexpr int most_rounds = 12;
-    for (int i = 0;; ++i) {
-        auto wedge = wedge_of(piece, cut, opening);
-        if (!wedge) return wedge;
-        const Length off = amount - (crotch_of(wedge->after.piece) - crotch_of(piece));
-        if (abs(off) < Length::mm(0.001) || i == most_rounds) return wedge;
-        opening += off;
-    }
-}
-
-Outcome<bool> wedge_steps(Applied& out, const Piece& piece, const Stroke& cut, const Wedge& w)
-{
-    const auto panel = panel_moved(piece, {cut.b, cut.a}, {1, cut.b, w.radians, {}});
-    if (!panel) return tl::make_unexpected(panel.error());
-    const Length down = crotch_of(piece) - along_to(piece, EdgeRole::Centre, cut.a);
-    const Length side = along_to(piece, EdgeRole::Side, cut.b);
-    const bool opens = w.opening > Length{};
-    const Point raised = (cut.a - cut.b) * Geom::Rotate{w.radians} + cut.b;
-    Step draw = step_on(piece, StepKind::DrawCentreWedge, abs(w.opening), down, side);
-    draw.picture.lines = {cut};
-    Step in_two = step_on(piece, StepKind::CutToSide, abs(w.opening));
-    in_two.picture.panels = {panel->cut.first, panel->cut.second};
-    in_two.picture.lines = {cut};
-    Step turned = step_on(piece, opens ? StepKind::OpenAtCentre : StepKind::OverlapAtCentre, abs(w.opening));
-    turned.picture.panels = {panel->cut.first, panel->second};
-    (opens ? turned.picture.added : turned.picture.removed) = {{cut.a, cut.b, raised}};
-    turned.picture.dimensions = {{cut.a, raised, abs(w.opening)}};
-    turned.picture.motions = {{1, cut.b, w.radians, {}}};
-    out.steps.insert(out.steps.end(), {draw, in_two, turned});
-    const bool upright = piece.role == PieceRole::Front;
-    out.steps.push_back(redrawn_step(panel->whole, w.after.piece,
-                                     upright ? StepKind::CarryCentreUp : StepKind::RedrawCentre,
-                                     w.after.waist_gained));
-    return true;
-}
-
 Outcome<bool> wedge_piece(Applied& out, PieceRole role, Length amount)
 {
-    if (amount == Length{}) return true;
-    Piece& piece = *find_piece(out.garment.pieces, role);
-    const double level = guide(piece, GuideKind::LengthenShorten)->a[Geom::Y];
-    const auto across = lies_across(piece, level);
-    if (!across) return refuse(Why::LineMissesPiece, wedge_key);
-    const Stroke cut{{across->from, level}, {across->to, level}};
-    auto wedge = wedge_gaining(piece, cut, amount);
-    if (!wedge) return tl::make_unexpected(wedge.error());
-    if (const auto ok = wedge_steps(out, piece, cut, *wedge); !ok) return ok;
-    piece = std::move(wedge->after.piece);
-    return true;
+    return wedge_at_centre(out, role, amount, wedge_key);
 }
 
 Outcome<bool> move_point(Applied& out, PieceRole role, Length amount)

@@ -5,8 +5,7 @@
 #include "core/alter/joined_waist.h"
 #include "core/alter/places.h"
 #include "core/alter/shared.h"
-#include "core/paper/dart_redraw.h"
-#include "core/pattern/dart.h"
+#include "core/alter/tucks.h"
 
 namespace sartorum {
 namespace {
@@ -45,15 +44,7 @@ Outcome<bool> slide(Applied& out, const Garment& above, PieceRole role, const Jo
         const Length by = abs(most) < Length::mm(1e-6) ? amount : o.by * (amount / most);
         if (abs(by) < Length::mm(0.05)) continue;
         const auto mouth = waist_mouths(piece)[o.dart];
-        auto slid = dart_slid(piece, mouth, by);
-        if (!slid) return tl::make_unexpected(slid.error());
-        const Dart& now = slid->darts[dart_at(*slid, mouth)];
-        const Dart& was = piece.darts[dart_at(piece, mouth)];
-        Step step = redrawn_step(piece, *slid, StepKind::SlideDart, by);
-        step.place = waist_run(*slid).darts[o.dart];
-        step.picture.dimensions = {{was.tip, now.tip, abs(by)}};
-        out.steps.push_back(std::move(step));
-        piece = std::move(*slid);
+        if (const auto ok = slide_fold(out.steps, piece, mouth, by, StepKind::SlideDart); !ok) return ok;
     }
     return true;
 }

@@ -13,22 +13,12 @@ namespace {
 
 constexpr auto thigh_key = "width_at_thigh";
 constexpr auto knee_key = "width_at_knee";
+constexpr auto calf_key = "width_at_calf";
 constexpr auto leg_hem_key = "width_at_leg_hem";
 
 Length side_length(const Piece& p)
 {
     return sewn_length(p, EdgeRole::Side);
-}
-
-// To nothing at the knee, or in shorts as much down to the hem.
-Piece hip_moved(const Piece& p, Length by)
-{
-    const Point out{by.in_mm(), 0};
-    const auto knee = guide(p, GuideKind::Knee);
-    std::vector<ShiftAt> side{{{}, no_shift}, {side_to(p, guide(p, GuideKind::Hip)->a[Geom::Y]), out}};
-    if (knee) side.push_back({side_to(p, knee->a[Geom::Y]), no_shift});
-    side.push_back({side_length(p), knee ? no_shift : out});
-    return leg_redrawn(p, {std::move(side), {}});
 }
 
 Piece knee_moved(const Piece& p, Length by)
@@ -42,6 +32,17 @@ Piece knee_moved(const Piece& p, Length by)
              {inner_to(p, knee), -out},
              {inner_leg_length(p), no_shift},
              {whole_inner(p), no_shift}}});
+}
+
+Piece calf_moved(const Piece& p, Length by)
+{
+    const Point out{by.in_mm(), 0};
+    const double knee = guide(p, GuideKind::Knee)->a[Geom::Y];
+    const double calf = knee - calf_below.in_mm();
+    return leg_redrawn(
+        p,
+        {{{{}, no_shift}, {side_to(p, knee), no_shift}, {side_to(p, calf), out}, {side_length(p), no_shift}},
+         {{{}, no_shift}, {inner_to(p, calf), -out}, {inner_to(p, knee), no_shift}, {whole_inner(p), no_shift}}});
 }
 
 // Straight from a little below the knee: a hand rounds the corner there.
@@ -87,7 +88,7 @@ Outcome<bool> move_leg(Applied& out, PieceRole role, Length by, const LegWidth& 
         return refuse(Why::PaperCrosses, w.field);  // the most that does not is found by halving
     const Spot from = w.at(piece);
     const Spot to = w.at(after);
-    Step mark = step_on(piece, w.mark, by);
+    Step mark = step_on(piece, w.mark, by, w.mark == StepKind::MarkCalf ? calf_below : Length{});
     if (from && to) {
         mark.picture.lines = {{*from, *to}};
         mark.picture.dimensions = {{*from, *to, abs(by)}};
@@ -98,36 +99,32 @@ Outcome<bool> move_leg(Applied& out, PieceRole role, Length by, const LegWidth& 
     return true;
 }
 
-// What is moved is what leaves the girth as wanted: a seam that leans gains a little otherwise.
 Outcome<Applied> alter_leg(const Garment& garment, const Dose& dose, const LegWidth& w)
 {
     if (const auto ok = some_amount(dose.front, w.field); !ok) return tl::make_unexpected(ok.error());
-    const Length was = measured_alone(garment.pieces, w.measure);
-    const auto faces = widened_faces(dose);
-    const double shares = w.shares * static_cast<double>(faces.size()) / 2;
-    Length share = dose.front / shares;
-    constexpr int most_rounds = 12;
-    for (int i = 0;; ++i) {
-        Applied out{garment, {}};
-        for (const auto role : faces) {
-            if (const auto ok = move_leg(out, role, share, w); !ok) return tl::make_unexpected(ok.error());
-        }
-        if (auto ok = match_sides(out); !ok) return tl::make_unexpected(ok.error());
-        const Length gained = measured_alone(out.garment.pieces, w.measure) - was;
-        const Length off = dose.front - gained;
-        if (abs(off) < Length::mm(0.005) || i == most_rounds) return out;
-        share += next_share(off, share, gained, shares);
-    }
+    return widened_until(garment, dose, w.measure, w.shares, [&](Applied& out, PieceRole role, Length share) {
+        return move_leg(out, role, share, w);
+    });
 }
 
 }  // namespace
 
+Piece leg_hip_moved(const Piece& p, Length by)
+{
+    const Point out{by.in_mm(), 0};
+    const auto knee = guide(p, GuideKind::Knee);
+    std::vector<ShiftAt> side{{{}, no_shift}, {side_to(p, guide(p, GuideKind::Hip)->a[Geom::Y]), out}};
+    if (knee) side.push_back({side_to(p, knee->a[Geom::Y]), no_shift});
+    side.push_back({side_length(p), knee ? no_shift : out});
+    return leg_redrawn(p, {std::move(side), {}});
+}
+
 Outcome<Applied> widen_trousers(const Garment& garment, const Dose& dose, Level level)
 {
     if (level == Level::Waist) return widen_skirt(garment, dose, level);
-    return alter_leg(
-        garment, dose,
-        {"width_at_hip", hip_moved, StepKind::MarkHip, StepKind::RedrawHip, at_side_hip, GarmentMeasure::Hip, 4});
+    return alter_leg(garment, dose,
+                     {"width_at_hip", leg_hip_moved, StepKind::MarkHip, StepKind::RedrawHip, at_side_hip,
+                      GarmentMeasure::Hip, 4});
 }
 
 Outcome<Applied> alter_width_at_thigh(const Garment& g, const Dose& girth)
@@ -142,6 +139,13 @@ Outcome<Applied> alter_width_at_knee(const Garment& g, const Dose& girth)
     return alter_leg(
         g, girth,
         {knee_key, knee_moved, StepKind::MarkKnee, StepKind::RedrawLeg, at_knee, GarmentMeasure::Knee, 4});
+}
+
+Outcome<Applied> alter_width_at_calf(const Garment& g, const Dose& girth)
+{
+    return alter_leg(
+        g, girth,
+        {calf_key, calf_moved, StepKind::MarkCalf, StepKind::RedrawCalf, at_calf, GarmentMeasure::Calf, 4});
 }
 
 Outcome<Applied> alter_width_at_leg_hem(const Garment& g, const Dose& girth)
@@ -161,6 +165,11 @@ std::optional<Proposal> propose_thigh(const FittingState& s)
 std::optional<Proposal> propose_knee(const FittingState& s)
 {
     return lacking_girth(s, Measure::Knee, s.sizes.hip, GarmentMeasure::Knee);
+}
+
+std::optional<Proposal> propose_calf(const FittingState& s)
+{
+    return lacking_girth(s, Measure::Calf, s.sizes.hip, GarmentMeasure::Calf);
 }
 
 }  // namespace
@@ -199,6 +208,25 @@ Adjustment width_at_knee_row()
         .place = at_knee,
         .propose = propose_knee,
         .from = Measure::Knee,
+    };
+}
+
+Adjustment width_at_calf_row()
+{
+    return {
+        .kind = AdjustmentKind::WidthAtCalf,
+        .key = calf_key,
+        .zone = Zone::Widths,
+        .rank = 95,
+        .acts_on = ActsOn::Both,
+        .least = -knee_limit,
+        .most = knee_limit,
+        .needs = {Level::Knee},
+        .apply = alter_width_at_calf,
+        .place = at_calf,
+        .propose = propose_calf,
+        .serves = [](const Garment& part) { return measure_piece(front_of(part)).has(GarmentMeasure::Calf); },
+        .from = Measure::Calf,
     };
 }
 

@@ -116,6 +116,25 @@ Spot at_side_waist(const Piece& p)
     return p.edges[*edge_index(p, EdgeRole::Side, true)].curve.finalPoint();
 }
 
+Spot at_top_of_waist_dart(const Piece& p)
+{
+    if (!has(p, EdgeRole::Waist)) return std::nullopt;
+    const auto mouths = waist_mouths(p);
+    if (mouths.empty()) return along(p, EdgeRole::Waist, 0.5);
+    const Dart& d = p.darts[dart_at(p, mouths.front())];
+    return (d.leg_a + d.leg_b) / 2;
+}
+
+Spot at_side_high_hip(const Piece& p)
+{
+    const auto hip = guide(p, GuideKind::Hip);
+    const Spot top = at_side_waist(p);
+    if (!hip || !top) return std::nullopt;
+    const double level = ((*top)[Geom::Y] + hip->a[Geom::Y]) / 2;
+    const auto span = lies_across(p, level);
+    return span ? Spot{Point{span->to, level}} : std::nullopt;
+}
+
 Spot at_side_hip(const Piece& p)
 {
     if (const auto line = guide(p, GuideKind::Hip)) return line->b;
@@ -198,6 +217,15 @@ Spot at_knee(const Piece& p)
 {
     const auto line = guide(p, GuideKind::Knee);
     return line ? Spot{line->b} : std::nullopt;
+}
+
+Spot at_calf(const Piece& p)
+{
+    const auto line = guide(p, GuideKind::Knee);
+    if (!line) return std::nullopt;
+    const double level = line->a[Geom::Y] - calf_below.in_mm();
+    const auto span = lies_across(p, level);
+    return span ? Spot{Point{span->to, level}} : std::nullopt;
 }
 
 Spot above_knee(const Piece& p)

@@ -20,8 +20,10 @@ using Spot = std::optional<Point>;
 [[nodiscard]] Spot at_underarm(const Piece&);
 [[nodiscard]] Spot on_length_line(const Piece&);  // the printed line, in its middle
 [[nodiscard]] Spot at_side_waist(const Piece&);
-[[nodiscard]] Spot at_waist_dart(const Piece&);  // the tip of the first in the waist
-[[nodiscard]] Spot at_side_hip(const Piece&);    // the hip line's outer end, else the lower edge's
+[[nodiscard]] Spot at_waist_dart(const Piece&);         // the tip of the first in the waist
+[[nodiscard]] Spot at_top_of_waist_dart(const Piece&);  // else in the middle of the waist
+[[nodiscard]] Spot at_side_high_hip(const Piece&);      // half-way from the waist to the hip line
+[[nodiscard]] Spot at_side_hip(const Piece&);           // the hip line's outer end, else the lower edge's
 [[nodiscard]] Spot high_on_centre(const Piece&);
 [[nodiscard]] Spot low_on_centre(const Piece&);
 [[nodiscard]] Spot at_bust_point(const Piece&);
@@ -34,6 +36,7 @@ using Spot = std::optional<Point>;
 [[nodiscard]] Spot at_inner_leg_point(const Piece&);
 [[nodiscard]] Spot at_thigh(const Piece&);  // on the inner leg, thigh_below its point
 [[nodiscard]] Spot at_knee(const Piece&);   // the knee line's outer end
+[[nodiscard]] Spot at_calf(const Piece&);   // on the side seam, calf_below the knee line
 [[nodiscard]] Spot above_knee(const Piece&);
 [[nodiscard]] Spot at_side_hem(const Piece&);
 // The sleeve.

@@ -1,5 +1,6 @@
 #include "core/alter/serves.h"
 
+#include "core/pattern/gore.h"
 #include "core/pattern/part_rules.h"
 
 namespace sartorum {
@@ -34,6 +35,11 @@ bool has_dart(const Garment& part)
 bool has_movable_dart(const Garment& part)
 {
     return has_dart(part) && !front_of(part).princess;
+}
+
+bool one_piece_a_face(const Garment& part)
+{
+    return face_of(part.pieces, PieceRole::Front).size() == 1 && face_of(part.pieces, PieceRole::Back).size() == 1;
 }
 
 bool hangs_from_waist(const Garment& part)

@@ -14,6 +14,7 @@ namespace sartorum {
 [[nodiscard]] bool has_dart(const Garment& part);
 // Of a front that is one piece: a seam over the bust point is not moved like a dart.
 [[nodiscard]] bool has_movable_dart(const Garment& part);
+[[nodiscard]] bool one_piece_a_face(const Garment& part);  // neither gores nor panels
 [[nodiscard]] bool hangs_from_waist(const Garment& part);  // and from no shoulder
 // The first way is for a seam at centre back, the second for a fold.
 [[nodiscard]] std::size_t way_by_centre_back(const Garment& part);

@@ -197,6 +197,7 @@ Adjustment as_sewn(Adjustment row, AdjustmentKind kind, std::string_view key, in
     row.rank = rank;
     row.apply = apply;
     row.methods = {};
+    row.usual_method = nullptr;
     row.method_serves = nullptr;
     row.when_sewn = true;
     return row;

@@ -46,35 +46,35 @@ std::vector<Shift> shifts(const Piece& p, Length amount, TucksWay way)
     return outwards;
 }
 
-Outcome<bool> slide_tuck(std::vector<Step>& steps, Piece& piece, const Shift& s)
-{
-    const Dart was = piece.darts[dart_at(piece, s.mouth)];
-    // A waist runs to the side in a skirt, from it in a bodice.
-    const bool to_side = was.leg_b[Geom::X] > was.leg_a[Geom::X];
-    auto slid = dart_slid(piece, s.mouth, to_side ? s.by : -s.by);
-    if (!slid) return tl::make_unexpected(slid.error());
-    const Dart& now = slid->darts[dart_at(*slid, s.mouth)];
-    const auto all = waist_mouths(*slid);
-    const auto nth = std::find(all.begin(), all.end(), s.mouth) - all.begin();
-    Step step = redrawn_step(piece, *slid, StepKind::SlideTuck, s.by);
-    step.place = waist_run(*slid).darts[static_cast<std::size_t>(nth)];
-    step.picture.dimensions = {{was.tip, now.tip, abs(s.by)}};
-    steps.push_back(std::move(step));
-    piece = std::move(*slid);
-    return true;
-}
-
 Outcome<bool> shift_tucks(Applied& out, PieceRole role, Length amount, TucksWay way)
 {
     if (amount == Length{}) return true;
     Piece& piece = *find_piece(out.garment.pieces, role);
     for (const auto& s : shifts(piece, amount, way)) {
-        if (const auto ok = slide_tuck(out.steps, piece, s); !ok) return ok;
+        if (const auto ok = slide_fold(out.steps, piece, s.mouth, s.by, StepKind::SlideTuck); !ok) return ok;
     }
     return true;
 }
 
 }  // namespace
+
+Outcome<bool> slide_fold(std::vector<Step>& steps, Piece& piece, std::size_t mouth, Length by, StepKind kind)
+{
+    const Dart was = piece.darts[dart_at(piece, mouth)];
+    // A waist runs to the side in a skirt, from it in a bodice.
+    const bool to_side = was.leg_b[Geom::X] > was.leg_a[Geom::X];
+    auto slid = dart_slid(piece, mouth, to_side ? by : -by);
+    if (!slid) return tl::make_unexpected(slid.error());
+    const Dart& now = slid->darts[dart_at(*slid, mouth)];
+    const auto all = waist_mouths(*slid);
+    const auto nth = std::find(all.begin(), all.end(), mouth) - all.begin();
+    Step step = redrawn_step(piece, *slid, kind, by);
+    step.place = waist_run(*slid).darts[static_cast<std::size_t>(nth)];
+    step.picture.dimensions = {{was.tip, now.tip, abs(by)}};
+    steps.push_back(std::move(step));
+    piece = std::move(*slid);
+    return true;
+}
 
 void between_tucks(Applied& out, const Garment& before)
 {
@@ -91,7 +91,8 @@ void between_tucks(Applied& out, const Garment& before)
         std::vector<Step> steps;
         Piece spaced = piece;
         bool room = true;
-        for (const auto& m : moves) room = room && slide_tuck(steps, spaced, m).has_value();
+        for (const auto& m : moves)
+            room = room && slide_fold(steps, spaced, m.mouth, m.by, StepKind::SlideTuck).has_value();
         if (!room) continue;
         piece = std::move(spaced);
         std::move(steps.begin(), steps.end(), std::back_inserter(out.steps));

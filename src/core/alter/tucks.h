@@ -17,6 +17,9 @@ enum class TucksWay { Moved, Spaced };
 // centre as it was, the last from the side. Where one finds no room they stay.
 void between_tucks(Applied&, const Garment& before);
 
+// One fold in the waist drawn that far nearer the side (+) or the centre, and the step that says so.
+[[nodiscard]] Outcome<bool> slide_fold(std::vector<Step>&, Piece&, std::size_t mouth, Length by, StepKind);
+
 [[nodiscard]] Outcome<Applied> alter_tucks(const Garment&, const Dose&);
 [[nodiscard]] Adjustment tucks_row();
 

@@ -13,7 +13,8 @@ namespace sartorum {
 inline constexpr Length underarm_limit = Length::mm(80);
 
 // Where a change of girth goes: all four side seam halves, or the back's alone.
-enum class WidthShare { Quarters, BackOnly };
+// Gathered: at the waist in its gathers, at the hip the back's alone with its waist gathered (gathers.h).
+enum class WidthShare { Quarters, BackOnly, Gathered };
 inline constexpr std::array<std::string_view, 2> share_methods{"quarters", "back_only"};
 
 [[nodiscard]] Outcome<Applied> alter_underarm_width(const Garment&, const Dose& girth);

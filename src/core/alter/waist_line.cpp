@@ -201,22 +201,24 @@ std::optional<Proposal> propose_waist_line(const FittingState& s)
     const auto traced = waist_depths(s.traced);
     const auto now = waist_depths(s.now);
     if (!traced || !now) return std::nullopt;
-    const Length common = now->front - traced->front;
+    const Length wedge = s.of(AdjustmentKind::CentreWedge);  // which raised the centre alone
+    const Length common = now->front - traced->front - wedge;
     const auto side = body.at(WaistToFloorSide, now->side - traced->side - common);
     if (!side) return std::nullopt;
     const bool charted = body.charted(WaistToFloorFront) && body.charted(WaistToFloorBack);
-    const Asked front = charted ? *body.at(WaistToFloorFront) : Asked{};
+    const Asked front = charted ? *body.at(WaistToFloorFront, wedge) : Asked{};
     const Asked back = charted ? *body.at(WaistToFloorBack, now->back - traced->back - common) : Asked{};
     // Those between: as they were read, else on the smooth line through the three.
     const Length f = half_waist(s.now, PieceRole::Front);
     const Length b = half_waist(s.now, PieceRole::Back);
     const ShiftLine smooth{
         {{Length{}, {0, front.by().in_mm()}}, {f, {0, side->by().in_mm()}}, {f + b, {0, back.by().in_mm()}}}};
-    const auto between = [&](Measure m, Length along) {
-        return body.at(m).value_or(Asked{Length::mm(smooth.at(along).by[Geom::Y])});
+    const auto between = [&](Measure m, Length along, const Asked& centre) {
+        const auto read = body.at(m, (centre.done + side->done) / 2.0);
+        return read.value_or(Asked{Length::mm(smooth.at(along).by[Geom::Y])});
     };
-    const std::array<Asked, station_count> all{front, between(WaistToFloorMidFront, f / 2.0), *side,
-                                               between(WaistToFloorMidBack, f + b / 2.0), back};
+    const std::array<Asked, station_count> all{front, between(WaistToFloorMidFront, f / 2.0, front), *side,
+                                               between(WaistToFloorMidBack, f + b / 2.0, back), back};
     const auto most = std::max_element(all.begin(), all.end(),
                                        [](const Asked& x, const Asked& y) { return abs(x.by()) < abs(y.by()); });
     Proposal out{most->by(),

@@ -81,7 +81,7 @@ Adjustment waist_to_hip_row()
         .kind = AdjustmentKind::WaistToHip,
         .key = "waist_to_hip",
         .zone = Zone::Lengths,
-        .rank = 50,
+        .rank = 49,
         .acts_on = ActsOn::Both,
         .least = -waist_to_hip_limit,
         .most = waist_to_hip_limit,

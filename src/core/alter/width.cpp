@@ -1,10 +1,12 @@
 #include "core/alter/width.h"
 
 #include "core/alter/flank.h"
+#include "core/alter/gathers.h"
 #include "core/alter/match.h"
 #include "core/alter/part_alter.h"
 #include "core/alter/places.h"
 #include "core/alter/propose.h"
+#include "core/alter/serves.h"
 #include "core/alter/shared.h"
 #include "core/alter/tucks.h"
 #include "core/paper/bodice_redraw.h"
@@ -27,6 +29,8 @@ Point marked_side_at(const Piece& piece, Level level)
 Outcome<Applied> alter_width(const Garment& garment, const Dose& dose, Level level, const std::string& field)
 {
     if (const auto ok = some_amount(dose.front, field); !ok) return tl::make_unexpected(ok.error());
+    if (static_cast<WidthShare>(dose.method) == WidthShare::Gathered)
+        return level == Level::Waist ? alter_in_gathers(garment, dose) : alter_back_gathered(garment, dose);
     auto out = part_alter(garment).widen(garment, dose, level);
     if (out && level == Level::Waist) between_tucks(*out, garment);
     return out;
@@ -90,6 +94,27 @@ std::vector<PieceRole> widened_faces(const Dose& dose)
     return {PieceRole::Front, PieceRole::Back};
 }
 
+Outcome<Applied> widened_until(const Garment& garment, const Dose& dose, GarmentMeasure measure, double seams,
+                               const std::function<Outcome<bool>(Applied&, PieceRole, Length)>& move)
+{
+    const Length was = measured_alone(garment.pieces, measure);
+    const auto faces = widened_faces(dose);
+    const double shares = seams * static_cast<double>(faces.size()) / 2;
+    Length share = dose.front / shares;
+    constexpr int most_rounds = 12;
+    for (int i = 0;; ++i) {
+        Applied out{garment, {}};
+        for (const auto role : faces) {
+            if (const auto ok = move(out, role, share); !ok) return tl::make_unexpected(ok.error());
+        }
+        if (auto ok = match_sides(out); !ok) return tl::make_unexpected(ok.error());
+        const Length gained = measured_alone(out.garment.pieces, measure) - was;
+        const Length off = dose.front - gained;
+        if (abs(off) < Length::mm(0.005) || i == most_rounds) return out;
+        share += next_share(off, share, gained, shares);
+    }
+}
+
 Length next_share(Length lacks, Length share, Length gained, double flanks)
 {
     const bool tells = abs(gained) > abs(share) * (flanks * 0.2);
@@ -137,9 +162,28 @@ Outcome<Applied> alter_width_at_hip(const Garment& g, const Dose& girth)
 
 namespace {
 
-bool share_open(const Garment& g, std::size_t method)
+constexpr std::array<std::string_view, 3> waist_ways{"quarters", "back_only", "gathers"};
+constexpr std::array<std::string_view, 3> hip_ways{"quarters", "back_only", "back_gathered"};
+
+bool waist_way_open(const Garment& g, std::size_t method)
 {
-    return method == 0 || part_alter(g).widens_back_alone;
+    const auto way = static_cast<WidthShare>(method);
+    if (way == WidthShare::Gathered) return has_waist_gathers(g);
+    return way == WidthShare::Quarters || part_alter(g).widens_back_alone;
+}
+
+bool hip_way_open(const Garment& g, std::size_t method)
+{
+    const auto way = static_cast<WidthShare>(method);
+    if (way == WidthShare::Gathered)
+        return hangs_from_waist(g) && one_piece_a_face(g) && edge_index(back_of(g), EdgeRole::Waist);
+    return way == WidthShare::Quarters || part_alter(g).widens_back_alone;
+}
+
+// Gathers give and take before any seam does.
+std::size_t usual_waist_way(const Garment& g)
+{
+    return static_cast<std::size_t>(has_waist_gathers(g) ? WidthShare::Gathered : WidthShare::Quarters);
 }
 
 // Body − chart, less what the adjustments above gave; or her own ease less what the garment has.
@@ -151,7 +195,7 @@ std::optional<Proposal> propose_at_waist(const FittingState& s)
 std::optional<Proposal> propose_at_hip(const FittingState& s)
 {
     // A gathered skirt is as wide as its gathers: only what cannot be moved in is brought up.
-    if (s.across && s.across->joint.fullness >= gathered_from)
+    if ((s.across && s.across->joint.fullness >= gathered_from) || full_at_waist(s.now))
         return brought_up(s, Measure::Hip, part_alter(s.now).hip);
     // A top's hem is its hip only where the chart means it so.
     return lacking_girth(s, Measure::Hip, s.sizes.hip, part_alter(s.now).hip);
@@ -174,8 +218,9 @@ Adjustment width_at_waist_row()
         .place = at_side_waist,
         .propose = propose_at_waist,
         .from = Measure::Waist,
-        .methods = share_methods,
-        .method_serves = share_open,
+        .methods = waist_ways,
+        .usual_method = usual_waist_way,
+        .method_serves = waist_way_open,
         .at_join = AtJoin::NotBelow,
     };
 }
@@ -195,8 +240,8 @@ Adjustment width_at_hip_row()
         .place = at_side_hip,
         .propose = propose_at_hip,
         .from = Measure::Hip,
-        .methods = share_methods,
-        .method_serves = share_open,
+        .methods = hip_ways,
+        .method_serves = hip_way_open,
     };
 }
 

@@ -9,7 +9,10 @@
 // Also     width at the waist: the waistband is cut at its side notch and made longer by what the waist gained
 // Limits   120 mm of girth (30 mm a seam): beyond, take another size. Common practice: a quarter each.
 #pragma once
+#include <functional>
+
 #include "core/alter/underarm_width.h"
+#include "core/pattern/garment_measure.h"
 
 namespace sartorum {
 
@@ -21,6 +24,12 @@ inline constexpr Length width_limit = Length::mm(120);
 // waist level or the hem; a skirt's at the waist or from the hip line down.
 [[nodiscard]] Outcome<Applied> widen_upper(const Garment&, const Dose& girth, Level);
 [[nodiscard]] Outcome<Applied> widen_skirt(const Garment&, const Dose& girth, Level);
+// Each face moved by a share of the girth until the garment measures as much more there: a seam that leans, or is
+// evened afterwards, gives a little more or less than it is moved by. `seams`: how many shares there are all round
+// with front and back.
+[[nodiscard]] Outcome<Applied> widened_until(
+    const Garment&, const Dose& girth, GarmentMeasure, double seams,
+    const std::function<Outcome<bool>(Applied&, PieceRole, Length share)>& move);
 // Front and back, or the back alone.
 [[nodiscard]] std::vector<PieceRole> widened_faces(const Dose&);
 // How much more each flank must go, when all of them by `share` gained so much and that much is lacking.

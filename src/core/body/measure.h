@@ -34,6 +34,7 @@ enum class Measure {
     Thigh,
     Knee,
     Calf,
+    HeelRound,
     InsideLeg,
     CrotchLength,
     FrontRise,
@@ -81,7 +82,7 @@ struct MeasureFacts {
     }
 };
 
-inline constexpr std::array<MeasureFacts, 45> all_measures{{
+inline constexpr std::array<MeasureFacts, 46> all_measures{{
     {Measure::NeckBase, "neck_base", MeasureKind::Girth, View::Front, false, Length::mm(220), Length::mm(700)},
     {Measure::Head, "head", MeasureKind::Girth, View::Front, false, Length::mm(400), Length::mm(750)},
     {Measure::HighBust, "high_bust", MeasureKind::Girth, View::Front, false, Length::mm(400), Length::mm(2200)},
@@ -104,6 +105,7 @@ inline constexpr std::array<MeasureFacts, 45> all_measures{{
     {Measure::Thigh, "thigh", MeasureKind::Girth, View::Legs, true, Length::mm(200), Length::mm(1400)},
     {Measure::Knee, "knee", MeasureKind::Girth, View::Legs, true, Length::mm(150), Length::mm(900)},
     {Measure::Calf, "calf", MeasureKind::Girth, View::Legs, true, Length::mm(150), Length::mm(900)},
+    {Measure::HeelRound, "heel_round", MeasureKind::Girth, View::Legs, false, Length::mm(180), Length::mm(550)},
     {Measure::InsideLeg, "inside_leg", MeasureKind::Along, View::Legs, false, Length::mm(300), Length::mm(1200)},
     {Measure::CrotchLength, "crotch_length", MeasureKind::Crotch, View::Legs, false, Length::mm(300),
      Length::mm(1500)},

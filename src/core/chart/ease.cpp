@@ -11,12 +11,13 @@ Length least_woven(Measure m)
         case Measure::Bust: return Length::mm(50);
         case Measure::Waist:
         case Measure::SeatedWaist: return Length::mm(25);
+        case Measure::HighHip: return Length::mm(30);  // between the waist's and the hip's; from memory
         case Measure::Hip:
-        case Measure::HighHip:
         case Measure::SeatedHip:
         case Measure::Thigh:
         case Measure::SeatedThigh:
-        case Measure::UpperArm: return Length::mm(40);
+        case Measure::UpperArm:
+        case Measure::TrunkGirth: return Length::mm(40);
         case Measure::Knee: return Length::mm(30);
         case Measure::Calf: return Length::mm(20);
         default: return {};
@@ -28,6 +29,8 @@ Length least_woven(Measure m)
 Length least_ease(Measure m, const Cloth& cloth, Length body)
 {
     if (!cloth.knit || cloth.stretch < stretch_that_counts) return least_woven(m);
+    // Of an all-in-one in a knit 0 to 3 cm: nothing is drawn down by the shoulders.
+    if (m == Measure::TrunkGirth) return {};
     const double spent = cloth.stretch / 2.0;
     return body * (-spent / (1.0 + spent));
 }

@@ -1,7 +1,6 @@
 #include <algorithm>
 
 #include "core/check/walk.h"
-#include "core/paper/waist_redraw.h"
 #include "core/pattern/gore.h"
 #include "core/pattern/part_rules.h"
 
@@ -57,17 +56,13 @@ std::optional<Drops> drops_below_hip(const Garment& g)
 
 }  // namespace
 
-std::optional<HemLevel> hem_level(const Garment& traced, const Garment& altered, const std::vector<Length>& waist)
+std::optional<HemLevel> hem_level(const Garment& traced, const Garment& altered, const WaistHigher& waist)
 {
     const auto was = drops(traced);
-    auto is = drops(altered);
+    const auto is = drops(altered);
     if (!was || !is) return std::nullopt;
-    if (waist.size() == station_count) {
-        is->front = is->front - waist[static_cast<std::size_t>(WaistStation::CentreFront)];
-        is->side = is->side - waist[static_cast<std::size_t>(WaistStation::Side)];
-        is->back = is->back - waist[static_cast<std::size_t>(WaistStation::CentreBack)];
-    }
-    HemLevel out{is->front - was->front, is->side - was->side, is->back - was->back, false};
+    HemLevel out{is->front - waist.front - was->front, is->side - waist.side - was->side,
+                 is->back - waist.back - was->back, false};
     const auto [least, most] = std::minmax({out.front, out.side, out.back});
     out.holds = most - least <= hem_tolerance;
     return out;

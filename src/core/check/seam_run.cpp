@@ -49,6 +49,8 @@ std::vector<RunNotch> run_notches(const Piece& piece, EdgeRole role)
 {
     std::vector<RunNotch> out;
     const Length whole = sewn_length(piece, role);
+    // Gathers lie evenly over their edge.
+    const auto drawn_in = [](const Edge& e) { return 1 - e.gathered / length(e.curve); };
     const bool backwards = walked_backwards(piece, role);
     Length along;
     for (const auto& e : piece.edges) {
@@ -57,10 +59,10 @@ std::vector<RunNotch> run_notches(const Piece& piece, EdgeRole role)
             if (n.on != role) continue;
             const auto near = nearest(e.curve, n.at);
             if (near.off > 0.1 || !near.inside) continue;
-            const Length here = along + length_to(e.curve, near.time);
+            const Length here = along + length_to(e.curve, near.time) * drawn_in(e);
             out.push_back({backwards ? whole - here : here, n.count});
         }
-        along += length(e.curve);
+        along += length(e.curve) - e.gathered;
     }
     std::sort(out.begin(), out.end(), [](const RunNotch& x, const RunNotch& y) { return x.along < y.along; });
     return out;

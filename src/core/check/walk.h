@@ -137,10 +137,16 @@ struct Checks {
 
 [[nodiscard]] Checks check(const Garment&, const BodySet&, const Cloth& = {});
 
-// None where nothing hangs from the waist.
-// A waist drawn anew through its stations by `waist` was higher there on the body: what hangs from it hangs level.
+// How much higher the waist stands on the body, or the longer the way over it is there: by a waist drawn anew, a
+// wedge at the centre.
+struct WaistHigher {
+    Length front;
+    Length side;
+    Length back;
+};
+// None where nothing hangs from the waist. What hangs from a higher waist by as much more hangs level.
 [[nodiscard]] std::optional<HemLevel> hem_level(const Garment& traced, const Garment& altered,
-                                                const std::vector<Length>& waist = {});
+                                                const WaistHigher& waist = {});
 
 // Of unlike sides it is counted from the hip line, since their waists need not be alike; none where no hip is
 // drawn.

@@ -19,7 +19,9 @@ Curve mouth_drawn(const Piece& p, std::size_t mouth)
     if (p.princess && p.bust_point && Geom::distance(d.tip, *p.bust_point) < 1e-6)
         return straight(d.leg_a, d.leg_b);
     const EdgeRole role = dart_role(p, mouth);
-    if (role == EdgeRole::Shoulder || role == EdgeRole::Neck)
+    // What hangs from the waist has it run from the centre: folded there.
+    const bool from_centre = role == EdgeRole::Waist && begins_with(p, EdgeRole::Waist);
+    if (role == EdgeRole::Shoulder || role == EdgeRole::Neck || from_centre)
         return dart_mouth(d, end_direction(p.edges[mouth - 1].curve));
     const Point up = -start_direction(p.edges[mouth + 1].curve);
     return reversed(dart_mouth({d.leg_b, d.leg_a, d.tip, d.kind}, up));
@@ -178,6 +180,8 @@ std::size_t part_edge(Piece& p, const OutlinePlace& at)
     p.edges[at.edge].curve = before;
     Edge rest = old;
     rest.curve = after;
+    rest.gathered = old.gathered * (length(after) / length(old.curve));
+    p.edges[at.edge].gathered = old.gathered - rest.gathered;
     p.edges.insert(p.edges.begin() + static_cast<std::ptrdiff_t>(at.edge) + 1, rest);
     return at.edge + 1;
 }

@@ -191,7 +191,8 @@ TurnedTop top_turned_leaning(const Piece& piece, const Stroke& cut, double radia
     const Point top = old.finalPoint();
     const Point along = end_direction(old);
     const double hip = guide(piece, GuideKind::Hip)->a[Geom::Y];
-    const double low = (hip + inner_leg_point(piece)[Geom::Y]) / 2;
+    // Of a skirt the seam bends at the hip line, of trousers in the curve.
+    const double low = edge_index(piece, EdgeRole::InnerLeg) ? (hip + inner_leg_point(piece)[Geom::Y]) / 2 : hip;
     const Length bends = along_to_level(piece, centre, centre, low).value_or(Length{});
     out = run_shifted(out, centre, centre,
                       {{{}, no_shift},

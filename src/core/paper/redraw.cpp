@@ -171,7 +171,7 @@ Outcome<Piece> side_waist_raised(const Piece& piece, Length amount)
 
 Length top_length(const Piece& piece)
 {
-    return sewn_length(piece, piece.edges.front().role);
+    return flat_length(piece, piece.edges.front().role);
 }
 
 Piece top_raised(const Piece& piece, Length amount, double from, double to)

@@ -36,11 +36,14 @@ HandMark hand_mark(StepKind kind)
         case StepKind::ExtendBelow:
         case StepKind::DrawHem:
         case StepKind::MarkWaist:
+        case StepKind::MarkHighHip:
+        case StepKind::MarkCalf:
         case StepKind::MarkHip: return HandMark::Draw;
         case StepKind::CutAcross:
         case StepKind::CutBand: return HandMark::Cut;
         case StepKind::Spread:
         case StepKind::SpreadBand:
+        case StepKind::AddTurnUp:
         case StepKind::AddHem: return HandMark::Spread;
         case StepKind::FoldOut:
         case StepKind::OverlapBand: return HandMark::Overlap;
@@ -51,8 +54,16 @@ HandMark hand_mark(StepKind kind)
         case StepKind::SlideTuck:
         case StepKind::DrawFacing:
         case StepKind::DrawLining:
+        case StepKind::ShiftSide:
+        case StepKind::RedrawHighHip:
+        case StepKind::RedrawCalf:
+        case StepKind::RedrawDartLegs:
+        case StepKind::LeaveDart:
+        case StepKind::AddDart:
         case StepKind::RedrawHip: return HandMark::Redraw;
         case StepKind::TrueSide:
+        case StepKind::GatherWaist:
+        case StepKind::EaseWaist:
         case StepKind::MatchSides: return HandMark::True;
         case StepKind::TraceWhole:
         case StepKind::TraceTwice:

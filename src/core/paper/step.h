@@ -147,6 +147,17 @@ enum class StepKind {
     CarryCentreUp,   // as it runs below the cut; the waist gets amount longer
     MarkInnerPoint,  // amount outside (inside) the inner leg point
     RedrawInnerLeg,  // from the mark to the knee, and the crotch curve run into it
+    MarkHighHip,     // amount outside (inside) the side seam, `place` above the hip line
+    RedrawHighHip,   // through the mark, to nothing at the waist and at the hip line
+    ShiftSide,       // the whole side seam amount further out (in), as it runs
+    EaseWaist,       // amount of the waist eased; then `second` in all, sewn `place` long
+    AddTurnUp,       // under the hem amount twice, and then its allowance, `place` in all
+    GatherWaist,     // amount more (less) of the waist; then `second` in all, sewn `place` long
+    MarkCalf,        // amount outside (inside) both seams, `place` under the knee line
+    RedrawCalf,
+    RedrawDartLegs,  // amount wider (narrower) on the waist line, now `place` wide; its tip stays
+    LeaveDart,       // `place` wide, sewn no more: one line over it
+    AddDart,         // amount wide, `place` long, `second` from the centre along the closed waist
     MarkKnee,        // amount outside (inside) both seams at the knee line
     MarkLegHem,      // and at the hem
     RedrawLeg,       // both seams through the marks

@@ -220,6 +220,8 @@ Outcome<Piece> waist_redrawn(const Piece& piece, const WaistHeights& heights, Le
     carry_notches(out, piece, heights, from);
     if (piece.opening > Length{} && piece.opening < piece_most)
         out.opening = std::max(Length{}, piece.opening + inner.by);
+    if (piece.side_opening > Length{} && piece.side_opening < piece_most)
+        out.side_opening = std::max(Length{}, piece.side_opening + outer.by);
     if (waist_reaches_cut(out)) return refuse(Why::PaperCrosses, waist_field);
     return out;
 }

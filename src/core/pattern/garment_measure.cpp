@@ -62,11 +62,11 @@ Value waist_to_hip(const Piece& piece)
     return Length::mm(edge(piece, EdgeRole::Side).curve.initialPoint()[Geom::Y] - hip);
 }
 
-// Half-way down to the hip line, darts closed.
+// Half-way down to the hip line, darts closed. Of gores nothing is said.
 Value high_hip_width(const Piece& piece)
 {
     const auto side = edge_index(piece, EdgeRole::Side);
-    if (!side) return std::nullopt;
+    if (!side || edge_index(piece, EdgeRole::Inner) || edge_index(piece, EdgeRole::Outer)) return std::nullopt;
     const double waist = piece.edges[*side].curve.initialPoint()[Geom::Y];
     const double level = (waist + guide(piece, GuideKind::Hip)->a[Geom::Y]) / 2;
     return width_at(piece, level).value_or(Length{}) - taken_of(piece, level);
@@ -91,6 +91,16 @@ Value knee_width(const Piece& leg)
 {
     const auto line = guide(leg, GuideKind::Knee);
     return line ? width_at(leg, line->a[Geom::Y]) : std::nullopt;
+}
+
+Value calf_width(const Piece& leg)
+{
+    const auto line = guide(leg, GuideKind::Knee);
+    if (!line) return std::nullopt;
+    const double level = line->a[Geom::Y] - calf_below.in_mm();
+    const double hem = edge(leg, EdgeRole::Hem).curve.initialPoint()[Geom::Y];
+    constexpr double past_it = 40;
+    return level > hem + past_it ? width_at(leg, level) : std::nullopt;
 }
 
 Value front_length(const Piece& piece)
@@ -156,13 +166,15 @@ constexpr std::array sleeve_lies{LiesOn{upper, On::Sleeve, 1, sleeve_length}};
 constexpr std::array front_length_lies{LiesOn{upper, On::Front, 1, front_length}};
 constexpr std::array waist_to_hip_lies{LiesOn{trousers, On::Front, 1, waist_to_hip},
                                        LiesOn{skirt, On::Front, 1, waist_to_hip}};
-constexpr std::array high_hip_lies{LiesOn{trousers, On::FrontAndBack, 2, high_hip_width, Measure::HighHip}};
+constexpr std::array high_hip_lies{LiesOn{trousers, On::FrontAndBack, 2, high_hip_width, Measure::HighHip},
+                                   LiesOn{skirt, On::FrontAndBack, 2, high_hip_width, Measure::HighHip}};
 constexpr std::array crotch_front_lies{
     LiesOn{trousers, On::Front, 1, along<EdgeRole::Centre>, Measure::FrontRise}};
 constexpr std::array crotch_back_lies{LiesOn{trousers, On::Back, 1, along<EdgeRole::Centre>, Measure::BackRise}};
 constexpr std::array rise_lies{LiesOn{trousers, On::Front, 1, rise, Measure::BodyRise}};
 constexpr std::array thigh_lies{LiesOn{trousers, On::FrontAndBack, 1, thigh_width, Measure::Thigh}};
 constexpr std::array knee_lies{LiesOn{trousers, On::FrontAndBack, 1, knee_width, Measure::Knee}};
+constexpr std::array calf_lies{LiesOn{trousers, On::FrontAndBack, 1, calf_width, Measure::Calf}};
 constexpr std::array leg_hem_lies{LiesOn{trousers, On::FrontAndBack, 1, along<EdgeRole::Hem>}};
 constexpr std::array inside_leg_lies{LiesOn{trousers, On::Front, 1, along<EdgeRole::InnerLeg>}};
 
@@ -170,31 +182,33 @@ constexpr auto girth = MeasureKind::Girth;
 constexpr auto length_along = MeasureKind::Along;
 
 constexpr std::array<GarmentMeasureFacts, garment_measure_count> measure_rows{{
-    {GarmentMeasure::Neck, "neck", Level::Shoulder, length_along, true, 13, neck_lies},
-    {GarmentMeasure::Shoulder, "shoulder", Level::Shoulder, length_along, true, 12, shoulder_lies},
-    {GarmentMeasure::Armhole, "armhole", Level::Underarm, length_along, true, 17, armhole_lies},
+    {GarmentMeasure::Neck, "neck", Level::Shoulder, length_along, true, 15, neck_lies},
+    {GarmentMeasure::Shoulder, "shoulder", Level::Shoulder, length_along, true, 14, shoulder_lies},
+    {GarmentMeasure::Armhole, "armhole", Level::Underarm, length_along, true, 19, armhole_lies},
     {GarmentMeasure::Bust, "bust", Level::Bust, girth, true, 1, bust_lies},
     {GarmentMeasure::Waist, "waist", Level::Waist, girth, true, 2, waist_lies},
     {GarmentMeasure::Hip, "hip", Level::Hip, girth, true, 4, hip_lies},
-    {GarmentMeasure::Side, "side", Level::Waist, length_along, true, 16, side_lies},
+    {GarmentMeasure::Side, "side", Level::Waist, length_along, true, 18, side_lies},
     {GarmentMeasure::CentreFront, "centre_front", Level::Waist, length_along, true, 0, centre_front_lies},
-    {GarmentMeasure::CentreBack, "centre_back", Level::Waist, length_along, true, 15, centre_back_lies},
-    {GarmentMeasure::Hem, "hem", Level::Hem, girth, true, 7, hem_lies},
+    {GarmentMeasure::CentreBack, "centre_back", Level::Waist, length_along, true, 17, centre_back_lies},
+    {GarmentMeasure::Hem, "hem", Level::Hem, girth, true, 8, hem_lies},
     {GarmentMeasure::Band, "band", Level::Waist, girth, true, 0, band_lies},
-    {GarmentMeasure::Cap, "cap", Level::Underarm, length_along, true, 18, cap_lies},
-    {GarmentMeasure::UpperArm, "upper_arm", Level::Underarm, girth, true, 19, upper_arm_lies},
-    {GarmentMeasure::SleeveHem, "sleeve_hem", Level::Underarm, girth, true, 20, sleeve_hem_lies},
-    {GarmentMeasure::Sleeve, "sleeve", Level::Shoulder, length_along, true, 21, sleeve_lies},
-    {GarmentMeasure::FrontLength, "front_length", Level::Waist, length_along, false, 14, front_length_lies},
+    {GarmentMeasure::Cap, "cap", Level::Underarm, length_along, true, 20, cap_lies},
+    {GarmentMeasure::UpperArm, "upper_arm", Level::Underarm, girth, true, 21, upper_arm_lies},
+    {GarmentMeasure::SleeveHem, "sleeve_hem", Level::Underarm, girth, true, 22, sleeve_hem_lies},
+    {GarmentMeasure::Sleeve, "sleeve", Level::Shoulder, length_along, true, 23, sleeve_lies},
+    {GarmentMeasure::FrontLength, "front_length", Level::Waist, length_along, false, 16, front_length_lies},
     {GarmentMeasure::WaistToHip, "waist_to_hip", Level::Hip, length_along, false, 0, waist_to_hip_lies},
     {GarmentMeasure::HighHip, "high_hip", Level::HighHip, girth, true, 3, high_hip_lies},
-    {GarmentMeasure::CrotchFront, "crotch_front", Level::Crotch, length_along, true, 9, crotch_front_lies},
-    {GarmentMeasure::CrotchBack, "crotch_back", Level::Crotch, length_along, true, 10, crotch_back_lies},
-    {GarmentMeasure::Rise, "rise", Level::Crotch, length_along, true, 11, rise_lies},
+    {GarmentMeasure::CrotchFront, "crotch_front", Level::Crotch, length_along, true, 10, crotch_front_lies},
+    {GarmentMeasure::CrotchBack, "crotch_back", Level::Crotch, length_along, true, 11, crotch_back_lies},
+    {GarmentMeasure::Rise, "rise", Level::Crotch, length_along, true, 12, rise_lies},
     {GarmentMeasure::Thigh, "thigh", Level::Crotch, girth, true, 5, thigh_lies},
     {GarmentMeasure::Knee, "knee", Level::Knee, girth, true, 6, knee_lies},
-    {GarmentMeasure::LegHem, "leg_hem", Level::Hem, girth, true, 8, leg_hem_lies},
-    {GarmentMeasure::InsideLeg, "inside_leg", Level::Crotch, length_along, true, 22, inside_leg_lies},
+    {GarmentMeasure::LegHem, "leg_hem", Level::Hem, girth, true, 9, leg_hem_lies},
+    {GarmentMeasure::InsideLeg, "inside_leg", Level::Crotch, length_along, true, 24, inside_leg_lies},
+    {GarmentMeasure::Calf, "calf", Level::Knee, girth, true, 7, calf_lies},
+    {GarmentMeasure::Trunk, "trunk", Level::Crotch, length_along, false, 13, {}},
 }};
 
 bool lies_here(const LiesOn& l, const Piece& p)

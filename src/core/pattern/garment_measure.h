@@ -39,10 +39,14 @@ enum class GarmentMeasure {
     Knee,   // one leg, on its line
     LegHem,
     InsideLeg,  // along the seam
+    Calf,       // one leg, calf_below the knee line, where the leg reaches well past it
+    Trunk,      // of an all-in-one: front and back length and the whole crotch seam; of both parts together
 };
-inline constexpr std::size_t garment_measure_count = 25;
+inline constexpr std::size_t garment_measure_count = 27;
 // Where a thigh is measured below the inner leg point. Common practice.
 inline constexpr Length thigh_below = Length::mm(25);
+// Where a calf is fullest below the knee's middle. From memory.
+inline constexpr Length calf_below = Length::mm(110);
 
 enum class On { FrontAndBack, Front, Back, Sleeve, Band };
 

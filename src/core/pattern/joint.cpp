@@ -46,13 +46,13 @@ WaistRun waist_run(const Piece& p, EdgeRole role)
 {
     WaistRun out;
     for (const auto& e : p.edges) {
-        if (e.role == role) out.length += length(e.curve);
+        if (e.role == role) out.length += length(e.curve) - e.gathered;
     }
     const bool from_centre = begins_with(p, role);
     for (const std::size_t mouth : waist_mouths(p, role)) {
         Length along;
         for (std::size_t i = 0; i < mouth; ++i) {
-            if (p.edges[i].role == role) along += length(p.edges[i].curve);
+            if (p.edges[i].role == role) along += length(p.edges[i].curve) - p.edges[i].gathered;
         }
         out.darts.push_back(from_centre ? along : out.length - along);
     }

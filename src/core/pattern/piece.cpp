@@ -177,9 +177,23 @@ bool on_fold(const Piece& piece)
 
 Length sewn_length(const Piece& piece, EdgeRole role)
 {
+    return flat_length(piece, role) - gathered_in(piece, role);
+}
+
+Length flat_length(const Piece& piece, EdgeRole role)
+{
     Length sum;
     for (const auto& e : piece.edges) {
         if (e.role == role) sum += length(e.curve);
+    }
+    return sum;
+}
+
+Length gathered_in(const Piece& piece, EdgeRole role)
+{
+    Length sum;
+    for (const auto& e : piece.edges) {
+        if (e.role == role) sum += e.gathered;
     }
     return sum;
 }
@@ -266,7 +280,9 @@ bool same_paper(const Piece& a, const Piece& b)
     };
     return a.bust_point == b.bust_point &&
            alike(a.edges, b.edges,
-                 [](const Edge& x, const Edge& y) { return x.role == y.role && same_line(x.curve, y.curve); }) &&
+                 [](const Edge& x, const Edge& y) {
+                     return x.role == y.role && x.gathered == y.gathered && same_line(x.curve, y.curve);
+                 }) &&
            alike(a.darts, b.darts,
                  [](const Dart& x, const Dart& y) {
                      return x.leg_a == y.leg_a && x.leg_b == y.leg_b && x.tip == y.tip && x.kind == y.kind;
@@ -281,7 +297,8 @@ bool same_edges(const Piece& a, const Piece& b, EdgeRole role)
 {
     return std::equal(a.edges.begin(), a.edges.end(), b.edges.begin(), b.edges.end(),
                       [&](const Edge& x, const Edge& y) {
-                          return x.role == y.role && (x.role != role || same_line(x.curve, y.curve));
+                          return x.role == y.role &&
+                                 (x.role != role || (x.gathered == y.gathered && same_line(x.curve, y.curve)));
                       });
 }
 

@@ -95,6 +95,8 @@ struct Edge {
     // Where a cut piece remembers its old order: the edge it came from, and which part of it.
     int run = 0;
     int part = 0;
+    // Of a waist: how much of it is gathered in where it is sewn, or by an elastic; it is sewn that much shorter.
+    Length gathered{};
 };
 
 struct Dart {
@@ -135,8 +137,9 @@ struct Piece {
     // Of a centre that is a seam: how far it opens from its upper end; piece_most: all the way; 0: nothing is
     // said.
     Length opening{};
-    Length overlap{};     // of a centre that opens: what lies past it, within its allowance; none: edge to edge
-    Length button_gap{};  // about how far buttons stand apart on it; none: it has none
+    Length side_opening{};  // how far its side seam opens from its upper end; 0: it does not, or nothing is said
+    Length overlap{};       // of a centre that opens: what lies past it, within its allowance; none: edge to edge
+    Length button_gap{};    // about how far buttons stand apart on it; none: it has none
     bool neck_at_base = false;  // the neckline is meant to lie where the neck begins
 };
 
@@ -149,8 +152,10 @@ struct Piece {
 // ends of the opening as the overlap is wide, the rest evenly between them. Common practice.
 [[nodiscard]] std::vector<Point> button_places(const Piece&);
 
-// Sum of the lengths of all edges with that role: darts count as closed.
+// Sum of the lengths of all edges with that role: darts count as closed, what is gathered as gathered.
 [[nodiscard]] Length sewn_length(const Piece&, EdgeRole);
+[[nodiscard]] Length flat_length(const Piece&, EdgeRole);  // the same before anything is gathered
+[[nodiscard]] Length gathered_in(const Piece&, EdgeRole);
 [[nodiscard]] Geom::Path outline(const Piece&);  // closed
 [[nodiscard]] std::vector<Point> outline_points(const Piece&, Length tolerance);
 // Enclosed area in mm², exact for the cubics.

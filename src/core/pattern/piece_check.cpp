@@ -214,6 +214,10 @@ Outcome<Piece> check_piece(Piece piece)
         const auto& here = piece.edges[i];
         auto& next = piece.edges[(i + 1) % piece.edges.size()];
         if (here.curve.size_default() == 0) return refuse(Why::OutlineEmpty, piece.id);
+        // Only a waist is gathered, and never to less than a fifth.
+        const bool drawn_in = here.gathered > Length{};
+        if (drawn_in && (here.role != EdgeRole::Waist || here.gathered > length(here.curve) * 0.8))
+            return refuse(Why::NumberBroken, piece.id + ": data-gathered");
         const double gap = Geom::distance(here.curve.finalPoint(), next.curve.initialPoint());
         if (gap > closed_within.in_mm()) return refuse(Why::OutlineNotClosed, piece.id);
         if (gap > 0) {  // a drawing program's rounding: the next edge starts where this one ends

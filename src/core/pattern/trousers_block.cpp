@@ -141,7 +141,11 @@ void add_lines(Piece& p, const LegCorners& c, const Levels& at, const Leg& leg)
         p.guides.push_back({kind, {least, y}, {most, y}});
     };
     constexpr double beside_crease = 40;
-    p.guides = {{GuideKind::Grain, {beside_crease, crotch_level - 40}, {beside_crease, at.knee + 40}},
+    // Where the leg is short it begins above the crotch line.
+    const bool short_leg = crotch_level - at.knee < 180;
+    const double grain_from = crotch_level + (short_leg ? 60 : -40);
+    const double grain_to = at.knee + (short_leg ? 0 : 40);
+    p.guides = {{GuideKind::Grain, {beside_crease, grain_from}, {beside_crease, grain_to}},
                 {GuideKind::Crease, {0, std::min(from[Geom::Y], at.rise) - 30}, {0, at.hem}}};
     across(GuideKind::LengthenShorten, level);
     across(GuideKind::Hip, at.hip);
@@ -183,6 +187,7 @@ BothLegs both_of(const TrousersFlat& f)
     const double quarter = f.hip.in_mm() / 4;
     const double more = f.back_more.in_mm() / 4;
     const double leg_more = f.back_leg_more.in_mm() / 2;
+    const double hem_more = f.back_hem_more.value_or(f.back_leg_more).in_mm() / 2;
     const double rise = f.rise.in_mm();
     const double inside = f.inside_leg.in_mm();
     const double extension = f.front_extension > Length{} ? f.front_extension.in_mm() : f.hip.in_mm() / 16 + 5;
@@ -198,14 +203,14 @@ BothLegs both_of(const TrousersFlat& f)
     out.front.lean = f.front_lean.in_mm();
     out.front.centre_top = rise - f.side_rise.in_mm();
     out.front.knee = f.knee.in_mm() / 2 - leg_more;
-    out.front.hem = f.hem.in_mm() / 2 - leg_more;
+    out.front.hem = f.hem.in_mm() / 2 - hem_more;
     out.front.fold = {f.front_dart, at(f.front_dart_at), f.front_dart_length, f.front_fold};
     out.back = out.front;
     out.back.role = PieceRole::Back;
     out.back.hip = quarter + more;
     out.back.extension = extension_back;
     out.back.knee += 2 * leg_more;
-    out.back.hem += 2 * leg_more;
+    out.back.hem += 2 * hem_more;
     // The side seam leans as the front's does.
     out.back.side_hip = out.front.side_hip + leg_more;
     out.back.curve_from = 0.95;
@@ -221,6 +226,21 @@ BothLegs both_of(const TrousersFlat& f)
 }
 
 constexpr Length leg_settled = Length::mm(1e-5);
+constexpr Length far_off = Length::mm(1000);  // nothing settles any more
+
+// How far the corner of waist and side goes for the waist to lose what it is too long by, and the side too: both
+// lengthen with it, the more the squarer the corner.
+Point corner_step(const Piece& p, Length waist_off, Length side_off)
+{
+    const Point along = end_direction(p.edges[*edge_index(p, EdgeRole::Waist, true)].curve);
+    const Point down = start_direction(edge(p, EdgeRole::Side).curve);
+    const double turn = Geom::cross(along, down);
+    if (std::abs(turn) < 0.2) return {-waist_off.in_mm(), -side_off.in_mm()};
+    // along · step = −waist, −down · step = −side
+    const double w = -waist_off.in_mm();
+    const double s = side_off.in_mm();
+    return {(w * down[Geom::Y] - s * along[Geom::Y]) / turn, (s * along[Geom::X] - w * down[Geom::X]) / turn};
+}
 
 // Waists as wide, legs and sides as long as they are meant to be.
 std::vector<Piece> legs_settled(const TrousersFlat& f, BothLegs b)
@@ -242,9 +262,11 @@ std::vector<Piece> legs_settled(const TrousersFlat& f, BothLegs b)
         if (std::max({abs(front_off), abs(back_off), abs(side_off), abs(leg_off), abs(back_leg_off)}) <
             leg_settled)
             break;
+        if (std::max({abs(back_off), abs(side_off), abs(back_leg_off)}) > far_off) break;
         b.front.side_waist -= front_off.in_mm();
-        b.back.side_waist -= back_off.in_mm();
-        b.back.side_top -= side_off.in_mm();
+        const Point step = corner_step(out[1], back_off, side_off);
+        b.back.side_waist += step[Geom::X];
+        b.back.side_top += step[Geom::Y];
         b.at.hem += leg_off.in_mm();
         b.back.drop += back_leg_off.in_mm();
     }
@@ -274,6 +296,16 @@ Outcome<bool> leg_drawable(const TrousersFlat& f)
                          {"allowance", f.allowance, Length{}, Length::mm(50)},
                          {"hem_allowance", f.hem_allowance, Length{}, Length::mm(120)},
                          {"band_depth", f.band_depth, Length{}, Length::mm(150)}});
+}
+
+// Where the knee lies so near the inner leg point that no back of that length reaches both.
+Outcome<bool> inner_drawable(const TrousersFlat& f, const std::vector<Piece>& pieces)
+{
+    const Length off =
+        sewn_length(pieces[0], EdgeRole::InnerLeg) - f.back_stretch - sewn_length(pieces[1], EdgeRole::InnerLeg);
+    if (abs(off) < Length::mm(0.01)) return true;
+    const Length below = f.knee_below > Length{} ? f.knee_below : f.inside_leg / 2.0 - Length::mm(50);
+    return refuse_amount(Why::OutOfRange, "knee_below", below, {}, {});
 }
 
 // What the side seam takes between hip and waist: it may stand a little out of the straight, not far in.
@@ -311,6 +343,7 @@ Outcome<SizedPieces> draw_trousers(const TrousersFlat& f)
 {
     if (const auto ok = leg_drawable(f); !ok) return tl::make_unexpected(ok.error());
     SizedPieces out{f.size, legs_settled(f, both_of(f))};
+    if (const auto ok = inner_drawable(f, out.pieces); !ok) return tl::make_unexpected(ok.error());
     if (const auto ok = waist_drawable(f, out.pieces); !ok) return tl::make_unexpected(ok.error());
     if (f.band_depth > Length{}) {
         out.pieces.push_back(waistband(sewn_length(out.pieces[1], EdgeRole::Waist),

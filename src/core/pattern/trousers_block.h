@@ -27,6 +27,7 @@ struct TrousersFlat {
     Length back_more{};                     // the back wider than the front at the hip, all round
     Length back_waist_more{};               // and at the waist
     Length back_leg_more = Length::mm(20);  // the back wider than the front at knee and hem, on one leg
+    std::optional<Length> back_hem_more{};  // at the hem, where it is another
     Length front_lean = Length::mm(8);      // how far the centre stands in at the waist
     Length back_lean = Length::mm(38);
     Length side_rise = Length::mm(10);  // how far the side waist stands above centre front

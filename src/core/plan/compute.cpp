@@ -8,6 +8,7 @@
 
 #include "core/alter/size_blend.h"
 #include "core/paper/princess_redraw.h"
+#include "core/paper/waist_redraw.h"
 #include "core/plan/both_sides.h"
 #include "core/plan/cut_out.h"
 #include "core/plan/fitting.h"
@@ -173,6 +174,22 @@ Outcome<Computed> begun(Work work, Trail& trail)
     return out;
 }
 
+// What drawing the waist anew, and a wedge at a centre, put above where it was.
+WaistHigher waist_higher(const Standing& s)
+{
+    WaistHigher out;
+    for (const auto& p : s.parts) {
+        const auto at = [&](WaistStation w) {
+            return p.waist_moved_by.empty() ? Length{} : p.waist_moved_by[static_cast<std::size_t>(w)];
+        };
+        constexpr auto wedge = static_cast<std::size_t>(AdjustmentKind::CentreWedge);
+        out.front += at(WaistStation::CentreFront) + p.done[wedge];
+        out.side += at(WaistStation::Side);
+        out.back += at(WaistStation::CentreBack) + p.done_back[wedge];
+    }
+    return out;
+}
+
 // Everything from one turn on; what stands before it is there already.
 void go_on(Computed& out, std::shared_ptr<Trail> trail, std::size_t turn, bool keep, LastTime* last)
 {
@@ -187,11 +204,7 @@ void go_on(Computed& out, std::shared_ptr<Trail> trail, std::size_t turn, bool k
         const auto stayed = last ? std::optional{Stayed{changed, before}} : std::nullopt;
         const BodySet& body = end.left ? trail->ground->body_of(side) : trail->ground->body;
         checks = check_measured(altered, parts, body, out.work.plan.cloth, stayed);
-        std::vector<Length> waist;
-        for (const auto& p : to.parts) {
-            if (!p.waist_moved_by.empty()) waist = p.waist_moved_by;
-        }
-        checks.hem = hem_level(out.traced, altered, waist);
+        checks.hem = hem_level(out.traced, altered, waist_higher(to));
     };
     if (end.left) {
         LeftSide& left = *out.left;

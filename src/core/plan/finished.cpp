@@ -21,6 +21,15 @@ struct Source {
     std::optional<Measure> body;
 };
 
+// Over one shoulder and between the legs: of a garment that has both.
+Length trunk_of(const FlatMeasures& flat)
+{
+    const bool whole = flat.has(GarmentMeasure::FrontLength) && flat.has(GarmentMeasure::CrotchFront);
+    if (!whole) return {};
+    return flat.of(GarmentMeasure::FrontLength) + flat.of(GarmentMeasure::CentreBack) +
+           flat.of(GarmentMeasure::CrotchFront) + flat.of(GarmentMeasure::CrotchBack);
+}
+
 std::vector<Source> sources(const Computed& c)
 {
     std::vector<Source> out;
@@ -33,6 +42,7 @@ std::vector<Source> sources(const Computed& c)
                 out.push_back({row.measure, body_beside(row.measure, part)});
         }
     }
+    if (trunk_of(c.altered_flat) > Length{}) out.push_back({GarmentMeasure::Trunk, Measure::TrunkGirth});
     std::sort(out.begin(), out.end(),
               [](const Source& a, const Source& b) { return facts(a.what).place < facts(b.what).place; });
     return out;
@@ -221,9 +231,7 @@ void add_legs(EaseProfile& out, const Garment& altered, const BodySet& body)
         if (!knee) continue;
         const Length knee_height = Length::mm(knee->a[Geom::Y] - waist);
         at(Measure::Knee, knee_height, false);
-        constexpr double calf = 0.3;  // of the way from the knee to the floor, about; from memory
-        const Length to_floor = out.after.back().height - knee_height;
-        at(Measure::Calf, knee_height + to_floor * calf, false);
+        at(Measure::Calf, knee_height - calf_below, false);
     }
 }
 
@@ -260,6 +268,12 @@ EaseProfile body_levels(const Computed& c, const BodySet& body)
     return out;
 }
 
+// Looked at only where the body was read there too.
+bool between_levels(GarmentMeasure m)
+{
+    return m == GarmentMeasure::HighHip || m == GarmentMeasure::Calf;
+}
+
 }  // namespace
 
 std::vector<FinishedRow> finished_table(const Computed& c)
@@ -270,7 +284,12 @@ std::vector<FinishedRow> finished_table(const Computed& c)
     std::vector<FinishedRow> out;
     for (const auto& s : sources(c)) {
         FinishedRow row{s.what, c.traced_flat.of(s.what), {}, {}, c.altered_flat.of(s.what), {}, true};
+        if (s.what == GarmentMeasure::Trunk) {
+            row.bought = trunk_of(c.traced_flat);
+            row.after = trunk_of(c.altered_flat);
+        }
         const auto taken = s.body ? body.taken(*s.body) : std::nullopt;
+        if (between_levels(s.what) && !taken) continue;
         if (taken) {
             row.body = taken->value;
             row.least = least_ease(*s.body, plan.cloth, taken->value);

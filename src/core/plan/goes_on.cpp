@@ -4,6 +4,7 @@
 #include <cmath>
 
 #include "core/pattern/gore.h"
+#include "core/pattern/part_rules.h"
 #include "core/plan/finished.h"
 
 namespace sartorum {
@@ -15,6 +16,8 @@ constexpr Length usual_head = Length::mm(570);
 constexpr Length head_spread = Length::mm(30);
 constexpr Length usual_hand = Length::mm(215);
 constexpr Length hand_spread = Length::mm(25);
+constexpr Length usual_heel = Length::mm(320);
+constexpr Length heel_spread = Length::mm(30);
 // Openings are cut in steps nobody has to measure finer.
 constexpr Length opening_step = Length::mm(5);
 
@@ -74,8 +77,23 @@ std::optional<Length> opens_along(const Garment& g, PieceRole role)
     return piece_most;
 }
 
+// Down one side seam, over a join where the part above opens all along it.
+Length opens_at_side(const Garment& g)
+{
+    Length sum;
+    for (const auto part : parts_of(g.pieces)) {
+        const Garment view = part_view(g, part);
+        const Length whole = sewn_length(front_of(view), EdgeRole::Side);
+        const Length here = std::max(front_of(view).side_opening, back_of(view).side_opening);
+        sum += std::min(here, whole);
+        if (here < whole) break;
+    }
+    return sum;
+}
+
 std::optional<Length> opens_from_top(const Garment& g)
 {
+    if (const Length side = opens_at_side(g); side > Length{}) return side;
     const auto front = opens_along(g, PieceRole::Front);
     const auto back = opens_along(g, PieceRole::Back);
     const Length said = std::max(front.value_or(Length{}), back.value_or(Length{}));
@@ -133,6 +151,10 @@ public:
         if (flat_.has(GarmentMeasure::SleeveHem)) {
             out.push_back(slit(PassesThrough::SleeveHem, flat_.of(GarmentMeasure::SleeveHem) * stretched_,
                                measured_or(body_, Measure::HandRound, usual_hand, hand_spread), std::nullopt));
+        }
+        if (flat_.has(GarmentMeasure::LegHem)) {
+            out.push_back(slit(PassesThrough::LegHem, flat_.of(GarmentMeasure::LegHem) * stretched_,
+                               measured_or(body_, Measure::HeelRound, usual_heel, heel_spread), std::nullopt));
         }
         if (const auto round_body = round(there)) out.push_back(*round_body);
         for (auto& g : out) {

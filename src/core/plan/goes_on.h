@@ -19,7 +19,7 @@
 
 namespace sartorum {
 
-enum class PassesThrough { Neck, SleeveHem, Body };
+enum class PassesThrough { Neck, SleeveHem, LegHem, Body };
 
 struct GoesOn {
     PassesThrough through{};

@@ -27,6 +27,7 @@ public:
         const bool dress = tissue_.kind == TissueKind::Dress;
         if (dress || tissue_.kind == TissueKind::Bodice) bodice();
         if (dress || tissue_.kind == TissueKind::Skirt) skirt();
+        if (tissue_.kind == TissueKind::Trousers) trousers();
         if (tissue_.kind == TissueKind::Girth) girth();
         take(L::Allowance, Length::mm(15));
         take(L::FrontAllowance, Length::mm(15));
@@ -98,6 +99,82 @@ private:
         }
         take(dart, Length::mm(dart_mm));
         take(waist, closed + of(dart), least, most);
+    }
+
+    // Rules of the hand as the block's; a crotch seam that is not measured is as the block draws it.
+    void trousers()
+    {
+        const Length quarter = garment(Measure::Hip, 50, 1070) / 4.0;
+        const Length extension = quarter / 4.0 + Length::mm(5);
+        const auto room = [&](TissueLine thigh, Length out) {
+            const auto m = measured(size_, thigh);
+            return m ? *m - out : facts(L::LegFrontHip).high;
+        };
+        const Length back_extension = extension * 1.5 + Length::mm(10);
+        // On elastic it is as wide at the waist.
+        const auto wide = [&](TissueLine waist) { return measured(size_, waist).value_or(Length{}); };
+        take(L::LegFrontHip, std::max(measured(size_, L::LegBackHip).value_or(quarter), wide(L::LegFrontWaist)),
+             facts(L::LegFrontHip).low, room(L::LegFrontThigh, extension / 2.0));
+        take(L::LegBackHip, std::max(of(L::LegFrontHip), wide(L::LegBackWaist)), facts(L::LegBackHip).low,
+             room(L::LegBackThigh, back_extension / 2.0));
+        take(L::LegFrontThigh, of(L::LegFrontHip) + extension, of(L::LegFrontHip) + Length::mm(5),
+             facts(L::LegFrontThigh).high);
+        take(L::LegBackThigh, of(L::LegBackHip) + back_extension, of(L::LegBackHip) + Length::mm(5),
+             facts(L::LegBackThigh).high);
+        take(L::LegToHip, body(Measure::WaistToHip).value_or(Length::mm(206)), facts(L::LegToHip).low,
+             measured(size_, L::LegRise).value_or(facts(L::LegRise).high) - Length::mm(30));
+        const auto rise = body(Measure::BodyRise);
+        take(L::LegRise, rise ? *rise + Length::mm(10) : Length::mm(285), of(L::LegToHip) + Length::mm(30),
+             facts(L::LegRise).high);
+        take(L::InsideLeg,
+             measured(size_, L::LegBackInside).value_or(body(Measure::InsideLeg).value_or(Length::mm(740))));
+        take(L::LegBackInside, of(L::InsideLeg), of(L::InsideLeg) - Length::mm(15),
+             of(L::InsideLeg) + Length::mm(5));
+        take(L::LegToKnee, of(L::InsideLeg) / 2.0 - Length::mm(50), Length::mm(10),
+             of(L::InsideLeg) - Length::mm(20));
+        leg_widths();
+        take(L::LegBandDepth, Length::mm(40));
+        trousers_half(L::LegFrontHip, L::LegFrontWaist, L::LegFrontDart, L::LegFrontLean, {8, 16});
+        trousers_half(L::LegBackHip, L::LegBackWaist, L::LegBackDart, L::LegBackLean, {38, 24});
+        take(L::LegFrontDartLength, Length::mm(90), facts(L::LegFrontDartLength).low, of(L::LegToHip));
+        take(L::LegBackDartLength, Length::mm(115), facts(L::LegBackDartLength).low, of(L::LegToHip));
+        take(L::LegFly, Length::mm(180), Length{}, of(L::LegRise) - Length::mm(30));
+        for (const auto line : {L::LegFrontCrotch, L::LegBackCrotch})
+            out_[line] = measured(size_, line).value_or(Length{});
+    }
+    // A tapered leg's; the back a little wider than the front.
+    void leg_widths()
+    {
+        const Length hips = (of(L::LegFrontHip) + of(L::LegBackHip)) * 2.0;
+        const auto knee_back = measured(size_, L::LegBackKnee);
+        const auto hem_back = measured(size_, L::LegBackHem);
+        const Length more = Length::mm(20);
+        if (lacks(size_, L::LegToKnee)) {
+            const Length hem = of(L::LegFrontThigh) - Length::mm(20);
+            take(L::LegFrontHem, hem_back ? *hem_back - more : hem);
+            take(L::LegBackHem, of(L::LegFrontHem) + more);
+            out_[L::LegFrontKnee] = (of(L::LegFrontThigh) + of(L::LegFrontHem)) / 2.0;
+            out_[L::LegBackKnee] = (of(L::LegBackThigh) + of(L::LegBackHem)) / 2.0;
+            return;
+        }
+        take(L::LegFrontKnee, knee_back ? *knee_back - more : hips * 0.21 - more / 2.0);
+        take(L::LegBackKnee, of(L::LegFrontKnee) + more);
+        take(L::LegFrontHem, hem_back ? *hem_back - more : of(L::LegFrontKnee) * 0.9);
+        take(L::LegBackHem, of(L::LegFrontHem) + more);
+    }
+    struct UsualTop {
+        double lean_mm;
+        double dart_mm;
+    };
+    void trousers_half(TissueLine hip, TissueLine waist, TissueLine dart, TissueLine lean, UsualTop usual)
+    {
+        const Length closed = garment(Measure::Waist, 25, 785) / 4.0;
+        take(dart, Length::mm(usual.dart_mm));
+        const auto open = measured(size_, waist);
+        const Length most = open ? of(hip) - *open + of(L::LegToHip) * 0.15 : facts(lean).high;
+        take(lean, Length::mm(usual.lean_mm), Length{}, std::max(most, Length{}));
+        const Length across = of(hip) - of(lean);
+        take(waist, closed + of(dart), across - of(L::LegToHip) * 0.4, across + of(L::LegToHip) * 0.15);
     }
 
     void bodice()

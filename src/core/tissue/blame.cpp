@@ -67,11 +67,44 @@ const std::vector<Blamed>& skirt_blame()
     return rows;
 }
 
+const std::vector<Blamed>& trousers_blame()
+{
+    static const std::vector<Blamed> rows{
+        {"waist", L::LegFrontWaist, {L::LegBackWaist, L::LegFrontDart, L::LegBackDart}},
+        {"hip", L::LegFrontHip, {L::LegBackHip}},
+        {"back_more", L::LegBackHip, {L::LegFrontHip}},
+        {"back_waist_more", L::LegBackWaist, {L::LegFrontWaist, L::LegFrontDart, L::LegBackDart}},
+        {"waist_to_hip", L::LegToHip, {}},
+        {"rise", L::LegRise, {L::LegToHip}},
+        {"inside_leg", L::InsideLeg, {}},
+        {"knee_below", L::LegToKnee, {L::InsideLeg}},
+        {"knee", L::LegFrontKnee, {L::LegBackKnee}},
+        {"leg_hem", L::LegFrontHem, {L::LegBackHem}},
+        {"front_extension", L::LegFrontThigh, {L::LegFrontHip, L::LegBackHip}},
+        {"back_extension", L::LegBackThigh, {L::LegFrontHip, L::LegBackHip}},
+        {"side_rise", L::LegFrontCrotch, {L::LegRise, L::LegFrontThigh, L::LegFrontHip, L::LegToHip}},
+        {"back_rise", L::LegBackCrotch, {L::LegRise, L::LegBackThigh, L::LegBackHip, L::LegToHip}},
+        {"back_stretch", L::LegBackInside, {L::InsideLeg}},
+        {"front_lean", L::LegFrontLean, {}},
+        {"back_lean", L::LegBackLean, {}},
+        {"front_waist", L::LegFrontWaist, {L::LegFrontHip, L::LegFrontLean, L::LegToHip}},
+        {"back_waist", L::LegBackWaist, {L::LegBackHip, L::LegBackLean, L::LegToHip}},
+        {"front_dart", L::LegFrontDart, {}},
+        {"front_dart_length", L::LegFrontDartLength, {L::LegToHip}},
+        {"back_dart", L::LegBackDart, {}},
+        {"back_dart_length", L::LegBackDartLength, {L::LegToHip}},
+        {"fly", L::LegFly, {L::LegFrontCrotch}},
+        {"band_depth", L::LegBandDepth, {}}};
+    return rows;
+}
+
 }  // namespace
 
 const Blamed* blamed_in(TissueKind kind, std::string_view field)
 {
-    const auto& rows = kind == TissueKind::Skirt ? skirt_blame() : bodice_blame();
+    const auto& rows = kind == TissueKind::Skirt      ? skirt_blame()
+                       : kind == TissueKind::Trousers ? trousers_blame()
+                                                      : bodice_blame();
     const auto it = std::find_if(rows.begin(), rows.end(), [&](const Blamed& b) { return b.field == field; });
     return it == rows.end() ? nullptr : &*it;
 }

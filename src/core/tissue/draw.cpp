@@ -6,7 +6,9 @@
 #include "core/pattern/dart.h"
 #include "core/pattern/dress_block.h"
 #include "core/pattern/joint.h"
+#include "core/pattern/trousers_block.h"
 #include "core/tissue/blame.h"
+#include "core/tissue/draw_legs.h"
 #include "core/tissue/laid.h"
 #include "core/units/root.h"
 
@@ -41,6 +43,7 @@ public:
     [[nodiscard]] Outcome<SizedPieces> drawn(TissueKind as) const
     {
         if (as == TissueKind::Skirt) return skirt();
+        if (as == TissueKind::Trousers) return draw_legs(tissue_, size_, lines_);
         return as == TissueKind::Bodice ? bodice() : strips();
     }
 
@@ -288,6 +291,13 @@ void add_waist(Meant& meant, Length above, Length below)
         meant.waist_ease = below - above;
 }
 
+Length stretch_meant(const Tissue& t, const SizeChart* chart)
+{
+    Length all;
+    for (const auto* s : sizes_drawn(t)) all += inner_stretch(resolved(t, *s, chart));
+    return all / static_cast<double>(sizes_drawn(t).size());
+}
+
 Meant meant_by(const std::vector<SizedPieces>& sizes, TissueKind kind)
 {
     Length shoulder;
@@ -336,6 +346,10 @@ Outcome<Pattern> tissue_pattern(const Tissue& t, const SizeChart* chart)
     }
     if (t.kind == TissueKind::Skirt) {
         p.seams = skirt_seams(p.sizes.front().pieces.size() > 2);
+        return check_pattern(std::move(p));
+    }
+    if (t.kind == TissueKind::Trousers) {
+        p.seams = trousers_seams(p.sizes.front().pieces.size() > 2, stretch_meant(t, chart));
         return check_pattern(std::move(p));
     }
     const Meant meant = meant_by(p.sizes, t.kind);

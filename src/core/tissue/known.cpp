@@ -14,8 +14,10 @@ bool all(const TissueSize& s, const Lines& lines)
     return std::all_of(lines.begin(), lines.end(), [&](TissueLine l) { return answered(s, l); });
 }
 
-bool of_band(const TissueSize& s)
+bool of_band(const TissueSize& s, bool trousers)
 {
+    if (trousers)
+        return all(s, {L::LegBandDepth, L::LegFrontWaist, L::LegFrontDart, L::LegBackWaist, L::LegBackDart});
     return all(s, {L::BandDepth, L::FrontWaist, L::FrontDart, L::BackWaist, L::BackDart});
 }
 
@@ -31,6 +33,26 @@ bool of_skirt(const TissueSize& s, bool front, EdgeRole edge)
                    all(s, {front ? L::FrontHip : L::BackHip, L::WaistToHip, L::FrontHem, L::CentreLength});
         case EdgeRole::Hem: return all(s, {L::FrontHem, L::CentreLength});
         default: return all(s, {L::CentreLength});
+    }
+}
+
+bool of_trousers(const TissueSize& s, bool front, EdgeRole edge)
+{
+    const bool knee = lacks(s, L::LegToKnee) || all(s, {L::LegToKnee, front ? L::LegFrontKnee : L::LegBackKnee});
+    const bool hem = answered(s, front ? L::LegFrontHem : L::LegBackHem);
+    const bool hip = all(s, {front ? L::LegFrontHip : L::LegBackHip, L::LegToHip, L::LegRise});
+    const bool lean = answered(s, front ? L::LegFrontLean : L::LegBackLean);
+    const bool waist =
+        lean && (front ? all(s, {L::LegFrontWaist, L::LegFrontDart}) : all(s, {L::LegBackWaist, L::LegBackDart}));
+    const bool point = hip && answered(s, front ? L::LegFrontThigh : L::LegBackThigh);
+    const bool down = knee && hem && all(s, {L::InsideLeg, front ? L::InsideLeg : L::LegBackInside});
+    switch (edge) {
+        case EdgeRole::Waist:
+        case EdgeRole::DartMouth: return waist;
+        case EdgeRole::Side: return waist && hip && down;
+        case EdgeRole::Hem: return hem && knee;
+        case EdgeRole::InnerLeg: return point && down;
+        default: return point && lean && answered(s, front ? L::LegFrontCrotch : L::LegBackCrotch);
     }
 }
 
@@ -79,8 +101,9 @@ bool edge_measured(const Tissue& t, const TissueSize& s, const Piece& piece, Edg
         const auto width = tissue_line_of(piece.id);
         return width && answered(s, *width);
     }
-    if (piece.role == PieceRole::Waistband) return of_band(s);
+    if (piece.role == PieceRole::Waistband) return of_band(s, t.kind == TissueKind::Trousers);
     const bool front = piece.role == PieceRole::Front;
+    if (t.kind == TissueKind::Trousers) return of_trousers(s, front, edge);
     const bool skirt =
         t.kind == TissueKind::Skirt || (t.kind == TissueKind::Dress && piece.part == part_of(L::FrontHip));
     if (skirt) return of_skirt(s, front, edge);

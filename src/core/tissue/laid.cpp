@@ -194,6 +194,92 @@ std::optional<Ends> of_skirt(TissueLine line, const Piece& p)
     }
 }
 
+Point inner_point(const Piece& p)
+{
+    return first_of(p, EdgeRole::Centre);
+}
+
+// Where the upright through the centre at the hip meets the waist's level.
+Ends lean_of(const Piece& p, const Guide& hip)
+{
+    const Point top = last_of(p, EdgeRole::Centre);
+    return {{hip.a[Geom::X], top[Geom::Y]}, top, ReadAt::StitchingLine, up};
+}
+
+// From the inner leg to the side.
+std::optional<Ends> leg_across(const Piece& p, std::optional<double> level)
+{
+    const auto span = level ? lies_across(p, *level) : std::nullopt;
+    if (!span) return none();
+    return Ends{{span->from, *level}, {span->to, *level}};
+}
+
+std::optional<double> level_of(const Piece& p, GuideKind kind)
+{
+    const auto g = guide(p, kind);
+    return g ? std::optional{g->a[Geom::Y]} : std::nullopt;
+}
+
+std::optional<Ends> of_leg(TissueLine line, const Piece& p)
+{
+    const auto hip = guide(p, GuideKind::Hip);
+    const auto dart = dart_on(p, EdgeRole::Waist);
+    const Point side = first_of(p, EdgeRole::Side);
+    const Point inner = inner_point(p);
+    switch (line) {
+        case L::LegToHip:
+            if (!hip) return none();
+            return Ends{{hip->b[Geom::X], side[Geom::Y]}, hip->b, ReadAt::StitchingLine, to_right};
+        case L::LegRise:
+            if (!hip) return none();
+            return Ends{{hip->b[Geom::X], side[Geom::Y]},
+                        {hip->b[Geom::X], inner[Geom::Y]},
+                        ReadAt::StitchingLine,
+                        to_right};
+        case L::LegFrontHem:
+        case L::LegBackHem:
+            return Ends{last_of(p, EdgeRole::Hem), first_of(p, EdgeRole::Hem), ReadAt::StitchingLine, down};
+        case L::LegFrontKnee:
+        case L::LegBackKnee: return leg_across(p, level_of(p, GuideKind::Knee));
+        case L::LegToKnee: {
+            const auto knee = level_of(p, GuideKind::Knee);
+            return knee ? std::optional{Ends{inner, {inner[Geom::X], *knee}, ReadAt::Mark, to_left}} : none();
+        }
+        case L::LegFrontLean:
+        case L::LegBackLean: return hip ? std::optional{lean_of(p, *hip)} : none();
+        case L::LegFrontHip:
+        case L::LegBackHip: return hip ? leg_across(p, hip->a[Geom::Y]) : none();
+        case L::LegFrontThigh:
+        case L::LegBackThigh: {
+            // A hair under the point, where the level still meets both seams.
+            auto out = leg_across(p, inner[Geom::Y] - 1e-6);
+            if (out) out->from = inner;
+            return out;
+        }
+        case L::LegFrontDart:
+        case L::LegBackDart: return mouth_of(dart);
+        case L::LegFrontDartLength:
+        case L::LegBackDartLength:
+            return dart ? std::optional{Ends{middle_of(*dart), dart->tip, ReadAt::Mark, {}}} : none();
+        default: return none();
+    }
+}
+
+// From the waist down, as far as it opens.
+std::optional<LaidLine> fly_of(TissueLine line, const Piece& p)
+{
+    if (p.side_opening > Length{}) {
+        const Curve& side = edge(p, EdgeRole::Side).curve;
+        const Curve part = split(side, time_at(side, p.side_opening)).before;
+        return LaidLine{line, p.id, part, length(part), ReadAt::Mark, to_right};
+    }
+    if (p.opening <= Length{}) return std::nullopt;
+    const Curve down_centre = reversed(edge(p, EdgeRole::Centre).curve);
+    const Length open = std::min(p.opening, length(down_centre) - Length::mm(1));
+    const Curve part = split(down_centre, time_at(down_centre, open)).before;
+    return LaidLine{line, p.id, part, length(part), ReadAt::Mark, to_left};
+}
+
 std::optional<Ends> of_sleeve(TissueLine line, const Piece& p)
 {
     const auto bicep = guide(p, GuideKind::Bicep);
@@ -306,11 +392,25 @@ std::optional<LaidLine> laid_line(TissueLine line, const std::vector<Piece>& pie
                 return out;
             }
             break;
+        case L::LegFrontWaist:
+        case L::LegBackWaist: return along_edge(line, *p, EdgeRole::Waist, true, up);
+        case L::InsideLeg:
+        case L::LegBackInside: {
+            const Curve& seam = edge(*p, EdgeRole::InnerLeg).curve;
+            return LaidLine{line, p->id, reversed(seam), length(seam), ReadAt::StitchingLine, to_left};
+        }
+        case L::LegFrontCrotch:
+        case L::LegBackCrotch: {
+            const Curve& seam = edge(*p, EdgeRole::Centre).curve;
+            return LaidLine{line, p->id, reversed(seam), length(seam), ReadAt::StitchingLine, to_left};
+        }
+        case L::LegFly: return fly_of(line, *p);
         case L::CapLength: {
             const Curve cap = joined(edge(*p, EdgeRole::CapBack).curve, edge(*p, EdgeRole::CapFront).curve);
             return LaidLine{line, p->id, cap, length(cap), ReadAt::StitchingLine, up};
         }
-        case L::BandDepth: {
+        case L::BandDepth:
+        case L::LegBandDepth: {
             const auto box = bounds(*p);
             return laid(line, *p,
                         {{box.min()[Geom::X], box.min()[Geom::Y]},
@@ -321,6 +421,7 @@ std::optional<LaidLine> laid_line(TissueLine line, const std::vector<Piece>& pie
         default: break;
     }
     const auto ends = part_of(line) == part_of(L::FrontHip)   ? of_skirt(line, *p)
+                      : part_of(line) == part_of(L::LegToHip) ? of_leg(line, *p)
                       : p->role == PieceRole::Other           ? of_strip(line, *p)
                       : facts(line).on == TissuePiece::Sleeve ? of_sleeve(line, *p)
                       : facts(line).on == TissuePiece::Back   ? of_back(line, *p)

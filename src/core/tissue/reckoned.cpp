@@ -30,6 +30,24 @@ std::vector<Wanted> of_skirts()
          {L::FrontWaist, L::SideRise, L::WaistToHip, L::FrontHem, L::CentreLength, L::FrontHip}}};
 }
 
+constexpr EaseRange usual_inner{Length{}, Length::mm(6)};
+
+std::vector<Wanted> of_legs(const TissueSize& s)
+{
+    std::vector<Wanted> out{
+        {Reckoning::Waist, {L::LegFrontWaist, L::LegFrontDart, L::LegBackWaist, L::LegBackDart}, Measure::Waist},
+        {Reckoning::Hip, {L::LegFrontHip, L::LegBackHip}, Measure::Hip},
+        {Reckoning::Crotch, {L::LegFrontCrotch, L::LegBackCrotch}},
+        {Reckoning::InnerDifference, {L::InsideLeg, L::LegBackInside}, {}, usual_inner}};
+    if (!lacks(s, L::LegToKnee))
+        out.push_back({Reckoning::Knee, {L::LegFrontKnee, L::LegBackKnee}, Measure::Knee});
+    out.push_back({Reckoning::LegHem, {L::LegFrontHem, L::LegBackHem}});
+    out.push_back({Reckoning::SideSeam,
+                   {L::LegFrontWaist, L::LegToHip, L::LegRise, L::LegFrontHem, L::InsideLeg, L::LegFrontHip,
+                    L::LegFrontThigh}});
+    return out;
+}
+
 // What a bodice and the skirt below it come to; the waist is the bodice's.
 std::vector<Wanted> of_dresses(std::vector<Wanted> out)
 {
@@ -117,14 +135,14 @@ std::optional<Length> value_of(const Wanted& w, const TissueSize& s, const std::
     };
     switch (w.what) {
         case Reckoning::Bust: return sum(L::FrontBust, L::BackBust);
-        case Reckoning::Hip: return sum(L::FrontHip, L::BackHip);
-        case Reckoning::Waist: {
-            const bool skirt = w.lines.front() == L::FrontWaist;
-            const Length open =
-                skirt ? sum(L::FrontWaist, L::BackWaist) : sum(L::BodiceFrontWaist, L::BodiceBackWaist);
-            if (w.lines.size() < 4) return open;
-            return open - (skirt ? sum(L::FrontDart, L::BackDart) : sum(L::FrontWaistDart, L::BackWaistDart));
-        }
+        case Reckoning::Hip: return sum(w.lines[0], w.lines[1]);
+        case Reckoning::Waist:
+            if (w.lines.size() < 4) return sum(w.lines[0], w.lines[1]);
+            return sum(w.lines[0], w.lines[2]) - sum(w.lines[1], w.lines[3]);
+        case Reckoning::Crotch:
+        case Reckoning::Knee:
+        case Reckoning::LegHem: return half(s, w.lines[0]) + half(s, w.lines[1]);
+        case Reckoning::InnerDifference: return half(s, w.lines[0]) - half(s, w.lines[1]);
         case Reckoning::WaistDifference:
             return sum(L::FrontWaist, L::BackWaist) - sum(L::FrontDart, L::BackDart) -
                    sum(L::BodiceFrontWaist, L::BodiceBackWaist) + sum(L::FrontWaistDart, L::BackWaistDart);
@@ -164,9 +182,10 @@ std::vector<Reckoned> reckoned(const Tissue& t, const TissueSize& s, const std::
         return {one};
     }
     std::vector<Reckoned> out;
-    const auto all = t.kind == TissueKind::Skirt    ? of_skirts()
-                     : t.kind == TissueKind::Bodice ? of_bodices(t)
-                                                    : of_dresses(of_bodices(t));
+    const auto all = t.kind == TissueKind::Skirt      ? of_skirts()
+                     : t.kind == TissueKind::Trousers ? of_legs(s)
+                     : t.kind == TissueKind::Bodice   ? of_bodices(t)
+                                                      : of_dresses(of_bodices(t));
     for (const auto& w : all) {
         Reckoned one{w.what, {}, {}, w.usual, w.body, w.lines};
         const auto open =

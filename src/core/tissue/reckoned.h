@@ -21,6 +21,10 @@ enum class Reckoning {
     CapDifference,    // the cap longer than the armhole
     SideSeam,         // of a skirt, waist to hem
     WaistDifference,  // of a dress, the skirt longer than the bodice, all round
+    Crotch,           // of trousers, front and back
+    Knee,             // one leg
+    LegHem,           // one leg, straight across
+    InnerDifference,  // the back's inner leg shorter
     Girth,            // the one that is measured
 };
 

@@ -60,6 +60,31 @@ constexpr std::array<TissueLineFacts, tissue_line_count> line_rows{{
     {L::SleeveBicep, "sleeve_bicep", P::Sleeve, false, mm(160), mm(1000)},
     {L::SleeveElbow, "sleeve_elbow", P::Sleeve, true, mm(0), mm(700)},
     {L::SleeveHem, "sleeve_hem", P::Sleeve, false, mm(120), mm(1100)},
+    {L::LegFrontWaist, "leg_front_waist", P::Front, false, mm(75), mm(700)},
+    {L::LegToHip, "leg_to_hip", P::Front, false, mm(60), mm(450)},
+    {L::LegRise, "leg_rise", P::Front, false, mm(90), mm(600)},
+    {L::LegFrontHem, "leg_front_hem", P::Front, false, mm(50), mm(900)},
+    {L::LegFrontKnee, "leg_front_knee", P::Front, false, mm(50), mm(800)},
+    {L::InsideLeg, "inside_leg", P::Front, false, mm(120), mm(1200)},
+    {L::LegToKnee, "leg_to_knee", P::Front, true, mm(0), mm(700)},
+    {L::LegFrontCrotch, "leg_front_crotch", P::Front, false, mm(100), mm(700)},
+    {L::LegFly, "leg_fly", P::Front, true, mm(0), mm(350)},
+    {L::LegFrontLean, "leg_front_lean", P::Front, true, mm(0), mm(60)},
+    {L::LegFrontHip, "leg_front_hip", P::Front, false, mm(100), mm(750)},
+    {L::LegFrontThigh, "leg_front_thigh", P::Front, false, mm(110), mm(950)},
+    {L::LegFrontDart, "leg_front_dart", P::Front, true, mm(0), mm(80)},
+    {L::LegFrontDartLength, "leg_front_dart_length", P::Front, false, mm(30), mm(300)},
+    {L::LegBackWaist, "leg_back_waist", P::Back, false, mm(75), mm(700)},
+    {L::LegBackHem, "leg_back_hem", P::Back, false, mm(50), mm(900)},
+    {L::LegBackKnee, "leg_back_knee", P::Back, false, mm(50), mm(800)},
+    {L::LegBackInside, "leg_back_inside", P::Back, false, mm(120), mm(1200)},
+    {L::LegBackCrotch, "leg_back_crotch", P::Back, false, mm(120), mm(800)},
+    {L::LegBackLean, "leg_back_lean", P::Back, true, mm(0), mm(120)},
+    {L::LegBackHip, "leg_back_hip", P::Back, false, mm(100), mm(750)},
+    {L::LegBackThigh, "leg_back_thigh", P::Back, false, mm(120), mm(1100)},
+    {L::LegBackDart, "leg_back_dart", P::Back, true, mm(0), mm(80)},
+    {L::LegBackDartLength, "leg_back_dart_length", P::Back, false, mm(30), mm(300)},
+    {L::LegBandDepth, "leg_band_depth", P::Band, true, mm(0), mm(150)},
     {L::GirthFront, "girth_front", P::Front, true, mm(0), mm(3000)},
     {L::GirthFrontDarts, "girth_front_darts", P::Front, true, mm(0), mm(600)},
     {L::GirthFrontFold, "girth_front_fold", P::Front, true, mm(0), mm(300)},
@@ -100,11 +125,12 @@ const std::vector<TissueNoteFacts>& note_rows()
         {N::BackFolds, "back_folds", TissueKind::Girth, counts, 0},
         {N::FrontCut, "front_cut", TissueKind::Girth, times, 1},
         {N::BackCut, "back_cut", TissueKind::Girth, times, 1},
-        {N::SideCut, "side_cut", TissueKind::Girth, times, 1}};
+        {N::SideCut, "side_cut", TissueKind::Girth, times, 1},
+        {N::OpensAt, "opens_at", TissueKind::Trousers, {"centre", "side"}, 0}};
     return rows;
 }
 
-constexpr std::string_view kind_keys[] = {"skirt", "bodice", "dress", "girth"};
+constexpr std::string_view kind_keys[] = {"skirt", "bodice", "dress", "trousers", "girth"};
 
 struct Span {
     TissueLine first;
@@ -118,6 +144,7 @@ std::vector<Span> spans_of(TissueKind kind)
         case TissueKind::Skirt: return {{L::FrontWaist, L::BandDepth}};
         case TissueKind::Bodice: return {{L::NeckWidth, L::SleeveHem}};
         case TissueKind::Dress: return {{L::NeckWidth, L::SleeveHem}, {L::FrontWaist, L::BackDartLength}};
+        case TissueKind::Trousers: return {{L::LegFrontWaist, L::LegBandDepth}};
         case TissueKind::Girth: break;
     }
     return {{L::GirthFront, L::GirthSide}};
@@ -147,11 +174,16 @@ bool asked(const Tissue& t, const TissueSize& s, TissueLine line)
         case L::SleeveBicep:
         case L::SleeveElbow:
         case L::SleeveHem: return t.note(N::Sleeve) == 1;
+        case L::LegFrontKnee:
+        case L::LegBackKnee: return !lacks(s, L::LegToKnee);
+        case L::LegFrontDartLength: return !lacks(s, L::LegFrontDart);
+        case L::LegBackDartLength: return !lacks(s, L::LegBackDart);
         case L::GirthFrontDarts: return !lacks(s, L::GirthFront);
         case L::GirthBackDarts: return !lacks(s, L::GirthBack);
         case L::GirthFrontFold: return !lacks(s, L::GirthFront) && t.note(N::FrontFolds) > 0;
         case L::GirthBackFold: return !lacks(s, L::GirthBack) && t.note(N::BackFolds) > 0;
-        case L::FrontAllowance: return t.note(N::CentreFront) == 1 && t.kind != TissueKind::Skirt;
+        case L::FrontAllowance:
+            return t.note(N::CentreFront) == 1 && t.kind != TissueKind::Skirt && t.kind != TissueKind::Trousers;
         case L::HemAllowance: return t.kind != TissueKind::Bodice || hem || t.note(N::Sleeve) == 1;
         default: return true;
     }
@@ -250,6 +282,7 @@ int lines_waiting(const Tissue& t, const TissueSize& s)
 
 PartKind part_of(TissueLine line)
 {
+    if (line >= L::LegFrontWaist && line <= L::LegBandDepth) return PartKind::Trousers;
     return line <= L::BandDepth ? PartKind::Skirt : PartKind::Upper;
 }
 
@@ -260,7 +293,8 @@ bool lie_together(const Tissue& t, TissueLine a, TissueLine b)
 
 TissueLine allowance_beyond(TissueLine line)
 {
-    const bool hem = line == L::CentreLength || line == L::BelowWaist || line == L::SleeveLength;
+    const bool hem = line == L::CentreLength || line == L::BelowWaist || line == L::SleeveLength ||
+                     line == L::InsideLeg || line == L::LegBackInside;
     return hem ? L::HemAllowance : L::Allowance;
 }
 
@@ -289,6 +323,7 @@ std::vector<TissueLine> lines_of(const Tissue& t, const TissueSize& s)
 std::vector<TissueNote> notes_of(const Tissue& t)
 {
     if (t.kind == TissueKind::Skirt) return {N::CentreBack, N::WaistFold};
+    if (t.kind == TissueKind::Trousers) return {N::WaistFold, N::OpensAt};
     std::vector<TissueNote> out;
     for (const auto& r : note_rows()) {
         const bool hem = t.note(N::Ends) == 1;

@@ -19,7 +19,7 @@ namespace sartorum {
 
 // Dress: a bodice that ends at its waist and the skirt sewn to it there. Girth: one girth of any garment, from the
 // widths of its pieces at that level.
-enum class TissueKind { Skirt, Bodice, Dress, Girth };
+enum class TissueKind { Skirt, Bodice, Dress, Trousers, Girth };
 
 enum class TissuePiece { Front, Back, Side, Sleeve, Band, Writing };  // Writing: allowances, as printed
 
@@ -72,6 +72,32 @@ enum class TissueLine {
     SleeveBicep,
     SleeveElbow,
     SleeveHem,
+    // of trousers, one leg's
+    LegFrontWaist,
+    LegToHip,
+    LegRise,
+    LegFrontHem,
+    LegFrontKnee,
+    InsideLeg,
+    LegToKnee,
+    LegFrontCrotch,
+    LegFly,
+    LegFrontLean,
+    LegFrontHip,
+    LegFrontThigh,
+    LegFrontDart,
+    LegFrontDartLength,
+    LegBackWaist,
+    LegBackHem,
+    LegBackKnee,
+    LegBackInside,
+    LegBackCrotch,
+    LegBackLean,
+    LegBackHip,
+    LegBackThigh,
+    LegBackDart,
+    LegBackDartLength,
+    LegBandDepth,
     // of one girth
     GirthFront,
     GirthFrontDarts,
@@ -85,7 +111,7 @@ enum class TissueLine {
     FrontAllowance,
     HemAllowance,
 };
-inline constexpr std::size_t tissue_line_count = 55;
+inline constexpr std::size_t tissue_line_count = 80;
 
 struct TissueLineFacts {
     TissueLine line;
@@ -111,8 +137,9 @@ enum class TissueNote {
     FrontCut,  // how often the piece is cut: once, twice or on the fold, three times, four
     BackCut,
     SideCut,
+    OpensAt,  // of trousers: centre front, the side
 };
-inline constexpr std::size_t tissue_note_count = 13;
+inline constexpr std::size_t tissue_note_count = 14;
 
 struct TissueNoteFacts {
     TissueNote note;

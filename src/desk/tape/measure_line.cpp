@@ -74,6 +74,7 @@ MeasureLine line_of(Measure m, const Proportions& b)
         case Measure::Thigh: return limb(0.8, b.half_width(60), b.y(60));
         case Measure::Knee: return limb(1.7, b.half_width(74), b.y(74));
         case Measure::Calf: return limb(2.2, b.half_width(79), b.y(79));
+        case Measure::HeelRound: return limb(2.0, b.half_width(79) + 0.4, 97.2);
         case Measure::InsideLeg:
             return along({{{-0.6, crotch + 1}, {-1.4, 72}, {-1.6, 85}, {-1.6, 99}}}, 0.7, true);
         case Measure::CrotchLength:

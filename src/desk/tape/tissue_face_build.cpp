@@ -43,7 +43,8 @@ QWidget* TissueFace::build_table()
     top->addWidget(face_);
     top->addStretch();
     QStringList kinds;
-    for (const auto k : {TissueKind::Skirt, TissueKind::Bodice, TissueKind::Dress, TissueKind::Girth})
+    for (const auto k :
+         {TissueKind::Skirt, TissueKind::Bodice, TissueKind::Dress, TissueKind::Trousers, TissueKind::Girth})
         kinds << words::tissue_kind(k);
     kinds_ = new Choices{look_, kinds, tr("What is measured flat"), table};
     kinds_->setObjectName("tissue_kinds");
@@ -53,12 +54,11 @@ QWidget* TissueFace::build_table()
     column->addLayout(top);
     empty_ = new EmptyState{look_,
                             tr("No tissue lies here yet."),
-                            tr("A maker's pattern on tissue becomes a drawing by measuring it flat: line by line, "
-                               "between stitching lines, "
-                               "darts open. What do you have?"),
+                            tr("Measured flat, line by line, darts open, it becomes a drawing. What do you have?"),
                             {{tr("A skirt"), [this] { take_up(TissueKind::Skirt); }},
                              {tr("A bodice, with or without a sleeve"), [this] { take_up(TissueKind::Bodice); }},
                              {tr("A dress with a seam at the waist"), [this] { take_up(TissueKind::Dress); }},
+                             {tr("Trousers"), [this] { take_up(TissueKind::Trousers); }},
                              {tr("One girth of any garment"), [this] { take_up(TissueKind::Girth); }}},
                             table};
     column->addWidget(empty_, 1);

@@ -45,10 +45,16 @@ double clear_of(TissueLine line)
     switch (line) {
         case L::FrontLength:
         case L::BackLength:
-        case L::CentreLength: return 52;
+        case L::CentreLength:
+        case L::InsideLeg:
+        case L::LegBackInside:
+        case L::LegRise: return 52;
         case L::FrontShoulder:
         case L::BackShoulder:
         case L::CapLength: return 15;
+        case L::LegFrontCrotch:
+        case L::LegBackCrotch: return 34;
+        case L::LegFly: return 16;
         case L::WaistToHip: return 40;
         default: return 24;
     }
@@ -73,7 +79,8 @@ PlacedLine placed(const LaidLine& l, const QTransform& t, int number, double sca
     if (l.aside) {
         // Beside the centre it stands clear of the whole piece, wherever it is laid.
         const bool at_centre = (*l.aside)[Geom::X] < 0;
-        const double far = clear_of(l.line) + (at_centre ? l.along.initialPoint()[Geom::X] * scale : 0);
+        const double far =
+            clear_of(l.line) + (at_centre ? std::max(0.0, l.along.initialPoint()[Geom::X]) * scale : 0);
         const QPointF by = mapped_direction(t, *l.aside) * far;
         out.drawn.translate(by);
         for (const double end : {0.0, 1.0}) {

@@ -1,0 +1,221 @@
+// A waist that is gathered in: a back made wider with its waist gathered, and a waist made wider in its gathers.
+#include <QtTest>
+
+#include "core/alter/catalogue.h"
+#include "core/alter/gathers.h"
+#include "core/alter/width.h"
+#include "core/check/walk.h"
+#include "core/paper/redraw.h"
+#include "core/paper/sound.h"
+#include "core/pattern/joint.h"
+#include "core/plan/compute.h"
+#include "dresses.h"
+#include "tests.h"
+#include "trousers_bench.h"
+
+using namespace sartorum;
+using test::between;
+
+namespace {
+
+double mm(Length l)
+{
+    return l.in_mm();
+}
+
+Garment skirt_part(const SkirtFlat& flat)
+{
+    auto pattern = skirt_pattern(flat);
+    return part_view({pattern->sizes.front().pieces, pattern->seams}, PartKind::Skirt);
+}
+
+const Piece& face(const Garment& g, PieceRole role)
+{
+    return *find_piece(g.pieces, role);
+}
+
+Dose gathered_by(double girth)
+{
+    return {Length::mm(girth), static_cast<std::size_t>(WidthShare::Gathered)};
+}
+
+std::vector<Garment> any_garments(int n)
+{
+    std::mt19937 rng{61};
+    std::vector<Garment> out;
+    for (int i = 0; i < n; ++i) {
+        const auto legs = trousers_pattern(test::random_trousers(rng));
+        if (i % 2 && legs) out.push_back(test::legs_of(*legs));
+        const auto flat = test::random_skirt(rng);
+        if (i % 2 == 0 && draw_skirt(flat)) out.push_back(skirt_part(flat));
+    }
+    return out;
+}
+
+PlanLine line_of(const Computed& c, AdjustmentKind kind, PartKind part)
+{
+    for (const auto& l : c.lines)
+        if (l.kind == kind && l.part == part) return l;
+    return {};
+}
+
+}  // namespace
+
+class TestGathers : public QObject {
+    Q_OBJECT
+private slots:
+    void what_is_gathered_is_sewn_shorter()
+    {
+        Piece p = face(skirt_part(test::plain_skirt()), PieceRole::Back);
+        const double flat = mm(flat_length(p, EdgeRole::Waist));
+        p.edges.front().gathered = Length::mm(30);
+        QVERIFY(std::abs(mm(sewn_length(p, EdgeRole::Waist)) - (flat - 30)) < 1e-9);
+        QVERIFY(std::abs(mm(waist_run(p).length) - (flat - 30)) < 1e-9);
+        QVERIFY(std::abs(mm(top_length(p)) - flat) < 1e-9);
+        QVERIFY(check_piece(p).has_value());
+        QVERIFY(!same_paper(p, face(skirt_part(test::plain_skirt()), PieceRole::Back)));
+        Piece wrong = p;
+        wrong.edges.front().gathered = length(p.edges.front().curve) * 0.9;
+        QVERIFY(!check_piece(wrong).has_value());
+        wrong = p;
+        wrong.edges[*edge_index(p, EdgeRole::Side)].gathered = Length::mm(5);
+        QVERIFY(!check_piece(wrong).has_value());
+    }
+    void the_back_gains_the_girth_and_its_waist_is_sewn_as_long()
+    {
+        for (const auto& g : any_garments(14)) {
+            const auto out = alter_width_at_hip(g, gathered_by(80));
+            QVERIFY(out.has_value());
+            const Piece& was = face(g, PieceRole::Back);
+            const Piece& now = face(out->garment, PieceRole::Back);
+            QVERIFY(!unsound(now) && check_piece(now).has_value());
+            QVERIFY(std::abs(mm(measured_alone(out->garment.pieces, GarmentMeasure::Hip) -
+                                measured_alone(g.pieces, GarmentMeasure::Hip)) -
+                             80) < 0.01);
+            double sewn = 0;
+            for (const auto role : {PieceRole::Front, PieceRole::Back})
+                sewn += mm(sewn_length(face(out->garment, role), EdgeRole::Waist) -
+                           sewn_length(face(g, role), EdgeRole::Waist));
+            QVERIFY(std::abs(sewn) < 1e-6);
+            // Half of it on this half; the waist runs a little on the slant.
+            QVERIFY(std::abs(mm(gathered_in(now, EdgeRole::Waist)) - 40) < 4);
+            const double hip = guide(was, GuideKind::Hip)->a[Geom::Y];
+            QVERIFY(std::abs(mm(*width_at(now, hip) - *width_at(was, hip)) - 40) < 0.01);
+            QVERIFY(std::abs(mm(*width_at(face(out->garment, PieceRole::Front), hip) -
+                                *width_at(face(g, PieceRole::Front), hip))) < 0.01);
+            QVERIFY(std::abs(mm(sewn_length(now, EdgeRole::Side) -
+                                sewn_length(face(out->garment, PieceRole::Front), EdgeRole::Side))) < 0.05);
+            for (std::size_t i = 0; i < was.darts.size(); ++i)
+                QVERIFY(Geom::distance(was.darts[i].tip, now.darts[i].tip) < 1e-6);
+            QVERIFY(!alter_width_at_hip(g, gathered_by(-20)).has_value());  // nothing is gathered there yet
+            const auto back = alter_width_at_hip(out->garment, gathered_by(-80));
+            QVERIFY(back.has_value());
+            QVERIFY(test::largest_gap(was, face(back->garment, PieceRole::Back)) < 0.8);
+            QCOMPARE(gathered_in(face(back->garment, PieceRole::Back), EdgeRole::Waist), Length{});
+        }
+    }
+    void in_the_gathers_the_paper_stays()
+    {
+        for (const auto& g : any_garments(8)) {
+            QVERIFY(!adjustment(AdjustmentKind::WidthAtWaist).method_serves(g, 2));
+            const auto full = alter_width_at_hip(g, gathered_by(120));
+            const Garment& has = full->garment;
+            QCOMPARE(usual_method(adjustment(AdjustmentKind::WidthAtWaist), has), std::size_t{2});
+            const auto out = alter_width_at_waist(has, gathered_by(40));
+            QVERIFY(out.has_value());
+            double sewn = 0;
+            for (std::size_t i = 0; i < has.pieces.size(); ++i) {
+                QVERIFY(test::largest_gap(has.pieces[i], out->garment.pieces[i]) < 1e-9);
+                sewn += mm(sewn_length(out->garment.pieces[i], EdgeRole::Waist) -
+                           sewn_length(has.pieces[i], EdgeRole::Waist));
+            }
+            QVERIFY(std::abs(sewn - 20) < 1e-9);
+            const Length all = waist_gathers(has) * 2.0;
+            const auto more = alter_width_at_waist(has, {all + Length::mm(1), std::size_t{2}});
+            QVERIFY(!more.has_value());
+            QVERIFY(std::abs(mm(more.error().high - all)) < 1e-6);
+            QVERIFY(alter_width_at_waist(has, gathered_by(-30)).has_value());
+            QVERIFY(!alter_width_at_waist(has, gathered_by(-5000)).has_value());
+        }
+    }
+    // A fuller seat: the back alone, gathered; the band stays. A wider waist then comes out of the gathers.
+    void a_plan_with_a_gathered_back()
+    {
+        auto bench = test::lockgate_bench();
+        const Length hip = bench.chart.sizes[4].body.at(Measure::Hip) + Length::mm(60);
+        bench.body.readings[Measure::Hip] = {hip, hip};
+        bench.plan.decisions = {{AdjustmentKind::WidthAtHip, Answer::Accepted, {}, {}, std::size_t{2}}};
+        auto c = bench();
+        const auto line = line_of(c, AdjustmentKind::WidthAtHip, PartKind::Trousers);
+        QCOMPARE(line.state, LineState::Accepted);
+        QVERIFY(std::abs(mm(line.amount) - 60) < 0.01);
+        QVERIFY(c.checks.seams_hold());
+        QVERIFY(std::abs(mm(c.altered_flat.of(GarmentMeasure::Band) - c.traced_flat.of(GarmentMeasure::Band))) <
+                0.05);
+        QVERIFY(std::abs(mm(c.altered_flat.of(GarmentMeasure::Waist) - c.traced_flat.of(GarmentMeasure::Waist))) <
+                0.05);
+    }
+    // Drawn with gathers, what the waist lacks comes out of them.
+    void a_plan_of_a_gathered_pattern()
+    {
+        auto bench = test::lockgate_bench();
+        for (auto& size : bench.pattern.sizes) {
+            const auto full = alter_width_at_hip(part_view({size.pieces, bench.pattern.seams}, PartKind::Trousers),
+                                                 gathered_by(100));
+            for (auto& p : size.pieces) {
+                if (const Piece* now = find_piece(full->garment.pieces, p.id)) p = *now;
+            }
+        }
+        const Length waist = bench.chart.sizes[4].body.at(Measure::Waist) + Length::mm(24);
+        bench.body.readings[Measure::Waist] = {waist, waist};
+        bench.plan.decisions = {{AdjustmentKind::WidthAtWaist, Answer::Accepted}};
+        const auto c = bench();
+        QCOMPARE(line_of(c, AdjustmentKind::WidthAtWaist, PartKind::Trousers).method, std::size_t{2});
+        QVERIFY(c.checks.seams_hold());
+        QVERIFY(std::abs(mm(c.altered_flat.of(GarmentMeasure::Band) - c.traced_flat.of(GarmentMeasure::Band)) -
+                         24) < 0.1);
+    }
+    // A dress whose back skirt is gathered: it walks as drawn, and goes with a bodice that gets wider.
+    void a_dress_with_a_gathered_back_skirt()
+    {
+        DressFlat flat = test::fitted_dress();
+        flat.skirt.back_dart = {};
+        auto drawn = draw_dress(flat);
+        QVERIFY(drawn.has_value());
+        for (auto& p : drawn->pieces) {
+            if (p.id != "skirt-back") continue;
+            const Length sewn = sewn_length(p, EdgeRole::Waist);
+            p = *side_moved(p, Length::mm(80), Length::mm(80));
+            p.edges.front().gathered = sewn_length(p, EdgeRole::Waist) - sewn;
+        }
+        Pattern pattern{"Dress", "Nobody", {}, dress_seams(bodice_seams(flat.bodice.shoulder_ease, std::nullopt))};
+        pattern.sizes.push_back(*drawn);
+        const auto checked = check_pattern(std::move(pattern));
+        QVERIFY(checked.has_value());
+        SizeChart chart;
+        ChartSize size{checked->sizes[0].size, {}};
+        size.body = {
+            {Measure::Bust, Length::mm(900)}, {Measure::Waist, Length::mm(740)}, {Measure::Hip, Length::mm(980)}};
+        chart.sizes.push_back(size);
+        BodySet body{"2026-11-30", {}};
+        for (const auto& [m, value] : size.body) body.readings[m] = {value, value};
+        Plan plan;
+        plan.choosing.kind = GarmentKind::Dress;
+        plan.take_sizes(size.name, size.name, size.name);
+        auto c = compute(*checked, chart, body, plan);
+        QVERIFY(c.has_value());
+        QVERIFY(c->checks.seams_hold());
+        for (const auto& l : c->lines) QVERIFY(l.state != LineState::Proposed);
+        body.readings[Measure::Waist] = {Length::mm(770), Length::mm(770)};
+        // A gathered back has room at the hip.
+        body.readings[Measure::Hip] = {Length::mm(1020), Length::mm(1020)};
+        plan.decisions = {{AdjustmentKind::WidthAtWaist, Answer::Accepted}};
+        c = compute(*checked, chart, body, plan);
+        QVERIFY(c.has_value());
+        QVERIFY(c->checks.seams_hold());
+        QVERIFY(line_of(*c, AdjustmentKind::JoinedWaist, PartKind::Skirt).state == LineState::Accepted);
+        QVERIFY(line_of(*c, AdjustmentKind::WidthAtHip, PartKind::Skirt).state != LineState::Proposed);
+    }
+};
+SARTORUM_TEST(TestGathers)
+#include "test_gathers.moc"
