@@ -214,6 +214,11 @@ private slots:
         QVERIFY(c.has_value());
         QVERIFY(c->checks.seams_hold());
         QVERIFY(line_of(*c, AdjustmentKind::JoinedWaist, PartKind::Skirt).state == LineState::Accepted);
+        // The back's paper stays: its gathers gave what the bodice's waist gained.
+        const auto* was = find_piece(checked->sizes[0].pieces, "skirt-back");
+        const auto* now = find_piece(c->altered.pieces, "skirt-back");
+        QVERIFY(gathered_in(*was, EdgeRole::Waist) - gathered_in(*now, EdgeRole::Waist) > Length::mm(5));
+        QVERIFY(std::abs(mm(flat_length(*now, EdgeRole::Waist) - flat_length(*was, EdgeRole::Waist))) < 0.5);
         QVERIFY(line_of(*c, AdjustmentKind::WidthAtHip, PartKind::Skirt).state != LineState::Proposed);
     }
 };

@@ -94,19 +94,36 @@ bool full_at_waist(const Garment& part)
     return has_waist_gathers(part) && waist_gathers(part) >= sewn * 0.1;
 }
 
+bool gathers_can_give(const Garment& part, PieceRole face, Length less)
+{
+    const Piece* p = find_piece(part.pieces, face);
+    const Length all = p && edge_index(*p, EdgeRole::Waist) ? gathered_in(*p, EdgeRole::Waist) : Length{};
+    return all > Length{} && less <= all &&
+           all - less <= flat_length(*p, EdgeRole::Waist) * (1 - 1 / most_fullness);
+}
+
+void free_gathers(Applied& out, PieceRole face, Length less)
+{
+    if (less == Length{}) return;
+    Piece& p = *find_piece(out.garment.pieces, face);
+    const Length all = gathered_in(p, EdgeRole::Waist);
+    for (auto& e : p.edges) e.gathered += -less * (e.gathered / all);
+    out.steps.push_back(gathers_step(p, -less));
+}
+
 Outcome<Applied> alter_in_gathers(const Garment& garment, const Dose& girth)
 {
     const Length all = waist_gathers(garment);
     const Length less = girth.front / 2.0;
-    if (less > all)
-        return refuse_amount(Why::AmountTooLarge, "width_at_waist", girth.front, -Length::mm(600), all * 2.0);
     Applied out{garment, {}};
-    for (auto& p : out.garment.pieces) {
-        const Length here = goes_round(p) ? gathered_in(p, EdgeRole::Waist) : Length{};
+    for (const auto face : {PieceRole::Front, PieceRole::Back}) {
+        const Piece& p = *find_piece(garment.pieces, face);
+        const Length here = gathered_in(p, EdgeRole::Waist);
         if (here <= Length{}) continue;
-        for (auto& e : p.edges) e.gathered += -less * (e.gathered / all);
-        if (too_full(p)) return refuse_amount(Why::AmountTooLarge, "width_at_waist", girth.front, {}, all * 2.0);
-        out.steps.push_back(gathers_step(p, gathered_in(p, EdgeRole::Waist) - here));
+        const Length share = less * (here / all);
+        if (!gathers_can_give(garment, face, share))
+            return refuse_amount(Why::AmountTooLarge, "width_at_waist", girth.front, -Length::mm(600), all * 2.0);
+        free_gathers(out, face, share);
     }
     return out;
 }

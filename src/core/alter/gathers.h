@@ -20,6 +20,11 @@ namespace sartorum {
 // A tenth of the waist or more: it is meant to be full, and is no narrower at the hip.
 [[nodiscard]] bool full_at_waist(const Garment& part);
 
+// So much less gathered (− more) on one face, shared by its gathers; whether it can: something stays gathered, and
+// not more than five times what is sewn.
+[[nodiscard]] bool gathers_can_give(const Garment& part, PieceRole face, Length less);
+void free_gathers(Applied&, PieceRole face, Length less);
+
 [[nodiscard]] Outcome<Applied> alter_in_gathers(const Garment&, const Dose& girth);
 [[nodiscard]] Outcome<Applied> alter_back_gathered(const Garment&, const Dose& girth);
 

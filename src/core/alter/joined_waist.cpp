@@ -1,6 +1,7 @@
 #include "core/alter/joined_waist.h"
 
 #include "core/alter/flank.h"
+#include "core/alter/gathers.h"
 #include "core/alter/match.h"
 #include "core/alter/places.h"
 #include "core/alter/propose.h"
@@ -14,9 +15,18 @@ namespace {
 
 struct Face {
     PieceRole role;
-    Length wanted;  // of closed waist, more
-    Length out;     // of each of its flanks at the waist
+    Length wanted;       // of closed waist, more
+    Length out;          // of each of its flanks at the waist
+    Length freed;        // of its gathers
+    bool gives = false;  // it has gathers that can
 };
+
+// What is gathered there gives before a seam moves.
+Face face_for(const Garment& below, PieceRole role, Length amount)
+{
+    if (gathers_can_give(below, role, amount)) return {role, amount, {}, amount, true};
+    return {role, amount, amount / static_cast<double>(flanks_of(below.pieces, role).size()), {}};
+}
 
 // One side seam, or flank, moved.
 Outcome<bool> move_side(std::vector<Step>& steps, Piece& piece, const Face& face, bool whole_seam)
@@ -55,14 +65,12 @@ Outcome<Applied> alter_joined_waist(const Garment& below, const Across& across, 
             return refuse_amount(Why::AmountTooLarge, "joined_waist", amount, -paper_most, paper_most);
     }
     const bool gathered = across.joint.fullness >= gathered_from;
-    const auto shared = [&](PieceRole role, Length amount) {
-        return Face{role, amount, amount / static_cast<double>(flanks_of(below.pieces, role).size())};
-    };
-    Face faces[] = {shared(PieceRole::Front, dose.front), shared(PieceRole::Back, dose.back)};
+    Face faces[] = {face_for(below, PieceRole::Front, dose.front), face_for(below, PieceRole::Back, dose.back)};
     constexpr int most_rounds = 12;
     for (int i = 0;; ++i) {
         Applied out{below, {}};
         for (const auto& face : faces) {
+            free_gathers(out, face.role, face.freed);
             if (const auto ok = move_flanks(out, face, gathered); !ok) return tl::make_unexpected(ok.error());
         }
         if (const auto ok = match_sides(out); !ok) return tl::make_unexpected(ok.error());
@@ -70,8 +78,11 @@ Outcome<Applied> alter_joined_waist(const Garment& below, const Across& across, 
         for (auto& face : faces) {
             const Length gained = upper_run(out.garment, face.role).length - upper_run(below, face.role).length;
             worst = std::max(worst, abs(face.wanted - gained));
-            face.out += next_share(face.wanted - gained, face.out, gained,
-                                   static_cast<double>(flanks_of(below.pieces, face.role).size()));
+            if (face.gives)
+                face.freed += face.wanted - gained;
+            else
+                face.out += next_share(face.wanted - gained, face.out, gained,
+                                       static_cast<double>(flanks_of(below.pieces, face.role).size()));
         }
         if (worst >= Length::mm(0.005) && i < most_rounds) continue;
         between_tucks(out, below);

@@ -168,7 +168,7 @@ constexpr std::array<std::string_view, 3> hip_ways{"quarters", "back_only", "bac
 bool waist_way_open(const Garment& g, std::size_t method)
 {
     const auto way = static_cast<WidthShare>(method);
-    if (way == WidthShare::Gathered) return has_waist_gathers(g);
+    if (way == WidthShare::Gathered) return has_waist_gathers(g) && one_piece_a_face(g);
     return way == WidthShare::Quarters || part_alter(g).widens_back_alone;
 }
 
@@ -183,7 +183,8 @@ bool hip_way_open(const Garment& g, std::size_t method)
 // Gathers give and take before any seam does.
 std::size_t usual_waist_way(const Garment& g)
 {
-    return static_cast<std::size_t>(has_waist_gathers(g) ? WidthShare::Gathered : WidthShare::Quarters);
+    const bool gathers = waist_way_open(g, static_cast<std::size_t>(WidthShare::Gathered));
+    return static_cast<std::size_t>(gathers ? WidthShare::Gathered : WidthShare::Quarters);
 }
 
 // Body − chart, less what the adjustments above gave; or her own ease less what the garment has.
