@@ -54,7 +54,7 @@ QString unknown_text(const PlanLine& l)
     if (l.noted) return t("noted in the posture; type the pinch");
     if (!entry.propose && l.kind != AdjustmentKind::HemGivenBack) return t("from a toile; add it by hand");
     return l.kind == AdjustmentKind::HemGivenBack ? t("the length has not changed")
-                                                  : t("not measured; add it by hand");
+                                                  : t("not asked for; add it by hand");
 }
 
 }  // namespace

@@ -352,8 +352,7 @@ QString why(const PlanLine& line, Unit u)
     if (adjustment(line.kind).at_join == AtJoin::WholeGarment)
         return t("an edge changed that a facing lies under");
     if (!line.proposal && adjustment(line.kind).apply_across) return t("it goes with the part above");
-    if (!line.proposal)
-        return sign.isEmpty() ? t("nothing measured to propose it from") : t("its sign: %1").arg(sign);
+    if (!line.proposal) return sign.isEmpty() ? t("nothing measured asks for it") : t("its sign: %1").arg(sign);
     const auto& p = *line.proposal;
     // Taken out only where it is seen.
     if (p.leave() == Leave::SignFirst && p.amount < Length{}) return t("its sign: %1").arg(sign);

@@ -88,7 +88,6 @@ Outcome<bool> wedge_steps(Applied& out, const Piece& piece, const Stroke& cut, c
 
 Outcome<bool> wedge_at_centre(Applied& out, PieceRole role, Length amount, const char* field)
 {
-    if (amount == Length{}) return true;
     Piece& piece = *find_piece(out.garment.pieces, role);
     const double level = guide(piece, GuideKind::LengthenShorten)->a[Geom::Y];
     const auto across = lies_across(piece, level);
@@ -103,16 +102,11 @@ Outcome<bool> wedge_at_centre(Applied& out, PieceRole role, Length amount, const
 
 Outcome<Applied> alter_centre_wedge(const Garment& garment, const Dose& dose)
 {
-    if (dose.front == Length{} && dose.back == Length{}) return refuse(Why::AmountZero, centre_wedge_key);
-    Applied out{garment, {}};
-    for (const auto& [role, amount] :
-         {std::pair{PieceRole::Front, dose.front}, std::pair{PieceRole::Back, dose.back}}) {
-        if (abs(amount) > paper_most)
-            return refuse_amount(Why::AmountTooLarge, centre_wedge_key, amount, -paper_most, paper_most);
-        if (const auto ok = wedge_at_centre(out, role, amount, centre_wedge_key); !ok)
-            return tl::make_unexpected(ok.error());
-    }
-    if (auto ok = match_sides(out); !ok) return tl::make_unexpected(ok.error());
+    auto out = alter_apart(garment, dose, centre_wedge_key, [](Applied& applied, PieceRole role, Length amount) {
+        return wedge_at_centre(applied, role, amount, centre_wedge_key);
+    });
+    if (!out) return out;
+    if (auto ok = match_sides(*out); !ok) return tl::make_unexpected(ok.error());
     return out;
 }
 

@@ -26,7 +26,6 @@ Outcome<bool> wedge_piece(Applied& out, PieceRole role, Length amount)
 
 Outcome<bool> move_point(Applied& out, PieceRole role, Length amount)
 {
-    if (amount == Length{}) return true;
     Piece& piece = *find_piece(out.garment.pieces, role);
     const Point from = inner_leg_point(piece);
     const double centre = edge(piece, EdgeRole::Centre).curve.finalPoint()[Geom::X];
@@ -43,19 +42,10 @@ Outcome<bool> move_point(Applied& out, PieceRole role, Length amount)
     return true;
 }
 
-using AlterFace = Outcome<bool> (*)(Applied&, PieceRole, Length);
-
-Outcome<Applied> alter_faces(const Garment& garment, const Dose& dose, const char* field, AlterFace alter)
+Outcome<Applied> matched(Outcome<Applied> out)
 {
-    if (dose.front == Length{} && dose.back == Length{}) return refuse(Why::AmountZero, field);
-    Applied out{garment, {}};
-    for (const auto& [role, amount] :
-         {std::pair{PieceRole::Front, dose.front}, std::pair{PieceRole::Back, dose.back}}) {
-        if (abs(amount) > paper_most)
-            return refuse_amount(Why::AmountTooLarge, field, amount, -paper_most, paper_most);
-        if (const auto ok = alter(out, role, amount); !ok) return tl::make_unexpected(ok.error());
-    }
-    if (auto ok = match_sides(out); !ok) return tl::make_unexpected(ok.error());
+    if (!out) return out;
+    if (auto ok = match_sides(*out); !ok) return tl::make_unexpected(ok.error());
     return out;
 }
 
@@ -63,12 +53,12 @@ Outcome<Applied> alter_faces(const Garment& garment, const Dose& dose, const cha
 
 Outcome<Applied> alter_crotch_wedge(const Garment& garment, const Dose& dose)
 {
-    return alter_faces(garment, dose, wedge_key, wedge_piece);
+    return matched(alter_apart(garment, dose, wedge_key, wedge_piece));
 }
 
 Outcome<Applied> alter_crotch_point(const Garment& garment, const Dose& dose)
 {
-    return alter_faces(garment, dose, point_key, move_point);
+    return matched(alter_apart(garment, dose, point_key, move_point));
 }
 
 namespace {

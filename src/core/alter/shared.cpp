@@ -106,6 +106,21 @@ Outcome<Applied> alter_front_and_back(const Garment& garment, const Dose& dose, 
     return out;
 }
 
+Outcome<Applied> alter_apart(const Garment& garment, const Dose& dose, const std::string& adjustment,
+                             const std::function<Outcome<bool>(Applied&, PieceRole, Length)>& alter_face)
+{
+    if (dose.front == Length{} && dose.back == Length{}) return refuse(Why::AmountZero, adjustment);
+    Applied out{garment, {}};
+    for (const auto& [role, amount] :
+         {std::pair{PieceRole::Front, dose.front}, std::pair{PieceRole::Back, dose.back}}) {
+        if (amount == Length{}) continue;
+        if (abs(amount) > paper_most)
+            return refuse_amount(Why::AmountTooLarge, adjustment, amount, -paper_most, paper_most);
+        if (const auto ok = alter_face(out, role, amount); !ok) return tl::make_unexpected(ok.error());
+    }
+    return out;
+}
+
 Piece bottom_moved_at_centre(Applied& applied, const Piece& piece, Length amount)
 {
     const Point by{0, -amount.in_mm()};

@@ -1,5 +1,7 @@
 // shared.h: what several adjustments do the same way.
 #pragma once
+#include <functional>
+
 #include "core/alter/applied.h"
 #include "core/chart/ease.h"
 
@@ -27,6 +29,11 @@ inline constexpr Length paper_most = Length::mm(600);
 // The same change on front and back, by the front's amount.
 [[nodiscard]] Outcome<Applied> alter_front_and_back(const Garment&, const Dose&, const std::string& adjustment,
                                                     Outcome<bool> (*alter_piece)(Applied&, Piece&, Length));
+// The front by the front's amount, the back by the back's, where they are any. Refuses two of nothing, and more
+// than any paper carries.
+[[nodiscard]] Outcome<Applied> alter_apart(
+    const Garment&, const Dose&, const std::string& adjustment,
+    const std::function<Outcome<bool>(Applied&, PieceRole, Length)>& alter_face);
 // The lower edge moved down (+) or up at the centre, to nothing at the side; or the other way about, where
 // the side seam becomes longer by the amount.
 [[nodiscard]] Piece bottom_moved_at_centre(Applied&, const Piece&, Length amount);

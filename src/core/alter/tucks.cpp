@@ -5,6 +5,7 @@
 #include <iterator>
 
 #include "core/alter/places.h"
+#include "core/alter/shared.h"
 #include "core/paper/dart_redraw.h"
 #include "core/pattern/dart.h"
 
@@ -48,7 +49,6 @@ std::vector<Shift> shifts(const Piece& p, Length amount, TucksWay way)
 
 Outcome<bool> shift_tucks(Applied& out, PieceRole role, Length amount, TucksWay way)
 {
-    if (amount == Length{}) return true;
     Piece& piece = *find_piece(out.garment.pieces, role);
     for (const auto& s : shifts(piece, amount, way)) {
         if (const auto ok = slide_fold(out.steps, piece, s.mouth, s.by, StepKind::SlideTuck); !ok) return ok;
@@ -110,14 +110,11 @@ bool has_tucks(const Garment& part, std::size_t least)
 
 Outcome<Applied> alter_tucks(const Garment& part, const Dose& dose)
 {
-    if (dose.front == Length{} && dose.back == Length{}) return refuse(Why::AmountZero, "tucks");
-    Applied out{part, {}};
     const auto way = static_cast<TucksWay>(dose.method);
-    for (const auto& [role, amount] :
-         {std::pair{PieceRole::Front, dose.front}, std::pair{PieceRole::Back, dose.back}}) {
-        if (const auto ok = shift_tucks(out, role, amount, way); !ok) return tl::make_unexpected(ok.error());
-    }
-    if (out.steps.empty()) return refuse(Why::NothingToSpace, "tucks");
+    auto out = alter_apart(part, dose, "tucks", [way](Applied& applied, PieceRole role, Length amount) {
+        return shift_tucks(applied, role, amount, way);
+    });
+    if (out && out->steps.empty()) return refuse(Why::NothingToSpace, "tucks");
     return out;
 }
 

@@ -5,6 +5,7 @@
 #include "core/alter/match.h"
 #include "core/alter/places.h"
 #include "core/alter/serves.h"
+#include "core/alter/shared.h"
 #include "core/alter/tucks.h"
 #include "core/paper/redraw.h"
 #include "core/paper/waist_dart_redraw.h"
@@ -216,10 +217,6 @@ bool has_waist_dart(const Garment& part)
     return !waist_darts_of(front_of(part)).empty() || !waist_darts_of(back_of(part)).empty();
 }
 
-}  // namespace
-
-namespace {
-
 Length half_closed(const Garment& g)
 {
     return waist_run(front_of(g)).length + waist_run(back_of(g)).length;
@@ -230,14 +227,12 @@ Outcome<Applied> made_up_at_side(const Garment& part, const Dose& dose)
 {
     Length more;
     for (int i = 0;; ++i) {
-        Applied out{part, {}};
-        for (const auto role : {PieceRole::Front, PieceRole::Back}) {
-            const Length amount = role == PieceRole::Front ? dose.front : dose.back;
-            if (const auto ok = alter_darts_of(out, role, amount, {WaistDartsWay::AtSide, more}); !ok)
-                return tl::make_unexpected(ok.error());
-        }
-        if (const auto ok = match_sides(out); !ok) return tl::make_unexpected(ok.error());
-        const Length off = half_closed(part) - half_closed(out.garment);
+        auto out = alter_apart(part, dose, waist_darts_key, [&](Applied& applied, PieceRole role, Length amount) {
+            return alter_darts_of(applied, role, amount, {WaistDartsWay::AtSide, more});
+        });
+        if (!out) return out;
+        if (const auto ok = match_sides(*out); !ok) return tl::make_unexpected(ok.error());
+        const Length off = half_closed(part) - half_closed(out->garment);
         if (abs(off) < Length::mm(0.005) || i == 6) return out;
         more += dose.front == Length{} || dose.back == Length{} ? off : off / 2.0;
     }
@@ -247,16 +242,11 @@ Outcome<Applied> made_up_at_side(const Garment& part, const Dose& dose)
 
 Outcome<Applied> alter_waist_darts(const Garment& part, const Dose& dose)
 {
-    if (dose.front == Length{} && dose.back == Length{}) return refuse(Why::AmountZero, waist_darts_key);
     const auto way = static_cast<WaistDartsWay>(dose.method);
     if (way == WaistDartsWay::AtSide) return made_up_at_side(part, dose);
-    Applied out{part, {}};
-    for (const auto& [role, amount] :
-         {std::pair{PieceRole::Front, dose.front}, std::pair{PieceRole::Back, dose.back}}) {
-        if (const auto ok = alter_darts_of(out, role, amount, {way, {}}); !ok)
-            return tl::make_unexpected(ok.error());
-    }
-    return out;
+    return alter_apart(part, dose, waist_darts_key, [&](Applied& out, PieceRole role, Length amount) {
+        return alter_darts_of(out, role, amount, {way, {}});
+    });
 }
 
 Adjustment waist_darts_row()
