@@ -136,7 +136,8 @@ private slots:
             }
             int edges = 0;
             int known = 0;
-            for (const auto& p : draw_tissue(t, *t.in_hand(), nullptr)->pieces) {
+            const auto grown = draw_tissue(t, *t.in_hand(), nullptr);
+            for (const auto& p : grown->pieces) {
                 for (const auto& e : p.edges) {
                     ++edges;
                     known += edge_measured(t, *t.in_hand(), p, e.role);
