@@ -42,6 +42,7 @@ QString leg_step_title(const Step& s, Unit u)
         case StepKind::RedrawLeg: return t("Redraw both seams through the marks");
         case StepKind::MatchInnerLegs:
             return (more ? t("Lower the hem %1 at the inner leg") : t("Raise the hem %1 at the inner leg")).arg(a);
+        case StepKind::AddTurnUp: return t("Leave paper for a turn-up of %1").arg(a);
         default: return {};
     }
 }
@@ -123,6 +124,10 @@ QString leg_step_detail(const Step& s, Unit u)
         case StepKind::TrimHem: return of_a_leg(s) ? t("The same all along the hem.") : QString{};
         case StepKind::RedrawHip:
             return of_a_leg(s) ? t("From the waist corner through the mark, to nothing at the knee.") : QString{};
+        case StepKind::AddTurnUp:
+            return t("%1 under the hem line in all: the turn-up twice, then what is turned inside. Fold it up as "
+                     "it will be worn before the sides are cut there: then it opens out as the leg does.")
+                .arg(place);
         default: return {};
     }
 }

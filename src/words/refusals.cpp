@@ -245,6 +245,10 @@ QString refusal(const Refusal& r, Unit u)
             return t("There are not two tucks on one piece to space anew. Move what is there.");
         case Why::NoDartToMeet:
             return t("No dart of this piece met one across the seam when it was drawn. Leave it as it is.");
+        case Why::WayNotHere:
+            return t(
+                "This garment has nothing to do it with in this way. Take another way, or leave the piece "
+                "that has none as it is.");
         case Why::NeedsElbow:
             return t(
                 "The sleeve has no elbow line, so there is no length below it to change. Use the length "

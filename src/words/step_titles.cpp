@@ -3,6 +3,7 @@
 #include "words/leg_steps.h"
 #include "words/say.h"
 #include "words/sewn.h"
+#include "words/waist_steps.h"
 
 namespace sartorum::words {
 namespace {
@@ -55,7 +56,18 @@ QString step_title(const Step& s, Unit unit)
         case StepKind::RedrawLeg:
         case StepKind::MarkCalf:
         case StepKind::RedrawCalf:
+        case StepKind::AddTurnUp:
         case StepKind::MatchInnerLegs: return leg_step_title(s, u);
+        case StepKind::SlideTuck:
+        case StepKind::SlideDart:
+        case StepKind::ShiftSide:
+        case StepKind::EaseWaist:
+        case StepKind::GatherWaist:
+        case StepKind::MarkHighHip:
+        case StepKind::RedrawHighHip:
+        case StepKind::RedrawDartLegs:
+        case StepKind::LeaveDart:
+        case StepKind::AddDart: return waist_step_title(s, u);
         case StepKind::TrueSide:
             if (of_a_leg(s)) return t("True side seam and crotch seam down to the hip");
             return of_a_gore(s) ? t("True both upright seams down to the hip")
@@ -92,27 +104,6 @@ QString step_title(const Step& s, Unit unit)
                                        : t("Let the centre open, edge to edge");
         case StepKind::FoldCentre: return t("Lay the centre on the fold");
         case StepKind::SewCentre: return t("Let the centre be a seam");
-        case StepKind::SlideTuck:
-            return more ? t("Draw the tuck %1 nearer the side").arg(a)
-                        : t("Draw the tuck %1 nearer the centre").arg(a);
-        case StepKind::SlideDart:
-            return more ? t("Draw the dart %1 nearer the side").arg(a)
-                        : t("Draw the dart %1 nearer the centre").arg(a);
-        case StepKind::ShiftSide:
-            return more ? t("Draw the side seam %1 further out, from the waist down").arg(a)
-                        : t("Draw the side seam %1 further in, from the waist down").arg(a);
-        case StepKind::EaseWaist: return t("Ease %1 in at the waist").arg(a);
-        case StepKind::AddTurnUp: return t("Leave paper for a turn-up of %1").arg(a);
-        case StepKind::GatherWaist:
-            return more ? t("Gather %1 more at the waist").arg(a) : t("Gather %1 less at the waist").arg(a);
-        case StepKind::MarkHighHip:
-            return more ? t("Mark %1 outside the side seam, above the hip").arg(a)
-                        : t("Mark %1 inside the side seam, above the hip").arg(a);
-        case StepKind::RedrawHighHip: return t("Redraw the hip curve through the mark");
-        case StepKind::RedrawDartLegs:
-            return more ? t("Draw the dart %1 wider").arg(a) : t("Draw the dart %1 narrower").arg(a);
-        case StepKind::LeaveDart: return t("Leave the dart of %1 open").arg(amount_on_paper(s.place, u));
-        case StepKind::AddDart: return t("Draw one more dart, %1 wide").arg(a);
         case StepKind::MarkHip:
             if (flank_of(s))
                 return (more ? t("Mark %1 outside on the hip line, %2") : t("Mark %1 inside on the hip line, %2"))

@@ -4,6 +4,7 @@
 #include "words/say.h"
 #include "words/sewn.h"
 #include "words/waist.h"
+#include "words/waist_steps.h"
 
 namespace sartorum::words {
 namespace {
@@ -53,7 +54,18 @@ QString how_and_where(const Step& s, Unit unit)
         case StepKind::RedrawLeg:
         case StepKind::MarkCalf:
         case StepKind::RedrawCalf:
+        case StepKind::AddTurnUp:
         case StepKind::MatchInnerLegs: break;
+        case StepKind::SlideTuck:
+        case StepKind::SlideDart:
+        case StepKind::ShiftSide:
+        case StepKind::EaseWaist:
+        case StepKind::GatherWaist:
+        case StepKind::MarkHighHip:
+        case StepKind::RedrawHighHip:
+        case StepKind::RedrawDartLegs:
+        case StepKind::LeaveDart:
+        case StepKind::AddDart: return waist_step_detail(s, u);
         case StepKind::TraceWhole:
             return t(
                 "On paper folded along the centre line, through both layers; open it. Write right and left on the "
@@ -160,54 +172,6 @@ QString how_and_where(const Step& s, Unit unit)
         case StepKind::SewCentre:
             return t(
                 "It opened before, and is no straight line along the grain: it stays a seam, sewn all the way.");
-        case StepKind::SlideTuck:
-            return t("Its middle then lies %1 from the centre, along the waist with the tucks folded shut. As "
-                     "deep and "
-                     "as long as it was; the waist runs on smoothly.")
-                .arg(place);
-        case StepKind::SlideDart:
-            return t("Its middle then lies %1 from the centre, along the waist with the darts folded shut. As "
-                     "wide and as "
-                     "long as it was; the waist runs on smoothly.")
-                .arg(place);
-        case StepKind::ShiftSide:
-            return of_a_leg(s)
-                       ? t("As it runs, from the waist past the hip line; to nothing at the knee. The waist "
-                           "is carried on to it.")
-                       : t("As it runs, the same all the way down. Waist and hem are carried on to it.");
-        case StepKind::EaseWaist:
-            return t("Mark it to be eased: %2 in all on this piece, until it is %1 long. One row of long "
-                     "stitches, pulled "
-                     "up and pressed flat; cloth that will not ease is gathered.")
-                .arg(place, second);
-        case StepKind::AddTurnUp:
-            return t("%1 under the hem line in all: the turn-up twice, then what is turned inside. Fold it up as "
-                     "it will "
-                     "be worn before the sides are cut there: then it opens out as the leg does.")
-                .arg(place);
-        case StepKind::GatherWaist:
-            return t("Mark it to be gathered: %2 in all on this piece, until it is %1 long. Two rows of long "
-                     "stitches; "
-                     "or an elastic, cut a little shorter than that and tried on before it is sewn.")
-                .arg(place, second);
-        case StepKind::MarkHighHip:
-            return t("A quarter of what changes all round, %1 above the hip line. At the waist and at the hip "
-                     "nothing changes.")
-                .arg(place);
-        case StepKind::RedrawHighHip:
-            return t(
-                "From the waist corner, as it leaves it, out to the mark, and into the old seam at the hip "
-                "line.");
-        case StepKind::RedrawDartLegs:
-            return t("Both ends of its mouth go half of it along the waist line; from there straight to the tip, "
-                     "which stays. It is then %1 wide.")
-                .arg(place);
-        case StepKind::LeaveDart: return t("It is not sewn. Draw the waist over it as one smooth line.");
-        case StepKind::AddDart:
-            return t("Its middle lies %2 from the centre, along the waist with the darts folded shut. %1 long, "
-                     "square "
-                     "to the waist; shape the mouth folded towards the centre.")
-                .arg(place, second);
         case StepKind::MarkHip:
             return of_a_gore(s)
                        ? t("Every upright seam of every gore gets the same share, here on the hip line. At "

@@ -6,29 +6,17 @@
 #include "core/alter/sway_back.h"
 #include "core/paper/sound.h"
 #include "core/plan/compute.h"
+#include "faces.h"
 #include "skirts.h"
 #include "tests.h"
 
 using namespace sartorum;
 using test::between;
+using test::face;
+using test::mm;
+using test::skirt_part;
 
 namespace {
-
-double mm(Length l)
-{
-    return l.in_mm();
-}
-
-Garment skirt_part(const SkirtFlat& flat)
-{
-    auto pattern = skirt_pattern(flat);
-    return part_view({pattern->sizes.front().pieces, pattern->seams}, PartKind::Skirt);
-}
-
-const Piece& face(const Garment& g, PieceRole role)
-{
-    return *find_piece(g.pieces, role);
-}
 
 Applied done(const Garment& g, double front, double back)
 {

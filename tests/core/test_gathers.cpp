@@ -10,46 +10,22 @@
 #include "core/pattern/joint.h"
 #include "core/plan/compute.h"
 #include "dresses.h"
+#include "faces.h"
+#include "gored_skirts.h"
+#include "one_size.h"
 #include "tests.h"
 #include "trousers_bench.h"
 
 using namespace sartorum;
-using test::between;
+using test::face;
+using test::mm;
+using test::skirt_part;
 
 namespace {
-
-double mm(Length l)
-{
-    return l.in_mm();
-}
-
-Garment skirt_part(const SkirtFlat& flat)
-{
-    auto pattern = skirt_pattern(flat);
-    return part_view({pattern->sizes.front().pieces, pattern->seams}, PartKind::Skirt);
-}
-
-const Piece& face(const Garment& g, PieceRole role)
-{
-    return *find_piece(g.pieces, role);
-}
 
 Dose gathered_by(double girth)
 {
     return {Length::mm(girth), static_cast<std::size_t>(WidthShare::Gathered)};
-}
-
-std::vector<Garment> any_garments(int n)
-{
-    std::mt19937 rng{61};
-    std::vector<Garment> out;
-    for (int i = 0; i < n; ++i) {
-        const auto legs = trousers_pattern(test::random_trousers(rng));
-        if (i % 2 && legs) out.push_back(test::legs_of(*legs));
-        const auto flat = test::random_skirt(rng);
-        if (i % 2 == 0 && draw_skirt(flat)) out.push_back(skirt_part(flat));
-    }
-    return out;
 }
 
 PlanLine line_of(const Computed& c, AdjustmentKind kind, PartKind part)
@@ -83,7 +59,7 @@ private slots:
     }
     void the_back_gains_the_girth_and_its_waist_is_sewn_as_long()
     {
-        for (const auto& g : any_garments(14)) {
+        for (const auto& g : test::skirts_and_legs(61, 14)) {
             const auto out = alter_width_at_hip(g, gathered_by(80));
             QVERIFY(out.has_value());
             const Piece& was = face(g, PieceRole::Back);
@@ -116,7 +92,7 @@ private slots:
     }
     void in_the_gathers_the_paper_stays()
     {
-        for (const auto& g : any_garments(8)) {
+        for (const auto& g : test::skirts_and_legs(61, 8)) {
             QVERIFY(!adjustment(AdjustmentKind::WidthAtWaist).method_serves(g, 2));
             const auto full = alter_width_at_hip(g, gathered_by(120));
             const Garment& has = full->garment;
@@ -137,6 +113,36 @@ private slots:
             QVERIFY(alter_width_at_waist(has, gathered_by(-30)).has_value());
             QVERIFY(!alter_width_at_waist(has, gathered_by(-5000)).has_value());
         }
+    }
+    // A way the garment has nothing for is said, whoever asks for it: a plan from a file asks for anything.
+    void a_way_that_is_not_open_is_refused()
+    {
+        const Garment skirt = skirt_part(test::plain_skirt());
+        QCOMPARE(alter_width_at_waist(skirt, gathered_by(20)).error().why, Why::WayNotHere);
+        const auto tee = draw_bodice(test::plain_tee());
+        QCOMPARE(alter_width_at_hip({tee->pieces, {}}, gathered_by(20)).error().why, Why::WayNotHere);
+        const auto six = test::six_gores();
+        const Garment gores = part_view({demo::draw_gored(six).pieces, demo::gored_seams(six)}, PartKind::Skirt);
+        QCOMPARE(alter_width_at_hip(gores, gathered_by(20)).error().why, Why::WayNotHere);
+    }
+    // What is done elsewhere leaves what is gathered.
+    void other_changes_keep_the_gathers()
+    {
+        int done = 0;
+        for (const auto& plain : test::skirts_and_legs(61, 4)) {
+            const Garment full = alter_width_at_hip(plain, gathered_by(90))->garment;
+            const Length gathered = waist_gathers(full);
+            for (const auto& a : catalogue()) {
+                using enum AdjustmentKind;
+                const bool own = a.kind == WidthAtWaist || a.kind == WidthAtHip || a.kind == WaistDarts;
+                if (own || a.when_sewn || !a.apply || !serves(a, full)) continue;
+                const auto out = a.apply(full, {Length::mm(6), Length::mm(6), usual_method(a, full)});
+                if (!out) continue;
+                QVERIFY2(is_near(waist_gathers(out->garment), gathered, Length::mm(1e-6)), a.key.data());
+                ++done;
+            }
+        }
+        QVERIFY(done > 20);
     }
     // A fuller seat: the back alone, gathered; the band stays. A wider waist then comes out of the gathers.
     void a_plan_with_a_gathered_back()
@@ -188,38 +194,27 @@ private slots:
             p = *side_moved(p, Length::mm(80), Length::mm(80));
             p.edges.front().gathered = sewn_length(p, EdgeRole::Waist) - sewn;
         }
-        Pattern pattern{"Dress", "Nobody", {}, dress_seams(bodice_seams(flat.bodice.shoulder_ease, std::nullopt))};
-        pattern.sizes.push_back(*drawn);
-        const auto checked = check_pattern(std::move(pattern));
-        QVERIFY(checked.has_value());
-        SizeChart chart;
-        ChartSize size{checked->sizes[0].size, {}};
-        size.body = {
-            {Measure::Bust, Length::mm(900)}, {Measure::Waist, Length::mm(740)}, {Measure::Hip, Length::mm(980)}};
-        chart.sizes.push_back(size);
-        BodySet body{"2026-11-30", {}};
-        for (const auto& [m, value] : size.body) body.readings[m] = {value, value};
-        Plan plan;
-        plan.choosing.kind = GarmentKind::Dress;
-        plan.take_sizes(size.name, size.name, size.name);
-        auto c = compute(*checked, chart, body, plan);
-        QVERIFY(c.has_value());
-        QVERIFY(c->checks.seams_hold());
-        for (const auto& l : c->lines) QVERIFY(l.state != LineState::Proposed);
-        body.readings[Measure::Waist] = {Length::mm(770), Length::mm(770)};
+        auto bench = test::one_size(*drawn, dress_seams(bodice_seams(flat.bodice.shoulder_ease, std::nullopt)),
+                                    GarmentKind::Dress,
+                                    {{Measure::Bust, Length::mm(900)},
+                                     {Measure::Waist, Length::mm(740)},
+                                     {Measure::Hip, Length::mm(980)}});
+        auto c = bench();
+        QVERIFY(c.checks.seams_hold());
+        for (const auto& l : c.lines) QVERIFY(l.state != LineState::Proposed);
+        bench.body.readings[Measure::Waist] = {Length::mm(770), Length::mm(770)};
         // A gathered back has room at the hip.
-        body.readings[Measure::Hip] = {Length::mm(1020), Length::mm(1020)};
-        plan.decisions = {{AdjustmentKind::WidthAtWaist, Answer::Accepted}};
-        c = compute(*checked, chart, body, plan);
-        QVERIFY(c.has_value());
-        QVERIFY(c->checks.seams_hold());
-        QVERIFY(line_of(*c, AdjustmentKind::JoinedWaist, PartKind::Skirt).state == LineState::Accepted);
+        bench.body.readings[Measure::Hip] = {Length::mm(1020), Length::mm(1020)};
+        bench.plan.decisions = {{AdjustmentKind::WidthAtWaist, Answer::Accepted}};
+        c = bench();
+        QVERIFY(c.checks.seams_hold());
+        QVERIFY(line_of(c, AdjustmentKind::JoinedWaist, PartKind::Skirt).state == LineState::Accepted);
         // The back's paper stays: its gathers gave what the bodice's waist gained.
-        const auto* was = find_piece(checked->sizes[0].pieces, "skirt-back");
-        const auto* now = find_piece(c->altered.pieces, "skirt-back");
+        const auto* was = find_piece(bench.pattern.sizes[0].pieces, "skirt-back");
+        const auto* now = find_piece(c.altered.pieces, "skirt-back");
         QVERIFY(gathered_in(*was, EdgeRole::Waist) - gathered_in(*now, EdgeRole::Waist) > Length::mm(5));
         QVERIFY(std::abs(mm(flat_length(*now, EdgeRole::Waist) - flat_length(*was, EdgeRole::Waist))) < 0.5);
-        QVERIFY(line_of(*c, AdjustmentKind::WidthAtHip, PartKind::Skirt).state != LineState::Proposed);
+        QVERIFY(line_of(c, AdjustmentKind::WidthAtHip, PartKind::Skirt).state != LineState::Proposed);
     }
 };
 SARTORUM_TEST(TestGathers)

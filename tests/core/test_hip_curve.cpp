@@ -7,18 +7,17 @@
 #include "core/paper/sound.h"
 #include "core/pattern/garment_measure.h"
 #include "core/plan/compute.h"
+#include "faces.h"
 #include "tests.h"
 #include "trousers_bench.h"
 
 using namespace sartorum;
 using test::between;
+using test::face;
+using test::mm;
+using test::skirt_part;
 
 namespace {
-
-double mm(Length l)
-{
-    return l.in_mm();
-}
 
 // How wide the flattened outline lies at a level: by its polygon alone.
 double polygon_width(const Piece& p, double level)
@@ -52,15 +51,9 @@ std::vector<Case> any_cases(int n, bool legs_only)
         if ((legs_only || i % 2) && legs) out.push_back({test::legs_of(*legs), by});
         const auto flat = test::random_skirt(rng);
         if (legs_only || i % 2 || !draw_skirt(flat)) continue;
-        auto pattern = skirt_pattern(flat);
-        out.push_back({part_view({pattern->sizes.front().pieces, pattern->seams}, PartKind::Skirt), by});
+        out.push_back({skirt_part(flat), by});
     }
     return out;
-}
-
-const Piece& face(const Garment& g, PieceRole role)
-{
-    return *find_piece(g.pieces, role);
 }
 
 double side_top(const Piece& p)

@@ -7,18 +7,16 @@
 #include "core/pattern/all_in_one_block.h"
 #include "core/plan/finished.h"
 #include "core/plan/goes_on.h"
+#include "faces.h"
+#include "one_size.h"
 #include "tests.h"
 #include "tops.h"
 #include "trousers_bench.h"
 
 using namespace sartorum;
+using test::mm;
 
 namespace {
-
-double mm(Length l)
-{
-    return l.in_mm();
-}
 
 std::optional<GoesOn> at_leg(const Computed& c)
 {
@@ -69,29 +67,17 @@ private slots:
         flat.bodice.back_seam = true;
         auto drawn = draw_all_in_one(flat);
         QVERIFY(drawn.has_value());
-        Pattern pattern{
-            "All-in-one",
-            "Nobody",
-            {},
-            all_in_one_seams(bodice_seams(flat.bodice.shoulder_ease, std::nullopt), flat.trousers.back_stretch)};
-        pattern.sizes.push_back(*drawn);
-        const auto checked = check_pattern(std::move(pattern));
-        QVERIFY(checked.has_value());
-        SizeChart chart;
-        ChartSize size{checked->sizes[0].size, {}};
-        size.body = {
-            {Measure::Bust, Length::mm(900)}, {Measure::Waist, Length::mm(740)}, {Measure::Hip, Length::mm(980)}};
-        chart.sizes.push_back(size);
-        BodySet body{"2026-11-30", {}};
-        for (const auto& [m, value] : size.body) body.readings[m] = {value, value};
-        body.readings[Measure::TrunkGirth] = {Length::mm(1520), Length::mm(1520)};
-        Plan plan;
-        plan.choosing.kind = GarmentKind::AllInOne;
-        plan.take_sizes(size.name, size.name, size.name);
-        const auto c = compute(*checked, chart, body, plan);
-        QVERIFY(c.has_value());
+        auto bench = test::one_size(
+            *drawn,
+            all_in_one_seams(bodice_seams(flat.bodice.shoulder_ease, std::nullopt), flat.trousers.back_stretch),
+            GarmentKind::AllInOne,
+            {{Measure::Bust, Length::mm(900)},
+             {Measure::Waist, Length::mm(740)},
+             {Measure::Hip, Length::mm(980)}});
+        bench.body.readings[Measure::TrunkGirth] = {Length::mm(1520), Length::mm(1520)};
+        const auto c = bench();
         double by_hand = 0;
-        for (const auto& p : checked->sizes[0].pieces) {
+        for (const auto& p : bench.pattern.sizes[0].pieces) {
             if (p.role != PieceRole::Front && p.role != PieceRole::Back) continue;
             const bool front = p.role == PieceRole::Front;
             if (p.part == PartKind::Trousers)
@@ -103,7 +89,7 @@ private slots:
                 by_hand += mm(sewn_length(p, EdgeRole::Centre));
         }
         int seen = 0;
-        for (const auto& row : finished_table(*c)) {
+        for (const auto& row : finished_table(c)) {
             if (row.what != GarmentMeasure::Trunk) continue;
             ++seen;
             QVERIFY(std::abs(mm(row.after) - by_hand) < 0.01);

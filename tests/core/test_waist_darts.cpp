@@ -8,35 +8,22 @@
 #include "core/pattern/dart.h"
 #include "core/pattern/joint.h"
 #include "core/plan/compute.h"
+#include "faces.h"
 #include "tests.h"
 #include "trousers_bench.h"
 
 using namespace sartorum;
-using test::between;
+using test::face;
+using test::mm;
+using test::skirt_part;
 
 namespace {
-
-double mm(Length l)
-{
-    return l.in_mm();
-}
-
-Garment skirt_part(const SkirtFlat& flat)
-{
-    auto pattern = skirt_pattern(flat);
-    return part_view({pattern->sizes.front().pieces, pattern->seams}, PartKind::Skirt);
-}
 
 Applied done(const Garment& g, WaistDartsWay way, double front, double back)
 {
     auto out = alter_waist_darts(g, {Length::mm(front), Length::mm(back), static_cast<std::size_t>(way)});
     if (!out) qFatal("refused: %s", out.error().field.c_str());
     return std::move(*out);
-}
-
-const Piece& face(const Garment& g, PieceRole role)
-{
-    return *find_piece(g.pieces, role);
 }
 
 double waist(const Garment& g, PieceRole role)
@@ -82,19 +69,6 @@ void holds(const Garment& g)
                         sewn_length(face(g, PieceRole::Back), EdgeRole::Side))) < 0.05);
 }
 
-std::vector<Garment> any_garments(int n)
-{
-    std::mt19937 rng{31};
-    std::vector<Garment> out;
-    for (int i = 0; i < n; ++i) {
-        const auto legs = trousers_pattern(test::random_trousers(rng));
-        if (i % 2 && legs) out.push_back(test::legs_of(*legs));
-        const auto flat = test::random_skirt(rng);
-        if (i % 2 == 0 && draw_skirt(flat)) out.push_back(skirt_part(flat));
-    }
-    return out;
-}
-
 }  // namespace
 
 class TestWaistDarts : public QObject {
@@ -102,7 +76,7 @@ class TestWaistDarts : public QObject {
 private slots:
     void a_deeper_dart_takes_the_closed_waist_in_and_leaves_the_line()
     {
-        for (const auto& g : any_garments(12)) {
+        for (const auto& g : test::skirts_and_legs(31, 12)) {
             for (const double by : {9.0, -6.0}) {
                 const auto out = done(g, WaistDartsWay::AtWaist, by, by);
                 holds(out.garment);
@@ -138,7 +112,7 @@ private slots:
     }
     void the_side_seam_makes_up_for_it()
     {
-        for (const auto& g : any_garments(12)) {
+        for (const auto& g : test::skirts_and_legs(31, 12)) {
             for (const double by : {8.0, -7.0}) {
                 const auto out = done(g, WaistDartsWay::AtSide, by, by / 2);
                 holds(out.garment);
@@ -158,7 +132,7 @@ private slots:
     }
     void given_up_whole_the_waist_runs_on_as_one_line()
     {
-        for (const auto& g : any_garments(12)) {
+        for (const auto& g : test::skirts_and_legs(31, 12)) {
             const double mouth = mm(mouth_width(face(g, PieceRole::Front).darts[0]));
             for (const auto way : {WaistDartsWay::AtWaist, WaistDartsWay::AtSide}) {
                 const auto out = done(g, way, -mouth, 0);
@@ -177,7 +151,7 @@ private slots:
     }
     void turned_into_ease_the_closed_waist_stays()
     {
-        for (const auto& g : any_garments(8)) {
+        for (const auto& g : test::skirts_and_legs(31, 8)) {
             const double mouth = mm(mouth_width(face(g, PieceRole::Front).darts[0]));
             const auto out = done(g, WaistDartsWay::Eased, -mouth, -6);
             holds(out.garment);
@@ -201,7 +175,7 @@ private slots:
     }
     void one_more_stands_where_there_is_room()
     {
-        for (const auto& g : any_garments(12)) {
+        for (const auto& g : test::skirts_and_legs(31, 12)) {
             const auto out = done(g, WaistDartsWay::Added, 14, 18);
             holds(out.garment);
             for (const auto role : {PieceRole::Front, PieceRole::Back}) {
@@ -260,7 +234,7 @@ private slots:
     }
     void there_and_back_restores()
     {
-        for (const auto& g : any_garments(8)) {
+        for (const auto& g : test::skirts_and_legs(31, 8)) {
             for (const auto way : {WaistDartsWay::AtWaist, WaistDartsWay::AtSide, WaistDartsWay::Moved}) {
                 const auto there = done(g, way, 7, 9);
                 const auto back = done(there.garment, way, -7, -9);

@@ -15,19 +15,18 @@
 #include "core/pattern/gore.h"
 #include "core/pattern/joint.h"
 #include "core/plan/compute.h"
+#include "faces.h"
 #include "gored_skirts.h"
 #include "tests.h"
 #include "trousers_bench.h"
 
 using namespace sartorum;
 using test::between;
+using test::face;
+using test::mm;
+using test::skirt_part;
 
 namespace {
-
-double mm(Length l)
-{
-    return l.in_mm();
-}
 
 using Marks = std::array<double, station_count>;
 
@@ -39,22 +38,11 @@ Dose dose_of(const Marks& marks)
     return out;
 }
 
-Garment skirt_part(const SkirtFlat& flat)
-{
-    auto pattern = skirt_pattern(flat);
-    return part_view({pattern->sizes.front().pieces, pattern->seams}, PartKind::Skirt);
-}
-
 Applied done(const Garment& g, const Marks& marks)
 {
     auto out = alter_waist_line(g, dose_of(marks));
     if (!out) qFatal("refused: %s", out.error().field.c_str());
     return std::move(*out);
-}
-
-const Piece& face(const Garment& g, PieceRole role)
-{
-    return *find_piece(g.pieces, role);
 }
 
 // The line through the marks as an independent library draws it, level past both ends.

@@ -22,6 +22,18 @@ QString demo_file(const char* name)
     return QString{SARTORUM_SOURCE_DIR} + "/demo/" + name;
 }
 
+void a_wearer_and_a_chart(Desk& d)
+{
+    in_dialog([](QWidget* w) {
+        QTest::keyClicks(w->findChild<QLineEdit*>("wearer_name"), "Wilhelmine");
+        QTest::keyClick(w->findChild<QLineEdit*>("wearer_name"), Qt::Key_Return);
+    });
+    d.window->new_wearer();
+    d.settle();
+    in_dialog([](QWidget* w) { QTest::mouseClick(w->findChild<QWidget*>("take_chart"), Qt::LeftButton); });
+    d.window->import_chart(demo_file("lockgate-trousers.csv"));
+}
+
 void seat_benno(Desk& d)
 {
     seat(d, "Benno");
@@ -43,14 +55,7 @@ private slots:
     {
         QTemporaryDir dir;
         Desk d{dir.filePath("e.sartorum"), false};
-        in_dialog([](QWidget* w) {
-            QTest::keyClicks(w->findChild<QLineEdit*>("wearer_name"), "Wilhelmine");
-            QTest::keyClick(w->findChild<QLineEdit*>("wearer_name"), Qt::Key_Return);
-        });
-        d.window->new_wearer();
-        d.settle();
-        in_dialog([](QWidget* w) { QTest::mouseClick(w->findChild<QWidget*>("take_chart"), Qt::LeftButton); });
-        d.window->import_chart(demo_file("lockgate-trousers.csv"));
+        a_wearer_and_a_chart(d);
         d.window->open_pattern(demo_file("lockgate-trousers.svg"));
         d.settle();
         QCOMPARE(d.room->plan().choosing.kind, GarmentKind::Trousers);
@@ -125,14 +130,7 @@ private slots:
     {
         QTemporaryDir dir;
         Desk d{dir.filePath("t.sartorum"), false};
-        in_dialog([](QWidget* w) {
-            QTest::keyClicks(w->findChild<QLineEdit*>("wearer_name"), "Wilhelmine");
-            QTest::keyClick(w->findChild<QLineEdit*>("wearer_name"), Qt::Key_Return);
-        });
-        d.window->new_wearer();
-        d.settle();
-        in_dialog([](QWidget* w) { QTest::mouseClick(w->findChild<QWidget*>("take_chart"), Qt::LeftButton); });
-        d.window->import_chart(demo_file("lockgate-trousers.csv"));
+        a_wearer_and_a_chart(d);
         const std::map<Measure, double> readings{{Measure::Waist, 838},      {Measure::Hip, 1062},
                                                  {Measure::WaistToHip, 217}, {Measure::BodyRise, 287},
                                                  {Measure::Thigh, 608},      {Measure::InsideLeg, 786},

@@ -11,8 +11,6 @@
 namespace sartorum {
 namespace {
 
-constexpr double most_fullness = 5;
-
 // The waist edge that is gathered most already, else the longest.
 std::size_t edge_to_gather(const Piece& p)
 {
@@ -26,13 +24,6 @@ std::size_t edge_to_gather(const Piece& p)
         if (p.edges[i].role == EdgeRole::Waist && more(i, best)) best = i;
     }
     return best;
-}
-
-bool too_full(const Piece& p)
-{
-    return std::any_of(p.edges.begin(), p.edges.end(), [](const Edge& e) {
-        return e.gathered > Length{} && e.gathered > length(e.curve) * (1 - 1 / most_fullness);
-    });
 }
 
 Step gathers_step(const Piece& p, Length by)
@@ -73,6 +64,13 @@ Length half_sewn(const Garment& part)
 
 }  // namespace
 
+Edge& gather_waist(Piece& piece, Length more)
+{
+    Edge& edge = piece.edges[edge_to_gather(piece)];
+    edge.gathered += more;
+    return edge;
+}
+
 Length waist_gathers(const Garment& part)
 {
     Length sum;
@@ -98,8 +96,7 @@ bool gathers_can_give(const Garment& part, PieceRole face, Length less)
 {
     const Piece* p = find_piece(part.pieces, face);
     const Length all = p && edge_index(*p, EdgeRole::Waist) ? gathered_in(*p, EdgeRole::Waist) : Length{};
-    return all > Length{} && less <= all &&
-           all - less <= flat_length(*p, EdgeRole::Waist) * (1 - 1 / most_fullness);
+    return all > Length{} && less <= all && all - less <= flat_length(*p, EdgeRole::Waist) * most_gathered;
 }
 
 void free_gathers(Applied& out, PieceRole face, Length less)
@@ -136,10 +133,9 @@ Outcome<Applied> alter_back_gathered(const Garment& garment, const Dose& girth)
     if (!out) return out;
     Piece& piece = *find_piece(out->garment.pieces, PieceRole::Back);
     const Length was = gathered_in(piece, EdgeRole::Waist);
-    Edge& edge = piece.edges[edge_to_gather(piece)];
-    edge.gathered += half_sewn(out->garment) - sewn;
+    Edge& edge = gather_waist(piece, half_sewn(out->garment) - sewn);
     if (abs(edge.gathered) < Length::mm(0.5)) edge.gathered = {};
-    if (edge.gathered < Length{} || too_full(piece))
+    if (edge.gathered < Length{} || edge.gathered > length(edge.curve) * most_gathered)
         return refuse_amount(Why::AmountTooLarge, "width_at_hip", girth.front, was * -2.0, Length::mm(600));
     out->steps.push_back(gathers_step(piece, gathered_in(piece, EdgeRole::Waist) - was));
     return out;

@@ -14,6 +14,8 @@
 
 namespace sartorum {
 
+// So much more of a waist gathered, in the edge that is gathered most already, else the longest: that one.
+Edge& gather_waist(Piece&, Length more);
 // Of all waist edges of a part; and whether anything is gathered there.
 [[nodiscard]] Length waist_gathers(const Garment& part);
 [[nodiscard]] bool has_waist_gathers(const Garment& part);

@@ -5,8 +5,8 @@
 #include "core/alter/propose.h"
 #include "core/alter/shared.h"
 #include "core/alter/width.h"
+#include "core/paper/leg_redraw.h"
 #include "core/paper/redraw.h"
-#include "core/paper/shifted.h"
 #include "core/pattern/part_rules.h"
 
 namespace sartorum {
@@ -14,22 +14,15 @@ namespace {
 
 constexpr auto high_hip_key = "width_at_high_hip";
 
-double high_hip_level(const Piece& p)
-{
-    const double top = edge(p, EdgeRole::Side).curve.initialPoint()[Geom::Y];
-    return (top + guide(p, GuideKind::Hip)->a[Geom::Y]) / 2;
-}
-
 Piece high_hip_moved(const Piece& p, Length by)
 {
-    const std::size_t first = *edge_index(p, EdgeRole::Side);
-    const std::size_t last = *edge_index(p, EdgeRole::Side, true);
     const Length end = sewn_length(p, EdgeRole::Side);
-    const auto to = [&](double level) { return along_to_level(p, first, last, level).value_or(end); };
     const double hip = guide(p, GuideKind::Hip)->a[Geom::Y];
-    Piece out = run_shifted(
-        p, first, last,
-        {{{}, no_shift}, {to(high_hip_level(p)), {by.in_mm(), 0}}, {to(hip), no_shift}, {end, no_shift}});
+    Piece out = run_shifted(p, *edge_index(p, EdgeRole::Side), *edge_index(p, EdgeRole::Side, true),
+                            {{{}, no_shift},
+                             {side_to(p, *high_hip_level(p)), {by.in_mm(), 0}},
+                             {side_to(p, hip), no_shift},
+                             {end, no_shift}});
     settle_level_guides(out);
     return out;
 }
@@ -39,7 +32,7 @@ Outcome<bool> move_high_hip(Applied& out, PieceRole role, Length by)
     Piece& piece = *find_piece(out.garment.pieces, role);
     Piece after = high_hip_moved(piece, by);
     const Spot from = at_side_high_hip(piece);
-    const double level = high_hip_level(piece);
+    const double level = *high_hip_level(piece);
     const auto left = width_at(after, level);
     if (!from || !left || *left < Length::mm(40)) return refuse(Why::PaperCrosses, high_hip_key);
     const Point to = *from + Point{by.in_mm(), 0};
@@ -80,7 +73,7 @@ Adjustment width_at_high_hip_row()
         .apply = alter_width_at_high_hip,
         .place = at_side_high_hip,
         .propose = propose_at_high_hip,
-        .serves = [](const Garment& part) { return measure_piece(front_of(part)).has(GarmentMeasure::HighHip); },
+        .serves = [](const Garment& part) { return high_hip_level(front_of(part)).has_value(); },
         .from = Measure::HighHip,
         .methods = share_methods,
     };

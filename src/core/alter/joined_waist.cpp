@@ -15,17 +15,16 @@ namespace {
 
 struct Face {
     PieceRole role;
-    Length wanted;       // of closed waist, more
-    Length out;          // of each of its flanks at the waist
-    Length freed;        // of its gathers
-    bool gives = false;  // it has gathers that can
+    Length wanted;                  // of closed waist, more
+    Length out;                     // of each of its flanks at the waist
+    std::optional<Length> freed{};  // of its gathers, where those can give it
 };
 
 // What is gathered there gives before a seam moves.
 Face face_for(const Garment& below, PieceRole role, Length amount)
 {
-    if (gathers_can_give(below, role, amount)) return {role, amount, {}, amount, true};
-    return {role, amount, amount / static_cast<double>(flanks_of(below.pieces, role).size()), {}};
+    if (gathers_can_give(below, role, amount)) return {role, amount, {}, amount};
+    return {role, amount, amount / static_cast<double>(flanks_of(below.pieces, role).size())};
 }
 
 // One side seam, or flank, moved.
@@ -33,14 +32,8 @@ Outcome<bool> move_side(std::vector<Step>& steps, Piece& piece, const Face& face
 {
     auto after = side_moved(piece, face.out, whole_seam ? face.out : Length{});
     if (!after) return tl::make_unexpected(after.error());
-    const Point from = edge(piece, EdgeRole::Side).curve.initialPoint();
-    const Point to = from + Point{face.out.in_mm(), 0};
-    Step mark = step_on(piece, StepKind::MarkWaist, face.out);
-    mark.picture.lines = {{from, to}};
-    mark.picture.dimensions = {{from, to, abs(face.out)}};
-    steps.insert(steps.end(),
-                 {mark, redrawn_step(piece, *after, whole_seam ? StepKind::RedrawWholeSide : StepKind::RedrawWaist,
-                                     face.out)});
+    record_side_waist(steps, piece, *after, face.out,
+                      whole_seam ? StepKind::RedrawWholeSide : StepKind::RedrawWaist);
     piece = std::move(*after);
     return true;
 }
@@ -70,7 +63,7 @@ Outcome<Applied> alter_joined_waist(const Garment& below, const Across& across, 
     for (int i = 0;; ++i) {
         Applied out{below, {}};
         for (const auto& face : faces) {
-            free_gathers(out, face.role, face.freed);
+            free_gathers(out, face.role, face.freed.value_or(Length{}));
             if (const auto ok = move_flanks(out, face, gathered); !ok) return tl::make_unexpected(ok.error());
         }
         if (const auto ok = match_sides(out); !ok) return tl::make_unexpected(ok.error());
@@ -78,8 +71,8 @@ Outcome<Applied> alter_joined_waist(const Garment& below, const Across& across, 
         for (auto& face : faces) {
             const Length gained = upper_run(out.garment, face.role).length - upper_run(below, face.role).length;
             worst = std::max(worst, abs(face.wanted - gained));
-            if (face.gives)
-                face.freed += face.wanted - gained;
+            if (face.freed)
+                *face.freed += face.wanted - gained;
             else
                 face.out += next_share(face.wanted - gained, face.out, gained,
                                        static_cast<double>(flanks_of(below.pieces, face.role).size()));

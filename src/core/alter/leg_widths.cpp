@@ -38,7 +38,7 @@ Piece calf_moved(const Piece& p, Length by)
 {
     const Point out{by.in_mm(), 0};
     const double knee = guide(p, GuideKind::Knee)->a[Geom::Y];
-    const double calf = knee - calf_below.in_mm();
+    const double calf = *calf_level(p);
     return leg_redrawn(
         p,
         {{{{}, no_shift}, {side_to(p, knee), no_shift}, {side_to(p, calf), out}, {side_length(p), no_shift}},
@@ -225,7 +225,7 @@ Adjustment width_at_calf_row()
         .apply = alter_width_at_calf,
         .place = at_calf,
         .propose = propose_calf,
-        .serves = [](const Garment& part) { return measure_piece(front_of(part)).has(GarmentMeasure::Calf); },
+        .serves = [](const Garment& part) { return calf_level(front_of(part)).has_value(); },
         .from = Measure::Calf,
     };
 }

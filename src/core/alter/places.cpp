@@ -116,6 +116,17 @@ Spot at_side_waist(const Piece& p)
     return p.edges[*edge_index(p, EdgeRole::Side, true)].curve.finalPoint();
 }
 
+namespace {
+
+// On the side seam.
+Spot side_at(const Piece& p, std::optional<double> level)
+{
+    const auto span = level ? lies_across(p, *level) : std::nullopt;
+    return span ? Spot{Point{span->to, *level}} : std::nullopt;
+}
+
+}  // namespace
+
 Spot at_top_of_waist_dart(const Piece& p)
 {
     if (!has(p, EdgeRole::Waist)) return std::nullopt;
@@ -127,12 +138,7 @@ Spot at_top_of_waist_dart(const Piece& p)
 
 Spot at_side_high_hip(const Piece& p)
 {
-    const auto hip = guide(p, GuideKind::Hip);
-    const Spot top = at_side_waist(p);
-    if (!hip || !top) return std::nullopt;
-    const double level = ((*top)[Geom::Y] + hip->a[Geom::Y]) / 2;
-    const auto span = lies_across(p, level);
-    return span ? Spot{Point{span->to, level}} : std::nullopt;
+    return side_at(p, high_hip_level(p));
 }
 
 Spot at_side_hip(const Piece& p)
@@ -221,11 +227,7 @@ Spot at_knee(const Piece& p)
 
 Spot at_calf(const Piece& p)
 {
-    const auto line = guide(p, GuideKind::Knee);
-    if (!line) return std::nullopt;
-    const double level = line->a[Geom::Y] - calf_below.in_mm();
-    const auto span = lies_across(p, level);
-    return span ? Spot{Point{span->to, level}} : std::nullopt;
+    return side_at(p, has(p, EdgeRole::Hem) ? calf_level(p) : std::nullopt);
 }
 
 Spot above_knee(const Piece& p)

@@ -121,6 +121,18 @@ Outcome<Applied> alter_apart(const Garment& garment, const Dose& dose, const std
     return out;
 }
 
+void record_side_waist(std::vector<Step>& steps, const Piece& before, const Piece& after, Length by,
+                       StepKind redraw)
+{
+    const Point from = edge(before, EdgeRole::Side).curve.initialPoint();
+    const Point to = from + Point{by.in_mm(), 0};
+    Step mark = step_on(before, StepKind::MarkWaist, by);
+    mark.picture.lines = {{from, to}};
+    mark.picture.dimensions = {{from, to, abs(by)}};
+    steps.push_back(std::move(mark));
+    steps.push_back(redrawn_step(before, after, redraw, by));
+}
+
 Piece bottom_moved_at_centre(Applied& applied, const Piece& piece, Length amount)
 {
     const Point by{0, -amount.in_mm()};

@@ -34,6 +34,8 @@ inline constexpr Length paper_most = Length::mm(600);
 [[nodiscard]] Outcome<Applied> alter_apart(
     const Garment&, const Dose&, const std::string& adjustment,
     const std::function<Outcome<bool>(Applied&, PieceRole, Length)>& alter_face);
+// The side seam's upper end moved out (+) or in: marked there, and drawn anew.
+void record_side_waist(std::vector<Step>&, const Piece& before, const Piece& after, Length by, StepKind redraw);
 // The lower edge moved down (+) or up at the centre, to nothing at the side; or the other way about, where
 // the side seam becomes longer by the amount.
 [[nodiscard]] Piece bottom_moved_at_centre(Applied&, const Piece&, Length amount);

@@ -2,6 +2,7 @@
 
 #include <algorithm>
 
+#include "core/alter/gathers.h"
 #include "core/alter/match.h"
 #include "core/alter/places.h"
 #include "core/alter/serves.h"
@@ -161,13 +162,7 @@ Outcome<bool> side_makes_up(Applied& out, Piece& piece, Length waist)
         if (abs(off) < Length::mm(0.005)) break;
         by += off;
     }
-    const Point from = edge(was, EdgeRole::Side).curve.initialPoint();
-    const Point to = edge(piece, EdgeRole::Side).curve.initialPoint();
-    Step mark = step_on(was, StepKind::MarkWaist, by);
-    mark.picture.lines = {{from, to}};
-    mark.picture.dimensions = {{from, to, abs(by)}};
-    out.steps.push_back(std::move(mark));
-    out.steps.push_back(redrawn_step(was, piece, StepKind::RedrawWaist, by));
+    record_side_waist(out.steps, was, piece, by, StepKind::RedrawWaist);
     return true;
 }
 
@@ -175,12 +170,7 @@ Outcome<bool> side_makes_up(Applied& out, Piece& piece, Length waist)
 void ease_rest(Applied& out, Piece& piece, Length waist)
 {
     const Length more = waist_run(piece).length - waist;
-    std::size_t longest = *edge_index(piece, EdgeRole::Waist);
-    for (std::size_t i = longest; i < piece.edges.size(); ++i) {
-        const auto& e = piece.edges[i];
-        if (e.role == EdgeRole::Waist && length(e.curve) > length(piece.edges[longest].curve)) longest = i;
-    }
-    piece.edges[longest].gathered += more;
+    gather_waist(piece, more);
     const Length in_all = gathered_in(piece, EdgeRole::Waist);
     out.steps.push_back(step_on(piece, StepKind::EaseWaist, more, sewn_length(piece, EdgeRole::Waist), in_all));
     const Length most = flat_length(piece, EdgeRole::Waist) * eased_well;
@@ -195,10 +185,9 @@ struct DartsWay {
 Outcome<bool> alter_darts_of(Applied& out, PieceRole role, Length amount, DartsWay how)
 {
     const WaistDartsWay way = how.way;
-    if (amount == Length{}) return true;
     Piece& piece = *find_piece(out.garment.pieces, role);
     if (way == WaistDartsWay::Added) return add_one(out, piece, amount);
-    if (waist_darts_of(piece).empty()) return refuse(Why::NotOnThisGarment, waist_darts_key);
+    if (waist_darts_of(piece).empty()) return refuse(Why::WayNotHere, waist_darts_key);
     if (way == WaistDartsWay::Moved) return move_all(out, piece, amount);
     const Length waist = waist_run(piece).length;
     const Length all = taken_at_waist(piece);

@@ -26,10 +26,31 @@ Point marked_side_at(const Piece& piece, Level level)
     return {hip.a[Geom::X] + width_at(piece, hip.a[Geom::Y]).value_or(Length{}).in_mm(), hip.a[Geom::Y]};
 }
 
+constexpr std::array<std::string_view, 3> waist_ways{"quarters", "back_only", "gathers"};
+constexpr std::array<std::string_view, 3> hip_ways{"quarters", "back_only", "back_gathered"};
+
+bool waist_way_open(const Garment& g, std::size_t method)
+{
+    const auto way = static_cast<WidthShare>(method);
+    if (way == WidthShare::Gathered) return has_waist_gathers(g) && one_piece_a_face(g);
+    return way == WidthShare::Quarters || part_alter(g).widens_back_alone;
+}
+
+bool hip_way_open(const Garment& g, std::size_t method)
+{
+    const auto way = static_cast<WidthShare>(method);
+    if (way == WidthShare::Gathered)
+        return hangs_from_waist(g) && one_piece_a_face(g) && edge_index(back_of(g), EdgeRole::Waist);
+    return way == WidthShare::Quarters || part_alter(g).widens_back_alone;
+}
+
 Outcome<Applied> alter_width(const Garment& garment, const Dose& dose, Level level, const std::string& field)
 {
     if (const auto ok = some_amount(dose.front, field); !ok) return tl::make_unexpected(ok.error());
-    if (static_cast<WidthShare>(dose.method) == WidthShare::Gathered)
+    const bool gathered = static_cast<WidthShare>(dose.method) == WidthShare::Gathered;
+    const auto open = level == Level::Waist ? waist_way_open : hip_way_open;
+    if (gathered && !open(garment, dose.method)) return refuse(Why::WayNotHere, field);
+    if (gathered)
         return level == Level::Waist ? alter_in_gathers(garment, dose) : alter_back_gathered(garment, dose);
     auto out = part_alter(garment).widen(garment, dose, level);
     if (out && level == Level::Waist) between_tucks(*out, garment);
@@ -161,24 +182,6 @@ Outcome<Applied> alter_width_at_hip(const Garment& g, const Dose& girth)
 }
 
 namespace {
-
-constexpr std::array<std::string_view, 3> waist_ways{"quarters", "back_only", "gathers"};
-constexpr std::array<std::string_view, 3> hip_ways{"quarters", "back_only", "back_gathered"};
-
-bool waist_way_open(const Garment& g, std::size_t method)
-{
-    const auto way = static_cast<WidthShare>(method);
-    if (way == WidthShare::Gathered) return has_waist_gathers(g) && one_piece_a_face(g);
-    return way == WidthShare::Quarters || part_alter(g).widens_back_alone;
-}
-
-bool hip_way_open(const Garment& g, std::size_t method)
-{
-    const auto way = static_cast<WidthShare>(method);
-    if (way == WidthShare::Gathered)
-        return hangs_from_waist(g) && one_piece_a_face(g) && edge_index(back_of(g), EdgeRole::Waist);
-    return way == WidthShare::Quarters || part_alter(g).widens_back_alone;
-}
 
 // Gathers give and take before any seam does.
 std::size_t usual_waist_way(const Garment& g)

@@ -62,14 +62,11 @@ Value waist_to_hip(const Piece& piece)
     return Length::mm(edge(piece, EdgeRole::Side).curve.initialPoint()[Geom::Y] - hip);
 }
 
-// Half-way down to the hip line, darts closed. Of gores nothing is said.
+// Darts closed.
 Value high_hip_width(const Piece& piece)
 {
-    const auto side = edge_index(piece, EdgeRole::Side);
-    if (!side || edge_index(piece, EdgeRole::Inner) || edge_index(piece, EdgeRole::Outer)) return std::nullopt;
-    const double waist = piece.edges[*side].curve.initialPoint()[Geom::Y];
-    const double level = (waist + guide(piece, GuideKind::Hip)->a[Geom::Y]) / 2;
-    return width_at(piece, level).value_or(Length{}) - taken_of(piece, level);
+    const auto level = high_hip_level(piece);
+    return level ? Value{width_at(piece, *level).value_or(Length{}) - taken_of(piece, *level)} : std::nullopt;
 }
 
 Point inner_leg_point(const Piece& leg)
@@ -95,12 +92,8 @@ Value knee_width(const Piece& leg)
 
 Value calf_width(const Piece& leg)
 {
-    const auto line = guide(leg, GuideKind::Knee);
-    if (!line) return std::nullopt;
-    const double level = line->a[Geom::Y] - calf_below.in_mm();
-    const double hem = edge(leg, EdgeRole::Hem).curve.initialPoint()[Geom::Y];
-    constexpr double past_it = 40;
-    return level > hem + past_it ? width_at(leg, level) : std::nullopt;
+    const auto level = calf_level(leg);
+    return level ? width_at(leg, *level) : std::nullopt;
 }
 
 Value front_length(const Piece& piece)
@@ -225,6 +218,25 @@ bool lies_here(const LiesOn& l, const Piece& p)
 }
 
 }  // namespace
+
+std::optional<double> high_hip_level(const Piece& piece)
+{
+    const auto side = edge_index(piece, EdgeRole::Side);
+    const auto hip = guide(piece, GuideKind::Hip);
+    if (!side || !hip || edge_index(piece, EdgeRole::Inner) || edge_index(piece, EdgeRole::Outer))
+        return std::nullopt;
+    return (piece.edges[*side].curve.initialPoint()[Geom::Y] + hip->a[Geom::Y]) / 2;
+}
+
+std::optional<double> calf_level(const Piece& leg)
+{
+    const auto knee = guide(leg, GuideKind::Knee);
+    if (!knee) return std::nullopt;
+    const double level = knee->a[Geom::Y] - calf_below.in_mm();
+    constexpr double past_it = 40;
+    return level > edge(leg, EdgeRole::Hem).curve.initialPoint()[Geom::Y] + past_it ? std::optional{level}
+                                                                                    : std::nullopt;
+}
 
 std::span<const GarmentMeasureFacts, garment_measure_count> all_garment_measures()
 {

@@ -48,6 +48,10 @@ inline constexpr Length thigh_below = Length::mm(25);
 // Where a calf is fullest below the knee's middle. From memory.
 inline constexpr Length calf_below = Length::mm(110);
 
+// At which level these lie on a piece; none where it has not got them (of gores nothing is said of the high hip).
+[[nodiscard]] std::optional<double> high_hip_level(const Piece&);  // half-way from the side waist to the hip line
+[[nodiscard]] std::optional<double> calf_level(const Piece&);      // where the leg reaches well past it
+
 enum class On { FrontAndBack, Front, Back, Sleeve, Band };
 
 // How it lies on the paper of one kind of part.

@@ -86,6 +86,8 @@ inline constexpr Length line_least = Length::mm(5);
 inline constexpr Length centre_extent_most = Length::mm(150);
 inline constexpr Length button_gap_least = Length::mm(10);
 inline constexpr Length edge_least = Length::mm(0.1);
+// The most of a waist that may be gathered in: five times what is sewn. Common practice: fullness 1.5 to 2.5.
+inline constexpr double most_gathered = 0.8;
 
 struct Edge {
     EdgeRole role = EdgeRole::Centre;

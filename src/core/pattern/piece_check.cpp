@@ -216,7 +216,7 @@ Outcome<Piece> check_piece(Piece piece)
         if (here.curve.size_default() == 0) return refuse(Why::OutlineEmpty, piece.id);
         // Only a waist is gathered, and never to less than a fifth.
         const bool drawn_in = here.gathered > Length{};
-        if (drawn_in && (here.role != EdgeRole::Waist || here.gathered > length(here.curve) * 0.8))
+        if (drawn_in && (here.role != EdgeRole::Waist || here.gathered > length(here.curve) * most_gathered))
             return refuse(Why::NumberBroken, piece.id + ": data-gathered");
         const double gap = Geom::distance(here.curve.finalPoint(), next.curve.initialPoint());
         if (gap > closed_within.in_mm()) return refuse(Why::OutlineNotClosed, piece.id);

@@ -96,6 +96,7 @@ enum class Why {
     LiningDiffers,   // a lining is not the piece it lines, less its hem
     FacingNoRoom,    // it is wider than the piece it lies on
     NothingToSpace,  // no tuck of these pieces goes anywhere by that amount
+    WayNotHere,      // one of the ways of an adjustment, where the garment has nothing for it
     NoDartToMeet,    // no dart of this piece met one across the seam when it was drawn
     NeedsElbow,      // the sleeve ends above the elbow line, or has none
     NotOnThisGarment,
