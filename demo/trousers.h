@@ -1,11 +1,12 @@
 // trousers.h: two pairs of trousers in sizes, with their charts, drawn for the demo and for tests.
 //
-// Lockgate: tapered, darts, a fly, a straight band. Barge: wide, straight from the hip, an elastic in a casing.
+// Lockgate: tapered, darts, a fly, a shaped band. Barge: wide, straight from the hip, an elastic in a casing.
 // Every number is invented; the charts say the crotch length as the pattern was drafted for it.
 #pragma once
 #include "core/chart/size_chart.h"
 #include "core/pattern/garment_measure.h"
 #include "core/pattern/trousers_block.h"
+#include "shaped_band.h"
 
 namespace sartorum::demo {
 
@@ -101,6 +102,10 @@ inline std::optional<DrawnTrousers> trousers_in_sizes(const char* name, Trousers
 inline std::optional<DrawnTrousers> lockgate_trousers()
 {
     auto out = trousers_in_sizes("Lockgate trousers", lockgate_flat, Length::mm(8));
+    auto shaped = out ? with_shaped_band(out->pattern, lockgate_flat(0).band_depth, Length::mm(15))
+                      : Outcome<Pattern>{Pattern{}};
+    if (!out || !shaped) return std::nullopt;
+    out->pattern = std::move(*shaped);
     // Its maker prints how high the waist stands over the floor, too.
     for (std::size_t i = 0; out && i < out->chart.sizes.size(); ++i) {
         auto& body = out->chart.sizes[i].body;

@@ -247,12 +247,14 @@ Said check_seams(const Options& o)
         auto checks = formats::checks_json(c.checks);
         checks["not_done"] = formats::not_done_json(c, o.unit);
         checks["goes_on"] = formats::goes_on_json(goes_on(c));
+        if (const auto e = waist_elastic(c)) checks["elastic"] = formats::elastic_json(*e);
         answer.out = text_of(checks);
     } else {
         for (const auto& w : c.checks.walks)
             answer.out += words::walk_sentence(w, words::paper_unit(o.unit)) + "\n";
         for (const auto& g : goes_on(c))
             answer.out += words::goes_on_place(g) + ": " + words::goes_on_text(g, o.unit) + "\n";
+        if (const auto e = waist_elastic(c)) answer.out += "Elastic: " + words::elastic_text(*e, o.unit) + "\n";
         for (const auto& said : words::to_true(c.checks, words::paper_unit(o.unit))) answer.out += said + "\n";
     }
     if (!c.checks.all_hold() || !c.checks.unwalked.empty()) answer.code = exit_not_all;

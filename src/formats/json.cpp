@@ -175,6 +175,15 @@ json not_done_json(const Computed& computed, Unit unit)
     return out;
 }
 
+json elastic_json(const Elastic& e)
+{
+    return {{"cut_mm", e.cut().in_mm()},
+            {"worn_mm", e.worn.in_mm()},
+            {"waist_mm", e.body.in_mm()},
+            {"casing_mm", e.casing.in_mm()},
+            {"fullness", e.fullness()}};
+}
+
 json goes_on_json(const std::vector<GoesOn>& all)
 {
     constexpr std::array through{"neck", "sleeve_hem", "leg_hem", "body"};

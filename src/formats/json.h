@@ -5,6 +5,7 @@
 
 #include "core/chart/size_choice.h"
 #include "core/plan/chain.h"
+#include "core/plan/elastic.h"
 #include "core/plan/finished.h"
 #include "core/plan/goes_on.h"
 #include "core/units/length_text.h"
@@ -32,6 +33,7 @@ struct NamedBody {
 [[nodiscard]] nlohmann::ordered_json not_done_json(const Computed&, Unit);
 [[nodiscard]] nlohmann::ordered_json pieces_json(const std::vector<Piece>&);
 [[nodiscard]] nlohmann::ordered_json checks_json(const Checks&);
+[[nodiscard]] nlohmann::ordered_json elastic_json(const Elastic&);
 [[nodiscard]] nlohmann::ordered_json goes_on_json(const std::vector<GoesOn>&);
 // As they are cut: a pair by side, a piece on the fold whole, where the sides are not alike.
 [[nodiscard]] nlohmann::ordered_json cut_out_json(const Computed&);

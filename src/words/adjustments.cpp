@@ -73,7 +73,7 @@ QString adjustment_name(AdjustmentKind k)
         case AdjustmentKind::JoinedWaist: return t("Seam to the part above");
         case AdjustmentKind::JoinedDarts: return t("Darts to meet");
         case AdjustmentKind::WaistSeamLevel: return t("Waist seam on the body");
-        case AdjustmentKind::Facings: return t("Facings drawn anew");
+        case AdjustmentKind::Facings: return t("Facings and bands");
         case AdjustmentKind::Tucks: return t("Tucks at the waist");
         case AdjustmentKind::BodyRise: return t("Body rise");
         case AdjustmentKind::CrotchWedge: return t("Crotch at the centre");
@@ -138,7 +138,7 @@ QString amount_meaning(AdjustmentKind k, bool of_gores)
         case AdjustmentKind::JoinedWaist: return t("closed waist of one half, front and back");
         case AdjustmentKind::JoinedDarts: return t("along the waist, + to the side");
         case AdjustmentKind::WaistSeamLevel: return t("+ lower: from the skirt to the bodice");
-        case AdjustmentKind::Facings: return t("from the edges they lie under, as wide as they were");
+        case AdjustmentKind::Facings: return t("from their edges, as wide as they were");
         case AdjustmentKind::Tucks: return t("along the waist, + to the side or further apart");
         case AdjustmentKind::BodyRise: return t("across under the hip line, front and back alike");
         case AdjustmentKind::CrotchWedge: return t("gained at the centre, nothing at the side");

@@ -54,6 +54,11 @@ QString before_going_on(const Step& s)
         case StepKind::RedrawLeg:
             return t("Is the crease mid-way between both seams, at the knee and at the hem?");
         case StepKind::DrawFacing: return t("Lay the facing on the piece: do edge and ends lie on each other?");
+        case StepKind::DrawShapedBand:
+            return t("Lay the band on the waist, the darts folded shut: do they lie on each other, end to end?");
+        case StepKind::SpreadInFold:
+        case StepKind::TakeOutInFold:
+            return t("Fold it as it is sewn: is the waist as long as it was, and does the hem run smoothly?");
         case StepKind::SlideDart:
             return t(
                 "Fold the darts shut and lay the waist to what is sewn there: do they stand where they are "

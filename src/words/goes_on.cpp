@@ -2,6 +2,7 @@
 
 #include <cmath>
 
+#include "words/pieces.h"
 #include "words/say.h"
 #include "words/words.h"
 
@@ -61,6 +62,14 @@ QString goes_on_text(const GoesOn& g, Unit u)
 QString goes_on_warning(const GoesOn& g, Unit u)
 {
     return g.holds() ? QString{} : t("%1: it does not go on. %2").arg(goes_on_place(g), opening_text(g, u));
+}
+
+QString elastic_text(const Elastic& e, Unit u)
+{
+    return t("Cut %1 long, lapped it is %2: a little shorter than the waist, %3. The casing, %4, lies on it %5 "
+             "full. Try "
+             "it on before it is sewn: elastics differ.")
+        .arg(amount(e.cut(), u), amount(e.worn, u), amount(e.body, u), amount(e.casing, u), ratio(e.fullness()));
 }
 
 }  // namespace sartorum::words

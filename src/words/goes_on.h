@@ -2,6 +2,7 @@
 #pragma once
 #include <QString>
 
+#include "core/plan/elastic.h"
 #include "core/plan/goes_on.h"
 #include "core/units/length_text.h"
 
@@ -12,5 +13,7 @@ namespace sartorum::words {
 [[nodiscard]] QString goes_on_text(const GoesOn&, Unit);
 // Where it does not go on: the place with it; else empty.
 [[nodiscard]] QString goes_on_warning(const GoesOn&, Unit);
+// What draws a wide waist in: how long it is cut, and how full the casing lies on it.
+[[nodiscard]] QString elastic_text(const Elastic&, Unit);
 
 }  // namespace sartorum::words

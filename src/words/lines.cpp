@@ -181,6 +181,12 @@ QString outline_sentence(const OutlineCheck& o)
 QString hem_text(const HemLevel& h, Unit u)
 {
     const auto by = [&](Length l) { return amount(l, u, true); };
+    if (!h.holds && h.of_legs)
+        return h.side_left && abs(*h.side_left - h.side) > Length::mm(0.5)
+                   ? t("hem of the leg: right side %1, left side %2, inner leg in front %3, behind %4")
+                         .arg(by(h.side), by(*h.side_left), by(h.front), by(h.back))
+                   : t("hem of the leg: side %1, inner leg in front %2, behind %3")
+                         .arg(by(h.side), by(h.front), by(h.back));
     if (!h.holds && h.side_left && abs(*h.side_left - h.side) > Length::mm(0.5))
         return t("hem: front %1, right side %2, left side %3, back %4")
             .arg(by(h.front), by(h.side), by(*h.side_left), by(h.back));

@@ -213,6 +213,18 @@ constexpr MeasureWords all_words[] = {
     {Measure::SeatedThigh, QT_TRANSLATE_NOOP("words", "Thigh, seated"),
      QT_TRANSLATE_NOOP("words", "thigh girth, sitting"),
      QT_TRANSLATE_NOOP("words", "Foot flat on the floor. Round the fullest part of the thigh, not pressed in.")},
+    {Measure::SeatedFrontRise, QT_TRANSLATE_NOOP("words", "Front rise, seated"),
+     QT_TRANSLATE_NOOP("words", "front part of the crotch length, sitting"),
+     QT_TRANSLATE_NOOP(
+         "words",
+         "Sit on the string as you sit all day. From the top edge in front down to where the inside leg "
+         "seams will meet.")},
+    {Measure::SeatedBackRise, QT_TRANSLATE_NOOP("words", "Back rise, seated"),
+     QT_TRANSLATE_NOOP("words", "back part of the crotch length, sitting"),
+     QT_TRANSLATE_NOOP(
+         "words",
+         "The rest of the string you sit on: from that place under the seat up to the top edge at the "
+         "back.")},
 };
 
 const MeasureWords& words_of(Measure m)

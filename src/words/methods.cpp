@@ -60,6 +60,7 @@ QString method_name(AdjustmentKind kind, std::size_t method)
     if (key == "at_knee") return t("At the knee line");
     if (key == "moved") return t("All moved");
     if (key == "spaced") return t("Spaced anew");
+    if (key == "fuller") return t("Deeper, with more cloth");
     return QString::fromUtf8(key.data(), static_cast<qsizetype>(key.size()));
 }
 
@@ -159,6 +160,9 @@ QString method_cost(AdjustmentKind kind, std::size_t method, bool of_gores)
         return t("Half of it between crotch and knee, half between knee and hem: the knee stays.");
     if (key == "at_knee") return t("One cut or fold along the knee line. For small amounts.");
     if (key == "moved") return t("All tucks of the piece go along the waist together; number and depth stay.");
+    if (key == "fuller")
+        return t(
+            "Each takes that much more cloth (−: less), down to the hem; the sewn waist stays as long as it is.");
     if (key == "spaced") return t("More (−: less) between one and the next; their middle, number and depth stay.");
     if (key == "split_lowered")
         return t("Hem and cap grow too; the underarm is lowered until the armhole is as much longer.");

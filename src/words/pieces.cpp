@@ -73,6 +73,11 @@ QString piece_use(const Piece& p, const Garment& g, Unit u)
         return width ? t("Lies under %1, %2 wide; drawn from it.").arg(where, amount(*width, u))
                      : t("Lies under %1; drawn from it.").arg(where);
     }
+    if (s->follow == Follow::Above) {
+        const auto width = facing_width(p, s->b.front().role);
+        return width ? t("Stands on %1, %2 wide; drawn from it.").arg(where, amount(*width, u))
+                     : t("Stands on %1; drawn from it.").arg(where);
+    }
     if (s->follow == Follow::Whole)
         return t("Lines the %1; drawn from it.")
             .arg(s->a.empty() ? QString{} : piece_called(s->a.front(), g.pieces));

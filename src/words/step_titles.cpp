@@ -58,6 +58,8 @@ QString step_title(const Step& s, Unit unit)
         case StepKind::RedrawCalf:
         case StepKind::AddTurnUp:
         case StepKind::MatchInnerLegs: return leg_step_title(s, u);
+        case StepKind::SpreadInFold:
+        case StepKind::TakeOutInFold:
         case StepKind::SlideTuck:
         case StepKind::SlideDart:
         case StepKind::ShiftSide:
@@ -97,6 +99,7 @@ QString step_title(const Step& s, Unit unit)
         case StepKind::MarkBand: return t("Mark the band's notch again, %1 further").arg(a);
         case StepKind::PartBand: return t("Part the band at the other centre");
         case StepKind::DrawFacing: return t("Draw the facing anew, %1 wide").arg(a);
+        case StepKind::DrawShapedBand: return t("Draw the band anew, %1 wide").arg(a);
         case StepKind::MakeFacing: return t("Draw a facing from the %1, %2 wide").arg(edge_name(*s.on), a);
         case StepKind::TraceBrought: return t("Trace it from %1, size %2").arg(from, to);
         case StepKind::OpenCentre:

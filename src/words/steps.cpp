@@ -56,6 +56,8 @@ QString how_and_where(const Step& s, Unit unit)
         case StepKind::RedrawCalf:
         case StepKind::AddTurnUp:
         case StepKind::MatchInnerLegs: break;
+        case StepKind::SpreadInFold:
+        case StepKind::TakeOutInFold:
         case StepKind::SlideTuck:
         case StepKind::SlideDart:
         case StepKind::ShiftSide:
@@ -152,6 +154,13 @@ QString how_and_where(const Step& s, Unit unit)
                 "square to the edge in many places and draw through the marks. Is it cut out already: cut it "
                 "wider "
                 "from what is left, and trim.");
+        case StepKind::DrawShapedBand:
+            return t(
+                "Fold the darts shut, lay the altered pieces edge to edge at the side and trace the waist: that "
+                "is "
+                "the band's lower edge. Mark the width square to it in many places and draw the upper edge "
+                "through "
+                "the marks; the ends square.");
         case StepKind::MakeFacing:
             return t(
                 "Trace the edge, as it is now, and the lines at both its ends, from the piece it is sewn to. Mark "

@@ -1,5 +1,6 @@
 #include "words/waist_steps.h"
 
+#include "words/pieces.h"
 #include "words/say.h"
 #include "words/words.h"
 
@@ -10,6 +11,8 @@ QString waist_step_title(const Step& s, Unit u)
     const QString a = amount_on_paper(abs(s.amount), u);
     const bool more = s.amount > Length{};
     switch (s.kind) {
+        case StepKind::SpreadInFold: return t("Cut down the middle of the fold, and spread %1").arg(a);
+        case StepKind::TakeOutInFold: return t("Cut down the middle of the fold, and overlap %1").arg(a);
         case StepKind::SlideTuck:
             return more ? t("Draw the tuck %1 nearer the side").arg(a)
                         : t("Draw the tuck %1 nearer the centre").arg(a);
@@ -39,6 +42,12 @@ QString waist_step_detail(const Step& s, Unit u)
     const QString place = amount_on_paper(s.place, u);
     const QString second = amount_on_paper(s.second, u);
     switch (s.kind) {
+        case StepKind::SpreadInFold:
+        case StepKind::TakeOutInFold:
+            return t("From its mouth straight down to the hem, along the grain; the same all the way. It takes %1 "
+                     "then, "
+                     "and the waist is folded to as long as it was.")
+                .arg(place);
         case StepKind::SlideTuck:
             return t("Its middle then lies %1 from the centre, along the waist with the tucks folded shut. As "
                      "deep and "
@@ -60,10 +69,9 @@ QString waist_step_detail(const Step& s, Unit u)
                      "up and pressed flat; cloth that will not ease is gathered.")
                 .arg(place, second);
         case StepKind::GatherWaist:
-            return t("Mark it to be gathered: %2 in all on this piece, until it is %1 long. Two rows of long "
-                     "stitches; "
-                     "or an elastic, cut a little shorter than that and tried on before it is sewn.")
-                .arg(place, second);
+            return t("Mark it to be gathered: %2 in all on this piece, until it is %1 long, %3. Two rows of long "
+                     "stitches; or an elastic, cut a little shorter than that and tried on before it is sewn.")
+                .arg(place, second, ratio((s.place + s.second) / s.place));
         case StepKind::MarkHighHip:
             return t("A quarter of what changes all round, %1 above the hip line. At the waist and at the hip "
                      "nothing changes.")

@@ -143,7 +143,8 @@ private slots:
         const auto dress = measures_of(Round::Dress);
         for (const auto m : measures_of(Round::Top))
             QVERIFY(std::find(dress.begin(), dress.end(), m) != dress.end());
-        QVERIFY(measures_of(Round::Trousers, true).size() == measures_of(Round::Trousers).size() + 3);
+        QCOMPARE(measures_of(Round::Trousers, true).size(), measures_of(Round::Trousers).size() + 5);
+        QCOMPARE(measures_of(Round::Skirt, true).size(), measures_of(Round::Skirt).size() + 3);
     }
     void keys_and_rows_agree()
     {

@@ -5,9 +5,11 @@
 #include "bodices.h"
 #include "core/alter/tucks.h"
 #include "core/check/walk.h"
+#include "core/paper/sound.h"
 #include "core/pattern/dart.h"
 #include "tests.h"
 #include "tops.h"
+#include "trousers.h"
 
 using namespace sartorum;
 using namespace sartorum::test;
@@ -169,6 +171,84 @@ private slots:
         const auto less = need(adjustment(Kind::WidthAtWaist).apply(before, Length::mm(-120)));
         const auto near = middles(front(less.garment));
         QVERIFY(near.size() == 3 && near[1] - near[0] > 22);
+    }
+    // Three tucks of 12 take 20 more each: 60 more of hip and hem, the waist sewn as it was.
+    void fuller_is_more_cloth_under_the_same_waist()
+    {
+        const Garment before = tucked();
+        const auto out = need(done(before, 20, TucksWay::Fuller));
+        const Piece& was = front(before);
+        const Piece& is = front(out.garment);
+        QVERIFY(check_piece(is).has_value() && !unsound(is));
+        for (const auto& d : is.darts) {
+            QVERIFY(std::abs(Geom::distance(d.leg_a, d.leg_b) - 32) < 1e-6);
+            QVERIFY(std::abs(d.tip[Geom::X] - (d.leg_a + d.leg_b)[Geom::X] / 2) < 1e-6);
+        }
+        QVERIFY(are(middles(is), {60, 130, 200}));
+        for (const auto role : {EdgeRole::Waist, EdgeRole::Side, EdgeRole::Centre})
+            QVERIFY(is_near(sewn_length(is, role), sewn_length(was, role), Length::mm(1e-6)));
+        const double hip = guide(was, GuideKind::Hip)->a[Geom::Y];
+        QVERIFY(is_near(*width_at(is, hip) - *width_at(was, hip), Length::mm(60), Length::mm(1e-6)));
+        // By the strips that opened: 20 wide, as tall as the paper stands there.
+        double strips = 0;
+        for (const double x : {50.0, 100.0, 150.0}) {
+            const Curve& hem = edge(was, EdgeRole::Hem).curve;
+            strips += 20 * -hem.pointAt(times_where(hem, Geom::X, x).front())[Geom::Y];
+        }
+        QVERIFY(std::abs(area_mm2(is) - area_mm2(was) - strips) < 60);
+        QCOMPARE(out.steps.size(), std::size_t{3});
+        for (const auto& s : out.steps) QCOMPARE(s.picture.panels.size(), std::size_t{2});
+        const auto back = need(done(out.garment, -20, TucksWay::Fuller));
+        QVERIFY(largest_gap(front(back.garment), was) < 0.1);
+        const auto checks = check(out.garment, {});
+        for (const auto& w : checks.walks) QVERIFY(w.holds);
+        for (const auto& d : checks.darts) QVERIFY(d.holds);
+        QCOMPARE(checks.seams_hold(), check(before, {}).seams_hold());
+    }
+    void a_tuck_keeps_what_a_hand_can_fold()
+    {
+        const Garment before = tucked();
+        QVERIFY(done(before, -5.9, TucksWay::Fuller).has_value());
+        const auto refused = done(before, -8, TucksWay::Fuller);
+        QVERIFY(!refused && refused.error().why == Why::AmountTooLarge && refused.error().field == "tucks");
+        QVERIFY(is_near(refused.error().low, Length::mm(-6), Length::mm(1e-6)));
+    }
+    void random_skirts_stay_whole_when_they_are_made_fuller()
+    {
+        std::mt19937 rng{404};
+        int done_so_far = 0;
+        for (int i = 0; i < 60; ++i) {
+            auto drawn = draw_skirt(random_skirt(rng));
+            if (!drawn) continue;
+            Garment g{{}, skirt_seams(false)};
+            for (auto& p : drawn->pieces) {
+                if (p.role == PieceRole::Waistband) continue;
+                for (auto& d : p.darts) d.kind = i % 2 ? DartKind::Pleat : DartKind::Tuck;
+                g.pieces.push_back(p);
+            }
+            const Length amount = Length::mm(between(rng, -4, 60));
+            const auto out = alter_tucks(g, {amount, {}, static_cast<std::size_t>(TucksWay::Fuller)});
+            if (!out) continue;
+            const auto checks = check(out->garment, {});
+            QVERIFY(checks.seams_hold());
+            const Piece& was = front(g);
+            QVERIFY(is_near(sewn_length(front(out->garment), EdgeRole::Waist), sewn_length(was, EdgeRole::Waist),
+                            Length::mm(0.001)));
+            const double hip = guide(was, GuideKind::Hip)->a[Geom::Y];
+            const Length gained = *width_at(front(out->garment), hip) - *width_at(was, hip);
+            QVERIFY(is_near(gained, amount * static_cast<double>(was.darts.size()), Length::mm(0.001)));
+            ++done_so_far;
+        }
+        QVERIFY(done_so_far > 30);
+    }
+    void where_no_hem_lies_below_it_is_refused()
+    {
+        const auto legs = need(trousers_pattern(plain_trousers()));
+        Garment g = legs_of(legs);
+        for (auto& p : g.pieces)
+            for (auto& d : p.darts) d.kind = DartKind::Pleat;
+        QVERIFY(!tucks_row().method_serves(g, static_cast<std::size_t>(TucksWay::Fuller)));
+        QVERIFY(done(g, 10, TucksWay::Fuller).error().why == Why::WayNotHere);
     }
 };
 SARTORUM_TEST(TestTucks)

@@ -1,12 +1,15 @@
 // follow.h: a piece that goes with what it is sewn to: a straight band made longer or shorter, a facing drawn anew
 // from an edge, a lining from the whole piece.
 //
-// Band     cut at its first notch inside the seam (the side notch), or at the middle of the seam where there is
-// none,
+// Band     cut square to its seam at its first notch inside the seam (the side notch), or at the middle of the
+// seam where there is none,
 //          and spread or overlapped by what the edge gained or lost
 //          Made much shorter, nearer the fold
+// Shaped   drawn anew from the edges it stands on (core/paper/shaped_band.h), where it was drawn from them; one of
+//          another shape keeps that and is cut as a straight one is
 // Limits   10 mm must stay beyond the cut, and before it
 #pragma once
+#include "core/paper/shaped_band.h"
 #include "core/paper/step.h"
 
 namespace sartorum {
@@ -26,5 +29,8 @@ inline constexpr Length least_redrawn = Length::mm(0.5);
 // moved by more than 0.5 mm.
 [[nodiscard]] Outcome<bool> follow_shape(std::vector<Step>&, Piece& facing, EdgeRole, const Piece& on,
                                          EdgeRole edge);
+
+// A shaped band. Leaves its steps, and says so, as above.
+[[nodiscard]] Outcome<bool> follow_above(std::vector<Step>&, Piece& band, EdgeRole, const std::vector<StandsOn>&);
 
 }  // namespace sartorum

@@ -137,7 +137,10 @@ private:
         if (changed.empty())
             return refused(the_opening, {Why::NothingThatOpens, std::string{key(o.to)}, {}, {}, {}, 0});
         for (const auto& seam : seams()) redraw_facing(seam, changed);
-        for (auto& seam : seams()) part_band(seam, changed, o.overlap);
+        for (auto& seam : seams()) {
+            part_band(seam, changed, o.overlap);
+            part_shaped_band(seam, changed, o.overlap);
+        }
     }
 
     void open_centre(Piece& p, const MovedOpening& o, Length& left)
@@ -203,6 +206,42 @@ private:
         (one.on_fold ? other : one).allowance += overlap;
         std::reverse(seam.a.begin(), seam.a.end());
         steps().push_back(redrawn_step(before, *band, StepKind::PartBand, overlap));
+    }
+
+    // The same where it is shaped: each end is its own face's, so fold and what lies past the centre change ends.
+    void part_shaped_band(const Seam& seam, const std::vector<std::string>& changed, Length overlap)
+    {
+        if (seam.follow != Follow::Above || seam.a.size() != 2) return;
+        const auto band = std::find_if(pieces().begin(), pieces().end(),
+                                       [&](const Piece& p) { return p.id == seam.b.front().piece; });
+        std::vector<StandsOn> edges;
+        for (const auto& s : seam.a) {
+            const Piece* on = find_piece(pieces(), s.piece);
+            if (on && std::find(changed.begin(), changed.end(), s.piece) != changed.end())
+                edges.push_back({on, on, s.role});
+        }
+        const EdgeRole role = seam.b.front().role;
+        const auto folds = [](const Edge& e) { return e.on_fold; };
+        if (band == pieces().end() || edges.size() != 2 || !is_shaped_from(*band, role, edges) ||
+            std::count_if(band->edges.begin(), band->edges.end(), folds) != 1)
+            return;
+        auto drawn = shaped_band_drawn(ends_changed(*band, role, overlap), role, edges);
+        if (!drawn) return refused(band->id, drawn.error());
+        steps().push_back(redrawn_step(*band, *drawn, StepKind::PartBand, overlap));
+        *band = std::move(*drawn);
+    }
+
+    // As it is named round its sewn edge, not as it lies: to be drawn by.
+    static Piece ends_changed(Piece band, EdgeRole role, Length overlap)
+    {
+        std::rotate(band.edges.begin(), band.edges.begin() + static_cast<std::ptrdiff_t>(*edge_index(band, role)),
+                    band.edges.end());
+        std::reverse(band.edges.begin() + 1, band.edges.end());
+        const std::size_t n = band.edges.size();
+        Edge& one = band.edges[band.edges[1].role == EdgeRole::Underlap ? 2 : 1];
+        Edge& other = band.edges[band.edges[n - 1].role == EdgeRole::Underlap ? n - 2 : n - 1];
+        (one.on_fold ? other : one).allowance += overlap;
+        return band;
     }
 
     // What lies under an edge of these opens and folds as they do.

@@ -7,12 +7,13 @@
 #include "core/alter/places.h"
 #include "core/alter/shared.h"
 #include "core/paper/dart_redraw.h"
+#include "core/paper/fold_spread.h"
 #include "core/pattern/dart.h"
 
 namespace sartorum {
 namespace {
 
-constexpr std::array<std::string_view, 2> ways{"moved", "spaced"};
+constexpr std::array<std::string_view, 3> ways{"moved", "spaced", "fuller"};
 
 // The mouths of what is folded and no dart, from the centre.
 std::vector<std::size_t> tucks_of(const Piece& p)
@@ -54,6 +55,41 @@ Outcome<bool> shift_tucks(Applied& out, PieceRole role, Length amount, TucksWay 
         if (const auto ok = slide_fold(out.steps, piece, s.mouth, s.by, StepKind::SlideTuck); !ok) return ok;
     }
     return true;
+}
+
+// From the side on, so that those that still wait lie where they lay.
+Outcome<bool> fill_tucks(Applied& out, PieceRole role, Length amount)
+{
+    Piece& piece = *find_piece(out.garment.pieces, role);
+    auto mouths = tucks_of(piece);
+    std::reverse(mouths.begin(), mouths.end());
+    for (const auto mouth : mouths) {
+        auto spread = fold_spread(piece, mouth, amount);
+        if (!spread) {
+            auto why = spread.error();
+            why.field = "tucks";
+            return tl::make_unexpected(std::move(why));
+        }
+        const bool more = amount > Length{};
+        Step step = step_on(piece, more ? StepKind::SpreadInFold : StepKind::TakeOutInFold, abs(amount),
+                            mouth_width(spread->whole.darts[dart_at(spread->whole, mouth)]));
+        step.picture.panels = {spread->first, spread->second};
+        step.picture.lines = {spread->cut};
+        (more ? step.picture.added : step.picture.removed) = {spread->strip};
+        const Point along{amount.in_mm(), 0};
+        step.picture.dimensions = {{spread->cut.b, spread->cut.b + along, abs(amount)}};
+        step.picture.motions = {{1, {}, 0, along}};
+        out.steps.push_back(std::move(step));
+        piece = std::move(spread->whole);
+    }
+    return true;
+}
+
+// Where tucks of a face take more cloth or less the paper goes on down to a hem.
+bool can_be_fuller(const Garment& part)
+{
+    return hangs_from_waist(part) && !edge_index(front_of(part), EdgeRole::InnerLeg) &&
+           edge_index(front_of(part), EdgeRole::Hem).has_value();
 }
 
 }  // namespace
@@ -111,8 +147,10 @@ bool has_tucks(const Garment& part, std::size_t least)
 Outcome<Applied> alter_tucks(const Garment& part, const Dose& dose)
 {
     const auto way = static_cast<TucksWay>(dose.method);
+    if (way == TucksWay::Fuller && !can_be_fuller(part)) return refuse(Why::WayNotHere, "tucks");
     auto out = alter_apart(part, dose, "tucks", [way](Applied& applied, PieceRole role, Length amount) {
-        return shift_tucks(applied, role, amount, way);
+        return way == TucksWay::Fuller ? fill_tucks(applied, role, amount)
+                                       : shift_tucks(applied, role, amount, way);
     });
     if (out && out->steps.empty()) return refuse(Why::NothingToSpace, "tucks");
     return out;
@@ -133,7 +171,11 @@ Adjustment tucks_row()
         .place = at_waist_dart,
         .serves = [](const Garment& part) { return has_tucks(part, 1); },
         .methods = ways,
-        .method_serves = [](const Garment& part, std::size_t way) { return has_tucks(part, way + 1); },
+        .method_serves =
+            [](const Garment& part, std::size_t method) {
+                const auto way = static_cast<TucksWay>(method);
+                return way == TucksWay::Fuller ? can_be_fuller(part) : has_tucks(part, method + 1);
+            },
     };
 }
 

@@ -2,8 +2,9 @@
 // stripes ask.
 //
 // Method   moved: all of a piece by the amount, + to the side; spaced: the amount more between one and the next,
-//          about the middle of them, which stays
-// Stays    how many there are and how deep, the closed waist, all else. Common practice
+//          about the middle of them, which stays; fuller: of a skirt, each takes the amount more cloth down to the
+//          hem (core/paper/fold_spread.h)
+// Stays    how many there are, how deep when they are moved, the closed waist, all else. Common practice
 // Limits   10 mm of the waist must stay beside each
 #pragma once
 #include "core/alter/adjustment.h"
@@ -11,7 +12,7 @@
 namespace sartorum {
 
 inline constexpr Length tucks_limit = Length::mm(60);
-enum class TucksWay { Moved, Spaced };
+enum class TucksWay { Moved, Spaced, Fuller };
 
 // After a waist was made wider or narrower: what it gained lies between its tucks, the first as far from the
 // centre as it was, the last from the side. Where one finds no room they stay.

@@ -62,6 +62,8 @@ enum class Measure {
     SeatedWaist,
     SeatedHip,
     SeatedThigh,
+    SeatedFrontRise,
+    SeatedBackRise,
 };
 
 enum class MeasureKind { Girth, Along, Height, Crotch, Wish };
@@ -82,7 +84,7 @@ struct MeasureFacts {
     }
 };
 
-inline constexpr std::array<MeasureFacts, 46> all_measures{{
+inline constexpr std::array<MeasureFacts, 48> all_measures{{
     {Measure::NeckBase, "neck_base", MeasureKind::Girth, View::Front, false, Length::mm(220), Length::mm(700)},
     {Measure::Head, "head", MeasureKind::Girth, View::Front, false, Length::mm(400), Length::mm(750)},
     {Measure::HighBust, "high_bust", MeasureKind::Girth, View::Front, false, Length::mm(400), Length::mm(2200)},
@@ -148,6 +150,10 @@ inline constexpr std::array<MeasureFacts, 46> all_measures{{
     {Measure::SeatedHip, "seated_hip", MeasureKind::Girth, View::Seated, false, Length::mm(400), Length::mm(2900)},
     {Measure::SeatedThigh, "seated_thigh", MeasureKind::Girth, View::Seated, true, Length::mm(200),
      Length::mm(1500)},
+    {Measure::SeatedFrontRise, "seated_front_rise", MeasureKind::Crotch, View::Seated, false, Length::mm(120),
+     Length::mm(800)},
+    {Measure::SeatedBackRise, "seated_back_rise", MeasureKind::Crotch, View::Seated, false, Length::mm(150),
+     Length::mm(1000)},
 }};
 
 [[nodiscard]] constexpr const MeasureFacts& facts(Measure m)

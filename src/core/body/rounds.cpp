@@ -52,6 +52,7 @@ const std::vector<Measure> trousers{Waist,
                                     BodyRise};
 const std::vector<Measure> bra{HighBust, Bust, Underbust, BustDepth, BustSpan};
 const std::vector<Measure> seated_girths{SeatedWaist, SeatedHip, SeatedThigh};
+const std::vector<Measure> seated_rises{SeatedFrontRise, SeatedBackRise};
 
 }  // namespace
 
@@ -100,6 +101,7 @@ std::vector<Measure> measures_of(Round round, bool seated)
             break;
     }
     if (seated && round != Round::Top && round != Round::Bra) add(seated_girths);
+    if (seated && (round == Round::Trousers || round == Round::AllInOne)) add(seated_rises);
     std::sort(out.begin(), out.end());
     out.erase(std::unique(out.begin(), out.end()), out.end());
     return out;

@@ -12,7 +12,7 @@ inline constexpr std::array all_rounds{Round::Top,      Round::Dress, Round::Ski
 
 [[nodiscard]] std::string_view key_of(Round);
 [[nodiscard]] std::optional<Round> round_of_key(std::string_view);
-// `seated` adds the seated girths and takes them along where the garment is worn sitting.
+// `seated` adds the seated girths, and of trousers the seated rises, where the garment is worn sitting.
 [[nodiscard]] std::vector<Measure> measures_of(Round, bool seated = false);
 
 }  // namespace sartorum

@@ -213,9 +213,27 @@ SizeCost cost_of(const SizeChart& chart, const SizeChoice& choice, const BodySet
     return cost;
 }
 
+namespace {
+
+void rises_as_worn(BodySet& set)
+{
+    const auto front = set.readings.find(SeatedFrontRise);
+    const auto back = set.readings.find(SeatedBackRise);
+    if (!set.taken(SeatedFrontRise) || !set.taken(SeatedBackRise)) return;
+    std::vector<Length> whole;
+    for (std::size_t i = 0; i < std::min(front->second.size(), back->second.size()); ++i)
+        whole.push_back(front->second[i] + back->second[i]);
+    if (set.taken(CrotchLength)) set.readings[CrotchLength] = std::move(whole);
+    set.readings[FrontRise] = std::vector<Length>{front->second};
+    set.readings[BackRise] = std::vector<Length>{back->second};
+}
+
+}  // namespace
+
 BodySet as_worn(BodySet set, bool seated)
 {
     if (!seated) return set;
+    rises_as_worn(set);
     constexpr std::array pairs{std::pair{Waist, SeatedWaist}, std::pair{Hip, SeatedHip},
                                std::pair{Thigh, SeatedThigh}};
     for (const auto& [standing, sitting] : pairs) {

@@ -105,7 +105,9 @@ struct Advice {
 // What the chart drafts a size for at a measure; for the high bust also what the drafted cup implies.
 [[nodiscard]] std::optional<Length> drafted(const SizeChart&, std::size_t size, Measure);
 [[nodiscard]] SizeCost cost_of(const SizeChart&, const SizeChoice&, const BodySet&, const Cloth& = {});
-// Standing readings replaced by the seated ones where these are larger.
+// Standing girths replaced by the seated ones where these are larger. Who sits needs more behind and less in
+// front: front and back rise are the seated ones, larger or not, where both were measured; so is their sum. Common
+// practice.
 [[nodiscard]] BodySet as_worn(BodySet, bool seated);
 [[nodiscard]] SchoolAdvice advise_school(const SizeChart&, const BodySet&, const ChoiceWish&);
 // The measure whose nearest size each school stands for.

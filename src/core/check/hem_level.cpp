@@ -11,7 +11,19 @@ struct Drops {
     Length front;
     Length side;
     Length back;
+    bool of_legs = false;
 };
+
+Drops legs_below_hip(const Garment& legs)
+{
+    const auto down = [&](const Piece& p, EdgeRole ends) {
+        const auto last = edge(p, EdgeRole::Hem).curve;
+        const Point at = ends == EdgeRole::Side ? last.initialPoint() : last.finalPoint();
+        return Length::mm(guide(p, GuideKind::Hip)->a[Geom::Y] - at[Geom::Y]);
+    };
+    return {down(front_of(legs), EdgeRole::InnerLeg), down(front_of(legs), EdgeRole::Side),
+            down(back_of(legs), EdgeRole::InnerLeg), true};
+}
 
 // From the waist down to the hem along the paper: a yoke and what hangs from it together.
 std::optional<Drops> drops(const Garment& g)
@@ -19,11 +31,12 @@ std::optional<Drops> drops(const Garment& g)
     Drops out;
     bool hangs = false;
     for (const auto part : parts_of(g.pieces)) {
-        const auto pieces = part_view(g, part).pieces;
+        const auto view = part_view(g, part);
+        const auto& pieces = view.pieces;
         const auto front = face_of(pieces, PieceRole::Front);
         const auto back = face_of(pieces, PieceRole::Back);
         if (!begins_with(pieces[front.front()], EdgeRole::Waist)) continue;
-        if (has_level(pieces[front.front()], Level::Crotch)) return std::nullopt;  // its centre ends at the crotch
+        if (has_level(pieces[front.front()], Level::Crotch)) return legs_below_hip(view);
         hangs = true;
         out.front += sewn_length(pieces[front.front()], EdgeRole::Centre);
         out.side += length(outer_line(pieces[front.back()]));
@@ -36,12 +49,13 @@ std::optional<Drops> drops(const Garment& g)
 std::optional<Drops> drops_below_hip(const Garment& g)
 {
     for (const auto part : parts_of(g.pieces)) {
-        const auto pieces = part_view(g, part).pieces;
+        const auto view = part_view(g, part);
+        const auto& pieces = view.pieces;
         const auto front = face_of(pieces, PieceRole::Front);
         const auto back = face_of(pieces, PieceRole::Back);
         const Piece& side = pieces[front.back()];
         const auto hip = [&](std::size_t i) { return guide(pieces[i], GuideKind::Hip); };
-        if (has_level(side, Level::Crotch)) return std::nullopt;
+        if (has_level(side, Level::Crotch)) return legs_below_hip(view);
         if (!hip(front.front()) || !hip(front.back()) || !hip(back.front())) continue;
         const auto at_centre = [&](std::size_t i) {
             return Length::mm(hip(i)->a[Geom::Y] -
@@ -61,8 +75,13 @@ std::optional<HemLevel> hem_level(const Garment& traced, const Garment& altered,
     const auto was = drops(traced);
     const auto is = drops(altered);
     if (!was || !is) return std::nullopt;
-    HemLevel out{is->front - waist.front - was->front, is->side - waist.side - was->side,
-                 is->back - waist.back - was->back, false};
+    const WaistHigher above = is->of_legs ? WaistHigher{} : waist;
+    HemLevel out{is->front - above.front - was->front,
+                 is->side - above.side - was->side,
+                 is->back - above.back - was->back,
+                 false,
+                 {},
+                 is->of_legs};
     const auto [least, most] = std::minmax({out.front, out.side, out.back});
     out.holds = most - least <= hem_tolerance;
     return out;
@@ -74,8 +93,9 @@ std::optional<HemLevel> hem_level(const Garment& traced, const Garment& right, c
     const auto on_right = drops_below_hip(right);
     const auto on_left = drops_below_hip(left);
     if (!was || !on_right || !on_left) return std::nullopt;
-    HemLevel out{on_right->front - was->front, on_right->side - was->side, on_right->back - was->back, false,
-                 on_left->side - was->side};
+    HemLevel out{on_right->front - was->front, on_right->side - was->side,
+                 on_right->back - was->back,   false,
+                 on_left->side - was->side,    was->of_legs};
     const auto all = {
         out.front, out.side, out.back, *out.side_left, on_left->front - was->front, on_left->back - was->back};
     const auto [least, most] = std::minmax(all);

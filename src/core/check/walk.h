@@ -106,11 +106,12 @@ struct CapCheck {
 
 // Of what hangs from the waist: how much lower its hem came to lie than it was drawn, on the pieces.
 struct HemLevel {
-    Length front;  // at the centre
+    Length front;  // at the centre; of a leg at its inner leg
     Length side;
     Length back;
     bool holds = false;                 // all alike, within hem_tolerance
     std::optional<Length> side_left{};  // where it is another than the right one
+    bool of_legs = false;
 };
 inline constexpr Length hem_tolerance = Length::mm(3);  // nobody sews less
 
@@ -144,7 +145,8 @@ struct WaistHigher {
     Length side;
     Length back;
 };
-// None where nothing hangs from the waist. What hangs from a higher waist by as much more hangs level.
+// None where nothing hangs from the waist. What hangs from a higher waist by as much more hangs level. Of legs it
+// is counted from the hip line: what is done above it is done for what the body has there.
 [[nodiscard]] std::optional<HemLevel> hem_level(const Garment& traced, const Garment& altered,
                                                 const WaistHigher& waist = {});
 

@@ -4,6 +4,7 @@
 #include <cmath>
 
 #include "core/paper/dart_redraw.h"
+#include "core/paper/facing_parts.h"
 #include "core/paper/sound.h"
 #include "core/pattern/dart.h"
 
@@ -180,30 +181,25 @@ Guide grain_in(const Curve& edge, double width)
     return {GuideKind::Grain, inside - Point{0, width * 0.3}, inside + Point{0, width * 0.3}};
 }
 
-// The edge a facing is drawn from, and the lines at its ends, as they lie when what is folded between them is
-// shut.
-struct Shut {
-    Edge sewn;
-    Edge before;
-    Edge after;
-    std::vector<Notch> notches;
-};
-
-// Smooth over the corner that a shut dart leaves, as far on either side as a hand draws there.
-Curve trued_over_dart(const Curve& a, const Curve& b)
+// Smooth over the corner that a shut dart leaves, as far on either side as a hand draws there: as it is sewn
+// through the corner, or in one bow past it.
+Curve trued_over_dart(const Curve& a, const Curve& b, facing::OverDart how)
 {
-    constexpr Length reach = Length::mm(30);
-    const bool far_a = length(a) > reach * 1.2;
-    const bool far_b = length(b) > reach * 1.2;
-    const auto [stays, tail] = far_a ? split(a, time_at(a, length(a) - reach)) : Halves{a, a};
-    const auto [head, rest] = far_b ? split(b, time_at(b, reach)) : Halves{b, b};
-    Curve out = smoothly_joined(tail, head);
-    if (far_a) out = joined(stays, out);
-    return far_b ? joined(out, rest) : out;
+    using facing::OverDart;
+    const Length reach = how == OverDart::Through ? Length::mm(30) : Length::mm(60);
+    constexpr double most = 0.8;  // of the edge, so that every size has the same nodes
+    const auto [stays, tail] = split(a, time_at(a, length(a) - std::min(reach, length(a) * most)));
+    const auto [head, rest] = split(b, time_at(b, std::min(reach, length(b) * most)));
+    if (how == OverDart::Through) return joined(joined(stays, smoothly_joined(tail, head)), rest);
+    const Point from = tail.initialPoint();
+    const Point to = head.finalPoint();
+    const double third = Geom::distance(from, to) / 3;
+    const Curve bow = cubic(from, from + start_direction(tail) * third, to - end_direction(head) * third, to);
+    return joined(joined(stays, bow), rest);
 }
 
 // A line trued over a dart is a little shorter than what is sewn: its end away from the centre moves on along it.
-void keep_length(Shut& out, Length wanted, bool from_last)
+void keep_length(facing::Shut& out, Length wanted, bool from_last)
 {
     constexpr int rounds = 4;
     Curve& line = out.sewn.curve;
@@ -219,7 +215,11 @@ void keep_length(Shut& out, Length wanted, bool from_last)
     out.after.curve.setInitial(line.finalPoint());
 }
 
-Shut shut_along(const Piece& on, EdgeRole role)
+}  // namespace
+
+namespace facing {
+
+Shut shut_along(const Piece& on, EdgeRole role, OverDart how)
 {
     const std::size_t first = *edge_index(on, role);
     const std::size_t last = *edge_index(on, role, true);
@@ -233,7 +233,7 @@ Shut shut_along(const Piece& on, EdgeRole role)
     Shut out{on.edges[first], on.edges[(first + n - 1) % n], after, {}};
     out.sewn.curve = on.edges[first].curve * (to.front() * back);
     for (std::size_t k = 1; k < to.size(); ++k)
-        out.sewn.curve = trued_over_dart(out.sewn.curve, on.edges[first + 2 * k].curve * (to[k] * back));
+        out.sewn.curve = trued_over_dart(out.sewn.curve, on.edges[first + 2 * k].curve * (to[k] * back), how);
     out.before.curve *= to.front() * back;
     out.after.curve *= to.back() * back;
     keep_length(out, sewn_length(on, role), from_last);
@@ -249,17 +249,13 @@ Shut shut_along(const Piece& on, EdgeRole role)
     return out;
 }
 
-}  // namespace
-
-Outcome<Piece> facing_drawn(const Piece& on, EdgeRole role, Length width)
+Outcome<Piece> drawn_inside(const Shut& shut, Length width, const Piece& like)
 {
-    if (!edge_index(on, role)) return refuse(Why::EdgeMissing, on.id);
-    if (width < line_least || width > facing_width_most)
-        return refuse_amount(Why::FacingNoRoom, on.id, width, line_least, facing_width_most);
-    const auto [sewn, before, after, notches] = shut_along(on, role);
+    const auto& [sewn, before, after, notches] = shut;
     const auto no_room = [&] {
-        return refuse_amount(Why::FacingNoRoom, on.id, width, line_least, facing_width_most);
+        return refuse_amount(Why::FacingNoRoom, like.id, width, line_least, facing_width_most);
     };
+    if (width < line_least || width > facing_width_most) return no_room();
     const auto followed = with_parallel(sewn.curve, width.in_mm());
     if (!followed) return no_room();
     const Curve line = parallel_to(*followed, width.in_mm());
@@ -277,8 +273,8 @@ Outcome<Piece> facing_drawn(const Piece& on, EdgeRole role, Length width)
 
     Piece out;
     out.role = PieceRole::Other;
-    out.cut = on.cut;
-    out.edges = {{role, sewn.curve, sewn.allowance, sewn.on_fold},
+    out.cut = like.cut;
+    out.edges = {{sewn.role, sewn.curve, sewn.allowance, sewn.on_fold},
                  {EdgeRole::Plain, end_after, after.allowance, after.on_fold},
                  {EdgeRole::Plain, outer, Length{}},
                  {EdgeRole::Plain, end_before, before.allowance, before.on_fold}};
@@ -289,6 +285,29 @@ Outcome<Piece> facing_drawn(const Piece& on, EdgeRole role, Length width)
     return out;
 }
 
+}  // namespace facing
+
+Outcome<Piece> facing_drawn(const Piece& on, EdgeRole role, Length width)
+{
+    if (!edge_index(on, role)) return refuse(Why::EdgeMissing, on.id);
+    return facing::drawn_inside(facing::shut_along(on, role), width, on);
+}
+
+namespace {
+
+// The edge itself and those at its ends; of a band also the end beyond what lies past the centre.
+bool beside(const Piece& facing, std::size_t at, std::size_t i)
+{
+    const std::size_t n = facing.edges.size();
+    const std::size_t after = (at + 1) % n;
+    const std::size_t before = (at + n - 1) % n;
+    const auto past = [&](std::size_t e) { return facing.edges[e].role == EdgeRole::Underlap; };
+    return i == at || i == after || i == before || (past(after) && i == (after + 1) % n) ||
+           (past(before) && i == (before + n - 1) % n);
+}
+
+}  // namespace
+
 std::optional<Length> facing_width(const Piece& facing, EdgeRole sewn)
 {
     const auto at = edge_index(facing, sewn);
@@ -298,8 +317,7 @@ std::optional<Length> facing_width(const Piece& facing, EdgeRole sewn)
     const Point middle = edge_sewn.pointAt(time_at(edge_sewn, length(edge_sewn) / 2.0));
     std::optional<Length> least;
     for (std::size_t i = 0; i < n; ++i) {
-        const bool beside = i == *at || i == (*at + 1) % n || i == (*at + n - 1) % n;
-        if (beside) continue;
+        if (beside(facing, *at, i)) continue;
         const Length off = Length::mm(nearest(facing.edges[i].curve, middle).off);
         if (!least || off < *least) least = off;
     }

@@ -4,6 +4,7 @@
 #include <cmath>
 
 #include "core/paper/redraw.h"
+#include "core/pattern/dart.h"
 
 namespace sartorum {
 namespace {
@@ -166,11 +167,6 @@ Piece upper_part_turned(const Piece& piece, const Stroke& cut, const Geom::Affin
         if (n.on == EdgeRole::Waist || (n.on == EdgeRole::Side && n.at[Geom::Y] > level)) n.at *= turn;
     }
     return out;
-}
-
-Geom::Affine turn_about(Point hinge, double radians)
-{
-    return Geom::Translate(-hinge) * Geom::Rotate{radians} * Geom::Translate(hinge);
 }
 
 void settle(Piece& out)

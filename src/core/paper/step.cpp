@@ -44,8 +44,10 @@ HandMark hand_mark(StepKind kind)
         case StepKind::Spread:
         case StepKind::SpreadBand:
         case StepKind::AddTurnUp:
+        case StepKind::SpreadInFold:
         case StepKind::AddHem: return HandMark::Spread;
         case StepKind::FoldOut:
+        case StepKind::TakeOutInFold:
         case StepKind::OverlapBand: return HandMark::Overlap;
         case StepKind::DrawBlend:
         case StepKind::RedrawWaist:
@@ -53,6 +55,7 @@ HandMark hand_mark(StepKind kind)
         case StepKind::SlideDart:
         case StepKind::SlideTuck:
         case StepKind::DrawFacing:
+        case StepKind::DrawShapedBand:
         case StepKind::DrawLining:
         case StepKind::ShiftSide:
         case StepKind::RedrawHighHip:

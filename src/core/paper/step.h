@@ -178,11 +178,14 @@ enum class StepKind {
     // what goes with the part above
     RedrawWholeSide,  // the side seam moved by amount from waist to hem
     // what follows an edge
-    DrawFacing,  // amount wide, from the altered edge
-    DrawLining,  // from the altered piece, its hem amount shorter
-    MakeFacing,  // the same where the pattern has none; `on` the edge
-    SlideTuck,   // the same with a tuck or a pleat
-    SlideDart,   // amount along the waist, + to the side; `place` from the centre
+    DrawFacing,      // amount wide, from the altered edge
+    DrawLining,      // from the altered piece, its hem amount shorter
+    DrawShapedBand,  // amount wide, from the altered edges it stands on
+    MakeFacing,      // the same where the pattern has none; `on` the edge
+    SpreadInFold,   // cut down the middle of a tuck or pleat, to the hem: amount more cloth; `place` it takes then
+    TakeOutInFold,  // amount less
+    SlideTuck,      // the same with a tuck or a pleat
+    SlideDart,      // amount along the waist, + to the side; `place` from the centre
     // what the garment is made of
     TraceBrought,  // from another pattern: from_size is its name, to_size the size there
     OpenCentre,    // `place` long, amount past the centre

@@ -1,6 +1,7 @@
 #include "core/pattern/garment.h"
 
 #include <algorithm>
+#include <cmath>
 #include <set>
 
 #include "core/pattern/part_rules.h"
@@ -77,11 +78,26 @@ Length side_length(const std::vector<Piece>& pieces, const std::vector<SeamSide>
     return sum;
 }
 
+namespace {
+
+// Of a strip as wide all along, straight or curved: its area is its width times half of what its long edges
+// measure.
+Length width_of_strip(const Piece& p)
+{
+    Length round;
+    for (const auto& e : p.edges) round += length(e.curve);
+    const double r = round.in_mm();
+    const double under_root = r * r - 16 * area_mm2(p);
+    return Length::mm(under_root < 0 ? bounds(p).height() : (r - std::sqrt(under_root)) / 4);
+}
+
+}  // namespace
+
 Length band_above_seam(const std::vector<Piece>& pieces)
 {
     const Piece* band = find_piece(pieces, PieceRole::Waistband);
     if (!band) return {};
-    const Length deep = Length::mm(bounds(*band).height());
+    const Length deep = width_of_strip(*band);
     return band->cut > 1 ? deep : deep / 2.0;
 }
 

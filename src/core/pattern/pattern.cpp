@@ -145,12 +145,13 @@ std::string_view key(Follow f)
         case Follow::Length: return "length";
         case Follow::Shape: return "shape";
         case Follow::Whole: return "whole";
+        case Follow::Above: return "above";
     }
     return "no";
 }
 std::optional<Follow> follow_of(std::string_view text)
 {
-    for (const auto f : {Follow::No, Follow::Length, Follow::Shape, Follow::Whole}) {
+    for (const auto f : {Follow::No, Follow::Length, Follow::Shape, Follow::Whole, Follow::Above}) {
         if (key(f) == text) return f;
     }
     return std::nullopt;

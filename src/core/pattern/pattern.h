@@ -22,8 +22,8 @@ struct SeamSide {
 };
 
 // How side b, a piece of no part, goes with the edge it is sewn to: a straight band is made longer or shorter, a
-// facing is drawn anew from it, a lining from the whole piece.
-enum class Follow { No, Length, Shape, Whole };
+// facing is drawn anew from it, a lining from the whole piece, a shaped band from the edges it stands on.
+enum class Follow { No, Length, Shape, Whole, Above };
 [[nodiscard]] std::string_view key(Follow);
 [[nodiscard]] std::optional<Follow> follow_of(std::string_view);
 

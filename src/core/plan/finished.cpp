@@ -89,11 +89,20 @@ SideAt plain_side_at(const Piece& p, Length along)
     return {};
 }
 
-// Of a leg from seam to seam.
+// A level that the waist dips under does not go all the way across.
+bool waist_dips_under(const Piece& p, double level)
+{
+    return std::any_of(p.edges.begin(), p.edges.end(), [&](const Edge& e) {
+        return e.role == EdgeRole::Waist && e.curve.boundsFast()->min()[Geom::Y] < level;
+    });
+}
+
+// Of a leg from seam to seam; where the waist begins it is as wide as that is sewn.
 SideAt leg_at(const Piece& p, Length along)
 {
     const Curve& side = edge(p, EdgeRole::Side).curve;
     const double level = side.pointAt(time_at(side, along))[Geom::Y];
+    if (waist_dips_under(p, level)) return {sewn_length(p, EdgeRole::Waist), level, {}};
     Length taken;
     for (const auto& d : p.darts) taken += taken_at(d, std::min(level, (d.leg_a + d.leg_b)[Geom::Y] / 2));
     return {width_at(p, level).value_or(Length{}) - taken, level, taken};

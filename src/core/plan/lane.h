@@ -1,6 +1,7 @@
 // lane.h: one side of a garment on its way: what is done to its paper in one turn, and what follows from that. Not
 // for other rooms.
 #pragma once
+#include "core/paper/shaped_band.h"
 #include "core/plan/doing.h"
 #include "core/plan/fitting.h"
 
@@ -45,7 +46,8 @@ public:
 private:
     [[nodiscard]] std::size_t part_at(PartKind) const;
     [[nodiscard]] bool is_made(const Seam&) const;
-    Outcome<bool> drawn_alone(Piece& facing, const Seam&, const Piece& traced, const Piece& now, bool made);
+    [[nodiscard]] std::vector<StandsOn> sewn_by(const Seam&, const Garment& traced) const;
+    Outcome<bool> drawn_alone(Piece& facing, const Seam&, const std::vector<StandsOn>&, bool made);
     void draw_facing(const Garment& traced, const Seam&, PlanLine&, bool made, std::vector<NotMade>&);
 
     const Plan& plan_;

@@ -11,7 +11,9 @@ namespace sartorum {
 
 void Lane::draw_facings(const Garment& traced, std::vector<NotMade>& not_made)
 {
-    const auto is_shaped = [](const Seam& s) { return s.follow == Follow::Shape || s.follow == Follow::Whole; };
+    const auto is_shaped = [](const Seam& s) {
+        return s.follow == Follow::Shape || s.follow == Follow::Whole || s.follow == Follow::Above;
+    };
     if (std::none_of(ground_.followers.begin(), ground_.followers.end(), is_shaped)) return;
     PlanLine line;
     line.kind = AdjustmentKind::Facings;
@@ -39,15 +41,16 @@ bool Lane::is_made(const Seam& seam) const
 }
 
 // One that the pattern has not got has its step also where nothing was altered.
-Outcome<bool> Lane::drawn_alone(Piece& facing, const Seam& seam, const Piece& traced, const Piece& now, bool made)
+Outcome<bool> Lane::drawn_alone(Piece& facing, const Seam& seam, const std::vector<StandsOn>& edges, bool made)
 {
-    const auto& on = seam.a.front();
+    const auto& on = edges.front();
     const auto& under = seam.b.front();
     try {
-        if (seam.follow == Follow::Whole) return follow_whole(steps_, facing, traced, now);
-        if (!made) return follow_shape(steps_, facing, under.role, now, on.role);
+        if (seam.follow == Follow::Above) return follow_above(steps_, facing, under.role, edges);
+        if (seam.follow == Follow::Whole) return follow_whole(steps_, facing, *on.was, *on.now);
+        if (!made) return follow_shape(steps_, facing, under.role, *on.now, on.role);
         std::vector<Step> anew;
-        const auto drawn = follow_shape(anew, facing, under.role, now, on.role);
+        const auto drawn = follow_shape(anew, facing, under.role, *on.now, on.role);
         if (!drawn) return drawn;
         const Length width = facing_width(facing, under.role).value_or(Length{});
         Step step = step_on(facing, StepKind::MakeFacing, width);
@@ -61,18 +64,28 @@ Outcome<bool> Lane::drawn_alone(Piece& facing, const Seam& seam, const Piece& tr
     }
 }
 
+std::vector<StandsOn> Lane::sewn_by(const Seam& seam, const Garment& traced) const
+{
+    std::vector<StandsOn> out;
+    for (const auto& on : seam.a) {
+        const Piece& was = *find_piece(traced.pieces, on.piece);
+        out.push_back({&was, &piece_in(*standing, was), on.role});
+    }
+    return out;
+}
+
 void Lane::draw_facing(const Garment& traced_garment, const Seam& seam, PlanLine& line, bool made,
                        std::vector<NotMade>& not_made)
 {
-    const auto& on = seam.a.front();
+    const auto edges = sewn_by(seam, traced_garment);
+    const bool alone = edges.size() == 1 || seam.follow == Follow::Above;
+    const auto changed = [](const StandsOn& e) { return !same_paper(*e.was, *e.now); };
+    if (!alone || (!made && std::none_of(edges.begin(), edges.end(), changed))) return;
     const auto& under = seam.b.front();
-    const Piece& traced = *find_piece(traced_garment.pieces, on.piece);
-    const Piece& now = piece_in(*standing, traced);
-    if (seam.a.size() != 1 || (!made && same_paper(traced, now))) return;
     auto others = std::make_shared<std::vector<Piece>>(*standing->others);
     const auto facing =
         std::find_if(others->begin(), others->end(), [&](const Piece& x) { return x.id == under.piece; });
-    const auto drawn = drawn_alone(*facing, seam, traced, now, made);
+    const auto drawn = drawn_alone(*facing, seam, edges, made);
     if (!drawn && made) {  // what she made herself, she takes out herself
         not_made.push_back({seam.id, drawn.error()});
         return;

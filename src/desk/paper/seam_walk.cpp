@@ -313,11 +313,15 @@ void SeamWalk::draw_hem(QPainter& p, const QRectF& r, const Checks& c)
     p.setFont(fitting(cabin(16), title, in.width(), 0.6));
     p.drawText(in.topLeft() + QPointF{0, 18 * k}, title);
     double y = in.top() + 40 * k;
+    const bool level = c.hem && c.hem->holds;
     if (!c.shoulder) {
-        p.setFont(lato(13));
-        p.setPen(d.faded);
-        p.drawText(QPointF{in.left(), in.top() + 42 * k},
-                   tr("hem: front %1, back %2").arg(words::amount(c.front_hem, u), words::amount(c.back_hem, u)));
+        const QString hem = (level ? tr("hem level: front %1, back %2") : tr("hem: front %1, back %2"))
+                                .arg(words::amount(c.front_hem, u), words::amount(c.back_hem, u));
+        const QPointF at{in.left() + (level ? 24 : 0), in.top() + 42 * k};
+        if (level) draw_tick(p, look_, at - QPointF{16, 5}, 6.5);
+        p.setFont(fitting(lato(level ? 14 : 13), hem, in.right() - at.x(), 0.6));
+        p.setPen(level ? d.ink : d.faded);
+        p.drawText(at, hem);
         y += 26 * k;
     }
     const auto row = [&](bool holds, const QString& text) {
@@ -335,7 +339,7 @@ void SeamWalk::draw_hem(QPainter& p, const QRectF& r, const Checks& c)
     const bool many = c.joins.size() > 5;
     if (many && runs_on > 0) row(true, tr("%1 edges run on smoothly").arg(runs_on));
     for (const auto& said : words::to_true(c, u)) row(false, said);
-    if (c.hem && c.hem->holds) row(true, words::hem_text(*c.hem, u));
+    if (level && c.shoulder) row(true, words::hem_text(*c.hem, u));
     for (const auto& j : c.joins) {
         const QString degrees = QString::number(j.degrees, 'f', 1) + "°";
         if (j.holds && !many) row(true, tr("%1 runs on, %2").arg(words::corner_name(j), degrees));

@@ -4,6 +4,7 @@
 #include <QVBoxLayout>
 #include <algorithm>
 
+#include "core/plan/elastic.h"
 #include "core/plan/goes_on.h"
 #include "desk/shared/when_shown.h"
 #include "words/goes_on.h"
@@ -12,14 +13,22 @@
 namespace sartorum::desk {
 namespace {
 
-// The garment's girth as a band of cloth laid straight, the body's as a tape beneath it, to one scale.
+// What lies beside each other: cloth, and beneath it what it passes or what draws it in.
+struct Beside {
+    QString cloth;
+    Length has;
+    QString tape;
+    Length needs;
+    bool guessed = false;
+    Length spread{};
+};
+
+// The garment's girth as a band of cloth laid straight, the other as a tape beneath it, to one scale.
 class Passing : public QWidget {
 public:
-    Passing(Look& look, GoesOn g, QWidget* parent) : QWidget{parent}, look_{look}, g_{g}
+    Passing(Look& look, Beside g, QWidget* parent) : QWidget{parent}, look_{look}, g_{std::move(g)}
     {
         setFixedHeight(static_cast<int>(62 * look.scale()));
-        setAccessibleName(words::goes_on_place(g_));
-        setAccessibleDescription(words::goes_on_text(g_, look.unit()));
     }
 
 protected:
@@ -44,12 +53,12 @@ protected:
                         {width() - number_width(look_, l, look_.unit(), 14.5, QFont::Normal, false), base}, l,
                         look_.unit(), 14.5, QFont::Normal, false);
         };
-        name(tr("closed"), 20 * k);
+        name(g_.cloth, 20 * k);
         p.fillRect(QRectF{left, 8 * k, x(g_.has) - left, 14 * k}, d.woad_wash);
         p.setPen(QPen{d.woad, 1.6});
         p.drawLine(QPointF{x(g_.has), 6 * k}, QPointF{x(g_.has), 24 * k});
         value(g_.has, 20 * k, d.woad);
-        name(tr("passes"), 48 * k);
+        name(g_.tape, 48 * k);
         p.setPen(QPen{d.walnut, 1.6, g_.guessed ? Qt::DashLine : Qt::SolidLine});
         p.drawLine(QPointF{left, 43 * k}, QPointF{x(g_.needs), 43 * k});
         p.setPen(QPen{d.walnut, 1.6});
@@ -61,7 +70,7 @@ protected:
 
 private:
     Look& look_;
-    GoesOn g_;
+    Beside g_;
 };
 
 // The place, and with a mark whether it passes.
@@ -121,13 +130,27 @@ void GoesOnView::refresh()
     for (const auto& g : goes_on(*room_.computed())) {
         column_->addSpacing(6);
         column_->addWidget(new Place{look_, g, inside_});
-        column_->addWidget(new Passing{look_, g, inside_});
-        auto* said = label(look_, words::goes_on_text(g, look_.unit()), 14, false, inside_);
-        said->setWordWrap(true);
-        column_->addWidget(said);
+        add(words::goes_on_place(g), words::goes_on_text(g, look_.unit()),
+            new Passing{look_, {tr("closed"), g.has, tr("passes"), g.needs, g.guessed, g.spread}, inside_});
+    }
+    if (const auto e = waist_elastic(*room_.computed())) {
+        column_->addSpacing(12);
+        column_->addWidget(heading(look_, tr("Elastic"), 18, inside_));
+        add(tr("Elastic"), words::elastic_text(*e, look_.unit()),
+            new Passing{look_, {tr("casing"), e->casing, tr("elastic"), e->cut()}, inside_});
     }
     column_->addStretch(1);
     for (auto* w : inside_->findChildren<QWidget*>(Qt::FindDirectChildrenOnly)) w->show();
+}
+
+void GoesOnView::add(const QString& what, const QString& text, QWidget* drawn)
+{
+    drawn->setAccessibleName(what);
+    drawn->setAccessibleDescription(text);
+    column_->addWidget(drawn);
+    auto* said = label(look_, text, 14, false, inside_);
+    said->setWordWrap(true);
+    column_->addWidget(said);
 }
 
 }  // namespace sartorum::desk

@@ -12,6 +12,7 @@ public:
 
 private:
     void refresh();
+    void add(const QString& what, const QString& text, QWidget* drawn);
     Room& room_;
     QWidget* inside_;
     QVBoxLayout* column_;

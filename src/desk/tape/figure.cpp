@@ -44,6 +44,13 @@ MeasureLine seated_line(Measure m)
         case Measure::SeatedWaist:
             return {QPolygonF{{{-9.4, 46}, {-2.4, 47.4}, {4.4, 46}}}, true, {4.4, 46}, false};
         case Measure::SeatedHip: return {QPolygonF{{{-11.6, 57}, {-3, 59.4}, {6.0, 55}}}, true, {-11.6, 57}, true};
+        case Measure::SeatedFrontRise:
+            return {QPolygonF{{{4.4, 46}, {4.2, 52}, {3.2, 58}, {2, 63.2}}}, false, {4.2, 52}, false};
+        case Measure::SeatedBackRise:
+            return {QPolygonF{{{-9.4, 46}, {-11.4, 54}, {-11.6, 60}, {-8, 63.2}, {2, 63.2}}},
+                    false,
+                    {-11.5, 57},
+                    true};
         default: return {QPolygonF{{{10, 52.2}, {11.4, 57}, {10.4, 61.6}}}, true, {10, 52.4}, false};
     }
 }

@@ -129,7 +129,9 @@ MeasureLine line_of(Measure m, const Proportions& b)
         case Measure::ShoulderTipHeight: return along({{{-18, 20.0}, {-18, 58}, {-18, 99.4}}}, 0.5, true);
         case Measure::Height: return along({{{-23, 1.4}, {-23, 20}, {-23, 99.4}}}, 0.5, true);
         case Measure::BodyRise:
-        case Measure::SeatedThigh: break;
+        case Measure::SeatedThigh:
+        case Measure::SeatedFrontRise:
+        case Measure::SeatedBackRise: break;
     }
     return {QPolygonF{{{0, waist}, {0, hip}}}, false, {0, waist}, false};
 }
