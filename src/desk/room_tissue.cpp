@@ -30,8 +30,9 @@ void Room::begin_tissue(TissueKind kind)
         t.size = size_for(t);
     }
     if (t.size.empty()) t.size = "1";
-    const bool to_the_hem = kind == TissueKind::Skirt || kind == TissueKind::Dress;
-    if (to_the_hem) t.notes[TissueNote::CentreBack] = 1;  // as most have it
+    const bool seam_behind =
+        kind == TissueKind::Skirt || kind == TissueKind::Dress || kind == TissueKind::AllInOne;
+    if (seam_behind) t.notes[TissueNote::CentreBack] = 1;  // as most have it
     t.sizes = {{t.size, {}}};
     kept(book_->add_tissue(t));
 }

@@ -123,6 +123,8 @@ void Window::show_patterns()
     menu->addAction(tr("Measure a bodice's tissue flat"), this, [this] { measure_flat(TissueKind::Bodice); });
     menu->addAction(tr("Measure a dress's tissue flat"), this, [this] { measure_flat(TissueKind::Dress); });
     menu->addAction(tr("Measure trousers' tissue flat"), this, [this] { measure_flat(TissueKind::Trousers); });
+    menu->addAction(tr("Measure an all-in-one's tissue flat"), this,
+                    [this] { measure_flat(TissueKind::AllInOne); });
     menu->addAction(tr("A bought pair of trousers…"), this, [this] { BoughtDialog{look_, *room_, this}.exec(); });
     for (const auto& t : room_->book().tissues()) {
         if (t.name.isEmpty()) continue;

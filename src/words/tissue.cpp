@@ -178,6 +178,7 @@ QString tissue_kind(TissueKind kind)
         case TissueKind::Bodice: return say("Bodice, sleeve");
         case TissueKind::Dress: return say("Dress");
         case TissueKind::Trousers: return say("Trousers");
+        case TissueKind::AllInOne: return say("All-in-one");
         case TissueKind::Girth: return say("One girth");
     }
     return {};
@@ -186,9 +187,8 @@ QString tissue_kind(TissueKind kind)
 QString tissue_line(TissueLine line, const Tissue& t)
 {
     const QString name = waist_shape(line, t, say(line_words[static_cast<std::size_t>(line)].name));
-    return t.kind == TissueKind::Dress && part_of(line) == part_of(L::FrontHip)
-               ? say("Skirt, %1").arg(name.toLower())
-               : name;
+    if (!joined_at_waist(t.kind) || part_of(line) == part_of(L::FrontBust)) return name;
+    return (t.kind == TissueKind::Dress ? say("Skirt, %1") : say("Trousers, %1")).arg(name.toLower());
 }
 
 QString tissue_line_how(TissueLine line, const Tissue& t)

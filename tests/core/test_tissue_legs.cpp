@@ -3,11 +3,14 @@
 #include <QTest>
 
 #include "bodices.h"
+#include "core/check/walk.h"
+#include "core/pattern/all_in_one_block.h"
 #include "core/pattern/garment_measure.h"
 #include "core/tissue/draw.h"
 #include "core/tissue/known.h"
 #include "core/tissue/objection.h"
 #include "core/tissue/reckoned.h"
+#include "princess_fronts.h"
 #include "tests.h"
 #include "tissue_bench.h"
 #include "trousers.h"
@@ -100,6 +103,62 @@ private slots:
                             sewn_length(again->pieces[1], EdgeRole::Side), Length::mm(0.01)));
         }
         QVERIFY(drawn > tries(20) && lines > tries(400));
+    }
+    // A bodice and trousers, joined at the waist: drawn as they were, sewn there, every line what was measured.
+    void an_all_in_one_measured_line_by_line_draws_the_same()
+    {
+        std::mt19937 rng{27};
+        int drawn = 0;
+        for (int i = 0; i < tries(24); ++i) {
+            BodiceFlat above = i % 3 == 1 ? random_princess(rng) : random_bodice(rng);
+            if (i % 2) above = with_sleeve(above, Length::mm(between(rng, 5, 30)));
+            const auto legs = any_trousers(rng, i);
+            const auto first = draw_all_in_one({above, legs});
+            if (!first || above.below_waist > Length{}) continue;
+            Tissue t = begun(TissueKind::AllInOne);
+            if (above.princess) t.notes[TissueNote::FrontSeam] = *above.princess == PrincessFrom::Armhole ? 1 : 2;
+            t.notes[TissueNote::CentreBack] = above.back_seam ? 1 : 0;
+            t.notes[TissueNote::Sleeve] = i % 2;
+            t.in_hand()->lines[L::Allowance] = {TissueState::Measured, above.allowance};
+            measure_all(t, first->pieces);
+            const auto again = draw_tissue(t, *t.in_hand(), nullptr);
+            if (!again) qWarning("%d: %s %f", i, again.error().field.c_str(), again.error().given.in_mm());
+            QVERIFY(again.has_value());
+            QCOMPARE(again->pieces.size(), first->pieces.size());
+            QVERIFY(lines_as_measured(t, again->pieces, Length::mm(0.1)) > 0);
+            for (std::size_t p = 0; p < first->pieces.size(); ++p) {
+                QCOMPARE(again->pieces[p].id, first->pieces[p].id);
+                if (edge_index(first->pieces[p], EdgeRole::InnerLeg))
+                    QVERIFY(largest_gap(first->pieces[p], again->pieces[p]) < 0.1);
+            }
+            const auto pattern = tissue_pattern(t, nullptr);
+            QVERIFY(pattern.has_value());
+            const auto walked = check({pattern->sizes.front().pieces, pattern->seams}, {});
+            for (const auto& w : walked.walks) QVERIFY2(w.holds, w.seam.c_str());
+            const auto all = reckoned(t, *t.in_hand(), again->pieces);
+            const auto waist = std::find_if(
+                all.begin(), all.end(), [](const Reckoned& r) { return r.what == Reckoning::WaistDifference; });
+            QVERIFY(waist != all.end() && waist->value && abs(*waist->value) < Length::mm(0.2));
+            ++drawn;
+        }
+        QVERIFY(drawn > tries(10));
+    }
+    void of_an_all_in_one_what_waits_is_assumed_to_fit()
+    {
+        Tissue t = begun(TissueKind::AllInOne);
+        const auto drawn = draw_tissue(t, *t.in_hand(), nullptr);
+        QVERIFY(drawn.has_value());
+        const auto pattern = tissue_pattern(t, nullptr);
+        QVERIFY(pattern.has_value());
+        for (const auto& w : check({pattern->sizes.front().pieces, pattern->seams}, {}).walks)
+            QVERIFY2(w.holds, w.seam.c_str());
+        const auto notes = notes_of(t);
+        QVERIFY(std::find(notes.begin(), notes.end(), TissueNote::OpensAt) != notes.end());
+        QVERIFY(std::find(notes.begin(), notes.end(), TissueNote::Ends) == notes.end());
+        const auto lines = lines_on_pieces(t, *t.in_hand());
+        QVERIFY(std::find(lines.begin(), lines.end(), L::LegBandDepth) == lines.end());
+        QVERIFY(!lie_together(t, L::FrontBust, L::LegFrontHip));
+        QVERIFY(tissue_kind_of(key(TissueKind::AllInOne)) == TissueKind::AllInOne);
     }
     // Whatever is measured first, the outline is there, and nothing that is true of some trousers is objected to.
     void the_outline_grows_without_a_gap()

@@ -138,6 +138,7 @@ std::vector<Showing> views_of_a_tissue()
                                      {"a bodice's tissue", TissueKind::Bodice},
                                      {"a dress's tissue", TissueKind::Dress},
                                      {"trousers' tissue", TissueKind::Trousers},
+                                     {"an all-in-one's tissue", TissueKind::AllInOne},
                                      {"one girth", TissueKind::Girth}}) {
         for (const int page : {0, 1})
             out.push_back({name, [kind, page](Desk& d) {

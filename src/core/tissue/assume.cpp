@@ -24,10 +24,9 @@ public:
 
     TissueLengths all()
     {
-        const bool dress = tissue_.kind == TissueKind::Dress;
-        if (dress || tissue_.kind == TissueKind::Bodice) bodice();
-        if (dress || tissue_.kind == TissueKind::Skirt) skirt();
-        if (tissue_.kind == TissueKind::Trousers) trousers();
+        if (is_of(tissue_.kind, TissueKind::Bodice)) bodice();
+        if (is_of(tissue_.kind, TissueKind::Skirt)) skirt();
+        if (is_of(tissue_.kind, TissueKind::Trousers)) trousers();
         if (tissue_.kind == TissueKind::Girth) girth();
         take(L::Allowance, Length::mm(15));
         take(L::FrontAllowance, Length::mm(15));
@@ -74,24 +73,31 @@ private:
              facts(L::CentreLength).high);
         take(L::SideRise, Length::mm(10));
         take(L::BandDepth, Length::mm(35));
-        skirt_half(L::FrontHip, L::FrontWaist, L::FrontDart, 18, {L::BodiceFrontWaist, L::FrontWaistDart});
-        skirt_half(L::BackHip, L::BackWaist, L::BackDart, 28, {L::BodiceBackWaist, L::BackWaistDart});
+        skirt_half(L::FrontHip, L::FrontWaist, L::FrontDart, 18, above_front);
+        skirt_half(L::BackHip, L::BackWaist, L::BackDart, 28, above_back);
         take(L::FrontDartLength, Length::mm(90), facts(L::FrontDartLength).low, to_hip);
         take(L::BackDartLength, Length::mm(120), facts(L::BackDartLength).low, to_hip);
         out_[L::FrontHem] = measured(size_, L::FrontHem).value_or(Length{});
     }
-    // Of the bodice, what a skirt's waist is sewn to.
+    // Of the bodice, what the waist below is sewn to.
     struct Sewn {
         TissueLine waist;
         TissueLine dart;
     };
+    static constexpr Sewn above_front{L::BodiceFrontWaist, L::FrontWaistDart};
+    static constexpr Sewn above_back{L::BodiceBackWaist, L::BackWaistDart};
+    // Half of a face's waist, darts shut.
+    [[nodiscard]] Length closed_waist(Sewn above) const
+    {
+        return joined_at_waist(tissue_.kind) ? of(above.waist) - of(above.dart)
+                                             : garment(Measure::Waist, 25, 785) / 4.0;
+    }
     // The side seam takes what is left; never more than it can.
     void skirt_half(TissueLine hip, TissueLine waist, TissueLine dart, double dart_mm, Sewn above)
     {
         const Length most = of(hip) - Length::mm(1);
         const Length least = of(hip) - of(L::WaistToHip) * 0.55;
-        const bool dress = tissue_.kind == TissueKind::Dress;
-        const Length closed = dress ? of(above.waist) - of(above.dart) : garment(Measure::Waist, 25, 785) / 4.0;
+        const Length closed = closed_waist(above);
         if (answered(size_, waist)) {
             take(dart, Length::mm(dart_mm));
             take(waist, {});
@@ -134,8 +140,8 @@ private:
              of(L::InsideLeg) - Length::mm(20));
         leg_widths();
         take(L::LegBandDepth, Length::mm(40));
-        trousers_half(L::LegFrontHip, L::LegFrontWaist, L::LegFrontDart, L::LegFrontLean, {8, 16});
-        trousers_half(L::LegBackHip, L::LegBackWaist, L::LegBackDart, L::LegBackLean, {38, 24});
+        trousers_half(L::LegFrontHip, L::LegFrontWaist, L::LegFrontDart, L::LegFrontLean, {8, 16, above_front});
+        trousers_half(L::LegBackHip, L::LegBackWaist, L::LegBackDart, L::LegBackLean, {38, 24, above_back});
         take(L::LegFrontDartLength, Length::mm(90), facts(L::LegFrontDartLength).low, of(L::LegToHip));
         take(L::LegBackDartLength, Length::mm(115), facts(L::LegBackDartLength).low, of(L::LegToHip));
         take(L::LegFly, Length::mm(180), Length{}, of(L::LegRise) - Length::mm(30));
@@ -165,10 +171,11 @@ private:
     struct UsualTop {
         double lean_mm;
         double dart_mm;
+        Sewn above;
     };
     void trousers_half(TissueLine hip, TissueLine waist, TissueLine dart, TissueLine lean, UsualTop usual)
     {
-        const Length closed = garment(Measure::Waist, 25, 785) / 4.0;
+        const Length closed = closed_waist(usual.above);
         take(dart, Length::mm(usual.dart_mm));
         const auto open = measured(size_, waist);
         const Length most = open ? of(hip) - *open + of(L::LegToHip) * 0.15 : facts(lean).high;

@@ -43,7 +43,7 @@ public:
     [[nodiscard]] Outcome<SizedPieces> drawn(TissueKind as) const
     {
         if (as == TissueKind::Skirt) return skirt();
-        if (as == TissueKind::Trousers) return draw_legs(tissue_, size_, lines_);
+        if (as == TissueKind::Trousers) return draw_legs(tissue_, size_, lines_, above());
         return as == TissueKind::Bodice ? bodice() : strips();
     }
 
@@ -74,19 +74,21 @@ private:
         f.flare = Length::mm(55);
         if (tissue_.kind == TissueKind::Dress) {
             f.band_depth = {};
-            set_beneath(f);
+            const auto darts = above();
+            f.front_dart_at = darts.front;
+            f.back_dart_at = darts.back;
         }
         if (of(L::FrontHem) <= Length{}) return draw_skirt(f);
         return with_hem(std::move(f), of(L::FrontHem));
     }
 
-    // Where both have a dart, the skirt's stands beneath the bodice's.
-    void set_beneath(SkirtFlat& f) const
+    // Where both have a dart, the one below stands beneath the bodice's.
+    [[nodiscard]] DartsAbove above() const
     {
-        const auto above = draw_bodice(flat());
-        if (!above) return;
-        f.front_dart_at = first_dart_at_waist(above->pieces[0]);
-        f.back_dart_at = first_dart_at_waist(above->pieces[1]);
+        if (!joined_at_waist(tissue_.kind)) return {};
+        const auto bodice = draw_bodice(flat());
+        if (!bodice) return {};
+        return {first_dart_at_waist(bodice->pieces[0]), first_dart_at_waist(bodice->pieces[1])};
     }
 
     // The flare at which the front's hem is as wide as it was measured along its line.
@@ -250,24 +252,27 @@ private:
 
 }  // namespace
 
-std::vector<TissueKind> drawn_as(TissueKind kind)
-{
-    if (kind == TissueKind::Dress) return {TissueKind::Bodice, TissueKind::Skirt};
-    return {kind};
-}
-
 Outcome<SizedPieces> drawn_by_block(const Tissue& t, const TissueSize& s, const SizeChart* chart, TissueKind as)
 {
     return TissueDrawing{t, s, chart}.drawn(as);
 }
 
+namespace {
+
+std::string called_below(TissueKind kind)
+{
+    return kind == TissueKind::AllInOne ? "trousers-" : "skirt-";
+}
+
+}  // namespace
+
 Outcome<SizedPieces> draw_tissue(const Tissue& t, const TissueSize& s, const SizeChart* chart)
 {
     std::optional<SizedPieces> whole;
-    for (const auto kind : drawn_as(t.kind)) {
+    for (const auto kind : made_of(t.kind)) {
         auto part = drawn_by_block(t, s, chart, kind);
         if (!part) return tl::make_unexpected(in_lines(part.error(), kind));
-        whole = whole ? sewn_together(std::move(*whole), *part) : std::move(*part);
+        whole = whole ? sewn_together(std::move(*whole), *part, called_below(t.kind)) : std::move(*part);
     }
     return std::move(*whole);
 }
@@ -322,13 +327,14 @@ Meant meant_by(const std::vector<SizedPieces>& sizes, TissueKind kind)
                of_bodice(PieceRole::Front, EdgeRole::Armhole) - of_bodice(PieceRole::Back, EdgeRole::Armhole);
         for (const auto role : {PieceRole::Front, PieceRole::Back}) {
             above += of_bodice(role, EdgeRole::Waist);
-            below += sewn(role, part_of(L::FrontHip), EdgeRole::Waist);
+            below +=
+                sewn(role, part_of(kind == TissueKind::AllInOne ? L::LegFrontHip : L::FrontHip), EdgeRole::Waist);
         }
     }
     const double n = static_cast<double>(sizes.size());
     Meant out{shoulder / n};
     if (sleeved) out.cap_ease = cap / n;
-    if (kind == TissueKind::Dress) add_waist(out, above / n, below / n);
+    if (joined_at_waist(kind)) add_waist(out, above / n, below / n);
     return out;
 }
 
@@ -355,6 +361,9 @@ Outcome<Pattern> tissue_pattern(const Tissue& t, const SizeChart* chart)
     const Meant meant = meant_by(p.sizes, t.kind);
     p.seams = bodice_seams(meant.shoulder_ease, meant.cap_ease);
     if (t.kind == TissueKind::Dress) p.seams = dress_seams(std::move(p.seams), meant.fullness, meant.waist_ease);
+    if (t.kind == TissueKind::AllInOne)
+        p.seams = joined_seams(std::move(p.seams), trousers_seams(false, stretch_meant(t, chart)),
+                               called_below(t.kind), meant.fullness, meant.waist_ease);
     return check_pattern(std::move(p));
 }
 

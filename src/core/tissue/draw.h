@@ -11,9 +11,7 @@ namespace sartorum {
 // Refuses what cannot be drawn and names the line by its key.
 // A strip's id is the key of its width.
 [[nodiscard]] Outcome<SizedPieces> draw_tissue(const Tissue&, const TissueSize&, const SizeChart*);
-// The kinds it is drawn as, from the top down: a dress as a bodice and a skirt.
-[[nodiscard]] std::vector<TissueKind> drawn_as(TissueKind);
-// The same of one of them, its refusals in the block's own terms (blame.h).
+// The same of one of the kinds it is made of, its refusals in the block's own terms (blame.h).
 [[nodiscard]] Outcome<SizedPieces> drawn_by_block(const Tissue&, const TissueSize&, const SizeChart*, TissueKind);
 // All sizes of which anything was measured, as one pattern; the one in hand where nothing was. Refuses a tissue
 // without a name or a size, and one girth, which is no pattern.

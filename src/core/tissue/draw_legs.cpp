@@ -40,7 +40,7 @@ TrousersFlat legs_flat(const Tissue& t, const TissueSize& s, const TissueLengths
     f.back_dart = of(L::LegBackDart);
     f.back_dart_length = of(L::LegBackDartLength);
     f.front_fold = static_cast<DartKind>(t.note(TissueNote::WaistFold));
-    f.band_depth = of(L::LegBandDepth);
+    f.band_depth = joined_at_waist(t.kind) ? Length{} : of(L::LegBandDepth);
     f.fly = t.note(TissueNote::OpensAt) == 0 ? of(L::LegFly) : Length{};
     f.allowance = of(L::Allowance);
     f.hem_allowance = of(L::HemAllowance);
@@ -78,9 +78,12 @@ Length inner_stretch(const TissueLengths& lines)
     return lines.at(L::InsideLeg) - lines.at(L::LegBackInside);
 }
 
-Outcome<SizedPieces> draw_legs(const Tissue& t, const TissueSize& s, const TissueLengths& lines)
+Outcome<SizedPieces> draw_legs(const Tissue& t, const TissueSize& s, const TissueLengths& lines,
+                               const DartsAbove& above)
 {
     TrousersFlat f = legs_flat(t, s, lines);
+    f.front_dart_at = above.front;
+    f.back_dart_at = above.back;
     constexpr int most_rounds = 30;
     auto out = draw_trousers(f);
     for (int i = 0; out && i < most_rounds; ++i) {

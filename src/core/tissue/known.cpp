@@ -103,10 +103,11 @@ bool edge_measured(const Tissue& t, const TissueSize& s, const Piece& piece, Edg
     }
     if (piece.role == PieceRole::Waistband) return of_band(s, t.kind == TissueKind::Trousers);
     const bool front = piece.role == PieceRole::Front;
-    if (t.kind == TissueKind::Trousers) return of_trousers(s, front, edge);
-    const bool skirt =
-        t.kind == TissueKind::Skirt || (t.kind == TissueKind::Dress && piece.part == part_of(L::FrontHip));
-    if (skirt) return of_skirt(s, front, edge);
+    const auto below = [&](TissueKind kind, TissueLine line) {
+        return t.kind == kind || (is_of(t.kind, kind) && piece.part == part_of(line));
+    };
+    if (below(TissueKind::Trousers, L::LegFrontHip)) return of_trousers(s, front, edge);
+    if (below(TissueKind::Skirt, L::FrontHip)) return of_skirt(s, front, edge);
     if (piece.role == PieceRole::Sleeve) return of_sleeve(s, edge);
     if (!front) {
         return of_half(t, s,

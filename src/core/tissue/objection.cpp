@@ -34,7 +34,7 @@ std::optional<TissueObjection> objection(const Tissue& t, const TissueSize& s, c
     TissueSize with = s;
     with.lines[line] = {TissueState::Measured, value};
     if (t.kind == TissueKind::Girth) return too_much_folded(t, with, line);
-    const auto kinds = drawn_as(t.kind);  // of a dress the one that this line is measured on
+    const auto kinds = made_of(t.kind);  // of two the one that this line is measured on
     const auto kind = part_of(line) == part_of(TissueLine::FrontBust) ? kinds.front() : kinds.back();
     const auto drawn = drawn_by_block(t, with, chart, kind);
     if (drawn) return std::nullopt;

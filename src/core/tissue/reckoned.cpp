@@ -48,13 +48,12 @@ std::vector<Wanted> of_legs(const TissueSize& s)
     return out;
 }
 
-// What a bodice and the skirt below it come to; the waist is the bodice's.
-std::vector<Wanted> of_dresses(std::vector<Wanted> out)
+// What a bodice and what is sewn to its waist come to; the waist is the bodice's.
+std::vector<Wanted> with_below(std::vector<Wanted> out, const std::vector<Wanted>& below)
 {
-    auto skirt = of_skirts();
     out.push_back({Reckoning::WaistDifference, out[1].lines});
-    out.back().lines.insert(out.back().lines.end(), skirt[0].lines.begin(), skirt[0].lines.end());
-    out.insert(out.end(), skirt.begin() + 1, skirt.end());
+    out.back().lines.insert(out.back().lines.end(), below[0].lines.begin(), below[0].lines.end());
+    out.insert(out.end(), below.begin() + 1, below.end());
     return out;
 }
 
@@ -144,8 +143,8 @@ std::optional<Length> value_of(const Wanted& w, const TissueSize& s, const std::
         case Reckoning::LegHem: return half(s, w.lines[0]) + half(s, w.lines[1]);
         case Reckoning::InnerDifference: return half(s, w.lines[0]) - half(s, w.lines[1]);
         case Reckoning::WaistDifference:
-            return sum(L::FrontWaist, L::BackWaist) - sum(L::FrontDart, L::BackDart) -
-                   sum(L::BodiceFrontWaist, L::BodiceBackWaist) + sum(L::FrontWaistDart, L::BackWaistDart);
+            return sum(w.lines[4], w.lines[6]) - sum(w.lines[5], w.lines[7]) - sum(w.lines[0], w.lines[2]) +
+                   sum(w.lines[1], w.lines[3]);
         case Reckoning::ShoulderDifference:
             return half(s, L::BackShoulder) - half(s, L::BackShoulderDart) - half(s, L::FrontShoulder);
         case Reckoning::AcrossDifference: return half(s, L::AcrossBack) - half(s, L::AcrossFront);
@@ -185,7 +184,8 @@ std::vector<Reckoned> reckoned(const Tissue& t, const TissueSize& s, const std::
     const auto all = t.kind == TissueKind::Skirt      ? of_skirts()
                      : t.kind == TissueKind::Trousers ? of_legs(s)
                      : t.kind == TissueKind::Bodice   ? of_bodices(t)
-                                                      : of_dresses(of_bodices(t));
+                     : t.kind == TissueKind::Dress    ? with_below(of_bodices(t), of_skirts())
+                                                      : with_below(of_bodices(t), of_legs(s));
     for (const auto& w : all) {
         Reckoned one{w.what, {}, {}, w.usual, w.body, w.lines};
         const auto open =

@@ -130,7 +130,7 @@ const std::vector<TissueNoteFacts>& note_rows()
     return rows;
 }
 
-constexpr std::string_view kind_keys[] = {"skirt", "bodice", "dress", "trousers", "girth"};
+constexpr std::string_view kind_keys[] = {"skirt", "bodice", "dress", "trousers", "all_in_one", "girth"};
 
 struct Span {
     TissueLine first;
@@ -145,6 +145,7 @@ std::vector<Span> spans_of(TissueKind kind)
         case TissueKind::Bodice: return {{L::NeckWidth, L::SleeveHem}};
         case TissueKind::Dress: return {{L::NeckWidth, L::SleeveHem}, {L::FrontWaist, L::BackDartLength}};
         case TissueKind::Trousers: return {{L::LegFrontWaist, L::LegBandDepth}};
+        case TissueKind::AllInOne: return {{L::NeckWidth, L::SleeveHem}, {L::LegFrontWaist, L::LegBackDartLength}};
         case TissueKind::Girth: break;
     }
     return {{L::GirthFront, L::GirthSide}};
@@ -215,6 +216,24 @@ std::optional<TissueNote> tissue_note_of(std::string_view key)
     return std::nullopt;
 }
 
+std::vector<TissueKind> made_of(TissueKind kind)
+{
+    if (kind == TissueKind::Dress) return {TissueKind::Bodice, TissueKind::Skirt};
+    if (kind == TissueKind::AllInOne) return {TissueKind::Bodice, TissueKind::Trousers};
+    return {kind};
+}
+
+bool is_of(TissueKind whole, TissueKind part)
+{
+    const auto parts = made_of(whole);
+    return std::find(parts.begin(), parts.end(), part) != parts.end();
+}
+
+bool joined_at_waist(TissueKind kind)
+{
+    return made_of(kind).size() > 1;
+}
+
 std::string_view key(TissueKind kind)
 {
     return kind_keys[static_cast<std::size_t>(kind)];
@@ -230,7 +249,7 @@ std::optional<TissueKind> tissue_kind_of(std::string_view word)
 
 int Tissue::note(TissueNote n) const
 {
-    if (n == N::Ends && kind == TissueKind::Dress) return facts(n).usual;
+    if (n == N::Ends && joined_at_waist(kind)) return facts(n).usual;
     const auto it = notes.find(n);
     return it == notes.end() ? facts(n).usual : it->second;
 }
@@ -288,7 +307,7 @@ PartKind part_of(TissueLine line)
 
 bool lie_together(const Tissue& t, TissueLine a, TissueLine b)
 {
-    return t.kind != TissueKind::Dress || part_of(a) == part_of(b);
+    return !joined_at_waist(t.kind) || part_of(a) == part_of(b);
 }
 
 TissueLine allowance_beyond(TissueLine line)
@@ -327,9 +346,9 @@ std::vector<TissueNote> notes_of(const Tissue& t)
     std::vector<TissueNote> out;
     for (const auto& r : note_rows()) {
         const bool hem = t.note(N::Ends) == 1;
-        const bool of_dress = t.kind == TissueKind::Dress && r.kind == TissueKind::Bodice && r.note != N::Ends;
+        const bool of_part = joined_at_waist(t.kind) && is_of(t.kind, r.kind) && r.note != N::Ends;
         const bool none_at_waist = hem && (r.note == N::FrontSeam || r.note == N::WaistFold);
-        if ((r.kind == t.kind || of_dress) && !none_at_waist) out.push_back(r.note);
+        if ((r.kind == t.kind || of_part) && !none_at_waist) out.push_back(r.note);
     }
     return out;
 }

@@ -17,9 +17,9 @@
 
 namespace sartorum {
 
-// Dress: a bodice that ends at its waist and the skirt sewn to it there. Girth: one girth of any garment, from the
-// widths of its pieces at that level.
-enum class TissueKind { Skirt, Bodice, Dress, Trousers, Girth };
+// Dress, AllInOne: a bodice that ends at its waist and the skirt or the trousers sewn to it there. Girth: one
+// girth of any garment, from the widths of its pieces at that level.
+enum class TissueKind { Skirt, Bodice, Dress, Trousers, AllInOne, Girth };
 
 enum class TissuePiece { Front, Back, Side, Sleeve, Band, Writing };  // Writing: allowances, as printed
 
@@ -153,6 +153,10 @@ struct TissueNoteFacts {
 [[nodiscard]] const TissueNoteFacts& facts(TissueNote);
 [[nodiscard]] std::optional<TissueLine> tissue_line_of(std::string_view key);
 [[nodiscard]] std::optional<TissueNote> tissue_note_of(std::string_view key);
+// The kinds it is made of, from the top down: a dress of a bodice and a skirt; any other of itself.
+[[nodiscard]] std::vector<TissueKind> made_of(TissueKind);
+[[nodiscard]] bool is_of(TissueKind whole, TissueKind part);
+[[nodiscard]] bool joined_at_waist(TissueKind);
 [[nodiscard]] std::string_view key(TissueKind);
 [[nodiscard]] std::optional<TissueKind> tissue_kind_of(std::string_view);
 inline constexpr std::array girths_laid_flat{Measure::Bust, Measure::Waist, Measure::Hip, Measure::UpperArm,
@@ -206,7 +210,7 @@ struct Tissue {
 [[nodiscard]] int lines_waiting(const Tissue&, const TissueSize&);  // on the pieces
 // On whose pieces a line is measured; a girth's are of no part, and say nothing.
 [[nodiscard]] PartKind part_of(TissueLine);
-// On the table at once: of a dress, its bodice or its skirt.
+// On the table at once: of what is joined at the waist, what is above it or what is below.
 [[nodiscard]] bool lie_together(const Tissue&, TissueLine, TissueLine);
 // Which allowance lies beyond where that line is read.
 [[nodiscard]] TissueLine allowance_beyond(TissueLine);

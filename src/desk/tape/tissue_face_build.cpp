@@ -43,8 +43,8 @@ QWidget* TissueFace::build_table()
     top->addWidget(face_);
     top->addStretch();
     QStringList kinds;
-    for (const auto k :
-         {TissueKind::Skirt, TissueKind::Bodice, TissueKind::Dress, TissueKind::Trousers, TissueKind::Girth})
+    for (const auto k : {TissueKind::Skirt, TissueKind::Bodice, TissueKind::Dress, TissueKind::Trousers,
+                         TissueKind::AllInOne, TissueKind::Girth})
         kinds << words::tissue_kind(k);
     kinds_ = new Choices{look_, kinds, tr("What is measured flat"), table};
     kinds_->setObjectName("tissue_kinds");
@@ -52,15 +52,17 @@ QWidget* TissueFace::build_table()
     connect(kinds_, &Choices::picked, this, [this](int i) { take_up(static_cast<TissueKind>(i)); });
     top->addWidget(kinds_);
     column->addLayout(top);
-    empty_ = new EmptyState{look_,
-                            tr("No tissue lies here yet."),
-                            tr("Measured flat, line by line, darts open, it becomes a drawing. What do you have?"),
-                            {{tr("A skirt"), [this] { take_up(TissueKind::Skirt); }},
-                             {tr("A bodice, with or without a sleeve"), [this] { take_up(TissueKind::Bodice); }},
-                             {tr("A dress with a seam at the waist"), [this] { take_up(TissueKind::Dress); }},
-                             {tr("Trousers"), [this] { take_up(TissueKind::Trousers); }},
-                             {tr("One girth of any garment"), [this] { take_up(TissueKind::Girth); }}},
-                            table};
+    empty_ =
+        new EmptyState{look_,
+                       tr("No tissue lies here yet."),
+                       tr("Measured flat, line by line, darts open, it becomes a drawing. What do you have?"),
+                       {{tr("A skirt"), [this] { take_up(TissueKind::Skirt); }},
+                        {tr("A bodice, with or without a sleeve"), [this] { take_up(TissueKind::Bodice); }},
+                        {tr("A dress with a seam at the waist"), [this] { take_up(TissueKind::Dress); }},
+                        {tr("Trousers"), [this] { take_up(TissueKind::Trousers); }},
+                        {tr("An all-in-one with a seam at the waist"), [this] { take_up(TissueKind::AllInOne); }},
+                        {tr("One girth of any garment"), [this] { take_up(TissueKind::Girth); }}},
+                       table};
     column->addWidget(empty_, 1);
     picture_ = new TissuePicture{look_, table};
     picture_->setObjectName("tissue_picture");

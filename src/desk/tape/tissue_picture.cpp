@@ -22,8 +22,8 @@ void TissuePicture::show(const Tissue& t, std::vector<Piece> pieces, std::option
 {
     tissue_ = t;
     pieces_ = std::move(pieces);
-    // Of a dress, the part that is in hand.
-    if (t.kind == TissueKind::Dress && current)
+    // Of what is joined at the waist, the part that is in hand.
+    if (joined_at_waist(t.kind) && current)
         std::erase_if(pieces_, [&](const Piece& p) { return p.part != part_of(*current); });
     current_ = current;
     typed_ = typed;
