@@ -68,6 +68,7 @@ Foot::Keys keys_of(Station s)
                     {"F", t("finished")},
                     {"Z W", t("zoom to the cut, whole")},
                     {"M", t("lengths")},
+                    {"B", t("legs broken or whole")},
                     {"K R", t("seams, roll one")},
                     {"F11", t("large")}};
         case Station::Print: return {{"Tab", t("next")}, {"← →", t("kind, paper")}, {"Enter", t("save")}};
@@ -273,6 +274,7 @@ QWidget* Window::station(Station s)
                              : kind == GarmentKind::Top      ? TissueKind::Bodice
                              : kind == GarmentKind::Dress    ? TissueKind::Dress
                              : kind == GarmentKind::Trousers ? TissueKind::Trousers
+                             : kind == GarmentKind::AllInOne ? TissueKind::AllInOne
                                                              : TissueKind::Girth);
             });
             connect(chart, &ChartStation::plan_wanted, this, [this] { go_to(Station::Plan); });

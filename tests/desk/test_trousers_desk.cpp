@@ -5,11 +5,15 @@
 #include <QFileInfo>
 
 #include "core/tissue/draw.h"
+#include "desk/paper/canvas.h"
+#include "desk/paper/paper_station.h"
 #include "desk/plan/crotch_view.h"
+#include "desk/plan/goes_on_view.h"
 #include "desk/print/print_station.h"
 #include "plan_hands.h"
 #include "tests.h"
 #include "tissue_hands.h"
+#include "words/goes_on.h"
 #include "words/words.h"
 
 using namespace sartorum;
@@ -225,6 +229,63 @@ private slots:
         QVERIFY(wedge.back > Length{});
         QVERIFY(wedge.amount <= Length{});
         QVERIFY(d.room->computed()->checks.seams_hold());
+    }
+
+    // The stretch where nothing is done is left out; B shows it, and so does a step that works there.
+    void long_legs_are_broken_and_b_shows_them_whole()
+    {
+        QTemporaryDir dir;
+        Desk d{dir.filePath("b.sartorum"), true};
+        seat_benno(d);
+        d.room->decide({AdjustmentKind::WaistToHip, Answer::Accepted, Length::mm(8)});
+        d.room->decide({AdjustmentKind::LegLength, Answer::Accepted, Length::mm(20)});
+        d.window->go_to(Station::Paper);
+        auto* canvas = d.window->findChild<Canvas*>();
+        const auto show = [&](AdjustmentKind kind) {
+            const auto& steps = d.room->steps();
+            for (std::size_t i = 0; i < steps.size(); ++i)
+                if (steps[i].line && steps[i].line->kind == kind) return d.room->go_to_step(static_cast<int>(i));
+            QFAIL("no such step");
+        };
+        show(AdjustmentKind::WaistToHip);
+        d.settle();
+        QVERIFY(canvas->broken());
+        QVERIFY(canvas->broken()->left_out() > Length::mm(300));
+        QCOMPARE(canvas->broken()->legs.size(), std::size_t{2});
+        const double broken_scale = canvas->scale();
+        const QImage broken = canvas->grab().toImage();
+        auto* station = d.window->findChild<PaperStation*>();
+        QTest::keyClick(station, Qt::Key_B);
+        QVERIFY(!canvas->broken());
+        QVERIFY(broken_scale > canvas->scale() * 1.3);
+        QVERIFY(canvas->grab().toImage() != broken);
+        QTest::keyClick(station, Qt::Key_B);
+        QCOMPARE(canvas->scale(), broken_scale);
+        show(AdjustmentKind::LegLength);
+        QVERIFY(!canvas->broken());
+        // Finished, something is done there as well.
+        QTest::keyClick(station, Qt::Key_F);
+        QVERIFY(!canvas->broken());
+        QTest::keyClick(station, Qt::Key_O);
+        QVERIFY(canvas->broken());
+        lay_pattern(d, "Lockside");
+        QVERIFY(!canvas->broken());
+    }
+
+    void an_elastic_is_told_beside_the_plan()
+    {
+        QTemporaryDir dir;
+        Desk d{dir.filePath("el.sartorum"), true};
+        seat(d, "Benno");
+        lay_pattern(d, "Barge");
+        d.window->go_to(Station::Plan);
+        beside(d, goes_on_shown);
+        const auto e = waist_elastic(*d.room->computed());
+        QVERIFY(e.has_value());
+        const QString said = words::elastic_text(*e, d.look.unit());
+        QVERIFY(said.contains(words::amount(e->cut(), d.look.unit())));
+        const auto labels = d.window->findChild<GoesOnView*>()->findChildren<QLabel*>();
+        QVERIFY(std::any_of(labels.begin(), labels.end(), [&](const QLabel* l) { return l->text() == said; }));
     }
 };
 SARTORUM_TEST(TestTrousersDesk)

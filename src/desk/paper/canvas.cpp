@@ -50,7 +50,11 @@ Canvas::Canvas(Look& look, Room& room, QWidget* parent) : QWidget{parent}, look_
         played_ = 1.0;
     };
     connect(&room, &Room::changed, this, still);
-    connect(&room, &Room::changed, this, [this] { cut_.clear(); });
+    connect(&room, &Room::changed, this, [this] {
+        cut_.clear();
+        broken_.reset();
+    });
+    connect(&room, &Room::stepped, this, [this] { broken_.reset(); });
     connect(&room, &Room::stepped, this, still);
     connect(&room, &Room::changed, this, qOverload<>(&QWidget::update));
     connect(&room, &Room::stepped, this, qOverload<>(&QWidget::update));
@@ -60,6 +64,7 @@ Canvas::Canvas(Look& look, Room& room, QWidget* parent) : QWidget{parent}, look_
 void Canvas::set_view(PaperView v)
 {
     view_ = v;
+    broken_.reset();
     update();
 }
 
@@ -69,13 +74,56 @@ void Canvas::set_measures(bool on)
     update();
 }
 
+void Canvas::break_legs(bool on)
+{
+    breaks_legs_ = on;
+    broken_.reset();
+    whole();
+}
+
+// Those of the change in hand, so that the picture keeps its size through it; finished, all of them.
+std::vector<const Step*> Canvas::steps_shown() const
+{
+    std::vector<const Step*> out;
+    if (view_ == PaperView::AsBought) return out;
+    const PlanLine* here = room_.step_here().line;
+    for (const auto& told : room_.steps())
+        if (view_ == PaperView::Finished || told.line == here) out.push_back(told.step);
+    return out;
+}
+
+const std::optional<LegBreak>& Canvas::broken() const
+{
+    if (!broken_) {
+        const auto& c = *room_.computed();
+        broken_ = breaks_legs_ && !shows_cut()
+                      ? leg_break(unbroken_places(), c.bought.pieces, altered_here().pieces, steps_shown())
+                      : std::nullopt;
+    }
+    return *broken_;
+}
+
+std::map<std::string, LaidPiece> Canvas::places() const
+{
+    auto out = unbroken_places();
+    const auto& legs = broken();
+    if (!legs) return out;
+    for (auto& [id, placed] : out) {
+        if (legs->legs.contains(id))
+            placed.box.setHeight(placed.box.height() - legs->closes_by());
+        else if (placed.box.top() > legs->to)
+            placed = {legs->lower(placed.to_sheet), placed.box.translated(0, -legs->closes_by())};
+    }
+    return out;
+}
+
 void Canvas::play()
 {
     film_.stop();
     film_.start();
 }
 
-std::map<std::string, LaidPiece> Canvas::places() const
+std::map<std::string, LaidPiece> Canvas::unbroken_places() const
 {
     const auto& c = *room_.computed();
     const auto side = side_here();
@@ -172,7 +220,8 @@ void Canvas::zoom_to_step()
     const auto& placed = all.at(step.piece);
     QRectF where;
     const auto include = [&](Point q) {
-        const QPointF at = placed.to_sheet.map(formats::on_paper(q));
+        QPointF at = placed.to_sheet.map(formats::on_paper(q));
+        if (broken() && broken()->legs.contains(step.piece)) at = broken()->shown(at);
         where |= QRectF{at - QPointF{1, 1}, QSizeF{2, 2}};
     };
     for (const auto& l : step.picture.lines) {
@@ -239,28 +288,99 @@ void Canvas::paintEvent(QPaintEvent*)
     if (shows_cut()) {
         for (const auto& shown : cut_shown()) draw_cut(p, shown);
     } else {
-        for (const auto& [id, placed] : places())
-            draw_piece(p, *find_piece(room_.computed()->bought.pieces, id), placed);
+        const auto& legs = broken();
+        for (const auto& [id, placed] : places()) {
+            const Piece& bought = *find_piece(room_.computed()->bought.pieces, id);
+            if (legs && legs->legs.contains(id))
+                draw_broken(p, bought, placed, *legs);
+            else
+                draw_piece(p, bought, placed.to_sheet);
+        }
+        if (legs) draw_left_out(p, *legs);
     }
     const auto& told = room_.step_here();
     setAccessibleDescription(words::of_side(words::step_title(*told.step, look_.unit()), told.side));
     if (hasFocus()) draw_focus(p, look_, QRectF{rect()}.adjusted(2, 2, -2, -2), 4);
 }
 
-void Canvas::draw_piece(QPainter& p, const Piece& bought, const LaidPiece& placed)
+// Its upper and its lower part, each inside its zigzag.
+void Canvas::draw_broken(QPainter& p, const Piece& bought, const LaidPiece& placed, const LegBreak& legs)
+{
+    const QTransform screen = sheet_to_screen();
+    p.save();
+    p.setClipPath(screen.map(legs.above()));
+    draw_piece(p, bought, placed.to_sheet);
+    p.setClipPath(screen.map(legs.below()));
+    draw_piece(p, bought, legs.lower(placed.to_sheet), false);
+    p.restore();
+    const Piece& now = view_ == PaperView::AsBought ? bought : *find_piece(altered_here().pieces, bought.id);
+    const QPainterPath outline = formats::painter_path(now);
+    p.save();
+    p.setPen(QPen{look_.dyes().walnut, 1.2});
+    const auto lines = legs.zigzags();
+    p.setClipPath((placed.to_sheet * screen).map(outline));
+    p.drawPolyline(screen.map(lines[0]));
+    p.setClipPath((legs.lower(placed.to_sheet) * screen).map(outline));
+    p.drawPolyline(screen.map(lines[1]));
+    p.restore();
+}
+
+void Canvas::draw_left_out(QPainter& p, const LegBreak& legs)
+{
+    const QTransform screen = sheet_to_screen();
+    const QString said = tr("%1 of leg\nleft out here").arg(words::amount(legs.left_out(), look_.unit()));
+    p.setFont(look_.lato(13));
+    p.setPen(look_.dyes().faded);
+    const QSizeF size = p.fontMetrics().boundingRect(QRect{0, 0, 400, 90}, Qt::AlignLeft, said).size();
+    std::vector<QRectF> taken;
+    // How far each leg reaches there, from the left on.
+    std::vector<QLineF> across;
+    for (const auto& [id, placed] : places()) {
+        if (!legs.legs.contains(id)) taken.push_back(screen.mapRect(placed.box));
+        if (!legs.legs.contains(id)) continue;
+        const Piece& piece = *find_piece(altered_here().pieces, id);
+        const QRectF box = box_of(piece);
+        const double share = (legs.from - placed.to_sheet.map(box.topLeft()).y()) / box.height();
+        const QLineF line = (placed.to_sheet * screen).map(formats::widest_across(piece, share));
+        across.push_back(line.x1() < line.x2() ? line : QLineF{line.p2(), line.p1()});
+    }
+    std::sort(across.begin(), across.end(), [](const QLineF& a, const QLineF& b) { return a.x1() < b.x1(); });
+    constexpr double clear = 10;
+    const double y = screen.map(QPointF{0, legs.from}).y() - 12;
+    // Between two legs, or beside them, where there is room.
+    std::vector<double> lefts;
+    for (std::size_t i = 1; i < across.size(); ++i) {
+        const double room = across[i].x1() - across[i - 1].x2();
+        if (room > size.width() + 2 * clear) lefts.push_back(across[i - 1].x2() + (room - size.width()) / 2);
+    }
+    lefts.push_back(across.back().x2() + clear);
+    lefts.push_back(across.front().x1() - clear - size.width());
+    const QRectF seen = QRectF{rect()}.adjusted(4, 4, -4, -4);
+    for (const double x : lefts) {
+        const QRectF at{{x, y}, size + QSizeF{2, 2}};
+        const bool free =
+            std::none_of(taken.begin(), taken.end(), [&](const QRectF& r) { return r.intersects(at); });
+        if (!free || !seen.contains(at)) continue;
+        p.drawText(at, Qt::AlignLeft | Qt::AlignTop, said);
+        return;
+    }
+}
+
+void Canvas::draw_piece(QPainter& p, const Piece& bought, const QTransform& to_sheet, bool named)
 {
     const auto& c = *room_.computed();
-    const QTransform t = placed.to_sheet * sheet_to_screen();
+    const QTransform t = to_sheet * sheet_to_screen();
     PiecePainter paint{p, look_, t};
     if (view_ == PaperView::AsBought) {
         paint.paper(bought);
         paint.marks(bought);
         paint.as_bought(bought);
-        if (measures_) draw_measures(p, bought, t);
-        return draw_name(p, bought, t);
+        if (measures_) draw_measures(p, bought, t, named);
+        if (named) draw_name(p, bought, t);
+        return;
     }
     if (view_ == PaperView::Finished) {
-        return draw_finished(p, bought, *find_piece(c.altered.pieces, bought.id), t);
+        return draw_finished(p, bought, *find_piece(c.altered.pieces, bought.id), t, {}, named);
     }
     const auto& told = room_.step_here();
     const Side side = told.side.value_or(Side::Right);
@@ -281,7 +401,8 @@ void Canvas::draw_piece(QPainter& p, const Piece& bought, const LaidPiece& place
         for (const auto& s : step.picture.lines) paint.stroke(s);
         for (const auto& d : step.picture.dimensions) paint.dimension(d, look_.unit());
     }
-    if (measures_) draw_measures(p, panels.front(), t);
+    if (measures_) draw_measures(p, panels.front(), t, named);
+    if (!named) return;
     draw_name(p,
               *std::max_element(panels.begin(), panels.end(),
                                 [](const Piece& a, const Piece& b) { return area_mm2(a) < area_mm2(b); }),
@@ -289,7 +410,7 @@ void Canvas::draw_piece(QPainter& p, const Piece& bought, const LaidPiece& place
 }
 
 void Canvas::draw_finished(QPainter& p, const Piece& bought, const Piece& altered, const QTransform& t,
-                           std::optional<Side> side)
+                           std::optional<Side> side, bool named)
 {
     PiecePainter paint{p, look_, t};
     paint.paper(altered);
@@ -305,8 +426,8 @@ void Canvas::draw_finished(QPainter& p, const Piece& bought, const Piece& altere
     paint.as_bought(bought);
     paint.marks(altered);
     paint.new_line(altered);
-    if (measures_) draw_measures(p, altered, t);
-    draw_name(p, altered, t, side);
+    if (measures_) draw_measures(p, altered, t, named);
+    if (named) draw_name(p, altered, t, side);
 }
 
 void Canvas::draw_cut(QPainter& p, const CutShown& shown)
@@ -353,7 +474,8 @@ void Canvas::draw_name(QPainter& p, const Piece& piece, const QTransform& t, std
     const bool band = piece.role == PieceRole::Waistband;
     // In the clear middle of the piece, beside the grain line; above the band.
     const bool sleeved = edge_index(piece, EdgeRole::Armhole).has_value();
-    const double down = sleeved ? 0.36 : 0.6;
+    const bool legs = broken() && broken()->legs.contains(piece.id);
+    const double down = legs ? 0.24 : sleeved ? 0.36 : 0.6;
     const bool whole = guide(piece, GuideKind::Centre).has_value();  // clear of its centre line
     const double share = whole ? 0.27 : sleeved ? 0.5 : 0.55;
     QPointF at = t.map(band ? b.topLeft() + QPointF{b.width() * 0.5, -44}
@@ -392,14 +514,31 @@ void Canvas::draw_name(QPainter& p, const Piece& piece, const QTransform& t, std
                Qt::AlignHCenter | Qt::AlignTop | Qt::TextWordWrap, cut);
 }
 
+// The middle of an edge; where that is left out, a place of it on the upper part of the leg.
+QPointF Canvas::measured_at(const QPainterPath& edge, const QTransform& t, bool upper) const
+{
+    const QPointF middle = t.map(edge.pointAtPercent(0.5));
+    if (!broken() || !upper) return middle;
+    const QTransform to_sheet = sheet_to_screen().inverted();
+    const auto left_out = [&](QPointF at) {
+        const double y = to_sheet.map(at).y();
+        return y > broken()->from && y < broken()->to;
+    };
+    for (const double share : {0.5, 0.25, 0.75, 0.1, 0.9}) {
+        const QPointF at = t.map(edge.pointAtPercent(share));
+        if (!left_out(at)) return at;
+    }
+    return middle;
+}
+
 // Each edge's own length beside its middle.
-void Canvas::draw_measures(QPainter& p, const Piece& piece, const QTransform& t)
+void Canvas::draw_measures(QPainter& p, const Piece& piece, const QTransform& t, bool upper)
 {
     const Unit u = words::paper_unit(look_.unit());
     p.setFont(look_.lato(13.5, QFont::DemiBold));
     for (const auto& e : piece.edges) {
         if (e.role == EdgeRole::Cut) continue;
-        const QPointF at = t.map(formats::painter_path(e.curve).pointAtPercent(0.5));
+        const QPointF at = measured_at(formats::painter_path(e.curve), t, upper);
         const QString text = words::amount(length(e.curve), u);
         const double w = p.fontMetrics().horizontalAdvance(text) + 10;
         const QRectF r{at.x() - w / 2, at.y() - 11, w, 22};

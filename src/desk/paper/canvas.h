@@ -5,6 +5,7 @@
 #include <QPixmap>
 #include <QVariantAnimation>
 
+#include "desk/paper/leg_break.h"
 #include "desk/room.h"
 #include "desk/shared/laid_out.h"
 #include "desk/shared/parts.h"
@@ -19,6 +20,10 @@ public:
     Canvas(Look&, Room&, QWidget* parent = nullptr);
     void set_view(PaperView);
     void set_measures(bool on);
+    // Long legs drawn broken, where nothing is done on the stretch left out.
+    void break_legs(bool on);
+    [[nodiscard]] bool breaks_legs() const { return breaks_legs_; }
+    [[nodiscard]] const std::optional<LegBreak>& broken() const;
     [[nodiscard]] bool measures() const { return measures_; }
     void zoom_to_step();
     void whole();
@@ -52,18 +57,25 @@ private:
     [[nodiscard]] std::optional<Side> side_here() const;
     [[nodiscard]] const Garment& altered_here() const;
     [[nodiscard]] std::map<std::string, LaidPiece> places() const;
+    [[nodiscard]] std::map<std::string, LaidPiece> unbroken_places() const;
+    [[nodiscard]] std::vector<const Step*> steps_shown() const;
+    void draw_broken(QPainter&, const Piece& bought, const LaidPiece&, const LegBreak&);
+    void draw_left_out(QPainter&, const LegBreak&);
     [[nodiscard]] QTransform sheet_to_screen() const;
     [[nodiscard]] QRectF sheet() const;
-    void draw_piece(QPainter&, const Piece& bought, const LaidPiece&);
+    void draw_piece(QPainter&, const Piece& bought, const QTransform& to_sheet, bool named = true);
     void draw_finished(QPainter&, const Piece& bought, const Piece& altered, const QTransform&,
-                       std::optional<Side> = {});
+                       std::optional<Side> = {}, bool named = true);
     void draw_halves(QPainter&, const Guide& centre, const QTransform&);
-    void draw_measures(QPainter&, const Piece&, const QTransform&);
+    void draw_measures(QPainter&, const Piece&, const QTransform&, bool upper = true);
+    [[nodiscard]] QPointF measured_at(const QPainterPath& edge, const QTransform&, bool upper) const;
     void draw_name(QPainter&, const Piece&, const QTransform&, std::optional<Side> = {});
     // Laid out once for as long as the plan and the view stay.
     mutable std::vector<CutShown> cut_;
     mutable QSize cut_for_;
-    std::vector<QRectF> named_;  // where names stand, of this painting
+    bool breaks_legs_ = true;
+    mutable std::optional<std::optional<LegBreak>> broken_;  // found once a plan, step and view
+    std::vector<QRectF> named_;                              // where names stand, of this painting
     void draw_squares(QPainter&, const QTransform&);
     const QPixmap& squared_sheet(const QTransform&);
     struct SheetShown {

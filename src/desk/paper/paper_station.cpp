@@ -233,6 +233,7 @@ void PaperStation::keyPressEvent(QKeyEvent* e)
             break;
         case Qt::Key_Z: canvas_->zoom_to_step(); break;
         case Qt::Key_W: canvas_->whole(); break;
+        case Qt::Key_B: canvas_->break_legs(!canvas_->breaks_legs()); break;
         case Qt::Key_P: play(); break;
         case Qt::Key_F11: enlarge(); break;
         case Qt::Key_M: canvas_->set_measures(!canvas_->measures()); break;
