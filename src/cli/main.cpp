@@ -471,7 +471,7 @@ int main(int argc, char** argv)
          {"type", "body type or cup range, where the chart has several", "name"},
          {"full", "a full or gathered style"},
          {"knit", "knit cloth"},
-         {"seated", "worn seated: the larger of standing and seated girths"},
+         {"seated", "worn seated: the larger of standing and seated girths, and the rises as read seated"},
          {"json", "answer in JSON, millimetres at full precision"}});
     QTextStream err{stderr};
     if (!parser.parse(QCoreApplication::arguments())) {

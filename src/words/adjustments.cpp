@@ -139,7 +139,7 @@ QString amount_meaning(AdjustmentKind k, bool of_gores)
         case AdjustmentKind::JoinedDarts: return t("along the waist, + to the side");
         case AdjustmentKind::WaistSeamLevel: return t("+ lower: from the skirt to the bodice");
         case AdjustmentKind::Facings: return t("from their edges, as wide as they were");
-        case AdjustmentKind::Tucks: return t("along the waist, + to the side or further apart");
+        case AdjustmentKind::Tucks: return t("along the waist: + to the side, further apart or deeper");
         case AdjustmentKind::BodyRise: return t("across under the hip line, front and back alike");
         case AdjustmentKind::CrotchWedge: return t("gained at the centre, nothing at the side");
         case AdjustmentKind::CrotchPoint: return t("inner leg point, + out, − in");
