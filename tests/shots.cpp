@@ -95,10 +95,6 @@ int main(int argc, char** argv)
     room.go_to_step(7);
     window.go_to(Station::Paper);
     shot("paper");
-    look.set_night(true);
-    emit window.findChild<Choices*>("paper_view")->picked(2);
-    shot("paper-night");
-    look.set_night(false);
     window.go_to(Station::Print);
     window.findChild<QLineEdit*>("print_folder")->setText("Patterns");
     auto* print = window.findChild<PrintStation*>();
@@ -173,6 +169,18 @@ int main(int argc, char** argv)
     window.findChild<PlanStation*>()->show_adjustment(AdjustmentKind::CrotchWedge);
     beside(7);
     shot("plan-trousers");
+    // The wedge opens, in the night theme.
+    for (int i = 0; i < static_cast<int>(room.steps().size()); ++i) {
+        const auto& told = room.steps()[static_cast<std::size_t>(i)];
+        if (told.line && told.line->kind == AdjustmentKind::CrotchWedge && !told.step->picture.added.empty())
+            room.go_to_step(i);
+    }
+    window.go_to(Station::Paper);
+    emit window.findChild<Choices*>("paper_view")->picked(1);
+    look.set_night(true);
+    shot("paper-night");
+    look.set_night(false);
+    window.go_to(Station::Plan);
     // A waist that stands high in front as it was measured, and the left side higher by hand.
     constexpr std::size_t side = 2;
     room.decide(place_taken(*room.computed(), *room.computed()->line(AdjustmentKind::WaistLine), side, Side::Left,

@@ -316,7 +316,7 @@ void SeamWalk::draw_hem(QPainter& p, const QRectF& r, const Checks& c)
     const bool level = c.hem && c.hem->holds;
     if (!c.shoulder) {
         const QString hem = (level ? tr("hem level: front %1, back %2") : tr("hem: front %1, back %2"))
-                                .arg(words::amount(c.front_hem, u), words::amount(c.back_hem, u));
+                                .arg(words::number(c.front_hem, u), words::amount(c.back_hem, u));
         const QPointF at{in.left() + (level ? 24 : 0), in.top() + 42 * k};
         if (level) draw_tick(p, look_, at - QPointF{16, 5}, 6.5);
         p.setFont(fitting(lato(level ? 14 : 13), hem, in.right() - at.x(), 0.6));

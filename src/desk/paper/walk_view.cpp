@@ -230,9 +230,10 @@ void WalkView::draw_rolled(QPainter& p, const QRectF& box)
         p.drawLine(QPointF(x, box.top() + 10), QPointF(x + 22, box.top() + 10));
         p.setPen(d.ink);
         p.drawText(QPointF{x + 28, box.top() + 14}, text);
+        return x + 28 + p.fontMetrics().horizontalAdvance(text) + 18;
     };
-    key(box.left() + 8, d.woad, side_named(false));
-    key(box.left() + 8 + 110 * look_.scale(), d.walnut, tr("%1, rolled along it").arg(side_named(true)));
+    const double next = key(box.left() + 8, d.woad, side_named(false));
+    key(next, d.walnut, tr("%1, rolled along it").arg(side_named(true)));
 }
 
 QString WalkView::side_named(bool second) const
