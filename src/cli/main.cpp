@@ -8,6 +8,7 @@
 #include <exception>
 #include <new>
 
+#include "cli/inputs.h"
 #include "core/chart/finished_only.h"
 #include "core/plan/cut_out.h"
 #include "core/plan/first_plan.h"
@@ -16,144 +17,21 @@
 #include "formats/pages.h"
 #include "formats/pattern_svg.h"
 #include "formats/text_file.h"
+#include "formats/try_on_json.h"
 #include "formats/work_card.h"
 #include "formats/work_json.h"
 #include "words/goes_on.h"
 #include "words/lines.h"
+#include "words/mirror.h"
 #include "words/sides.h"
 #include "words/words.h"
 
 using namespace sartorum;
+using namespace sartorum::cli;
 using formats::read_file;
 using json = nlohmann::ordered_json;
 
 namespace {
-
-// 0 done; 1 not all of it could be done or holds, or the machine failed; 2 what was given is wrong.
-constexpr int exit_not_all = 1;
-constexpr int exit_bad_input = 2;
-
-struct Options {
-    QString chart, pattern, body, plan, work, size, out, paper = "a4", kind = "tiles", sides = "apart";
-    // Decided already, by a plan or by kept work.
-    [[nodiscard]] bool decided() const { return !plan.isEmpty() || !work.isEmpty(); }
-    QString type;
-    ChoiceWish wish;
-    bool json = false;
-    bool force = false;
-    bool go_on = false;
-    Unit unit = Unit::Centimetre;
-    [[nodiscard]] formats::IfThere if_there() const
-    {
-        return force ? formats::IfThere::Replace : formats::IfThere::Refuse;
-    }
-};
-
-struct Inputs {
-    SizeChart chart;
-    Pattern pattern;
-    formats::NamedBody body;
-    Plan plan;
-};
-
-// What a command has to say; written at the end, in one go, so that what is cut off is noticed.
-struct Said {
-    QString out;
-    QStringList aside{};  // on standard error
-    int code = 0;
-};
-
-// A sentence that ends the run.
-struct Stop {
-    int code;
-    QString sentence;
-};
-
-bool machine_failed(Why why)
-{
-    return why == Why::FileNotWritable || why == Why::FileNoRoom;
-}
-
-template <class T>
-T need(Outcome<T> outcome, const QString& file)
-{
-    if (outcome) return std::move(*outcome);
-    throw Stop{machine_failed(outcome.error().why) ? exit_not_all : exit_bad_input,
-               file + ": " + words::refusal(outcome.error(), Unit::Centimetre)};
-}
-
-QString given(const QString& value, const char* option)
-{
-    if (value.isEmpty()) throw Stop{exit_bad_input, QString{"This needs --%1."}.arg(QLatin1String{option})};
-    return value;
-}
-
-// All that goes in, from one file.
-Inputs unpacked(const Options& o)
-{
-    const auto read = need(formats::read_work(need(read_file(o.work), o.work)), o.work);
-    return {*read.work.chart, *read.work.pattern, {read.wearer, *read.work.body}, read.work.plan};
-}
-
-Inputs load(const Options& o, bool with_pattern)
-{
-    if (!o.work.isEmpty()) return unpacked(o);
-    Inputs in;
-    in.chart = need(formats::read_chart_csv(need(read_file(given(o.chart, "chart FILE")), o.chart)), o.chart);
-    const auto groups = in.chart.groups();
-    const auto type = o.type.toStdString();
-    if (!o.type.isEmpty() && std::find(groups.begin(), groups.end(), type) == groups.end())
-        throw Stop{exit_bad_input,
-                   QString{"--type %1: the chart has no such body type or cup range."}.arg(o.type)};
-    in.chart = in.chart.of_group(type);
-    in.body = need(formats::read_body(need(read_file(given(o.body, "body FILE")), o.body)), o.body);
-    if (with_pattern)
-        in.pattern = need(formats::read_pattern_svg(need(read_file(given(o.pattern, "pattern FILE")), o.pattern)),
-                          o.pattern);
-    if (!o.plan.isEmpty()) {
-        in.plan = need(formats::read_plan(need(read_file(o.plan), o.plan)), o.plan);
-    } else if (!o.size.isEmpty()) {
-        const auto one = o.size.toStdString();
-        in.plan.take_sizes(one, one, one);
-        in.plan.choosing = o.wish;
-        in.plan.cloth.knit = o.wish.knit;
-    } else {
-        in.plan = need(first_plan(in.chart, in.body.set, o.wish), o.body);
-    }
-    return in;
-}
-
-QString text_of(const json& j)
-{
-    return QString::fromStdString(j.dump(2)) + "\n";
-}
-
-// What was asked for and is not on the paper stands first, and ends the run unless it is to go on.
-void tell_not_done(Said& answer, const Computed& c, const Options& o)
-{
-    for (const auto& d : c.doubts) {
-        answer.aside << words::doubt(d, o.unit);
-        if (!o.json) answer.out += words::doubt(d, o.unit) + "\n";
-    }
-    for (const auto& n : c.not_done) {
-        answer.aside << words::not_done(n, o.unit);
-        if (!o.json) answer.out += words::not_done(n, o.unit) + "\n";
-    }
-    for (const auto& n : c.not_made) {
-        answer.aside << words::not_made(n, o.unit);
-        if (!o.json) answer.out += words::not_made(n, o.unit) + "\n";
-    }
-    if ((!c.not_done.empty() || !c.not_made.empty()) && !o.go_on) answer.code = exit_not_all;
-    if (const auto unwalked = words::unwalked(c.checks); !unwalked.isEmpty()) answer.aside << unwalked;
-}
-
-// Nothing is written of a plan that is not done whole, unless that is said to be right.
-bool stops_here(Said& answer, const Options& o)
-{
-    if (answer.code == 0 || o.out.isEmpty()) return false;
-    answer.aside << QString{"%1 was not written. Change the plan, or say --go-on."}.arg(o.out);
-    return true;
-}
 
 Said compare(const Options& o)
 {
@@ -193,14 +71,6 @@ Said plan(const Options& o)
         if (const auto why = words::hindrance(line, o.unit); !why.isEmpty()) answer.out += "    " + why + "\n";
     }
     return answer;
-}
-
-// Without a plan file, every proposal outside the noise is taken, in fitting order.
-Computed applied(const Inputs& in, const Options& o)
-{
-    Work work = work_of(in.pattern, in.chart, in.body.set, in.plan);
-    return need(o.decided() ? compute(std::move(work)) : with_all_proposed(std::move(work)),
-                o.work.isEmpty() ? o.pattern : o.work);
 }
 
 formats::PrintLabel label_of(const Inputs& in, const Plan& plan)
@@ -259,6 +129,58 @@ Said check_seams(const Options& o)
     }
     if (!c.checks.all_hold() || !c.checks.unwalked.empty()) answer.code = exit_not_all;
     return answer;
+}
+
+QString sights_of(const std::vector<Sight>& sights)
+{
+    QStringList out;
+    for (const auto s : sights) out << words::sight_name(s).toLower();
+    return out.join("; ");
+}
+
+// What was seen on a toile, what it may come from, and what to try next.
+Said causes(const Options& o)
+{
+    const auto in = load(o, true);
+    const auto c = applied(in, o);
+    auto seen = need(formats::read_try_on(need(read_file(given(o.toile, "toile FILE")), o.toile)), o.toile);
+    seen.known = known_of(c);
+    if (o.json) return {text_of(formats::causes_json(seen, c))};
+    Said answer;
+    for (const auto& r : ranked(seen, can_be_on(c))) {
+        answer.out += words::cause_name(r.cause ? std::optional{r.cause->cause} : std::nullopt) + ": " +
+                      words::likely_word(likely(r.probability));
+        if (!r.explains.empty()) answer.out += ". Explains: " + sights_of(r.explains);
+        if (r.cause && !r.leaves.empty()) answer.out += ". Leaves: " + sights_of(r.leaves);
+        if (r.cause) answer.out += ". " + words::suggestion(r.cause->cause, suggested(*r.cause, seen, c), o.unit);
+        answer.out += "\n";
+    }
+    if (const auto next = next_test(seen, can_be_on(c)))
+        answer.out += "Try next: " + words::small_test(next->test) + " Yes: " + words::cause_name(next->if_yes) +
+                      ". No: " + words::cause_name(next->if_no) + ".\n";
+    return answer;
+}
+
+// Every sight and every small test a toile's file can name.
+Said sights(const Options& o)
+{
+    json seen = json::array();
+    json tests = json::array();
+    QString table;
+    const auto text = [](std::string_view key) { return QString::fromUtf8(key.data(), qsizetype(key.size())); };
+    for (std::size_t i = 0; i < sight_count; ++i) {
+        const auto s = static_cast<Sight>(i);
+        const auto said = words::sight_name(s);
+        seen.push_back({{"sight", facts(s).key}, {"name", said.toStdString()}, {"sided", facts(s).sided}});
+        table += QString{"%1: %2\n"}.arg(text(facts(s).key), said);
+    }
+    table += "\n";
+    for (const auto& t : all_small_tests()) {
+        tests.push_back(
+            {{"test", t.key}, {"what", words::small_test(t.test).toStdString()}, {"pinched", t.pinch_share > 0}});
+        table += QString{"%1: %2\n"}.arg(text(t.key), words::small_test(t.test));
+    }
+    return {o.json ? text_of({{"sights", seen}, {"tests", tests}}) : table};
 }
 
 Said print(const Options& o)
@@ -364,8 +286,10 @@ const std::vector<Command>& commands()
         {"apply", apply, on_paper + QStringList{"out", "force"}},
         {"check", check_seams, on_paper},
         {"print", print, on_paper + QStringList{"out", "force", "paper", "kind", "sides"}},
+        {"causes", causes, on_paper + QStringList{"toile"}},
         {"work", keep, {"plan", "work", "size", "pattern", "out", "force"}},
-        {"adjustments", adjustments, {}}};
+        {"adjustments", adjustments, {}},
+        {"sights", sights, {}}};
     return all;
 }
 
@@ -406,7 +330,7 @@ Options options_of(const QCommandLineParser& parser, const Command& command)
          {std::pair{"chart", &o.chart}, std::pair{"pattern", &o.pattern}, std::pair{"body", &o.body},
           std::pair{"plan", &o.plan}, std::pair{"work", &o.work}, std::pair{"size", &o.size},
           std::pair{"out", &o.out}, std::pair{"paper", &o.paper}, std::pair{"kind", &o.kind},
-          std::pair{"type", &o.type}, std::pair{"sides", &o.sides}})
+          std::pair{"type", &o.type}, std::pair{"sides", &o.sides}, std::pair{"toile", &o.toile}})
         *into = parser.value(name);
     o.json = parser.isSet("json");
     o.force = parser.isSet("force");
@@ -451,13 +375,15 @@ int main(int argc, char** argv)
     parser.setApplicationDescription("Pattern adjustments on plain files. See docs/cli.md.");
     const auto help = parser.addHelpOption();
     const auto version = parser.addVersionOption();
-    parser.addPositionalArgument("command", "compare, plan, apply, check, print, work or adjustments");
+    parser.addPositionalArgument("command",
+                                 "compare, plan, apply, check, causes, print, work, adjustments or sights");
     parser.addOptions(
         {{"chart", "size chart, CSV", "file"},
          {"pattern", "pattern, SVG", "file"},
          {"body", "measurements, JSON", "file"},
          {"plan", "decisions, JSON; without it the advised size and every proposal outside the noise", "file"},
          {"work", "all that goes in, in one file, in place of these", "file"},
+         {"toile", "what was seen on a toile of that plan, JSON", "file"},
          {"size", "one size throughout", "name"},
          {"out", "file to write", "file"},
          {"force", "replace the file that is there"},

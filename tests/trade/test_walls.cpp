@@ -76,7 +76,8 @@ private slots:
     }
     void lower_rooms_of_the_core_do_not_reach_up()
     {
-        const QStringList order{"units", "body", "chart", "pattern", "paper", "tissue", "alter", "check", "plan"};
+        const QStringList order{"units",  "body",  "chart", "pattern", "paper",
+                                "tissue", "alter", "check", "plan",    "fitting"};
         for (int i = 0; i < order.size(); ++i) {
             for (int k = i + 1; k < order.size(); ++k) {
                 const auto bad =

@@ -1,0 +1,118 @@
+// What was seen on a toile, read from JSON, and what is answered.
+#include <QTest>
+
+#include "formats/try_on_json.h"
+#include "tests.h"
+#include "trousers_bench.h"
+#include "words/mirror.h"
+
+using namespace sartorum;
+
+namespace {
+
+Refusal refused(const std::string& text)
+{
+    const auto read = formats::read_try_on(text);
+    return read ? Refusal{} : read.error();
+}
+
+const char* const seat = R"({"seen": [{"sight": "folds_to_crotch_behind", "strength": "clear"},
+                                      {"sight": "tight_seat", "side": "left", "strength": "slight"}],
+                             "answers": [{"test": "waist_lowered_behind", "yes": true}]})";
+
+}  // namespace
+
+class TestTryOnJson : public QObject {
+    Q_OBJECT
+private slots:
+    void sights_and_answers_are_read()
+    {
+        const auto read = formats::read_try_on(seat);
+        QVERIFY(read.has_value());
+        QCOMPARE(read->seen.size(), std::size_t{2});
+        QCOMPARE(read->seen[1], (Seen{Sight::TightSeat, Strength::Slight, Side::Left}));
+        QCOMPARE(read->answers.front(), (Answered{SmallTest::WaistLoweredBehind, true, {}}));
+        const auto pinched =
+            formats::read_try_on(R"({"answers": [{"test": "pinch_tips", "yes": true, "pinched": "1.2 cm"}]})");
+        QVERIFY(pinched && pinched->answers.front().pinched == Length::mm(12));
+        QVERIFY(formats::read_try_on("{}")->seen.empty());
+    }
+    void what_is_none_is_refused_by_its_name()
+    {
+        QCOMPARE(refused(R"({"seen": [{"sight": "folds"}]})").field, std::string{"sight: folds"});
+        QCOMPARE(refused(R"({"seen": [{"sight": "tight_seat", "strength": "very"}]})").why, Why::WordUnknown);
+        QCOMPARE(refused(R"({"seen": [{"sight": "tight_seat"}, {"sight": "tight_seat"}]})").why, Why::KeyTwice);
+        QCOMPARE(refused(R"({"seen": [{"sight": "tight_seat", "where": 1}]})").why, Why::KeyUnknown);
+        QCOMPARE(refused(R"({"seen": {"sight": "tight_seat"}})").why, Why::ValueIllTyped);
+        QCOMPARE(refused(R"({"seen": ["tight_seat"]})").why, Why::ValueIllTyped);
+        QCOMPARE(refused(R"({"answers": [{"test": "pinch_tips"}]})").field, std::string{"yes"});
+        QCOMPARE(refused(R"({"answers": [{"test": "pinch_tips", "yes": true, "pinched": 500}]})").why,
+                 Why::OutOfRange);
+        QVERIFY(!formats::read_try_on("[]").has_value());
+        std::string many = R"({"seen": [)";
+        for (int i = 0; i < 61; ++i) many += std::string{i ? "," : ""} + R"({"sight": "tight_seat"})";
+        QCOMPARE(refused(many + "]}").why, Why::FileTooMany);
+        QVERIFY(!formats::read_try_on("{\"seen\": ").has_value());
+    }
+    void causes_are_answered_with_their_amounts()
+    {
+        auto bench = test::lockgate_bench();
+        const auto c = bench();
+        auto seen = *formats::read_try_on(seat);
+        seen.known = known_of(c);
+        const auto j = formats::causes_json(seen, c);
+        QCOMPARE(j["causes"][0]["cause"].get<std::string>(), std::string{"crotch_wedge:back:+"});
+        QCOMPARE(j["causes"][0]["from"].get<std::string>(), std::string{"first_step"});
+        QCOMPARE(j["causes"][0]["amount_mm"].get<double>(), 10.0);
+        QCOMPARE(j["causes"][0]["explains"].size(), std::size_t{2});
+        for (const auto& row : j["causes"]) {
+            const bool other = row["cause"] == "something_else";
+            QCOMPARE(row.contains("amount_mm"), !other);
+            QVERIFY(other || row["adjustment"] != "bust");  // no bodice here
+        }
+    }
+    // By which the body differs, the cause is likelier, and that is its amount.
+    void the_body_speaks_for_a_cause()
+    {
+        auto bench = test::lockgate_bench();
+        const Length back = bench.body.taken(Measure::BackRise)->value + Length::mm(18);
+        bench.body.readings[Measure::BackRise] = {back, back};
+        auto c = bench();
+        const Cause wedge{AdjustmentKind::CrotchWedge, 1, Face::Back};
+        const auto is_wedge = [&](const KnownOf& k) { return k.cause == wedge; };
+        const auto known = known_of(c);
+        const auto found = std::find_if(known.begin(), known.end(), is_wedge);
+        QVERIFY(found != known.end() && found->what == Known::Proposed);
+        const auto by = suggested(*facts(wedge), {}, c);
+        QCOMPARE(by.from, AmountFrom::Body);
+        QVERIFY(std::abs(by.amount.in_mm() - 18) < 0.5);
+        bench.plan.decide({AdjustmentKind::CrotchWedge, Answer::Accepted});
+        c = bench();
+        const auto after = known_of(c);
+        const auto again = std::find_if(after.begin(), after.end(), is_wedge);
+        QVERIFY(again != after.end() && again->what == Known::TakenUp);
+    }
+    void a_pinch_is_the_amount()
+    {
+        const auto c = test::lockgate_bench()();
+        Observed o;
+        o.answers = {{SmallTest::PinchAcrossUnderSeat, true, Length::mm(14)}};
+        const auto by = suggested(*facts(Cause{AdjustmentKind::CrotchWedge, -1, Face::Back}), o, c);
+        QCOMPARE(by.from, AmountFrom::Pinch);
+        QCOMPARE(by.amount, Length::mm(-14));
+        o.answers = {{SmallTest::PinchAtWaist, true, Length::mm(8)}};
+        QCOMPARE(suggested(*facts(Cause{AdjustmentKind::WidthAtWaist, -1}), o, c).amount, Length::mm(-16));
+        o.answers = {{SmallTest::PinchAcrossUnderSeat, true, Length::mm(90)}};
+        QCOMPARE(suggested(*facts(Cause{AdjustmentKind::CrotchWedge, -1, Face::Back}), o, c).amount,
+                 Length::mm(-30));
+    }
+    void everything_has_its_words()
+    {
+        for (std::size_t i = 0; i < sight_count; ++i) QVERIFY(!words::sight_name(static_cast<Sight>(i)).isEmpty());
+        for (const auto& t : all_small_tests()) QVERIFY(words::small_test(t.test).endsWith('?'));
+        for (const auto& c : all_causes()) QVERIFY(words::cause_name(c.cause).size() > 5);
+    }
+};
+
+SARTORUM_TEST(TestTryOnJson)
+#include "test_try_on_json.moc"
