@@ -227,7 +227,8 @@ private:
             return;
         auto drawn = shaped_band_drawn(ends_changed(*band, role, overlap), role, edges);
         if (!drawn) return refused(band->id, drawn.error());
-        steps().push_back(redrawn_step(*band, *drawn, StepKind::PartBand, overlap));
+        steps().push_back(
+            redrawn_step(*band, *drawn, StepKind::DrawShapedBand, facing_width(*drawn, role).value_or(Length{})));
         *band = std::move(*drawn);
     }
 
