@@ -157,7 +157,7 @@ Said causes(const Options& o)
     }
     if (const auto next = next_test(seen, can_be_on(c)))
         answer.out += "Try next: " + words::small_test(next->test) + " Yes: " + words::cause_name(next->if_yes) +
-                      ". No: " + words::cause_name(next->if_no) + ".\n";
+                      ". No: " + words::cause_name(next->if_no) + ".\n" + words::care_on_a_body() + "\n";
     return answer;
 }
 

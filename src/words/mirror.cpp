@@ -151,6 +151,14 @@ QString small_test(SmallTest s)
     return {};
 }
 
+QString care_on_a_body()
+{
+    return t(
+        "Pins with glass heads lie along the body, not at it; a helper pins. Seams are opened with the blunt side "
+        "to "
+        "the skin.");
+}
+
 QString cause_name(const std::optional<Cause>& c)
 {
     if (!c) return t("Something else");

@@ -10,6 +10,8 @@ namespace sartorum::words {
 [[nodiscard]] QString sight_name(Sight);
 // What to do, and the question it answers.
 [[nodiscard]] QString small_test(SmallTest);
+// How pins and scissors are used on somebody.
+[[nodiscard]] QString care_on_a_body();
 // The adjustment with its direction; none: something else.
 [[nodiscard]] QString cause_name(const std::optional<Cause>&);
 [[nodiscard]] QString likely_word(Likely);
