@@ -7,6 +7,7 @@
 #include "core/paper/panels.h"
 #include "core/paper/redraw.h"
 #include "core/paper/redraw_parts.h"
+#include "core/pattern/dart.h"
 
 namespace sartorum {
 
@@ -67,9 +68,7 @@ Outcome<LongerBand> shortened_along(const Piece& band, const Curve& seam, Point 
     const auto rest = cut_through(band, beyond, Geom::rot90(there));
     if (!cut) return tl::make_unexpected(cut.error());
     if (!rest) return tl::make_unexpected(rest.error());
-    const double turn = Geom::angle_between(there, here);
-    const Geom::Affine to = Geom::Translate(-beyond) * Geom::Rotate(turn) * Geom::Translate(at);
-    Piece whole = rejoined(cut->first, moved(rest->second, to));
+    Piece whole = rejoined(cut->first, moved(rest->second, rigid(beyond, beyond + there, at, at + here)));
     Polygon strip{cut->enters, cut->leaves, rest->leaves, rest->enters};
     return LongerBand{std::move(*cut), std::move(whole), std::move(strip)};
 }

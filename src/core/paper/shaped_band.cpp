@@ -1,11 +1,11 @@
 #include "core/paper/shaped_band.h"
 
 #include <algorithm>
-#include <cmath>
 
 #include "core/paper/alike.h"
 #include "core/paper/facing.h"
 #include "core/paper/facing_parts.h"
+#include "core/pattern/dart.h"
 
 namespace sartorum {
 namespace {
@@ -31,11 +31,9 @@ Curve line_along(const Faces& faces, EdgeRole role)
     Curve out = facing::shut_along(*faces.front(), role, past).sewn.curve;
     if (faces.size() == 1) return out;
     Curve next = reversed(facing::shut_along(*faces.back(), role, past).sewn.curve * Geom::Scale(-1, 1));
-    const Point along = end_direction(out);
-    const Point turned = start_direction(next);
-    next *= Geom::Translate(-next.initialPoint());
-    next *= Geom::Rotate(std::atan2(Geom::cross(turned, along), Geom::dot(turned, along)));
-    next *= Geom::Translate(out.finalPoint());
+    const Point from = next.initialPoint();
+    const Point to = out.finalPoint();
+    next *= rigid(from, from + start_direction(next), to, to + end_direction(out));
     next.setInitial(out.finalPoint());
     return joined(out, next);
 }
@@ -171,14 +169,8 @@ void keep_notches(Piece& drawn, const Piece& band, EdgeRole role, const Ends& en
 // Laid where the band lies: the first face's end on its own, the other in its direction.
 Geom::Affine laid_on(const Curve& sewn, const Curve& was, bool first_after)
 {
-    const auto chord = [&](const Curve& c) {
-        return first_after ? c.initialPoint() - c.finalPoint() : c.finalPoint() - c.initialPoint();
-    };
-    const auto start = [&](const Curve& c) { return first_after ? c.finalPoint() : c.initialPoint(); };
-    const Point from = chord(sewn);
-    const Point to = chord(was);
-    const double turn = std::atan2(Geom::cross(from, to), Geom::dot(from, to));
-    return Geom::Translate(-start(sewn)) * Geom::Rotate(turn) * Geom::Translate(start(was));
+    return first_after ? rigid(sewn.finalPoint(), sewn.initialPoint(), was.finalPoint(), was.initialPoint())
+                       : rigid(sewn.initialPoint(), sewn.finalPoint(), was.initialPoint(), was.finalPoint());
 }
 
 Outcome<Piece> drawn_from(const Piece& band, EdgeRole role, const Faces& faces, EdgeRole on)

@@ -5,6 +5,7 @@
 
 #include "core/paper/bodice_redraw.h"
 #include "core/paper/dart_redraw.h"
+#include "core/pattern/dart.h"
 
 namespace sartorum {
 namespace {
@@ -107,12 +108,6 @@ Point at_distances(Point a, double r, Point b, double s, Point near)
     const Point x = foot + Geom::rot90(u) * off;
     const Point y = foot - Geom::rot90(u) * off;
     return Geom::distance(x, near) < Geom::distance(y, near) ? x : y;
-}
-
-// The rigid motion that takes two places to two others equally far apart.
-Geom::Affine rigid(Point a, Point b, Point to_a, Point to_b)
-{
-    return Geom::Translate(-a) * Geom::Rotate{Geom::angle_between(b - a, to_b - to_a)} * Geom::Translate(to_a);
 }
 
 }  // namespace

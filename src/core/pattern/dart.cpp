@@ -28,6 +28,11 @@ Geom::Affine turn_about(Point about, double radians)
     return Geom::Translate(-about) * Geom::Rotate{radians} * Geom::Translate(about);
 }
 
+Geom::Affine rigid(Point a, Point b, Point to_a, Point to_b)
+{
+    return Geom::Translate(-a) * Geom::Rotate{Geom::angle_between(b - a, to_b - to_a)} * Geom::Translate(to_a);
+}
+
 Geom::Affine closing(const Dart& d)
 {
     if (d.kind != DartKind::Dart) return Geom::Translate(d.leg_a - d.leg_b);

@@ -14,6 +14,8 @@ namespace sartorum {
 [[nodiscard]] Length mouth_width(const Dart&);
 // A turn about a place that stays, counter-clockwise.
 [[nodiscard]] Geom::Affine turn_about(Point, double radians);
+// Takes one place to another, and another so far away in the direction of its own.
+[[nodiscard]] Geom::Affine rigid(Point a, Point b, Point to_a, Point to_b);
 // Takes what lies after the dart in travel to where it lies when the dart is closed.
 [[nodiscard]] Geom::Affine closing(const Dart&);
 // All edges of one role in travel, darts between them closed: the seam as it is sewn.

@@ -2,6 +2,8 @@
 
 #include <algorithm>
 
+#include "core/pattern/dart.h"
+
 namespace sartorum {
 namespace {
 
@@ -33,8 +35,7 @@ Fold fold_of(const std::vector<Edge>& behind_first)
 // The fold travelled the other way lies on this one.
 Geom::Affine onto(const Fold& mirrored, const Fold& there)
 {
-    const double turn = Geom::angle_between(mirrored.to - mirrored.from, there.from - there.to);
-    return Geom::Translate(-mirrored.from) * Geom::Rotate{turn} * Geom::Translate(there.to);
+    return rigid(mirrored.from, mirrored.to, there.to, there.from);
 }
 
 // As their mouths follow each other.
