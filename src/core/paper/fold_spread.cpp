@@ -9,7 +9,8 @@
 namespace sartorum {
 namespace {
 
-const Point downwards{0, -1};
+// Drawn upwards the centre lies on the left, the side on the right.
+const Point upwards{0, 1};
 
 // Where the hem lies under that place; none where it does more than once. At a node both its segments do.
 std::optional<double> under(const Curve& hem, double x)
@@ -79,26 +80,24 @@ Outcome<FoldSpread> fold_spread(const Piece& piece, std::size_t mouth, Length by
     const Point top = (fold.leg_a + fold.leg_b) / 2;
     const double x = top[Geom::X];
     const auto hem = edge_index(piece, EdgeRole::Hem);
-    auto cut = cut_through(piece, top, downwards);
-    if (!hem || !cut || hem != edge_index(piece, EdgeRole::Hem, true)) return refuse(Why::NoRoomForCut, piece.id);
+    const Point along{by.in_mm(), 0};
+    auto spread = spread_across(piece, top, upwards, along);
+    if (!hem || !spread || hem != edge_index(piece, EdgeRole::Hem, true))
+        return refuse(Why::NoRoomForCut, piece.id);
     auto line = hem_spread(piece.edges[*hem].curve, x, by.in_mm());
     if (!line) return refuse(Why::NoRoomForCut, piece.id);
     Piece whole = piece;
-    const Point along{by.in_mm(), 0};
     for (std::size_t i = mouth + 1; i < *hem; ++i) whole.edges[i].curve = moved(piece.edges[i].curve, along);
     whole.edges[mouth].curve = mouth_spread(piece.edges[mouth].curve, x, by.in_mm());
     whole.edges[*hem].curve = std::move(*line);
     move_marks(whole, x, by.in_mm());
     settle_darts(whole);
     settle_level_guides(whole);
-    const bool to_side = cut->first.edges.size() > 0 && bounds(cut->first).max()[Geom::X] > x + 1;
-    Piece& near = to_side ? cut->second : cut->first;
-    Piece& far = to_side ? cut->first : cut->second;
-    const Point low = cut->leaves[Geom::Y] < cut->enters[Geom::Y] ? cut->leaves : cut->enters;
-    const Point high = cut->leaves[Geom::Y] < cut->enters[Geom::Y] ? cut->enters : cut->leaves;
-    Polygon strip{high, high + along, low + along, low};
-    return FoldSpread{
-        std::move(near), moved(far, Geom::Translate(along)), std::move(whole), {high, low}, std::move(strip)};
+    return FoldSpread{std::move(spread->cut.first),
+                      std::move(spread->second),
+                      std::move(whole),
+                      {spread->cut.leaves, spread->cut.enters},
+                      std::move(spread->strip)};
 }
 
 }  // namespace sartorum
