@@ -2,7 +2,7 @@
 
 #include <algorithm>
 
-#include "core/pattern/part_rules.h"
+#include "core/alter/serves.h"
 
 namespace sartorum {
 namespace {
@@ -12,22 +12,14 @@ bool opens(const Piece& p)
     return p.opening > Length{} || p.side_opening > Length{};
 }
 
-// What hangs from the waist: its uppermost part begins there.
-bool hangs(const Garment& g)
-{
-    const auto parts = parts_of(g.pieces);
-    return !parts.empty() && edge_index(front_of(part_view(g, parts.front())), EdgeRole::Waist) &&
-           !edge_index(front_of(part_view(g, parts.front())), EdgeRole::Shoulder);
-}
-
 }  // namespace
 
 std::optional<Elastic> waist_elastic(const Computed& c)
 {
     const auto waist = c.work.worn_by().taken(Measure::Waist);
     const auto& flat = c.altered_flat;
-    if (!waist || !hangs(c.altered) || !flat.has(GarmentMeasure::Waist) ||
-        std::any_of(c.altered.pieces.begin(), c.altered.pieces.end(), opens))
+    if (!waist || !hangs_from_waist(part_view(c.altered, parts_of(c.altered.pieces).front())) ||
+        !flat.has(GarmentMeasure::Waist) || std::any_of(c.altered.pieces.begin(), c.altered.pieces.end(), opens))
         return std::nullopt;
     const Length casing =
         flat.has(GarmentMeasure::Band) ? flat.of(GarmentMeasure::Band) : flat.of(GarmentMeasure::Waist);
