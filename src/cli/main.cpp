@@ -164,6 +164,7 @@ Said causes(const Options& o)
 // Every sight and every small test a toile's file can name.
 Said sights(const Options& o)
 {
+    constexpr std::array from{"front", "back", "side"};
     json seen = json::array();
     json tests = json::array();
     QString table;
@@ -171,7 +172,10 @@ Said sights(const Options& o)
     for (std::size_t i = 0; i < sight_count; ++i) {
         const auto s = static_cast<Sight>(i);
         const auto said = words::sight_name(s);
-        seen.push_back({{"sight", facts(s).key}, {"name", said.toStdString()}, {"sided", facts(s).sided}});
+        seen.push_back({{"sight", facts(s).key},
+                        {"name", said.toStdString()},
+                        {"from", from[static_cast<std::size_t>(facts(s).from)]},
+                        {"sided", facts(s).sided}});
         table += QString{"%1: %2\n"}.arg(text(facts(s).key), said);
     }
     table += "\n";

@@ -47,6 +47,7 @@ Outcome<Seen> read_seen(const json& j)
     if (!strength) return tl::make_unexpected(strength.error());
     const auto side = said<Side>(from_side_keys, j, "side");
     if (!side) return tl::make_unexpected(side.error());
+    if (*side && !facts(*sight).sided) return refuse(Why::KeyUnknown, *word + ": side");
     return Seen{*sight, strength->value_or(Strength::Clear), *side};
 }
 

@@ -227,13 +227,6 @@ std::string key(const Cause& c)
     return out + (c.sign > 0 ? ":+" : ":-");
 }
 
-const CauseFacts* cause_of(std::string_view wanted)
-{
-    const auto it = std::find_if(cause_rows().begin(), cause_rows().end(),
-                                 [&](const CauseFacts& f) { return key(f.cause) == wanted; });
-    return it == cause_rows().end() ? nullptr : &*it;
-}
-
 bool contradict(const Cause& a, const Cause& b)
 {
     const bool same_place = a.face == b.face || a.face == Face::Both || b.face == Face::Both;

@@ -43,7 +43,6 @@ struct CauseFacts {
 [[nodiscard]] HowOften how_often(const CauseFacts&, Sight);
 // "shoulder_slope:-", "crotch_wedge:back:+".
 [[nodiscard]] std::string key(const Cause&);
-[[nodiscard]] const CauseFacts* cause_of(std::string_view key);
 // The same adjustment at the same place the other way: both at once cannot be.
 [[nodiscard]] bool contradict(const Cause&, const Cause&);
 

@@ -35,7 +35,6 @@ double factor(Known k)
         case Known::InsideNoise: return 1.6;
         case Known::TakenUp: return 0.4;
         case Known::TakenTooFar: return 2;
-        case Known::JustChanged: return 1.8;
     }
     return 1;
 }
@@ -249,10 +248,11 @@ std::vector<Ranked> ranked(const Observed& o, const CanBe& can_be)
     if (o.seen.empty() && o.answers.empty()) return out;
     const Sets sets = all_sets(o, can_be);
     const auto p = of_causes(sets);
+    const auto seen = distinct(o.seen);
     for (std::size_t i = 0; i < p.size(); ++i) {
         const auto* c = sets.causes[i];
         Ranked r{c, p[i], {}, {}};
-        for (const auto& [sight, strength] : distinct(o.seen))
+        for (const auto& [sight, strength] : seen)
             (c && how_often(*c, sight) >= HowOften::Seldom ? r.explains : r.leaves).push_back(sight);
         const bool told = !c || !r.explains.empty() || p[i] > usual_odds * 2;
         if (p[i] >= least_told && told) out.push_back(std::move(r));

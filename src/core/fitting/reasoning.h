@@ -40,7 +40,6 @@ enum class Known {
     InsideNoise,  // it differs so by less than anybody measures
     TakenUp,      // it is in the plan already
     TakenTooFar,  // the other way is
-    JustChanged,  // it, or the other way, came since the last toile
 };
 struct KnownOf {
     Cause cause;

@@ -65,13 +65,6 @@ std::optional<Length> pinched(const CauseFacts& c, const Observed& o)
     return std::nullopt;
 }
 
-const PlanLine* line_for(const Cause& c, const Computed& computed)
-{
-    const auto it = std::find_if(computed.lines.begin(), computed.lines.end(),
-                                 [&](const PlanLine& l) { return l.kind == c.kind; });
-    return it == computed.lines.end() ? nullptr : &*it;
-}
-
 }  // namespace
 
 CanBe can_be_on(const Computed& c)
@@ -85,7 +78,7 @@ std::vector<KnownOf> known_of(const Computed& c)
 {
     std::vector<KnownOf> out;
     for (const auto& f : all_causes()) {
-        const PlanLine* l = line_for(f.cause, c);
+        const PlanLine* l = c.line(f.cause.kind);
         if (const auto what = l ? known(f.cause, *l) : std::nullopt) out.push_back({f.cause, *what});
     }
     return out;
@@ -98,7 +91,7 @@ Suggested suggested(const CauseFacts& f, const Observed& o, const Computed& c)
         return Suggested{std::clamp(amount * static_cast<double>(f.cause.sign), row.least, row.most), from};
     };
     if (const auto p = pinched(f, o)) return within(*p, AmountFrom::Pinch);
-    const PlanLine* l = line_for(f.cause, c);
+    const PlanLine* l = c.line(f.cause.kind);
     const auto asked = l && l->state != LineState::Accepted ? proposed(f.cause, *l) : std::nullopt;
     if (asked && same_way(f.cause, *asked) && l->proposal->leave() != Leave::Noise)
         return within(abs(*asked), AmountFrom::Body);
