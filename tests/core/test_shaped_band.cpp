@@ -1,8 +1,5 @@
 // A waistband that follows the waist: drawn anew from it; one of another shape keeps it and is cut.
-#include <geos_c.h>
-
 #include <QtTest>
-#include <cstdarg>
 
 #include "../demo/shaped_band.h"
 #include "core/alter/follow.h"
@@ -10,6 +7,7 @@
 #include "core/check/walk.h"
 #include "core/paper/sound.h"
 #include "faces.h"
+#include "geos_lines.h"
 #include "tests.h"
 #include "trousers_bench.h"
 
@@ -58,29 +56,15 @@ bool has_step(const Computed& c, StepKind kind)
     return std::any_of(c.steps.begin(), c.steps.end(), [&](const Step& s) { return s.kind == kind; });
 }
 
-void no_message(const char*, ...) {}
-
-// How far the points of one line lie from another, least and most, by GEOS.
-std::pair<double, double> apart(const Curve& one, const Curve& other)
+// How far the points of one line lie from another, least and most.
+std::pair<double, double> between(const Curve& one, const Curve& other)
 {
-    const auto line = [](const std::vector<Point>& points) {
-        auto* seq = GEOSCoordSeq_create(static_cast<unsigned>(points.size()), 2);
-        for (unsigned i = 0; i < points.size(); ++i)
-            GEOSCoordSeq_setXY(seq, i, points[i][Geom::X], points[i][Geom::Y]);
-        return GEOSGeom_createLineString(seq);
-    };
-    auto* to = line(flattened(other, Length::mm(0.002)));
+    const auto to = test::line_through(flattened(other, Length::mm(0.002)));
     std::pair<double, double> out{1e9, 0};
     for (const auto& p : flattened(one, Length::mm(0.05))) {
-        auto* seq = GEOSCoordSeq_create(1, 2);
-        GEOSCoordSeq_setXY(seq, 0, p[Geom::X], p[Geom::Y]);
-        auto* point = GEOSGeom_createPoint(seq);
-        double d = 0;
-        GEOSDistance(to, point, &d);
-        GEOSGeom_destroy(point);
+        const double d = test::apart(to, p);
         out = {std::min(out.first, d), std::max(out.second, d)};
     }
-    GEOSGeom_destroy(to);
     return out;
 }
 
@@ -96,7 +80,7 @@ double angle_at(const Piece& p, EdgeRole before, EdgeRole after)
 class TestShapedBand : public QObject {
     Q_OBJECT
 private slots:
-    void initTestCase() { initGEOS(no_message, no_message); }
+    void initTestCase() { initGEOS(test::no_message, test::no_message); }
     void cleanupTestCase() { finishGEOS(); }
 
     void it_lies_on_the_waist_and_is_as_wide_all_along()
@@ -113,8 +97,9 @@ private slots:
             QVERIFY(!unsound(band));
             const Curve& low = edge(band, EdgeRole::Waist).curve;
             QVERIFY(std::abs(mm(length(low)) - waists(pieces)) < 0.01);
-            const auto [least, most] = apart(edge(band, EdgeRole::BandTop).curve,
-                                             [&] { return joined(edge(band, EdgeRole::Underlap).curve, low); }());
+            const auto [least, most] = between(edge(band, EdgeRole::BandTop).curve, [&] {
+                return joined(edge(band, EdgeRole::Underlap).curve, low);
+            }());
             QVERIFY2(least > deep - 0.02 && most < deep + 0.02, qPrintable(QString("%1 %2").arg(least).arg(most)));
             QVERIFY(std::abs(angle_at(band, EdgeRole::BandTop, EdgeRole::BandEnd) - 90) < 0.05);
             QVERIFY(std::abs(angle_at(band, EdgeRole::Waist, EdgeRole::Centre) - 90) < 0.05);
@@ -184,7 +169,7 @@ private slots:
                             length(edge(was, EdgeRole::Waist).curve))) < 1e-3);
         QVERIFY(is_shaped_from(*again, EdgeRole::Waist, faces(c.traced, c.traced)));
         const auto [least, most] =
-            apart(edge(*again, EdgeRole::BandTop).curve, edge(was, EdgeRole::BandTop).curve);
+            between(edge(*again, EdgeRole::BandTop).curve, edge(was, EdgeRole::BandTop).curve);
         QVERIFY2(most < 0.05 && least >= 0, qPrintable(QString::number(most)));
     }
 

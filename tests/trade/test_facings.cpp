@@ -10,6 +10,7 @@
 #include "core/paper/facing.h"
 #include "core/paper/sound.h"
 #include "dresses.h"
+#include "geos_lines.h"
 #include "tests.h"
 
 using namespace sartorum;
@@ -18,7 +19,6 @@ using namespace sartorum::test;
 namespace {
 
 using Kind = AdjustmentKind;
-using Shape = std::unique_ptr<GEOSGeometry, void (*)(GEOSGeometry*)>;
 
 // By the Bernstein formula, not by the core's own flattening.
 std::vector<Point> bernstein(const Curve& c, int steps)
@@ -36,29 +36,6 @@ std::vector<Point> bernstein(const Curve& c, int steps)
     return out;
 }
 
-Shape shape(GEOSGeometry* g)
-{
-    return {g, GEOSGeom_destroy};
-}
-
-Shape line_through(const std::vector<Point>& points)
-{
-    auto* seq = GEOSCoordSeq_create(static_cast<unsigned>(points.size()), 2);
-    for (unsigned i = 0; i < points.size(); ++i)
-        GEOSCoordSeq_setXY(seq, i, points[i][Geom::X], points[i][Geom::Y]);
-    return shape(GEOSGeom_createLineString(seq));
-}
-
-double apart(const Shape& a, Point p)
-{
-    auto* seq = GEOSCoordSeq_create(1, 2);
-    GEOSCoordSeq_setXY(seq, 0, p[Geom::X], p[Geom::Y]);
-    const auto point = shape(GEOSGeom_createPoint(seq));
-    double out = 0;
-    GEOSDistance(a.get(), point.get(), &out);
-    return out;
-}
-
 std::vector<Point> points_of(const Shape& line)
 {
     std::vector<Point> out;
@@ -73,8 +50,6 @@ std::vector<Point> points_of(const Shape& line)
     }
     return out;
 }
-
-void no_message(const char*, ...) {}
 
 Seam facing_seam(const std::string& on)
 {
