@@ -143,8 +143,8 @@ Said causes(const Options& o)
 {
     const auto in = load(o, true);
     const auto c = applied(in, o);
-    auto seen = need(formats::read_try_on(need(read_file(given(o.toile, "toile FILE")), o.toile)), o.toile);
-    seen.known = known_of(c);
+    const auto toile = need(formats::read_try_on(need(read_file(given(o.toile, "toile FILE")), o.toile)), o.toile);
+    const Observed seen = observed(toile, known_of(c));
     if (o.json) return {text_of(formats::causes_json(seen, c))};
     Said answer;
     for (const auto& r : ranked(seen, can_be_on(c))) {

@@ -1,17 +1,9 @@
 // Bodies, read and written.
-#include <QDate>
-
 #include "formats/json.h"
 #include "formats/json_parts.h"
 
 namespace sartorum::formats {
 namespace {
-
-// A day of the calendar as 2026-11-03.
-bool is_date(const std::string& text)
-{
-    return text.size() == 10 && QDate::fromString(QString::fromStdString(text), Qt::ISODate).isValid();
-}
 
 Outcome<Posture> posture_of(const json& j)
 {
@@ -86,7 +78,7 @@ Outcome<NamedBody> read_body(const std::string& text)
     const auto date = text_at(*j, "date");
     if (!name) return tl::make_unexpected(name.error());
     if (!date) return tl::make_unexpected(date.error());
-    if (!is_date(*date)) return refuse(Why::DateBroken, *date);
+    if (!is_iso_date(*date)) return refuse(Why::DateBroken, *date);
     out.name = *name;
     out.set.date = *date;
     if (!j->contains("readings")) return refuse(Why::KeyMissing, "readings");

@@ -1,5 +1,7 @@
 #include "formats/json_parts.h"
 
+#include <QDate>
+
 #include <cmath>
 #include <set>
 
@@ -73,6 +75,11 @@ Outcome<Length> length_of(const json& value, const std::string& field)
     auto read = guess_length(value.get<std::string>(), Unit::Centimetre);
     if (!read) read.error().field = field + ": " + read.error().field;
     return read;
+}
+
+bool is_iso_date(const std::string& text)
+{
+    return text.size() == 10 && QDate::fromString(QString::fromStdString(text), Qt::ISODate).isValid();
 }
 
 }  // namespace sartorum::formats

@@ -17,6 +17,8 @@ using json = nlohmann::ordered_json;
 // A text that must be there, not longer than a note.
 [[nodiscard]] Outcome<std::string> text_at(const json& j, const char* key);
 [[nodiscard]] Outcome<std::string> text_or_empty(const json& j, const char* key);
+// A day of the calendar as 2026-11-03.
+[[nodiscard]] bool is_iso_date(const std::string&);
 // A number of millimetres, or a length as it is written.
 [[nodiscard]] Outcome<Length> length_of(const json& value, const std::string& field);
 

@@ -104,8 +104,8 @@ Outcome<Decision> decision_of(const std::string& key, const json& entry)
     const auto kind = adjustment_of_key(key);
     if (!kind) return refuse(Why::KeyUnknown, "adjustments: " + key);
     if (!entry.is_object()) return refuse(Why::ValueIllTyped, key);
-    constexpr std::array<std::string_view, 7> known{"answer",  "amount_mm", "back_mm", "amounts",
-                                                    "subject", "method",    "sides"};
+    constexpr std::array<std::string_view, 8> known{"answer",  "amount_mm", "back_mm", "amounts",
+                                                    "subject", "method",    "sides",   "seen_on"};
     if (auto ok = only(entry, known, key); !ok) return tl::make_unexpected(ok.error());
     const auto answer = text_at(entry, "answer");
     if (!answer) return refuse(answer.error().why, key + ": answer");
@@ -138,6 +138,10 @@ Outcome<Decision> decision_of(const std::string& key, const json& entry)
     const auto sides = sides_said(entry, key + ": sides");
     if (!sides) return tl::make_unexpected(sides.error());
     d.sides = *sides;
+    const auto seen_on = text_or_empty(entry, "seen_on");
+    if (!seen_on) return refuse(seen_on.error().why, key + ": seen_on");
+    if (!seen_on->empty() && !is_iso_date(*seen_on)) return refuse(Why::ValueIllTyped, key + ": seen_on");
+    d.seen_on = *seen_on;
     return d;
 }
 
@@ -176,6 +180,7 @@ json decision_json(const Decision& d)
         entry["amounts"].push_back(std::move(amount));
     }
     if (d.sides != SidesWay::Usual) entry["sides"] = key(d.sides);
+    if (!d.seen_on.empty()) entry["seen_on"] = d.seen_on;
     if (d.method) entry["method"] = adjustment(d.kind).methods[*d.method];
     return entry;
 }

@@ -1,5 +1,7 @@
 #include "formats/try_on_json.h"
 
+#include <cmath>
+
 #include "core/alter/catalogue.h"
 #include "formats/json_parts.h"
 
@@ -26,17 +28,45 @@ Outcome<const json*> list_at(const json& j, const char* key)
     static const json none = json::array();
     if (!j.contains(key)) return &none;
     if (!j[key].is_array()) return refuse(Why::ValueIllTyped, key);
-    if (j[key].size() > most_seen) {
+    if (j[key].size() > most_notes) {
         Refusal r{Why::FileTooMany, key, {}, {}, {}, 0};
-        r.high = Length::mm(static_cast<double>(most_seen));
+        r.high = Length::mm(static_cast<double>(most_notes));
         return tl::make_unexpected(r);
     }
     return &j[key];
 }
 
-Outcome<Seen> read_seen(const json& j)
+std::string text_of(std::string_view key)
 {
-    static constexpr std::array<std::string_view, 3> keys{"sight", "strength", "side"};
+    return std::string{key};
+}
+
+// "at": [x, y] on the figure, both within it.
+Outcome<std::optional<FigurePoint>> read_place(const json& j)
+{
+    if (!j.contains("at")) return std::optional<FigurePoint>{};
+    const auto& at = j["at"];
+    constexpr double most = 110;
+    const auto within = [&](const json& v) { return v.is_number() && std::abs(v.get<double>()) <= most; };
+    if (!at.is_array() || at.size() != 2 || !within(at[0]) || !within(at[1]))
+        return refuse(Why::ValueIllTyped, "at");
+    return std::optional{FigurePoint{at[0].get<double>(), at[1].get<double>()}};
+}
+
+template <class E>
+Outcome<E> said_or(const json& j, const char* key, std::optional<E> (*of_key)(std::string_view), E otherwise)
+{
+    if (!j.contains(key)) return otherwise;
+    const auto word = text_at(j, key);
+    const auto known = word ? of_key(*word) : std::nullopt;
+    if (!known) return refuse(Why::WordUnknown, key);
+    return *known;
+}
+
+Outcome<Note> read_note(const json& j)
+{
+    static constexpr std::array<std::string_view, 7> keys{"sight", "strength", "side", "moment",
+                                                          "since", "at",       "words"};
     if (!j.is_object()) return refuse(Why::ValueIllTyped, "seen");
     if (const auto ok = only(j, keys, "seen"); !ok) return tl::make_unexpected(ok.error());
     const auto word = text_at(j, "sight");
@@ -48,7 +78,38 @@ Outcome<Seen> read_seen(const json& j)
     const auto side = said<Side>(from_side_keys, j, "side");
     if (!side) return tl::make_unexpected(side.error());
     if (*side && !facts(*sight).sided) return refuse(Why::KeyUnknown, *word + ": side");
-    return Seen{*sight, strength->value_or(Strength::Clear), *side};
+    const auto moment = said_or(j, "moment", moment_of_key, Moment::Standing);
+    if (!moment) return tl::make_unexpected(moment.error());
+    const auto since = said_or(j, "since", since_of_key, Since::New);
+    if (!since) return tl::make_unexpected(since.error());
+    const auto at = read_place(j);
+    if (!at) return tl::make_unexpected(at.error());
+    auto words = text_or_empty(j, "words");
+    if (!words) return tl::make_unexpected(words.error());
+    return Note{{*sight, strength->value_or(Strength::Clear), *side}, *moment, *since, *at, std::move(*words)};
+}
+
+Outcome<Found> read_found(const json& j)
+{
+    static constexpr std::array<std::string_view, 5> keys{"what", "at", "face", "side", "by"};
+    if (!j.is_object()) return refuse(Why::ValueIllTyped, "found");
+    if (const auto ok = only(j, keys, "found"); !ok) return tl::make_unexpected(ok.error());
+    const auto word = text_at(j, "what");
+    const auto what = word ? by_hand_of_key(*word) : std::nullopt;
+    if (!what) return refuse(Why::WordUnknown, "found: what");
+    const auto at = text_at(j, "at");
+    const auto places = places_of(*what);
+    if (!at || std::find(places.begin(), places.end(), *at) == places.end())
+        return refuse(Why::PlaceUnknown, *word + ": at");
+    const auto face = said_or(j, "face", face_of_key, Face::Both);
+    if (!face) return tl::make_unexpected(face.error());
+    const auto side = said<Side>(from_side_keys, j, "side");
+    if (!side) return tl::make_unexpected(side.error());
+    if (!j.contains("by")) return refuse(Why::KeyMissing, *word + ": by");
+    const auto by = length_of(j["by"], *word + ": by");
+    if (!by) return tl::make_unexpected(by.error());
+    if (abs(*by) > found_most) return refuse_amount(Why::OutOfRange, *word + ": by", *by, -found_most, found_most);
+    return Found{*what, *at, *face, *side, *by};
 }
 
 Outcome<Answered> read_answer(const json& j)
@@ -86,33 +147,113 @@ json cause_or_else(const std::optional<Cause>& c)
 
 }  // namespace
 
-Outcome<Observed> read_try_on(const std::string& text)
+namespace {
+
+Outcome<bool> read_head(const json& j, TryOn& out)
+{
+    for (const auto& [key, into] : {std::pair{"date", &out.date}, std::pair{"cloth", &out.cloth},
+                                    std::pair{"worn", &out.worn}, std::pair{"words", &out.words}}) {
+        auto text = text_or_empty(j, key);
+        if (!text) return tl::make_unexpected(text.error());
+        *into = std::move(*text);
+    }
+    if (!out.date.empty() && !is_iso_date(out.date)) return refuse(Why::DateBroken, out.date);
+    const auto what = said_or(j, "what", put_on_of_key, PutOn::Whole);
+    if (!what) return tl::make_unexpected(what.error());
+    out.what = *what;
+    if (!j.contains("moments")) return true;
+    const auto& moments = j["moments"];
+    if (!moments.is_array() || moments.size() > moment_count) return refuse(Why::ValueIllTyped, "moments");
+    out.moments.clear();
+    for (const auto& m : moments) {
+        const auto moment = m.is_string() ? moment_of_key(m.get<std::string>()) : std::nullopt;
+        if (!moment) return refuse(Why::WordUnknown, "moments");
+        out.moments.push_back(*moment);
+    }
+    return true;
+}
+
+// One after the other, none that stands there already.
+template <class T, class Same>
+Outcome<bool> read_list(const json& j, const char* key, Outcome<T> (*read)(const json&), std::vector<T>& into,
+                        Same same)
+{
+    const auto all = list_at(j, key);
+    if (!all) return tl::make_unexpected(all.error());
+    for (const auto& one : **all) {
+        auto value = read(one);
+        if (!value) return tl::make_unexpected(value.error());
+        const auto twice = [&](const T& old) { return same(old, *value); };
+        if (const auto it = std::find_if(into.begin(), into.end(), twice); it != into.end())
+            return refuse(Why::KeyTwice, key);
+        into.push_back(std::move(*value));
+    }
+    return true;
+}
+
+}  // namespace
+
+Outcome<TryOn> read_try_on(const std::string& text)
 {
     const auto j = parse(text);
     if (!j) return tl::make_unexpected(j.error());
-    static constexpr std::array<std::string_view, 2> keys{"seen", "answers"};
+    static constexpr std::array<std::string_view, 9> keys{"date",  "what", "cloth",   "worn", "moments",
+                                                          "words", "seen", "answers", "found"};
     if (!j->is_object()) return refuse(Why::ValueIllTyped, "try-on");
     if (const auto ok = only(*j, keys); !ok) return tl::make_unexpected(ok.error());
-    Observed out;
-    const auto all_seen = list_at(*j, "seen");
-    if (!all_seen) return tl::make_unexpected(all_seen.error());
-    for (const auto& one : **all_seen) {
-        auto seen = read_seen(one);
-        if (!seen) return tl::make_unexpected(seen.error());
-        const auto again = [&](const Seen& s) { return s.sight == seen->sight && s.side == seen->side; };
-        if (std::any_of(out.seen.begin(), out.seen.end(), again))
-            return refuse(Why::KeyTwice, std::string{facts(seen->sight).key});
-        out.seen.push_back(*seen);
+    TryOn out;
+    if (const auto ok = read_head(*j, out); !ok) return tl::make_unexpected(ok.error());
+    const auto same_note = [](const Note& a, const Note& b) {
+        return a.seen.sight == b.seen.sight && a.seen.side == b.seen.side;
+    };
+    const auto same_test = [](const Answered& a, const Answered& b) { return a.test == b.test; };
+    const auto same_place = [](const Found& a, const Found& b) {
+        return a.what == b.what && a.at == b.at && a.face == b.face && a.side == b.side;
+    };
+    if (const auto ok = read_list(*j, "seen", read_note, out.notes, same_note); !ok)
+        return tl::make_unexpected(ok.error());
+    if (const auto ok = read_list(*j, "answers", read_answer, out.answers, same_test); !ok)
+        return tl::make_unexpected(ok.error());
+    if (const auto ok = read_list(*j, "found", read_found, out.found, same_place); !ok)
+        return tl::make_unexpected(ok.error());
+    return out;
+}
+
+nlohmann::ordered_json try_on_json(const TryOn& t)
+{
+    json out = json::object();
+    if (!t.date.empty()) out["date"] = t.date;
+    out["what"] = text_of(key(t.what));
+    for (const auto& [name, said] :
+         {std::pair{"cloth", &t.cloth}, std::pair{"worn", &t.worn}, std::pair{"words", &t.words}}) {
+        if (!said->empty()) out[name] = *said;
     }
-    const auto answers = list_at(*j, "answers");
-    if (!answers) return tl::make_unexpected(answers.error());
-    for (const auto& one : **answers) {
-        auto answer = read_answer(one);
-        if (!answer) return tl::make_unexpected(answer.error());
-        if (std::any_of(out.answers.begin(), out.answers.end(),
-                        [&](const Answered& a) { return a.test == answer->test; }))
-            return refuse(Why::KeyTwice, std::string{facts(answer->test).key});
-        out.answers.push_back(*answer);
+    out["moments"] = json::array();
+    for (const auto m : t.moments) out["moments"].push_back(text_of(key(m)));
+    out["seen"] = json::array();
+    for (const auto& n : t.notes) {
+        json one{{"sight", text_of(facts(n.seen.sight).key)},
+                 {"strength", strength_keys[static_cast<std::size_t>(n.seen.strength)]}};
+        if (n.seen.side) one["side"] = from_side_keys[*n.seen.side == Side::Left ? 1 : 0];
+        if (n.moment != Moment::Standing) one["moment"] = text_of(key(n.moment));
+        if (n.since != Since::New) one["since"] = text_of(key(n.since));
+        if (n.at) one["at"] = {n.at->x, n.at->y};
+        if (!n.words.empty()) one["words"] = n.words;
+        out["seen"].push_back(std::move(one));
+    }
+    out["answers"] = json::array();
+    for (const auto& a : t.answers) {
+        json one{{"test", text_of(facts(a.test).key)}, {"yes", a.yes}};
+        if (a.pinched) one["pinched"] = a.pinched->in_mm();
+        out["answers"].push_back(std::move(one));
+    }
+    out["found"] = json::array();
+    for (const auto& f : t.found) {
+        json one{{"what", text_of(key(f.what))}, {"at", f.at}};
+        if (f.face != Face::Both) one["face"] = text_of(key(f.face));
+        if (f.side) one["side"] = from_side_keys[*f.side == Side::Left ? 1 : 0];
+        one["by"] = f.by.in_mm();
+        out["found"].push_back(std::move(one));
     }
     return out;
 }

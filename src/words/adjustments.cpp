@@ -93,6 +93,7 @@ QString adjustment_name(AdjustmentKind k)
         case AdjustmentKind::WidthAtCalf: return t("Width at the calf");
         case AdjustmentKind::CentreWedge: return t("Length at the centre");
         case AdjustmentKind::TurnUp: return t("Turn-up");
+        case AdjustmentKind::PinnedShoulder: return t("Shoulder as pinned");
     }
     return {};
 }
@@ -155,6 +156,7 @@ QString amount_meaning(AdjustmentKind k, bool of_gores)
         case AdjustmentKind::WaistDarts: return t("on each half: + taken in more, − less; moved: + to the side");
         case AdjustmentKind::WidthAtHighHip: return t("all round; nothing at waist and hip");
         case AdjustmentKind::TurnUp: return t("how deep it is seen");
+        case AdjustmentKind::PinnedShoulder: return t("square to the seam at each end; − taken off");
         case AdjustmentKind::CentreWedge: return t("gained at the centre, nothing at the side");
         case AdjustmentKind::WidthAtCalf: return t("round one leg, a quarter at each seam");
         case AdjustmentKind::SewnHem: return t("+ let down within the allowance, − shorter");
@@ -175,6 +177,8 @@ QString toile_sign(AdjustmentKind kind)
         case AdjustmentKind::Tucks: return t("tucks stand off the figure, or off the stripes");
         case AdjustmentKind::WidthAtLegHem: return t("the hem swings too wide, or catches at the heel");
         case AdjustmentKind::TurnUp: return t("the hem is wanted turned up outside");
+        case AdjustmentKind::PinnedShoulder:
+            return t("pinned on the toile, the shoulder seam does not lie where it was sewn");
         case AdjustmentKind::CrotchWedge:
             return t(
                 "it is pulled down behind in sitting or bending (back +, front −); cloth bags under a flat seat "

@@ -36,15 +36,23 @@ QString station_title(WaistStation s)
     return name.left(1).toUpper() + name.mid(1);
 }
 
-QString stations_text(const std::vector<Length>& at, Unit u)
+QString place_name(AdjustmentKind kind, std::size_t place)
+{
+    if (kind != AdjustmentKind::PinnedShoulder) return station_name(static_cast<WaistStation>(place));
+    constexpr std::array ends{"front neck end", "front tip", "back neck end", "back tip"};
+    return t(ends[place]);
+}
+
+QString stations_text(AdjustmentKind kind, const std::vector<Length>& at, Unit u)
 {
     const bool alike = std::all_of(at.begin(), at.end(), [&](Length l) { return l == at.front(); });
-    if (alike) return t("%1 all round").arg(amount(at.front(), u, true));
+    const bool round = kind != AdjustmentKind::PinnedShoulder;
+    if (alike) return (round ? t("%1 all round") : t("%1 at each end")).arg(amount(at.front(), u, true));
     QStringList out;
     for (std::size_t i = 0; i < at.size(); ++i) {
         if (abs(at[i]) < nothing_drawn) continue;
         // The unit once, at the end.
-        out << t("%1 %2").arg(station_name(static_cast<WaistStation>(i)), number(at[i], u, true));
+        out << t("%1 %2").arg(place_name(kind, i), number(at[i], u, true));
     }
     return t("%1 %2").arg(out.join(", "), text(std::string{unit_text(u)}));
 }

@@ -7,8 +7,10 @@ namespace sartorum::words {
 
 [[nodiscard]] QString station_name(WaistStation);   // "mid front"
 [[nodiscard]] QString station_title(WaistStation);  // "Mid front"
+// One of an adjustment's own places: "mid front", "front tip".
+[[nodiscard]] QString place_name(AdjustmentKind, std::size_t place);
 // "centre front −20, mid front −12", or "+10 mm all round"; the unit is said where it stands alone.
-[[nodiscard]] QString stations_text(const std::vector<Length>& at, Unit);
+[[nodiscard]] QString stations_text(AdjustmentKind, const std::vector<Length>& at, Unit);
 // "−2.0 to +0.9 cm": the least and the most of both sides.
 [[nodiscard]] QString stations_brief(const PlanLine& right, const PlanLine* left, Unit);
 // "By the centre 20 mm under it, …": where a piece's marks go.

@@ -1,5 +1,8 @@
 #include "words/words.h"
 
+#include <QDate>
+#include <QLocale>
+
 #include "core/pattern/part_rules.h"
 #include "words/say.h"
 #include "words/sides.h"
@@ -17,6 +20,12 @@ QString number(Length l, Unit u, bool change)
 QString amount(Length l, Unit u, bool change)
 {
     return text(length_text(l, u, change));
+}
+
+QString day_in_words(const std::string& iso)
+{
+    const auto day = QDate::fromString(text(iso), Qt::ISODate);
+    return day.isValid() ? QLocale{QLocale::English}.toString(day, "d MMMM") : text(iso);
 }
 
 QString amount_on_paper(Length l, Unit unit)
@@ -341,7 +350,7 @@ QString doubt(const Doubt& d, Unit u)
 QString amounts(const PlanLine& line, Unit u)
 {
     if (adjustment(line.kind).at_join == AtJoin::WholeGarment) return {};
-    if (!line.at.empty()) return stations_text(line.at, u);
+    if (!line.at.empty()) return stations_text(line.kind, line.at, u);
     if (line.back == line.amount) return amount(line.amount, u, true);
     return t("%1 and %2").arg(amount(line.amount, u, true), amount(line.back, u, true));
 }
@@ -349,6 +358,7 @@ QString amounts(const PlanLine& line, Unit u)
 QString why(const PlanLine& line, Unit u)
 {
     const QString sign = toile_sign(line.kind);
+    if (!line.seen_on.empty()) return t("seen on the toile of %1").arg(day_in_words(line.seen_on));
     if (adjustment(line.kind).at_join == AtJoin::WholeGarment)
         return t("an edge changed that a facing lies under");
     if (!line.proposal && adjustment(line.kind).apply_across) return t("it goes with the part above");

@@ -13,6 +13,8 @@
 
 namespace sartorum::words {
 
+// "14 November", of an ISO date.
+[[nodiscard]] QString day_in_words(const std::string& iso);
 [[nodiscard]] Unit paper_unit(Unit);  // mm for cm, inches stay
 [[nodiscard]] QString number(Length, Unit, bool change = false);
 [[nodiscard]] QString amount(Length, Unit, bool change = false);

@@ -59,6 +59,7 @@ private slots:
         for (const auto& l : c.lines) kinds.push_back(l.kind);
         const std::vector<AdjustmentKind> wanted{ShoulderLength,
                                                  ShoulderSlope,
+                                                 AdjustmentKind::PinnedShoulder,
                                                  BallOfShoulder,
                                                  NeckForward,
                                                  NeckSize,

@@ -242,7 +242,7 @@ private slots:
                 Length sum;
                 for (const auto cause : link.causes) {
                     QCOMPARE(c.line(cause)->state, LineState::Accepted);
-                    if (link.effect) QVERIFY(cause < *link.effect);
+                    if (link.effect) QVERIFY(comes_before(cause, *link.effect));
                     sum += c.line(cause)->changed.of(link.through);
                 }
                 // A seam moved forward is told by its amount, everything else by what it changed.

@@ -29,13 +29,13 @@ private slots:
     {
         const auto read = formats::read_try_on(seat);
         QVERIFY(read.has_value());
-        QCOMPARE(read->seen.size(), std::size_t{2});
-        QCOMPARE(read->seen[1], (Seen{Sight::BagUnderSeat, Strength::Slight, Side::Left}));
+        QCOMPARE(read->notes.size(), std::size_t{2});
+        QCOMPARE(read->notes[1].seen, (Seen{Sight::BagUnderSeat, Strength::Slight, Side::Left}));
         QCOMPARE(read->answers.front(), (Answered{SmallTest::WaistLoweredBehind, true, {}}));
         const auto pinched =
             formats::read_try_on(R"({"answers": [{"test": "pinch_tips", "yes": true, "pinched": "1.2 cm"}]})");
         QVERIFY(pinched && pinched->answers.front().pinched == Length::mm(12));
-        QVERIFY(formats::read_try_on("{}")->seen.empty());
+        QVERIFY(formats::read_try_on("{}")->notes.empty());
     }
     void what_is_none_is_refused_by_its_name()
     {
@@ -56,12 +56,37 @@ private slots:
         QCOMPARE(refused(many + "]}").why, Why::FileTooMany);
         QVERIFY(!formats::read_try_on("{\"seen\": ").has_value());
     }
+    void all_of_a_try_on_comes_back_as_it_was_written()
+    {
+        TryOn t;
+        t.date = "2026-11-14";
+        t.what = PutOn::HalfTissue;
+        t.cloth = "calico \"A\"";
+        t.moments = {Moment::Sitting, Moment::Walking};
+        t.words = "zu eng am März";
+        t.notes = {{{Sight::TipStandsOff, Strength::Slight, Side::Left},
+                    Moment::Reaching,
+                    Since::Less,
+                    FigurePoint{3.5, 19},
+                    "x"},
+                   {{Sight::HemUpFront, Strength::Clear, {}}, Moment::Standing, Since::New, {}, ""}};
+        t.answers = {{SmallTest::PinchTips, true, Length::mm(9.5)}, {SmallTest::NapeToHem, false, {}}};
+        t.found = {{ByHand::Offcut, "tip", Face::Back, Side::Right, Length::mm(31)},
+                   {ByHand::LetOut, "hip", Face::Both, {}, Length::mm(18)}};
+        const auto read = formats::read_try_on(formats::try_on_json(t).dump());
+        QVERIFY(read.has_value());
+        QVERIFY(*read == t);
+        QCOMPARE(refused(R"({"found": [{"what": "offcut", "at": "nose", "by": 3}]})").why, Why::PlaceUnknown);
+        QCOMPARE(refused(R"({"found": [{"what": "let_out", "at": "hip", "by": 900}]})").why, Why::OutOfRange);
+        QCOMPARE(refused(R"({"date": "14 November"})").why, Why::DateBroken);
+        QCOMPARE(refused(R"({"moments": ["dancing"]})").why, Why::WordUnknown);
+        QCOMPARE(refused(R"({"seen": [{"sight": "tight_seat", "at": [1, "far"]}]})").why, Why::ValueIllTyped);
+    }
     void causes_are_answered_with_their_amounts()
     {
         auto bench = test::lockgate_bench();
         const auto c = bench();
-        auto seen = *formats::read_try_on(seat);
-        seen.known = known_of(c);
+        const Observed seen = observed(*formats::read_try_on(seat), known_of(c));
         const auto j = formats::causes_json(seen, c);
         QCOMPARE(j["causes"][0]["cause"].get<std::string>(), std::string{"crotch_wedge:back:+"});
         QCOMPARE(j["causes"][0]["from"].get<std::string>(), std::string{"first_step"});

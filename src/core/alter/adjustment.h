@@ -75,8 +75,9 @@ enum class AdjustmentKind {
     WidthAtCalf,
     CentreWedge,
     TurnUp,
+    PinnedShoulder,
 };
-inline constexpr std::size_t adjustment_count = 57;
+inline constexpr std::size_t adjustment_count = 58;
 
 // Sewn: of a garment that is sewn already.
 enum class Zone { Frame, Lengths, Widths, Sleeve, Hem, Sewn };

@@ -32,6 +32,7 @@
 #include "core/alter/leg_widths.h"
 #include "core/alter/neck_forward.h"
 #include "core/alter/neck_size.h"
+#include "core/alter/pinned_shoulder.h"
 #include "core/alter/round_back.h"
 #include "core/alter/serves.h"
 #include "core/alter/sewn.h"
@@ -77,6 +78,7 @@ std::array<Adjustment, adjustment_count> listed()
         sewn_waist_width_row(), sewn_hip_width_row(), sewn_waist_row(),
         sewn_hem_row(),         waist_darts_row(),    width_at_high_hip_row(),
         width_at_calf_row(),    centre_wedge_row(),   turn_up_row(),
+        pinned_shoulder_row(),
     };
 }
 

@@ -8,6 +8,7 @@ namespace sartorum {
 namespace {
 
 constexpr std::size_t most_causes = 3;
+constexpr std::size_t most_sets = 20000;
 constexpr double nothing_shows = 0.01;  // a sight that none of a set's causes shows
 constexpr double else_shows = 0.25;     // something else, whatever is seen
 constexpr double usual_odds = 0.06;     // of a cause beforehand
@@ -18,13 +19,11 @@ constexpr double least_bits = 0.02;  // less is no test
 
 const double most_shown = probability(HowOften::Often);
 
-// All causes that can be, and last a null: something else.
 std::vector<const CauseFacts*> candidates(const CanBe& can_be)
 {
     std::vector<const CauseFacts*> out;
     for (const auto& c : all_causes())
         if (!can_be || can_be(c)) out.push_back(&c);
-    out.push_back(nullptr);
     return out;
 }
 
@@ -121,39 +120,118 @@ double weight_of(const Table& t, const std::vector<std::size_t>& set)
     return out;
 }
 
+// What hangs together: causes that could show one of these sights, or be told by one of these answers. What hangs
+// together with nothing that was observed is as likely as it was, and left out.
+struct Block {
+    Observed observed;
+    std::vector<const CauseFacts*> causes;  // last a null: something else
+};
+
+bool touches(const CauseFacts& c, Sight s)
+{
+    return how_often(c, s) != HowOften::Never;
+}
+
+void merge(std::vector<std::size_t>& block_of, std::size_t a, std::size_t b)
+{
+    const std::size_t from = std::max(block_of[a], block_of[b]);
+    const std::size_t to = std::min(block_of[a], block_of[b]);
+    std::replace(block_of.begin(), block_of.end(), from, to);
+}
+
+std::vector<Block> blocks_of(const Observed& o, const CanBe& can_be)
+{
+    const auto causes = candidates(can_be);
+    // Causes first, then sights, then answers: each a node of its own to begin with.
+    const std::size_t first_sight = causes.size();
+    const std::size_t first_answer = first_sight + o.seen.size();
+    std::vector<std::size_t> block_of(first_answer + o.answers.size());
+    for (std::size_t i = 0; i < block_of.size(); ++i) block_of[i] = i;
+    for (std::size_t c = 0; c < causes.size(); ++c) {
+        for (std::size_t k = 0; k < o.seen.size(); ++k)
+            if (touches(*causes[c], o.seen[k].sight)) merge(block_of, c, first_sight + k);
+        for (std::size_t k = 0; k < o.answers.size(); ++k)
+            if (answers_yes(causes[c], facts(o.answers[k].test)) > 0) merge(block_of, c, first_answer + k);
+    }
+    // Left and right of one sight are one.
+    for (std::size_t k = 1; k < o.seen.size(); ++k)
+        for (std::size_t m = 0; m < k; ++m)
+            if (o.seen[k].sight == o.seen[m].sight) merge(block_of, first_sight + k, first_sight + m);
+    std::map<std::size_t, Block> out;
+    for (std::size_t k = 0; k < o.seen.size(); ++k)
+        out[block_of[first_sight + k]].observed.seen.push_back(o.seen[k]);
+    for (std::size_t k = 0; k < o.answers.size(); ++k)
+        out[block_of[first_answer + k]].observed.answers.push_back(o.answers[k]);
+    for (std::size_t c = 0; c < causes.size(); ++c) {
+        if (const auto it = out.find(block_of[c]); it != out.end()) it->second.causes.push_back(causes[c]);
+    }
+    std::vector<Block> all;
+    for (auto& [id, block] : out) {
+        block.observed.known = o.known;
+        block.causes.push_back(nullptr);
+        all.push_back(std::move(block));
+    }
+    return all;
+}
+
 struct Sets {
     std::vector<const CauseFacts*> causes;
     std::vector<std::vector<std::size_t>> sets;
     std::vector<double> probabilities;
 };
 
-void add_sets(Sets& out, std::vector<std::size_t>& set, std::size_t from)
+void add_sets(Sets& out, std::vector<std::size_t>& set, std::size_t from, std::size_t most)
 {
     out.sets.push_back(set);
-    if (set.size() == most_causes) return;
+    if (set.size() == most) return;
     for (std::size_t i = from; i < out.causes.size(); ++i) {
         const auto against = [&](std::size_t k) {
             return out.causes[i] && out.causes[k] && contradict(out.causes[i]->cause, out.causes[k]->cause);
         };
         if (std::any_of(set.begin(), set.end(), against)) continue;
         set.push_back(i);
-        add_sets(out, set, i + 1);
+        add_sets(out, set, i + 1, most);
         set.pop_back();
     }
 }
 
-Sets all_sets(const Observed& o, const CanBe& can_be)
+// Three causes at once, more where more is seen, and as long as they can be counted through.
+std::size_t most_at_once(const Block& b)
 {
-    Sets out{candidates(can_be), {}, {}};
+    const auto subsets = [&](std::size_t size) {
+        double out = 1;
+        double term = 1;
+        for (std::size_t k = 0; k < size; ++k) {
+            term *=
+                static_cast<double>(b.causes.size() - std::min(k, b.causes.size())) / static_cast<double>(k + 1);
+            out += term;
+        }
+        return out;
+    };
+    std::size_t most = most_causes;
+    while (most < distinct(b.observed.seen).size() && subsets(most + 1) <= static_cast<double>(most_sets)) ++most;
+    return most;
+}
+
+Sets sets_of(const Block& b)
+{
+    Sets out{b.causes, {}, {}};
     std::vector<std::size_t> set;
-    add_sets(out, set, 0);
-    const Table table = table_of(out.causes, o);
+    add_sets(out, set, 0, most_at_once(b));
+    const Table table = table_of(out.causes, b.observed);
     double sum = 0;
     for (const auto& s : out.sets) {
         out.probabilities.push_back(weight_of(table, s));
         sum += out.probabilities.back();
     }
     for (auto& p : out.probabilities) p /= sum;
+    return out;
+}
+
+std::vector<Sets> all_sets(const Observed& o, const CanBe& can_be)
+{
+    std::vector<Sets> out;
+    for (const auto& b : blocks_of(o, can_be)) out.push_back(sets_of(b));
     return out;
 }
 
@@ -171,30 +249,80 @@ double entropy(double yes)
     return part(yes) + part(1 - yes);
 }
 
-// By how much its answer is expected to tell the sets apart, and what each answer would leave of each cause.
-struct Weighed {
-    double bits = 0;
+// How likely no cause of a block says yes to a test, by how surely: each product there is, with its probability.
+using Silences = std::map<double, double>;
+
+double silence(const std::vector<double>& row, const std::vector<std::size_t>& set)
+{
+    double none = 1;
+    for (const std::size_t i : set) none *= 1 - row[i];
+    return none;
+}
+
+std::vector<double> row_of(const Sets& sets, const SmallTestFacts& t)
+{
+    std::vector<double> row;
+    for (const auto* c : sets.causes) row.push_back(answers_yes(c, t));
+    return row;
+}
+
+Silences silences(const Sets& sets, const std::vector<double>& row)
+{
+    Silences out;
+    for (std::size_t i = 0; i < sets.sets.size(); ++i) out[silence(row, sets.sets[i])] += sets.probabilities[i];
+    return out;
+}
+
+Silences both(const Silences& a, const Silences& b)
+{
+    Silences out;
+    for (const auto& [x, p] : a)
+        for (const auto& [y, q] : b) out[x * y] += p * q;
+    return out;
+}
+
+double yes_where_silent(double none)
+{
+    return std::min(most_yes, 1 - (1 - yes_without_cause) * none);
+}
+
+// By how much its answer is expected to tell the sets apart.
+double bits_of(const std::vector<Sets>& blocks, const SmallTestFacts& t)
+{
+    Silences all{{1.0, 1.0}};
+    for (const auto& b : blocks) all = both(all, silences(b, row_of(b, t)));
+    double all_yes = 0;
+    double within = 0;
+    for (const auto& [none, p] : all) {
+        all_yes += p * yes_where_silent(none);
+        within += p * entropy(yes_where_silent(none));
+    }
+    return entropy(all_yes) - within;
+}
+
+// What each answer would leave of each cause of one block, whatever the others hold.
+struct Left {
     std::vector<double> yes;
     std::vector<double> no;
 };
 
-Weighed weighed(const Sets& sets, const SmallTestFacts& t)
+Left left_by(const std::vector<Sets>& blocks, std::size_t of, const SmallTestFacts& t)
 {
-    std::vector<double> row;
-    for (const auto* c : sets.causes) row.push_back(answers_yes(c, t));
-    Weighed out{0, std::vector<double>(row.size(), 0), std::vector<double>(row.size(), 0)};
-    double all_yes = 0;
-    double within = 0;
-    for (std::size_t i = 0; i < sets.sets.size(); ++i) {
-        const double yes = noisy_or(row, sets.sets[i], yes_without_cause, most_yes);
-        all_yes += sets.probabilities[i] * yes;
-        within += sets.probabilities[i] * entropy(yes);
-        for (const std::size_t c : sets.sets[i]) {
-            out.yes[c] += sets.probabilities[i] * yes;
-            out.no[c] += sets.probabilities[i] * (1 - yes);
+    Silences others{{1.0, 1.0}};
+    for (std::size_t b = 0; b < blocks.size(); ++b)
+        if (b != of) others = both(others, silences(blocks[b], row_of(blocks[b], t)));
+    const Sets& here = blocks[of];
+    const auto row = row_of(here, t);
+    Left out{std::vector<double>(here.causes.size(), 0), std::vector<double>(here.causes.size(), 0)};
+    for (std::size_t i = 0; i < here.sets.size(); ++i) {
+        const double none = silence(row, here.sets[i]);
+        double yes = 0;
+        for (const auto& [x, p] : others) yes += p * yes_where_silent(none * x);
+        for (const std::size_t c : here.sets[i]) {
+            out.yes[c] += here.probabilities[i] * yes;
+            out.no[c] += here.probabilities[i] * (1 - yes);
         }
     }
-    out.bits = entropy(all_yes) - within;
     return out;
 }
 
@@ -230,14 +358,16 @@ Likely likely(double p)
     return p >= 0.12 ? Likely::Possibly : Likely::Hardly;
 }
 
-std::vector<WeighedSet> weighed_sets(const Observed& o, const CanBe& can_be)
+std::vector<std::vector<WeighedSet>> weighed_sets(const Observed& o, const CanBe& can_be)
 {
-    const Sets sets = all_sets(o, can_be);
-    std::vector<WeighedSet> out;
-    for (std::size_t i = 0; i < sets.sets.size(); ++i) {
-        WeighedSet s{{}, sets.probabilities[i]};
-        for (const std::size_t c : sets.sets[i]) s.causes.push_back(sets.causes[c]);
-        out.push_back(std::move(s));
+    std::vector<std::vector<WeighedSet>> out;
+    for (const auto& sets : all_sets(o, can_be)) {
+        auto& block = out.emplace_back();
+        for (std::size_t i = 0; i < sets.sets.size(); ++i) {
+            WeighedSet s{{}, sets.probabilities[i]};
+            for (const std::size_t c : sets.sets[i]) s.causes.push_back(sets.causes[c]);
+            block.push_back(std::move(s));
+        }
     }
     return out;
 }
@@ -245,18 +375,25 @@ std::vector<WeighedSet> weighed_sets(const Observed& o, const CanBe& can_be)
 std::vector<Ranked> ranked(const Observed& o, const CanBe& can_be)
 {
     std::vector<Ranked> out;
-    if (o.seen.empty() && o.answers.empty()) return out;
-    const Sets sets = all_sets(o, can_be);
-    const auto p = of_causes(sets);
     const auto seen = distinct(o.seen);
-    for (std::size_t i = 0; i < p.size(); ++i) {
-        const auto* c = sets.causes[i];
-        Ranked r{c, p[i], {}, {}};
+    double other = 0;
+    const auto add = [&](const CauseFacts* c, double p) {
+        Ranked r{c, p, {}, {}};
         for (const auto& [sight, strength] : seen)
             (c && how_often(*c, sight) >= HowOften::Seldom ? r.explains : r.leaves).push_back(sight);
-        const bool told = !c || !r.explains.empty() || p[i] > usual_odds * 2;
-        if (p[i] >= least_told && told) out.push_back(std::move(r));
+        const bool told = !c || !r.explains.empty() || p > usual_odds * 2;
+        if (p >= least_told && told) out.push_back(std::move(r));
+    };
+    for (const auto& sets : all_sets(o, can_be)) {
+        const auto p = of_causes(sets);
+        for (std::size_t i = 0; i < p.size(); ++i) {
+            if (sets.causes[i])
+                add(sets.causes[i], p[i]);
+            else
+                other = std::max(other, p[i]);
+        }
     }
+    add(nullptr, other);
     std::stable_sort(out.begin(), out.end(),
                      [](const Ranked& a, const Ranked& b) { return a.probability > b.probability; });
     return out;
@@ -264,20 +401,27 @@ std::vector<Ranked> ranked(const Observed& o, const CanBe& can_be)
 
 std::optional<Asked> next_test(const Observed& o, const CanBe& can_be)
 {
-    if (o.seen.empty() && o.answers.empty()) return std::nullopt;
-    const Sets sets = all_sets(o, can_be);
-    const auto p = of_causes(sets);
+    const auto blocks = all_sets(o, can_be);
+    std::vector<std::vector<double>> p;
     auto first = Stage::Sleeve;  // of what is likely
-    for (std::size_t i = 0; i < p.size(); ++i)
-        if (sets.causes[i] && likely(p[i]) >= Likely::Likely) first = std::min(first, sets.causes[i]->stage);
+    for (const auto& sets : blocks) {
+        p.push_back(of_causes(sets));
+        for (std::size_t i = 0; i < p.back().size(); ++i)
+            if (sets.causes[i] && likely(p.back()[i]) >= Likely::Likely)
+                first = std::min(first, sets.causes[i]->stage);
+    }
     std::optional<Asked> best;
     for (const auto& t : all_small_tests()) {
         const bool done =
             std::any_of(o.answers.begin(), o.answers.end(), [&](const Answered& a) { return a.test == t.test; });
-        if (done || t.stage > first || !concerns(t, sets, p, o)) continue;
-        const auto w = weighed(sets, t);
-        if (w.bits < least_bits || (best && w.bits <= best->bits)) continue;
-        best = Asked{t.test, w.bits, first_of(sets, w.yes), first_of(sets, w.no)};
+        if (done || t.stage > first) continue;
+        for (std::size_t b = 0; b < blocks.size(); ++b) {
+            if (!concerns(t, blocks[b], p[b], o)) continue;
+            const double bits = bits_of(blocks, t);
+            if (bits < least_bits || (best && bits <= best->bits)) continue;
+            const auto left = left_by(blocks, b, t);
+            best = Asked{t.test, bits, first_of(blocks[b], left.yes), first_of(blocks[b], left.no)};
+        }
     }
     return best;
 }

@@ -1,6 +1,8 @@
 // reasoning.h: from what was seen on a toile to what it may come from: sets of up to three causes, "something
 // else" among them, weighed by what they would show.
 //
+// Apart     sights that no cause shows both of, and no answer ties together, are weighed apart, each with a set of
+//           causes of its own; where more than three hang together as many causes may hold
 // Sight     seen under a set as surely as one of its causes shows it, or more where several do (a noisy-or), never
 //           more than a cause it is typical of does; a slight one tells half as much
 // Known     a cause the body speaks for is more likely beforehand, one that was taken up less
@@ -70,7 +72,7 @@ struct Asked {
     std::optional<Cause> if_no{};
 };
 
-// A set of causes and how likely it is, given all that was observed. They sum to one.
+// A set of causes and how likely it is, given all that was observed; of what hangs together they sum to one.
 struct WeighedSet {
     std::vector<const CauseFacts*> causes;  // a null among them: something else
     double probability = 0;
@@ -79,8 +81,9 @@ struct WeighedSet {
 // Which causes can be at all, on this garment; none: any.
 using CanBe = std::function<bool(const CauseFacts&)>;
 
-[[nodiscard]] std::vector<WeighedSet> weighed_sets(const Observed&, const CanBe& = {});
-// Most likely first; those that nothing speaks for are left out.
+[[nodiscard]] std::vector<std::vector<WeighedSet>> weighed_sets(const Observed&, const CanBe& = {});
+// Most likely first; those that nothing speaks for are left out. Something else: of what hangs together, where it
+// is likeliest.
 [[nodiscard]] std::vector<Ranked> ranked(const Observed&, const CanBe& = {});
 // None where nothing more is told, or all that could tell waits.
 [[nodiscard]] std::optional<Asked> next_test(const Observed&, const CanBe& = {});

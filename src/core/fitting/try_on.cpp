@@ -3,6 +3,7 @@
 #include <algorithm>
 
 #include "core/alter/catalogue.h"
+#include "core/plan/sewn_plan.h"
 
 namespace sartorum {
 namespace {
@@ -65,12 +66,22 @@ std::optional<Length> pinched(const CauseFacts& c, const Observed& o)
     return std::nullopt;
 }
 
+std::optional<Computed> worked_on_paper(const Computed& c)
+{
+    Work work = c.work;
+    work.plan = plan_on_paper(work.plan);
+    auto out = compute(std::move(work));
+    return out ? std::optional{std::move(*out)} : std::nullopt;
+}
+
 }  // namespace
 
 CanBe can_be_on(const Computed& c)
 {
     std::vector<bool> there(adjustment_count, false);
-    for (const auto& l : c.lines) there[static_cast<std::size_t>(l.kind)] = true;
+    // What a sewn garment's folds come from is asked of the paper it was cut by.
+    const auto on_paper = c.work.plan.sewn ? worked_on_paper(c) : std::nullopt;
+    for (const auto& l : (on_paper ? *on_paper : c).lines) there[static_cast<std::size_t>(l.kind)] = true;
     return [there](const CauseFacts& f) { return there[static_cast<std::size_t>(f.cause.kind)]; };
 }
 

@@ -10,7 +10,7 @@
 
 namespace sartorum {
 
-// What the garment's plan has a line for.
+// What the garment's plan has a line for; of one that is sewn, what it had while it was on paper.
 [[nodiscard]] CanBe can_be_on(const Computed&);
 // Of every cause of which plan and body say something.
 [[nodiscard]] std::vector<KnownOf> known_of(const Computed&);

@@ -60,6 +60,7 @@ struct PlanLine {
     Length back;
     std::vector<Length> at{};  // at the adjustment's places, where it has some; amount is then the furthest
     bool own_amount = false;
+    std::string seen_on{};   // accepted as it was seen on the toile of that day
     bool by_itself = false;  // goes with the part above; nobody had to accept it
     std::size_t method = 0;
     // Decided before something above it was: to be looked at again.

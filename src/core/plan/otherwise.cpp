@@ -98,6 +98,7 @@ Decision place_taken(const Computed& c, const PlanLine& line, std::size_t place,
     const Decision* was = c.work.plan.decision(line.kind, line.part);
     Decision out = was ? *was : Decision{line.kind, Answer::Accepted};
     out.answer = Answer::Accepted;
+    out.seen_on.clear();
     out.amounts.clear();
     for (std::size_t i = 0; i < places.size(); ++i) {
         Length right = line.at[i];

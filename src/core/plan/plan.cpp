@@ -159,6 +159,7 @@ Decision Plan::taken(AdjustmentKind kind, std::optional<Length> amount, std::opt
     const Decision* was = decision(kind);
     Decision out = was ? *was : Decision{kind, Answer::Accepted};
     out.answer = Answer::Accepted;
+    out.seen_on.clear();
     out.set_side(Side::Right, {});
     out.set_side(Side::Left, {});
     out.set_amount(amount);

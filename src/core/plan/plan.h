@@ -34,6 +34,7 @@ struct Decision {
     std::vector<Amount> amounts{};        // her own; none follows the proposal
     std::optional<std::size_t> method{};  // one of the adjustment's methods; none is the usual one
     SidesWay sides = SidesWay::Usual;     // usual: as the plan says
+    std::string seen_on{};                // the day of the toile it was seen on; "" it was not
 
     Decision() = default;
     Decision(AdjustmentKind, Answer, std::optional<Length> amount = {}, std::optional<Length> back = {},

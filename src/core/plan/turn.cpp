@@ -184,6 +184,7 @@ PlanLine line_of(const FittingTurn& turn, const FittingState& state, const std::
     // Accepted with nothing left to do (the measure was corrected since) changes no paper.
     const bool nothing = line.amount == Length{} && line.back == Length{} && !line.own_amount && !works_at_zero;
     if (line.state == LineState::Accepted) {
+        if (decision) line.seen_on = decision->seen_on;
         if (nothing) line.state = LineState::NothingKnown;
         if (decision && (line.refusal = beyond(entry, *decision))) line.state = LineState::Refused;
         if (asks_to_look_again(line)) line.look_again = changed_above(plan, entry.kind);

@@ -121,6 +121,8 @@ enum class Why {
     FileNotRegular,  // a folder or a device
     FileNoRoom,
     FileFolderMissing,
+    PictureUnknown,   // a file that is no photograph this program reads
+    PictureTooLarge,  // more pixels than high, in millions
 };
 
 struct Refusal {

@@ -40,7 +40,9 @@ TagText tag_text(const Computed& c, const PlanLine& l, const QString& number, Un
     if (!l.at.empty()) {
         const auto most = std::find(l.at.begin(), l.at.end(), l.amount) - l.at.begin();
         const bool alike = std::all_of(l.at.begin(), l.at.end(), [&](Length x) { return x == l.amount; });
-        out.place = alike ? QObject::tr("all round") : words::station_name(static_cast<WaistStation>(most));
+        out.place = alike ? (l.kind == AdjustmentKind::PinnedShoulder ? QObject::tr("at each end")
+                                                                      : QObject::tr("all round"))
+                          : words::place_name(l.kind, static_cast<std::size_t>(most));
     }
     const bool some = l.amount != Length{} || l.back != Length{} || out.left;
     out.has_amount = out.standing != Shows::NotDone && some;
@@ -50,6 +52,8 @@ TagText tag_text(const Computed& c, const PlanLine& l, const QString& number, Un
         out.look_again = true;
         out.why = {QObject::tr("look again: %1 came after").arg(words::adjustment_name(*l.look_again).toLower()),
                    QObject::tr("look again")};
+    } else if (!l.seen_on.empty()) {
+        out.why = {words::why(l, u), QObject::tr("seen on a toile")};
     } else if (l.own_amount) {
         out.why = {QObject::tr("your amount")};
     } else if (l.proposal) {

@@ -1,0 +1,339 @@
+#include "core/fitting/into_plan.h"
+
+#include <algorithm>
+#include <array>
+
+#include "core/alter/catalogue.h"
+#include "core/alter/shoulder_slope.h"
+#include "core/plan/otherwise.h"
+
+namespace sartorum {
+namespace {
+
+using enum AdjustmentKind;
+
+constexpr double gained_by_lowering = 1.4;
+constexpr Length agrees = Length::mm(1.5);  // with the paper: nobody pins nearer
+
+// A waist off its level in front: all of it at the centre, half on the way to the side.
+constexpr std::array<double, 5> tilt_in_front{1, 0.5, 0, 0, 0};
+
+Length done_on(const PlanLine* l, Face face)
+{
+    if (!l || l->state != LineState::Accepted) return {};
+    return face == Face::Back ? l->back : l->amount;
+}
+
+bool one_sided(AdjustmentKind kind)
+{
+    const auto& row = adjustment(kind);
+    return row.places.empty() && row.at_join != AtJoin::WholeGarment && row.at_centre != AtCentre::Together;
+}
+
+// With that much on the faces meant, the others as they are.
+Decision with_amount(const Computed& c, const PlanLine& l, Face face, std::optional<Side> side, Length after)
+{
+    const PlanLine* other = c.left_of(l);
+    const bool apart =
+        side || (other && one_sided(l.kind) && (other->amount != l.amount || other->back != l.back));
+    const auto on = [&](const PlanLine& of) {
+        const bool accepted = of.state == LineState::Accepted;
+        const Length front = accepted ? of.amount : Length{};
+        const Length back = accepted ? of.back : Length{};
+        return std::pair{face == Face::Back ? front : after, face == Face::Front ? back : after};
+    };
+    if (!apart) {
+        const auto [front, back] = on(l);
+        return c.work.plan.taken(l.kind, front, adjustment(l.kind).acts_on == ActsOn::Apart ? back : front);
+    }
+    Decision out = c.work.plan.taken(l.kind, {}, {});
+    for (const auto s : {Side::Right, Side::Left}) {
+        const PlanLine& of = s == Side::Left && other ? *other : l;
+        const bool accepted = of.state == LineState::Accepted;
+        const auto here = on(of);
+        const bool meant = !side || side == s;
+        out.set_side(s,
+                     meant      ? here.first
+                     : accepted ? of.amount
+                                : Length{},
+                     meant      ? here.second
+                     : accepted ? of.back
+                                : Length{});
+    }
+    return out;
+}
+
+// All of its places moved by a share of it each.
+Decision with_places(const Computed& c, const PlanLine& l, std::span<const double> shares, Length by)
+{
+    Decision out = c.work.plan.taken(l.kind, {}, {});
+    const auto& places = adjustment(l.kind).places;
+    const PlanLine* other = c.left_of(l);
+    const auto at = [&](const PlanLine& of, std::size_t i) {
+        const bool accepted = of.state == LineState::Accepted && i < of.at.size();
+        return (accepted ? of.at[i] : Length{}) + by * shares[i];
+    };
+    out.amounts.clear();
+    for (std::size_t i = 0; i < places.size(); ++i) {
+        const Length right = at(l, i);
+        const Length left = other ? at(*other, i) : right;
+        if (right == left) {
+            out.set_at(places[i].key, {}, right);
+        } else {
+            out.set_at(places[i].key, Side::Right, right);
+            out.set_at(places[i].key, Side::Left, left);
+        }
+    }
+    return out;
+}
+
+bool other_way(const CauseFacts& f, const PlanLine& l, const Computed& c)
+{
+    const Decision* d = c.work.plan.decision(l.kind, l.part);
+    const bool taken = l.state == LineState::Accepted && d && (l.amount != Length{} || l.back != Length{});
+    const bool by_way = l.kind == ShoulderSlope;  // at one end or at the other
+    return by_way && taken && l.method != f.cause.method;
+}
+
+ForPlan put(const Cause& cause, const PlanLine& l, Suggested by, std::optional<Side> side, const Computed& c)
+{
+    const auto& row = adjustment(l.kind);
+    ForPlan out;
+    out.from = by.from;
+    out.side = one_sided(l.kind) ? side : std::nullopt;
+    const PlanLine* of = out.side == Side::Left && c.left_of(l) ? c.left_of(l) : &l;
+    out.before = done_on(of, cause.face);
+    if (!row.places.empty()) {
+        out.before = of->state == LineState::Accepted && !of->at.empty() ? of->at.front() : Length{};
+        out.after = std::clamp(out.before + by.amount, row.least, row.most);
+        out.decision = with_places(c, l, tilt_in_front, out.after - out.before);
+    } else if (by.from == AmountFrom::Body) {
+        out.after = by.amount;
+        out.decision = c.work.plan.taken(l.kind, {}, {});  // as it is proposed, on either side
+        out.side.reset();
+    } else {
+        out.after = std::clamp(out.before + by.amount, row.least, row.most);
+        out.decision = with_amount(c, l, cause.face, out.side, out.after);
+    }
+    if (abs(out.after - out.before) < Length::mm(0.05)) out.not_put = NotPut::AtMost;
+    if (cause.method > 0) out.decision.method = cause.method;
+    return out;
+}
+
+}  // namespace
+
+std::optional<AdjustmentKind> with_a_sewn_garment(const Cause& c)
+{
+    switch (c.kind) {
+        case WidthAtWaist: return SewnWaistWidth;
+        case WidthAtHip: return SewnHipWidth;
+        case WaistLine: return c.sign < 0 ? std::optional{SewnWaist} : std::nullopt;
+        case BodyRise:
+        case CrotchWedge:
+        case CrotchPoint: return c.sign > 0 ? std::optional{SewnCrotch} : std::nullopt;
+        default: return std::nullopt;
+    }
+}
+
+std::optional<Side> seen_on_side(const CauseFacts& f, const Observed& o)
+{
+    std::optional<Side> side;
+    for (const auto& s : o.seen) {
+        if (how_often(f, s.sight) == HowOften::Never) continue;
+        if (!s.side || (side && side != s.side)) return std::nullopt;
+        side = s.side;
+    }
+    return side;
+}
+
+ForPlan for_plan(const CauseFacts& f, const Observed& o, const Computed& c, const std::string& toile)
+{
+    ForPlan out;
+    Cause cause = f.cause;
+    Suggested by = suggested(f, o, c);
+    if (c.work.plan.sewn) {
+        const auto kind = with_a_sewn_garment(cause);
+        if (!kind || !c.line(*kind)) {
+            out.not_put = NotPut::WithThisGarment;
+            return out;
+        }
+        if (*kind == SewnCrotch) by.amount = by.amount * (1 / gained_by_lowering);
+        if (by.from == AmountFrom::Body) by.from = AmountFrom::FirstStep;
+        cause = {*kind, cause.sign, Face::Both, 0};
+    }
+    const PlanLine* l = c.line(cause.kind);
+    if (!l || other_way(f, *l, c)) {
+        out.not_put = l ? NotPut::OtherWay : NotPut::WithThisGarment;
+        return out;
+    }
+    out = put(cause, *l, by, seen_on_side(f, o), c);
+    out.decision.seen_on = toile;
+    return out;
+}
+
+bool waits_for_next(const CauseFacts& f, const Observed& o, const Plan& plan, const std::string& toile)
+{
+    if (toile.empty()) return false;
+    for (const auto& d : plan.decisions) {
+        if (d.seen_on != toile || d.kind == f.cause.kind || d.answer != Answer::Accepted) continue;
+        for (const auto& taken : all_causes()) {
+            const bool of_it = taken.cause.kind == d.kind ||
+                               (plan.sewn && with_a_sewn_garment(taken.cause) == std::optional{d.kind});
+            if (!of_it) continue;
+            const bool hides = std::any_of(o.seen.begin(), o.seen.end(), [&](const Seen& s) {
+                return how_often(taken, s.sight) != HowOften::Never && how_often(f, s.sight) != HowOften::Never;
+            });
+            if (hides || taken.stage < f.stage) return true;
+        }
+    }
+    return false;
+}
+
+namespace {
+
+std::vector<const Found*> all_of(const TryOn& t, ByHand what)
+{
+    std::vector<const Found*> out;
+    for (const auto& f : t.found) {
+        if (f.what == what) out.push_back(&f);
+    }
+    return out;
+}
+
+// At that place, of that face and side, or as it is said of both; none where nothing is said.
+std::optional<Length> found_at(const std::vector<const Found*>& all, std::string_view at, Face face, Side side)
+{
+    std::optional<Length> out;
+    int best = -1;
+    for (const auto* f : all) {
+        const bool fits =
+            f->at == at && (f->face == face || f->face == Face::Both) && (!f->side || f->side == side);
+        const int how = (f->face == face ? 2 : 0) + (f->side ? 1 : 0);
+        if (fits && how > best) {
+            best = how;
+            out = f->by;
+        }
+    }
+    return out;
+}
+
+// What was marked is where the waist is wanted, from where it stood on this toile.
+std::optional<FromHands> from_waist_marks(const TryOn& t, const Computed& c)
+{
+    const auto all = all_of(t, ByHand::WaistMark);
+    if (all.empty()) return std::nullopt;
+    FromHands out{ByHand::WaistMark, NotPut::No, {}};
+    const auto kind = c.work.plan.sewn ? SewnWaist : WaistLine;
+    const PlanLine* l = c.line(kind);
+    if (!l) {
+        out.not_put = NotPut::WithThisGarment;
+        return out;
+    }
+    const auto& row = adjustment(kind);
+    const PlanLine* other = c.left_of(*l);
+    Decision d = c.work.plan.taken(kind, {}, {});
+    d.amounts.clear();
+    bool moves = false;
+    for (std::size_t i = 0; i < row.places.size(); ++i) {
+        std::array<Length, 2> by;
+        for (const auto side : {Side::Right, Side::Left}) {
+            const PlanLine& of = side == Side::Left && other ? *other : *l;
+            const Length now = of.state == LineState::Accepted && i < of.at.size() ? of.at[i] : Length{};
+            const Length mark = found_at(all, row.places[i].key, Face::Both, side).value_or(Length{});
+            moves = moves || abs(mark) >= agrees;
+            by[side == Side::Left ? 1 : 0] = std::clamp(now + mark, row.least, row.most);
+        }
+        if (row.places[i].at_centre || by[0] == by[1]) {
+            d.set_at(row.places[i].key, {}, by[0]);
+        } else {
+            d.set_at(row.places[i].key, Side::Right, by[0]);
+            d.set_at(row.places[i].key, Side::Left, by[1]);
+        }
+    }
+    if (!moves) return std::nullopt;
+    out.decision = std::move(d);
+    return out;
+}
+
+std::optional<FromHands> plain(const Computed& c, ByHand what, AdjustmentKind kind, Length by)
+{
+    if (abs(by) < agrees) return std::nullopt;
+    FromHands out{what, NotPut::No, {}};
+    const PlanLine* l = c.line(kind);
+    if (!l) {
+        out.not_put = NotPut::WithThisGarment;
+        return out;
+    }
+    const auto& row = adjustment(kind);
+    const Length after = std::clamp(done_on(l, Face::Both) + by, row.least, row.most);
+    out.decision = with_amount(c, *l, Face::Both, {}, after);
+    return out;
+}
+
+AdjustmentKind let_out_at(std::string_view place, bool sewn)
+{
+    if (place == "waist") return sewn ? SewnWaistWidth : WidthAtWaist;
+    if (place == "hip") return sewn ? SewnHipWidth : WidthAtHip;
+    return place == "thigh" ? WidthAtThigh : UpperArm;
+}
+
+// Taken off is the offcut less the extra allowance, at each end.
+std::optional<FromHands> from_offcuts(const TryOn& t, const Computed& c)
+{
+    const auto all = all_of(t, ByHand::Offcut);
+    if (all.empty()) return std::nullopt;
+    FromHands out{ByHand::Offcut, NotPut::No, {}};
+    const PlanLine* l = c.line(PinnedShoulder);
+    if (!l) {
+        out.not_put = NotPut::WithThisGarment;
+        return out;
+    }
+    const auto& row = adjustment(PinnedShoulder);
+    const PlanLine* other = c.left_of(*l);
+    Decision d = c.work.plan.taken(PinnedShoulder, {}, {});
+    d.amounts.clear();
+    bool moves = false;
+    for (std::size_t i = 0; i < row.places.size(); ++i) {
+        const std::string_view place = row.places[i].key;
+        const Face face = place.starts_with("front") ? Face::Front : Face::Back;
+        std::array<Length, 2> by;
+        for (const auto side : {Side::Right, Side::Left}) {
+            const PlanLine& of = side == Side::Left && other ? *other : *l;
+            const Length now = of.state == LineState::Accepted && i < of.at.size() ? of.at[i] : Length{};
+            const auto strip = found_at(all, place.substr(place.find('_') + 1), face, side);
+            const Length off = strip ? *strip - toile_extra : Length{};
+            moves = moves || abs(off) >= agrees;
+            by[side == Side::Left ? 1 : 0] = std::clamp(now - off, row.least, row.most);
+        }
+        if (by[0] == by[1]) {
+            d.set_at(place, {}, by[0]);
+        } else {
+            d.set_at(place, Side::Right, by[0]);
+            d.set_at(place, Side::Left, by[1]);
+        }
+    }
+    if (!moves) return std::nullopt;
+    out.decision = std::move(d);
+    return out;
+}
+
+}  // namespace
+
+std::vector<FromHands> from_hands(const TryOn& t, const Computed& c)
+{
+    std::vector<FromHands> out;
+    const auto add = [&](std::optional<FromHands> f) {
+        if (!f) return;
+        f->decision.seen_on = t.date;
+        out.push_back(std::move(*f));
+    };
+    add(from_offcuts(t, c));
+    add(from_waist_marks(t, c));
+    for (const auto* f : all_of(t, ByHand::BustDot))
+        add(plain(c, f->what, f->at == "down" ? BustDepth : BustSpan, f->by));
+    for (const auto* f : all_of(t, ByHand::LetOut))
+        add(plain(c, f->what, let_out_at(f->at, c.work.plan.sewn), f->by));
+    return out;
+}
+
+}  // namespace sartorum

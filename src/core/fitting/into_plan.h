@@ -1,0 +1,50 @@
+// into_plan.h: what a toile showed, as a change of the plan: the amount it has now and what is still needed.
+//
+// Amount  what the plan does already and the suggested amount together (try_on.h); a body's difference that is not
+//         taken up yet is taken as it is proposed
+// Sides   of one side where all that the cause explains was seen there, and the adjustment can be of one side
+// Sewn    of a garment that is sewn, what can still be done with it: seams let out within their allowances or
+// taken
+//         in, the waist lowered, the crotch lowered; a lowered crotch gains about 1.4 times as much (common
+//         practice: 1.2 to 1.6)
+// Hides   one change at a time where two explain the same sight, or one has to be right before the other is judged
+#pragma once
+#include "core/fitting/toile.h"
+#include "core/fitting/try_on.h"
+
+namespace sartorum {
+
+enum class NotPut {
+    No,
+    WithThisGarment,  // it is sewn: on paper, for the next one
+    OtherWay,         // the plan does it in another way already
+    AtMost,           // the plan has all the adjustment can be given
+};
+struct ForPlan {
+    NotPut not_put{};
+    Decision decision{};  // where it can be put
+    std::optional<Side> side{};
+    Length before;  // of the face or the place the cause is about
+    Length after;
+    AmountFrom from{};
+};
+// `toile`: the date it is told by.
+[[nodiscard]] ForPlan for_plan(const CauseFacts&, const Observed&, const Computed&, const std::string& toile);
+// What is done with a sewn garment instead; none where nothing can be.
+[[nodiscard]] std::optional<AdjustmentKind> with_a_sewn_garment(const Cause&);
+
+// Where all that it explains was seen on one side.
+[[nodiscard]] std::optional<Side> seen_on_side(const CauseFacts&, const Observed&);
+
+// A cause that is to be judged on the next toile, after what was taken from this one.
+[[nodiscard]] bool waits_for_next(const CauseFacts&, const Observed&, const Plan&, const std::string& toile);
+
+// What hands found, each thing as the adjustment's own amounts; what agrees with the paper asks for nothing.
+struct FromHands {
+    ByHand what{};
+    NotPut not_put{};
+    Decision decision{};
+};
+[[nodiscard]] std::vector<FromHands> from_hands(const TryOn&, const Computed&);
+
+}  // namespace sartorum
