@@ -185,10 +185,57 @@ QStringList from_9()
     return {"ALTER TABLE plan ADD COLUMN sewn INTEGER NOT NULL DEFAULT 0"};
 }
 
+// Try-ons, what was seen on them, and the versions they hang on.
+QStringList from_10()
+{
+    const QString of = "INTEGER NOT NULL REFERENCES %1(id) DEFERRABLE INITIALLY DEFERRED";
+    QStringList out{
+        "ALTER TABLE decision ADD COLUMN seen_on TEXT NOT NULL DEFAULT ''",
+        "ALTER TABLE version ADD COLUMN kind TEXT NOT NULL DEFAULT 'cut'",
+        "ALTER TABLE version ADD COLUMN passed_on TEXT NOT NULL DEFAULT ''",
+        "CREATE TABLE try_on (id INTEGER PRIMARY KEY, version_id " + of.arg("version") +
+            ", tried_on TEXT NOT NULL, put_on TEXT NOT NULL, cloth TEXT NOT NULL, worn TEXT NOT NULL, moments "
+            "TEXT NOT "
+            "NULL, words TEXT NOT NULL)",
+        "CREATE INDEX try_on_of_version ON try_on (version_id)",
+        "CREATE TABLE toile_note (id INTEGER PRIMARY KEY, try_on_id " + of.arg("try_on") +
+            ", sight TEXT NOT NULL, strength TEXT NOT NULL, side TEXT NOT NULL, moment TEXT NOT NULL, since TEXT "
+            "NOT "
+            "NULL, at_x REAL, at_y REAL, words TEXT NOT NULL)",
+        "CREATE TABLE toile_answer (id INTEGER PRIMARY KEY, try_on_id " + of.arg("try_on") +
+            ", test TEXT NOT NULL, yes INTEGER NOT NULL, pinched_mm REAL)",
+        "CREATE TABLE toile_found (id INTEGER PRIMARY KEY, try_on_id " + of.arg("try_on") +
+            ", what TEXT NOT NULL, at TEXT NOT NULL, face TEXT NOT NULL, side TEXT NOT NULL, by_mm REAL NOT NULL)",
+        "CREATE TABLE photo (id INTEGER PRIMARY KEY, try_on_id " + of.arg("try_on") +
+            ", blob TEXT NOT NULL, view TEXT NOT NULL)",
+        "CREATE INDEX photo_of_try_on ON photo (try_on_id)",
+        "CREATE TABLE photo_line (id INTEGER PRIMARY KEY, photo_id " + of.arg("photo") +
+            ", guide TEXT NOT NULL, a_x REAL NOT NULL, a_y REAL NOT NULL, b_x REAL NOT NULL, b_y REAL NOT NULL, "
+            "known_mm "
+            "REAL)",
+        "CREATE TABLE blob (hash TEXT PRIMARY KEY, data BLOB NOT NULL)"};
+    // A row that undo may bring back has every column; those that came with earlier versions too.
+    for (const auto& [table, column, value] :
+         std::initializer_list<std::array<const char*, 3>>{{"decision", "seen_on", "''"},
+                                                           {"decision", "sides", "'usual'"},
+                                                           {"plan", "sides", "'usual'"},
+                                                           {"plan", "sewn", "0"},
+                                                           {"plan", "as_drawn", "0"},
+                                                           {"body_set", "hollow", "''"},
+                                                           {"on_table", "tissue_id", "NULL"},
+                                                           {"version", "kind", "'cut'"},
+                                                           {"version", "passed_on", "''"}})
+        out << QString{"INSERT OR IGNORE INTO undo_value (change, col, value) SELECT id, '%2', %3 FROM undo_change WHERE "
+                       "tab = '%1' AND op = 'delete'"}
+                   .arg(QLatin1String{table}, QLatin1String{column}, QLatin1String{value});
+    return out;
+}
+
 }  // namespace
 
 QStringList migration_from(int version)
 {
+    if (version == 10) return from_10();
     if (version == 9) return from_9();
     if (version == 8) return from_8();
     if (version == 7) return from_7();

@@ -15,6 +15,7 @@
 #include <optional>
 #include <vector>
 
+#include "core/fitting/photo.h"
 #include "core/plan/plan.h"
 #include "core/tissue/tissue.h"
 
@@ -70,6 +71,28 @@ struct PlanFor {
     Id id = 0;
     static PlanFor pattern(Id id) { return {What::Pattern, id}; }
     static PlanFor chart(Id id) { return {What::Chart, id}; }
+};
+
+// A version of the work on a pattern, and why it was kept: cut and sewn, tried on, printed.
+enum class KeptFor { Cut, TriedOn, Printed };
+struct KeptVersion {
+    Id id = 0;
+    QString name;
+    QString day;
+    KeptFor what{};
+    QString passed_on;  // the day the gate before good cloth was passed with it; empty: it was not
+};
+
+struct KeptTryOn {
+    Id id = 0;
+    Id version = 0;  // that was on the body
+    TryOn entry;
+};
+
+struct KeptPhoto {
+    Id id = 0;
+    QString blob;  // by which its picture is found
+    Photo photo;
 };
 
 class Lock;
@@ -136,9 +159,27 @@ public:
     Result<bool> save_step(Id wearer, Id pattern, int step);  // where the sewist is; not a step of undo
 
     // How the work on a pattern stood, all that went in, as one text (formats/work_json.h); never changed after.
-    Result<Id> keep_version(Id wearer, Id pattern, const QString& name, const QDate&, const QByteArray& work);
-    [[nodiscard]] std::vector<Named> versions(Id wearer, Id pattern) const;  // newest first; second is the day
+    // The newest one again, where the work is still that.
+    Result<Id> keep_version(Id wearer, Id pattern, const QString& name, const QDate&, KeptFor,
+                            const QByteArray& work);
+    [[nodiscard]] std::vector<KeptVersion> versions(Id wearer, Id pattern) const;  // newest first
     [[nodiscard]] std::optional<QByteArray> version(Id) const;
+    Result<bool> pass_gate(Id version, const QDate&);
+
+    // Try-ons, oldest first; each hangs on the version that was on the body.
+    [[nodiscard]] std::vector<KeptTryOn> try_ons(Id wearer, Id pattern) const;
+    Result<Id> add_try_on(Id wearer, Id pattern, const QString& version_name, const QByteArray& work,
+                          const TryOn&);
+    Result<bool> save_try_on(Id, const TryOn&, const QString& act);
+    Result<bool> forget_try_on(Id);  // its photographs too
+    // Photographs: the picture as the desk made it (formats/photo_file.h), outside undo; what is on it inside.
+    [[nodiscard]] std::vector<KeptPhoto> photos(Id try_on) const;
+    [[nodiscard]] std::optional<QByteArray> picture(const QString& blob) const;
+    Result<Id> add_photo(Id try_on, const QByteArray& picture, const Photo&);
+    Result<bool> save_photo(Id, const Photo&, const QString& act);
+    Result<bool> forget_photo(Id);
+    // Pictures that neither a photograph nor undo names any more.
+    Result<bool> sweep_pictures();
 
     [[nodiscard]] std::optional<QString> undo_name() const;
     [[nodiscard]] std::optional<QString> redo_name() const;
@@ -169,6 +210,18 @@ private:
     [[nodiscard]] std::vector<Row<BroughtPiece>> brought_pieces(Id plan) const;
     [[nodiscard]] std::vector<Row<MovedOpening>> moved_openings(Id plan) const;
     void write_make_up(Change&, Id plan, const MakeUp&) const;
+    [[nodiscard]] std::vector<Row<Note>> notes(Id try_on) const;
+    [[nodiscard]] std::vector<Row<Answered>> answers(Id try_on) const;
+    [[nodiscard]] std::vector<Row<Found>> found(Id try_on) const;
+    [[nodiscard]] std::vector<Row<PhotoLine>> photo_lines(Id photo) const;
+    [[nodiscard]] std::optional<TryOn> try_on(Id) const;
+    void write_try_on(Change&, Id, const TryOn&) const;
+    static void delete_photo(Change&, Id);
+    static Id kept_version(Change&, Id wearer, Id pattern, const QString& name, const QString& day, KeptFor,
+                           const QByteArray& work);
+    template <class T>
+    static void write_in_order(Change&, const char* table, const char* owner, Id, const QStringList& columns,
+                               const std::vector<Row<T>>& old, const std::vector<T>& wanted);
     template <class T, class Insert>
     static void write_rows(Change&, const char* table, const std::vector<Row<T>>& old,
                            const std::vector<T>& wanted, Insert);

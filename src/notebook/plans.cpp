@@ -18,13 +18,6 @@ QString column_of(PlanFor what)
 const QStringList plan_columns{"chart_group", "garment", "roomy",    "knit",  "stretch",
                                "seated",      "school",  "as_drawn", "sides", "sewn"};
 
-constexpr std::array<const char*, 3> side_words{"both", "right", "left"};
-
-QString side_word(const Amount& a)
-{
-    return QLatin1String{side_words[a.side ? (*a.side == Side::Left ? 2 : 1) : 0]};
-}
-
 QString sides_word(SidesWay way)
 {
     return text(std::string{sartorum::key(way)});
@@ -74,16 +67,14 @@ std::optional<std::vector<Amount>> Notebook::amounts(Id decision, const QString&
             {decision});
     while (q.next()) {
         const auto face = face_of_key(q.value(1).toString().toStdString());
-        const auto side = std::find(side_words.begin(), side_words.end(), q.value(2).toString());
+        const auto side = side_said(q.value(2));
         const auto by = length_of(q.value(3), amount_most);
-        if (!face || side == side_words.end() || !by) {
+        if (!face || !side || !by) {
             const int broken = !face ? 1 : !by ? 3 : 2;
             leave_out(tr_("the amount decided for %1").arg(of), q.value(broken));
             return std::nullopt;
         }
-        Amount a{q.value(0).toString().toStdString(), *face, {}, *by};
-        if (side != side_words.begin()) a.side = *side == side_words[2] ? Side::Left : Side::Right;
-        out.push_back(std::move(a));
+        out.push_back({q.value(0).toString().toStdString(), *face, *side, *by});
     }
     return out;
 }
@@ -91,10 +82,10 @@ std::optional<std::vector<Amount>> Notebook::amounts(Id decision, const QString&
 std::vector<Notebook::KeptDecision> Notebook::decisions(Id plan) const
 {
     std::vector<KeptDecision> out;
-    auto q =
-        ask(connection_,
-            "SELECT id, adjustment, subject, answer, method, sides FROM decision WHERE plan_id = ? ORDER BY id",
-            {plan});
+    auto q = ask(connection_,
+                 "SELECT id, adjustment, subject, answer, method, sides, seen_on FROM decision WHERE plan_id = ? "
+                 "ORDER BY id",
+                 {plan});
     while (q.next()) {
         const QString name = q.value(1).toString();
         const QString subject = q.value(2).toString();
@@ -119,6 +110,9 @@ std::vector<Notebook::KeptDecision> Notebook::decisions(Id plan) const
         if (!sides) leave_out(tr_("how the sides of %1 are answered").arg(name), q.value(5));
         if (!own || !way_read || !sides) continue;
         d.sides = *sides;
+        d.seen_on = day_of(q.value(6)).value_or(QString{}).toStdString();
+        if (d.seen_on.empty() && !q.value(6).toString().isEmpty())
+            leave_out(tr_("the toile %1 was seen on").arg(name), q.value(6));
         d.amounts = std::move(*own);
         out.push_back({q.value(0).toLongLong(), d});
     }
@@ -197,12 +191,14 @@ void Notebook::write_decisions(Change& change, Id plan, const std::vector<Decisi
         const auto& d = wanted[i];
         const QString way = d.method ? text(std::string{adjustment(d.kind).methods[*d.method]}) : QString{""};
         const Id id = change.insert(
-            "INSERT INTO decision (plan_id, adjustment, subject, answer, method, sides) VALUES (?, ?, ?, ?, ?, ?)",
+            "INSERT INTO decision (plan_id, adjustment, subject, answer, method, sides, seen_on) VALUES (?, ?, ?, "
+            "?, ?, ?, ?)",
             {plan, key(d.kind), text(d.subject), d.answer == Answer::Accepted ? "accepted" : "declined", way,
-             sides_word(d.sides)});
+             sides_word(d.sides), text(d.seen_on)});
         for (const auto& a : d.amounts) {
-            change.run("INSERT INTO decision_amount (decision_id, at, face, side, by_mm) VALUES (?, ?, ?, ?, ?)",
-                       {id, text(a.at), text(std::string{sartorum::key(a.face)}), side_word(a), a.by.in_mm()});
+            change.run(
+                "INSERT INTO decision_amount (decision_id, at, face, side, by_mm) VALUES (?, ?, ?, ?, ?)",
+                {id, text(a.at), text(std::string{sartorum::key(a.face)}), side_word(a.side), a.by.in_mm()});
         }
     }
 }
@@ -267,32 +263,6 @@ Result<bool> Notebook::save_plan(Id wearer, PlanFor what, const Plan& plan, cons
     write_decisions(change, *id, plan.decisions);
     write_make_up(change, *id, plan.make_up);
     return change.commit(true);
-}
-
-Result<Id> Notebook::keep_version(Id wearer, Id pattern, const QString& name, const QDate& day,
-                                  const QByteArray& work)
-{
-    Change change{*this, tr_("version %1").arg(name)};
-    const Id id =
-        change.insert("INSERT INTO version (wearer_id, pattern_id, name, kept_on, work) VALUES (?, ?, ?, ?, ?)",
-                      {wearer, pattern, name, day.toString(Qt::ISODate), QString::fromUtf8(work)});
-    return change.commit(id);
-}
-
-std::vector<Named> Notebook::versions(Id wearer, Id pattern) const
-{
-    std::vector<Named> out;
-    auto q = ask(connection_,
-                 "SELECT id, name, kept_on FROM version WHERE wearer_id = ? AND pattern_id = ? ORDER BY id DESC",
-                 {wearer, pattern});
-    while (q.next()) out.push_back({q.value(0).toLongLong(), q.value(1).toString(), q.value(2).toString()});
-    return out;
-}
-
-std::optional<QByteArray> Notebook::version(Id id) const
-{
-    auto q = ask(connection_, "SELECT work FROM version WHERE id = ?", {id});
-    return q.next() ? std::optional{q.value(0).toString().toUtf8()} : std::nullopt;
 }
 
 }  // namespace sartorum::notebook

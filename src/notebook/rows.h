@@ -22,6 +22,9 @@ namespace sartorum::notebook {
 class Notebook::Change {
 public:
     Change(const Notebook& book, const QString& name, bool undoable = true);
+    // Goes with the last act, and is taken back with it: no step of its own.
+    enum class With { LastAct };
+    Change(const Notebook& book, With);
     ~Change();
     Change(const Change&) = delete;
     Change& operator=(const Change&) = delete;
@@ -77,6 +80,33 @@ private:
 {
     const auto mm = number_of(v);
     return mm && std::abs(*mm) <= most.in_mm() ? std::optional{Length::mm(*mm)} : std::nullopt;
+}
+
+// "both", "right", "left"; none where it is another word.
+inline constexpr std::array<const char*, 3> side_words{"both", "right", "left"};
+[[nodiscard]] inline QString side_word(const std::optional<Side>& s)
+{
+    return QLatin1String{side_words[s ? (*s == Side::Left ? 2 : 1) : 0]};
+}
+struct SideSaid {
+    bool known = false;
+    std::optional<Side> side{};
+    explicit operator bool() const { return known; }
+    const std::optional<Side>& operator*() const { return side; }
+};
+[[nodiscard]] inline SideSaid side_said(const QVariant& v)
+{
+    const QString said = v.toString();
+    if (said == QLatin1String{side_words[1]}) return {true, Side::Right};
+    if (said == QLatin1String{side_words[2]}) return {true, Side::Left};
+    return {said == QLatin1String{side_words[0]}, {}};
+}
+// A day of the calendar as 2026-11-03.
+[[nodiscard]] inline std::optional<QString> day_of(const QVariant& v)
+{
+    const QString said = v.toString();
+    return said.size() == 10 && QDate::fromString(said, Qt::ISODate).isValid() ? std::optional{said}
+                                                                               : std::nullopt;
 }
 
 // Enums are stored as words.

@@ -22,13 +22,20 @@ const QList<Tracked>& tracked()
          {"id", "wearer_id", "pattern_id", "chart_id", "chart_group", "garment", "roomy", "knit", "stretch",
           "seated", "school", "as_drawn", "sides", "sewn"}},
         {"plan_size", {"id", "plan_id", "level", "size"}},
-        {"decision", {"id", "plan_id", "adjustment", "subject", "answer", "method", "sides"}},
+        {"decision", {"id", "plan_id", "adjustment", "subject", "answer", "method", "sides", "seen_on"}},
         {"decision_amount", {"id", "decision_id", "at", "face", "side", "by_mm"}},
         {"left_out", {"id", "plan_id", "piece"}},
         {"made_facing", {"id", "plan_id", "under", "width_mm"}},
         {"brought_piece", {"id", "plan_id", "pattern", "size", "drawing", "sewn_to", "ratio"}},
         {"moved_opening", {"id", "plan_id", "centre", "length_mm", "overlap_mm", "button_gap_mm"}},
-        {"version", {"id", "wearer_id", "pattern_id", "name", "kept_on", "work"}},
+        {"version", {"id", "wearer_id", "pattern_id", "name", "kept_on", "work", "kind", "passed_on"}},
+        {"try_on", {"id", "version_id", "tried_on", "put_on", "cloth", "worn", "moments", "words"}},
+        {"toile_note",
+         {"id", "try_on_id", "sight", "strength", "side", "moment", "since", "at_x", "at_y", "words"}},
+        {"toile_answer", {"id", "try_on_id", "test", "yes", "pinched_mm"}},
+        {"toile_found", {"id", "try_on_id", "what", "at", "face", "side", "by_mm"}},
+        {"photo", {"id", "try_on_id", "blob", "view"}},
+        {"photo_line", {"id", "photo_id", "guide", "a_x", "a_y", "b_x", "b_y", "known_mm"}},
         {"ease_wish", {"id", "plan_id", "measure", "ease_mm"}},
         {"tissue", {"id", "name", "maker", "kind", "size", "pattern_id"}},
         {"tissue_note", {"id", "tissue_id", "note", "word"}},
@@ -42,6 +49,7 @@ const QList<Tracked>& all_tables()
 {
     static const QList<Tracked> rows =
         tracked() + QList<Tracked>{{"place", {"wearer_id", "pattern_id", "step"}},
+                                   {"blob", {"hash", "data"}},
                                    {"act", {"id", "name", "side"}},
                                    {"current_act", {"id"}},
                                    {"undo_change", {"id", "act", "tab", "op", "row"}},
@@ -51,7 +59,8 @@ const QList<Tracked>& all_tables()
 
 QStringList index_names()
 {
-    return {"set_of_wearer", "reading_of_set", "tape_check_of_set", "pattern_names", "undo_change_act"};
+    return {"set_of_wearer",   "reading_of_set",    "tape_check_of_set", "pattern_names",
+            "undo_change_act", "try_on_of_version", "photo_of_try_on"};
 }
 
 // Version 1 as it was released; later versions are made by their migrations, on new files too, so that there is
@@ -110,7 +119,8 @@ namespace {
 // Held as floating-point numbers, of which 0.0 and -0.0 compare alike and are not written alike.
 bool is_real(const QString& column)
 {
-    return column.endsWith("_mm") || column == "weight_kg" || column == "stretch" || column == "ratio";
+    return column.endsWith("_mm") || column.endsWith("_x") || column.endsWith("_y") || column == "weight_kg" ||
+           column == "stretch" || column == "ratio";
 }
 
 }  // namespace

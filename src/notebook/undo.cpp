@@ -22,6 +22,11 @@ Notebook::Change::Change(const Notebook& book, const QString& name, bool undoabl
     run("INSERT INTO current_act (id) SELECT max(id) FROM act");
 }
 
+Notebook::Change::Change(const Notebook& book, With) : Change{book, {}, false}
+{
+    run("INSERT INTO current_act (id) SELECT max(id) FROM act WHERE side = 'undo' HAVING max(id) IS NOT NULL");
+}
+
 Notebook::Change::~Change()
 {
     if (!committed_) QSqlQuery{db_}.exec("ROLLBACK");

@@ -303,12 +303,12 @@ private slots:
         const Id wearer = *book->add_wearer("Ottilie", {2026, 1, 1});
         const Id pattern = *book->add_pattern("P", "M", "<svg/>", {});
         const QByteArray first = "{\"plan\": \"für März\"}";
-        const auto one = book->keep_version(wearer, pattern, "First toile", {2026, 5, 1}, first);
-        QVERIFY(one && book->keep_version(wearer, pattern, "Second toile", {2026, 6, 1}, "{}"));
+        const auto one = book->keep_version(wearer, pattern, "First toile", {2026, 5, 1}, KeptFor::TriedOn, first);
+        QVERIFY(one && book->keep_version(wearer, pattern, "Second toile", {2026, 6, 1}, KeptFor::TriedOn, "{}"));
         const auto all = book->versions(wearer, pattern);
         QCOMPARE(all.size(), std::size_t{2});
         QCOMPARE(all[1].name, "First toile");
-        QCOMPARE(all[1].second, "2026-05-01");
+        QCOMPARE(all[1].day, "2026-05-01");
         QCOMPARE(*book->version(*one), first);
         QVERIFY(book->versions(wearer, pattern + 1).empty() && !book->version(99));
         QVERIFY(*book->undo());
@@ -517,7 +517,8 @@ private slots:
     {
         const auto doc = QString::fromUtf8(bytes_of(QString{SARTORUM_SOURCE_DIR} + "/docs/notebook-format.md"));
         QString tests;
-        for (const char* file : {"test_notebook.cpp", "test_old_notebooks.cpp", "test_strange_notebooks.cpp"})
+        for (const char* file :
+             {"test_notebook.cpp", "test_old_notebooks.cpp", "test_strange_notebooks.cpp", "test_try_ons.cpp"})
             tests += QString::fromUtf8(
                 bytes_of(QString{SARTORUM_SOURCE_DIR} + "/tests/notebook/" + QLatin1String{file}));
         auto it = QRegularExpression{"\\*\\*(N-[0-9]+)\\*\\*"}.globalMatch(doc);
@@ -527,7 +528,7 @@ private slots:
             QVERIFY2(tests.contains(n), qPrintable(n));
             ++statements;
         }
-        QCOMPARE(statements, 21);
+        QCOMPARE(statements, 23);
     }
 };
 SARTORUM_TEST(TestNotebook)

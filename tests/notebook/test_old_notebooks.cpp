@@ -1,4 +1,5 @@
 #include <QSqlDatabase>
+#include <QSqlError>
 #include <QSqlQuery>
 #include <QTemporaryDir>
 #include <QTest>
@@ -284,6 +285,69 @@ private slots:
         while (*book->redo()) {
         }
         QVERIFY(plan().sewn);
+    }
+    // N-01, N-03, N-09, N-22
+    void a_notebook_of_the_tenth_version_takes_try_ons_and_its_undo()
+    {
+        const QString path = fixture(10);
+        auto opened = Notebook::open(path);
+        QVERIFY(opened.has_value());
+        const auto& book = *opened;
+        const auto wearer = *book->table().wearer;
+        const auto plan = [&] { return book->plan(wearer, PlanFor::pattern(1)); };
+        QVERIFY(plan().sewn);
+        Decision waist{AdjustmentKind::SewnWaist, Answer::Accepted};
+        waist.set_at("centre_front", {}, Length::mm(-20));
+        waist.set_at("side", Side::Left, Length::mm(-9));
+        QVERIFY(*plan().decision(AdjustmentKind::SewnWaist) == waist);
+        QVERIFY(book->versions(wearer, 1)[0].what == KeptFor::Cut);
+        Plan next = plan();
+        waist.seen_on = "2026-11-14";
+        next.decide(waist);
+        QVERIFY(book->save_plan(wearer, PlanFor::pattern(1), next, "seen"));
+        QCOMPARE(plan().decision(AdjustmentKind::SewnWaist)->seen_on, std::string{"2026-11-14"});
+        TryOn t;
+        t.date = "2026-11-14";
+        QVERIFY(book->add_try_on(wearer, 1, "toile 1", "{2}", t));
+        // Rows that were deleted before there were these columns come back with all of them.
+        while (*book->undo()) {
+        }
+        QVERIFY(book->wearers().empty());
+        while (*book->redo()) {
+        }
+        QCOMPARE(plan().decision(AdjustmentKind::SewnWaist)->seen_on, std::string{"2026-11-14"});
+        QCOMPARE(book->try_ons(wearer, 1).size(), std::size_t{1});
+    }
+    // What an older program deleted is brought back whole, though its tables have grown since.
+    void what_was_deleted_by_an_older_version_is_undone()
+    {
+        const QString path = fixture(8, "-deleted");
+        {
+            QSqlDatabase db = QSqlDatabase::addDatabase("QSQLITE", "by hand");
+            db.setDatabaseName(path);
+            QVERIFY(db.open());
+            // As its own triggers would have kept it.
+            for (const char* sql :
+                 {"DELETE FROM undo_value WHERE change IN (SELECT id FROM undo_change WHERE act IN (SELECT id "
+                  "FROM act "
+                  "WHERE side = 'redo'))",
+                  "DELETE FROM undo_change WHERE act IN (SELECT id FROM act WHERE side = 'redo')",
+                  "DELETE FROM act WHERE side = 'redo'",
+                  "INSERT INTO act (id, name, side) VALUES (9001, 'taken away', 'undo')",
+                  "INSERT INTO undo_change (id, act, tab, op, row) VALUES (90001, 9001, 'decision', 'delete', "
+                  "777)",
+                  "INSERT INTO undo_value VALUES (90001, 'id', 777), (90001, 'plan_id', 1), (90001, 'adjustment', "
+                  "'round_back'), (90001, 'subject', ''), (90001, 'answer', 'declined'), (90001, 'method', '')"}) {
+                QSqlQuery q{db};
+                QVERIFY2(q.exec(sql), qPrintable(q.lastError().text()));
+            }
+        }
+        QSqlDatabase::removeDatabase("by hand");
+        auto book = *Notebook::open(path);
+        const auto undone = book->undo();
+        QVERIFY(undone && *undone);
+        const auto plan = book->plan(*book->table().wearer, PlanFor::pattern(1));
+        QVERIFY(plan.decision(AdjustmentKind::RoundBack));
     }
     // What cannot be is named and left out; the rest is read. N-13
     void what_a_garment_is_made_of_is_checked_when_it_is_read()
