@@ -6,12 +6,14 @@
 #include <QPdfWriter>
 #include <cmath>
 
+#include "core/fitting/toile_sheet.h"
 #include "core/paper/area.h"
 #include "core/pattern/princess.h"
 #include "core/plan/cut_out.h"
 #include "formats/painter_paths.h"
 #include "formats/pattern_svg.h"
 #include "formats/text_file.h"
+#include "words/mirror.h"
 #include "words/sides.h"
 #include "words/words.h"
 
@@ -88,6 +90,22 @@ void paint_halves(QPainter& p, const PrintJob& job, const Guide& centre)
     beside(a + (b - a) * 0.25 - right * 2 * u, tr_("centre"));
 }
 
+// A line to be drawn on a toile says what it is, near its outer end.
+void name_line(QPainter& p, const Piece& piece, const Guide& g)
+{
+    for (const auto& l : lines_to_draw(piece)) {
+        const bool it = Geom::distance(l.a, g.a) < 0.01 && Geom::distance(l.b, g.b) < 0.01;
+        if (!it || l.what == ToileLine::Centre) continue;
+        const QPointF a = on_paper(l.a);
+        const QPointF b = on_paper(l.b);
+        p.save();
+        p.translate(a + (b - a) * 0.8);
+        if (l.what == ToileLine::SleeveCentre) p.rotate(-90);
+        text_at(p, {0, -2}, 4.5, words::toile_line_name(l.what).toLower(), false, true);
+        p.restore();
+    }
+}
+
 void paint_piece(QPainter& p, const PrintJob& job, const Piece& piece)
 {
     p.setBrush(Qt::NoBrush);
@@ -101,9 +119,10 @@ void paint_piece(QPainter& p, const PrintJob& job, const Piece& piece)
         if (g.kind == GuideKind::Grain) {
             p.drawPath(grain_path(g, 8.0 / job.divide));
         } else {
-            p.setPen(pen(0.25, Qt::DotLine));
+            p.setPen(job.for_toile ? pen(0.5, Qt::DashDotLine) : pen(0.25, Qt::DotLine));
             p.drawLine(on_paper(g.a), on_paper(g.b));
             p.setPen(pen(0.35));
+            if (job.for_toile) name_line(p, piece, g);
             if (g.kind == GuideKind::Centre) paint_halves(p, job, g);
         }
     }
@@ -157,6 +176,7 @@ void paint_piece_label(QPainter& p, const PrintJob& job, const Piece& piece, boo
     if (gathered_in(piece, EdgeRole::Waist) > Length{})
         rows << tr_("waist gathered to %1 on this piece")
                     .arg(words::amount(sewn_length(piece, EdgeRole::Waist), words::paper_unit(job.unit)));
+    if (job.for_toile) rows << tr_("for a toile: more allowance at shoulders, sides and waist");
     if (job.divide > 1) rows << tr_("practice sheet, 1 : %1").arg(job.divide);
     if (two_lines)
         rows << tr_("solid and dashed: right side") << tr_("dash and dot: left side; trim it after cutting");

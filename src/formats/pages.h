@@ -37,6 +37,7 @@ struct PrintJob {
     QStringList not_done{};  // sentences that stand at the head of the first sheet
     // For each piece the left side's line, where it is drawn on the right side's; else empty.
     std::vector<std::optional<Piece>> left{};
+    bool for_toile = false;  // the lines drawn on it are named
 };
 
 // Of unlike sides: each its own pieces, or both lines on one.

@@ -139,7 +139,7 @@ private:
             if (line.state != LineState::Accepted) continue;
             if (c_.work.plan.sewn && !adjustment(line.kind).when_sewn) continue;
             const auto said = words::plan_text(line, c_, unit_);
-            const QString why = line.own_amount ? tr_("own amount") : said.why;
+            const QString why = line.own_amount && line.seen_on.empty() ? tr_("own amount") : said.why;
             need(14);
             text(0, 130, font(10), said.name);
             const QString sides = said.sides.isEmpty() ? QString{} : ". " + said.sides;
@@ -314,8 +314,8 @@ int paint_work_card(QPainter& p, const Computed& c, const PrintLabel& label, Pap
     return Card{p, c, label, paper, u, page}.paint();
 }
 
-Outcome<int> write_work_card(const QString& path, const Computed& computed, const PrintLabel& label,
-                             PaperSize paper, Unit u, IfThere if_there)
+Outcome<int> write_card(const QString& path, const PrintLabel& label, PaperSize paper, IfThere if_there,
+                        const std::function<int(QPainter&, int)>& paint)
 {
     if (auto ok = may_write(path, if_there); !ok) return tl::make_unexpected(ok.error());
     QBuffer buffer;
@@ -332,11 +332,18 @@ Outcome<int> write_work_card(const QString& path, const Computed& computed, cons
         p.setRenderHint(QPainter::Antialiasing);
         for (int page = 0; page < pages; ++page) {
             if (page > 0) pdf.newPage();
-            pages = paint_work_card(p, computed, label, paper, u, page);
+            pages = paint(p, page);
         }
     }
     if (auto ok = write_file(path, buffer.data(), if_there); !ok) return tl::make_unexpected(ok.error());
     return pages;
+}
+
+Outcome<int> write_work_card(const QString& path, const Computed& computed, const PrintLabel& label,
+                             PaperSize paper, Unit u, IfThere if_there)
+{
+    return write_card(path, label, paper, if_there,
+                      [&](QPainter& p, int page) { return paint_work_card(p, computed, label, paper, u, page); });
 }
 
 }  // namespace sartorum::formats
