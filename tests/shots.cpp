@@ -10,10 +10,9 @@
 #include "core/plan/otherwise.h"
 #include "desk/chart/wear_dialog.h"
 #include "desk/demo.h"
+#include "desk/mirror/mirror_station.h"
 #include "desk/plan/plan_station.h"
 #include "desk/print/print_station.h"
-#include "desk/tape/dialogs.h"
-#include "desk/tape/tape_station.h"
 #include "desk/window.h"
 
 using namespace sartorum;
@@ -56,22 +55,6 @@ int main(int argc, char** argv)
         window.grab().save(out.filePath(QString{name} + ".png"));
     };
     shot("tape");
-    const auto tape = [&](Round round, Measure m, const char* name) {
-        room.walk_round(round);
-        window.findChild<TapeStation*>()->go_to(m);
-        shot(name);
-    };
-    tape(Round::Dress, Measure::UpperArm, "tape-back");
-    room.walk_round({});
-    const auto dialog = [&](const char* name, auto open) {
-        QTimer::singleShot(150, [&, name] {
-            if (auto* w = QApplication::activeModalWidget()) {
-                w->grab().save(out.filePath(QString{name} + ".png"));
-                w->close();
-            }
-        });
-        open();
-    };
     const auto dress = room.book().charts().front().id;
     const auto skirt_table = room.table();
     room.choose_chart(dress);
@@ -79,7 +62,6 @@ int main(int argc, char** argv)
     room.wear({GarmentKind::Dress}, {}, {});
     window.go_to(Station::Chart);
     shot("chart-dress");
-    dialog("chart-typing", [&] { window.correct_chart(); });
     window.go_to(Station::Tape);
     room.choose_pattern(*skirt_table.pattern);
     room.choose_chart(*skirt_table.chart);
@@ -202,6 +184,22 @@ int main(int argc, char** argv)
     window.go_to(Station::Paper);
     emit window.findChild<Choices*>("paper_view")->picked(2);
     shot("paper-sides");
+    for (const auto& w : room.book().wearers()) {
+        if (w.name == "Ottilie") room.choose_wearer(w.id);
+    }
+    // The second toile of the tee, and its photograph.
+    for (const auto& w : room.book().wearers()) {
+        if (w.name == "Hedda") room.choose_wearer(w.id);
+    }
+    for (const auto& p : room.book().patterns()) {
+        if (p.name.startsWith("Heron")) room.choose_pattern(p.id);
+    }
+    window.go_to(Station::Mirror);
+    auto* mirror = window.findChild<MirrorStation*>();
+    mirror->state().choose(3);
+    shot("mirror");
+    mirror->show_face(2);
+    shot("mirror-photo");
     for (const auto& w : room.book().wearers()) {
         if (w.name == "Ottilie") room.choose_wearer(w.id);
     }

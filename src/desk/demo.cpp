@@ -2,6 +2,7 @@
 
 #include <QDir>
 
+#include "desk/demo_toiles.h"
 #include "formats/chart_csv.h"
 #include "formats/json.h"
 #include "formats/pattern_svg.h"
@@ -75,7 +76,8 @@ bool fill_with_demo(notebook::Notebook& book, const QString& folder)
            add_pattern(book, dir, "towpath-paper.csv", "lockside-skirt.svg", "Towpath Paper, skirts") &&
            add_bodies(book, dir, {"bram.json"}) && add_bodies(book, dir, {"benno.json"}) &&
            add_bodies(book, dir, {"hedda.json"}) &&
-           add_bodies(book, dir, {"ottilie-april.json", "ottilie-july.json", "ottilie.json"});
+           add_bodies(book, dir, {"ottilie-april.json", "ottilie-july.json", "ottilie.json"}) &&
+           add_demo_toiles(book, dir);
 }
 
 }  // namespace sartorum::desk

@@ -92,6 +92,8 @@ void Room::read_pattern()
 
 void Room::reload()
 {
+    try_ons_.reset();
+    versions_.reset();
     table_ = book_->table();
     const auto wearer = table_.wearer ? book_->wearer(*table_.wearer) : std::nullopt;
     wearer_name_ = wearer ? wearer->name : QString{};

@@ -9,6 +9,7 @@
 #include "core/body/rounds.h"
 #include "core/body/staleness.h"
 #include "core/chart/size_choice.h"
+#include "core/fitting/gate.h"
 #include "core/plan/told.h"
 #include "core/tissue/reckoned.h"
 #include "formats/pages.h"
@@ -111,6 +112,26 @@ public:
     // Every proposal, one after the other: what an earlier one changes may bring a later one up. One act.
     void accept_all();
     void leave_zone(Zone);  // every proposal there, as bought; one act
+    // Try-ons of this wearer and pattern, oldest first, and the versions they hang on, newest first.
+    [[nodiscard]] const std::vector<notebook::KeptTryOn>& try_ons() const;
+    [[nodiscard]] const std::vector<notebook::KeptVersion>& versions() const;
+    // A version worked out; null where it cannot be read any more.
+    [[nodiscard]] std::shared_ptr<const Computed> version(notebook::Id) const;
+    // A body wore it as it is now, as far as that is worked out already: nothing is read for it.
+    [[nodiscard]] bool seen_as_it_is() const;
+    // What changed since a body saw it last.
+    [[nodiscard]] Gate gate() const;
+    // Keeps the version as it is now, and hangs the try-on on it.
+    void begin_try_on(const TryOn&);
+    void keep_try_on(notebook::Id, const TryOn&, const QString& act);
+    void forget_try_on(notebook::Id);
+    void keep_photo(notebook::Id try_on, const QByteArray& picture, const Photo&);
+    void change_photo(notebook::Id, const Photo&);
+    void forget_photo(notebook::Id);
+    // The version as it is now is printed, or goes on to good cloth: kept, and what was said of it.
+    void keep_printed();
+    void pass_gate();
+    void sweep_pictures();
     void undo();
     void redo();
     // Takes over from a window that has closed, and reads anew what another one wrote.
@@ -129,6 +150,8 @@ private:
     [[nodiscard]] std::string size_for(const Tissue&) const;
     void settle_kind();
     void settle_chart();
+    [[nodiscard]] QByteArray work_now() const;
+    [[nodiscard]] QString next_version_name(notebook::KeptFor) const;
     bool save_plan(const Plan&, const QString& act);
     void take_plan(const Plan&);
     [[nodiscard]] Outcome<bool> keep_pattern(const Pattern&, const QByteArray& svg);
@@ -159,6 +182,10 @@ private:
     std::optional<Refusal> trouble_;
     int step_ = 0;
     QString kept_at_;
+    // Asked of the notebook when they are first wanted.
+    mutable std::optional<std::vector<notebook::KeptTryOn>> try_ons_;
+    mutable std::optional<std::vector<notebook::KeptVersion>> versions_;
+    mutable std::map<notebook::Id, std::shared_ptr<const Computed>> worked_out_;
 };
 
 [[nodiscard]] QString trouble_text(const notebook::Failure&);

@@ -173,6 +173,7 @@ void Room::decide(AdjustmentKind kind, Answer answer, std::optional<Length> amou
     const Decision* before = plan_.decision(kind);
     Decision next = before ? *before : Decision{kind, answer};
     next.answer = answer;
+    if (amount != next.amount()) next.seen_on.clear();
     next.set_amount(amount);
     if (!amount) next.set_back({});
     decide(next);
@@ -194,7 +195,8 @@ void Room::say_sewn(bool sewn)
     }
     const QByteArray work =
         QByteArray::fromStdString(formats::work_json(computed_->work, wearer_name().toStdString()));
-    const auto kept = book_->keep_version(*table_.wearer, *table_.pattern, tr("as it was cut"), today_(), work);
+    const auto kept = book_->keep_version(*table_.wearer, *table_.pattern, tr("as it was cut"), today_(),
+                                          notebook::KeptFor::Cut, work);
     if (!kept) return void(emit refused(trouble_text(kept.error())));
     const Plan next = plan_as_sewn(*computed_);
     if (save_plan(next, tr("the garment is sewn"))) take_plan(next);

@@ -11,6 +11,7 @@
 
 #include "desk/chart/chart_station.h"
 #include "desk/dialogs/dialogs.h"
+#include "desk/mirror/mirror_station.h"
 #include "desk/paper/paper_station.h"
 #include "desk/plan/plan_station.h"
 #include "desk/print/print_station.h"
@@ -42,7 +43,7 @@ Foot::Keys keys_of(Station s)
         case Station::Tape:
             return {{"Enter", t("keep and go on")},
                     {"↑ ↓", t("measure")},
-                    {"Ctrl 1–5", t("stations")},
+                    {"Ctrl 1–6", t("stations")},
                     {"Ctrl U", t("cm or in")},
                     {"F4", t("the paper")}};
         case Station::Chart:
@@ -71,6 +72,16 @@ Foot::Keys keys_of(Station s)
                     {"B", t("legs broken or whole")},
                     {"K R", t("seams, roll one")},
                     {"F11", t("large")}};
+        case Station::Mirror:
+            return {{"N", t("new note")},
+                    {"1–9", t("go to note")},
+                    {"C ↑ ↓", t("causes")},
+                    {"T", t("test")},
+                    {"F", t("front, sides, photographs")},
+                    {"H V", t("by hand, versions")},
+                    {"L", t("next line")},
+                    {"B", t("new try-on")},
+                    {"G", t("gate")}};
         case Station::Print: return {{"Tab", t("next")}, {"← →", t("kind, paper")}, {"Enter", t("save")}};
     }
     return {};
@@ -295,6 +306,16 @@ QWidget* Window::station(Station s)
             place = paper;
             break;
         }
+        case Station::Mirror: {
+            auto* mirror = new MirrorStation{look_, *room_, stack_};
+            connect(mirror, &MirrorStation::plan_wanted, this, [this] { go_to(Station::Plan); });
+            connect(mirror, &MirrorStation::sheet_wanted, this, [this] {
+                go_to(Station::Print);
+                static_cast<PrintStation*>(station(Station::Print))->show_toile();
+            });
+            place = mirror;
+            break;
+        }
         case Station::Print: {
             auto* print = new PrintStation{look_, *room_, stack_};
             connect(print, &PrintStation::plan_wanted, this, [this] { go_to(Station::Plan); });
@@ -376,7 +397,8 @@ std::vector<bool> Window::finished() const
             answered = answered && l.state != LineState::Proposed && l.state != LineState::Refused;
     }
     const bool cut = answered && room_->step() + 1 == static_cast<int>(room_->steps().size());
-    return {measured, room_->sizes_chosen(), answered, cut, false};
+    const bool seen = c && room_->seen_as_it_is();
+    return {measured, room_->sizes_chosen(), answered, cut, seen, false};
 }
 
 void Window::refresh()

@@ -85,6 +85,12 @@ QString refusal(const Refusal& r, Unit u)
         case Why::FileTooLarge: return t("The file is too large to be a pattern: up to 20 MB.");
         case Why::FileBroken:
             return t("The file breaks off or is damaged%1. Save it again from where it came.").arg(line);
+        case Why::PictureUnknown:
+            return t("%1 is no photograph that can be read here. JPEG and PNG can.").arg(field);
+        case Why::PictureTooLarge:
+            return t("%1 has more than %2 million pixels. Save it smaller and open it again.")
+                .arg(field)
+                .arg(static_cast<int>(r.high.in_mm()));
         case Why::FileTooDeep:
             return t("The file is nested too deeply%1, or holds too many parts. Ungroup it in a drawing program.")
                 .arg(line);

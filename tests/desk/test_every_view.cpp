@@ -5,12 +5,15 @@
 
 #include "desk/chart/wear_dialog.h"
 #include "desk/dialogs/bought_dialog.h"
+#include "desk/mirror/mirror_dialogs.h"
+#include "desk/mirror/mirror_station.h"
 #include "desk/painted_text.h"
 #include "desk/plan/piece_dialogs.h"
 #include "desk/plan_hands.h"
 #include "desk/print/print_station.h"
 #include "desk/tape/dialogs.h"
 #include "desk/tissue_hands.h"
+#include "formats/photo_file.h"
 #include "tests.h"
 
 using namespace sartorum;
@@ -21,7 +24,7 @@ namespace {
 // Letters may stand this far over what they were given: hinting, and the foot of a g.
 constexpr double slack = 3;
 
-struct Found {
+struct CutOff {
     QStringList what;
     void cut(const QString& view, const PaintedText& t)
     {
@@ -47,7 +50,7 @@ bool sticks_out(const PaintedText& t, const QRectF& of)
 }
 
 // What scrolls is looked at by itself, whole.
-void look_at(QWidget& w, const QString& view, Found& found)
+void look_at(QWidget& w, const QString& view, CutOff& found)
 {
     std::vector<QRectF> scrolled;
     for (auto* area : w.findChildren<QScrollArea*>()) {
@@ -129,6 +132,76 @@ std::vector<Showing> views_of_a_garment()
                        }});
     }
     return out;
+}
+
+// What the Mirror shows of one toile, and of the next.
+std::vector<Showing> views_of_a_mirror()
+{
+    const auto toile = [](Desk& d, const std::string& day) {
+        TryOn t;
+        t.date = day;
+        t.cloth = "unbleached calico, of the same weight";
+        t.worn = "the vest and flat shoes";
+        t.moments = {Moment::Standing, Moment::Sitting, Moment::Reaching, Moment::Walking};
+        if (d.room->try_ons().empty()) {
+            for (const auto s : {Sight::FoldsNeckToUnderarm, Sight::NecklineStandsOff, Sight::FoldsAcrossAboveSeat,
+                                 Sight::FoldsBustToSide, Sight::CapPulls})
+                t.notes.push_back(
+                    {{s, Strength::Clear, {}}, Moment::Reaching, Since::New, {}, "more on the left"});
+            t.answers = {{SmallTest::PinchTips, true, Length::mm(9)}};
+            t.found = {{ByHand::Offcut, "tip", Face::Front, {}, Length::mm(34)}};
+        }
+        d.room->begin_try_on(t);
+    };
+    const auto show = [](Desk& d) -> MirrorStation& {
+        d.window->go_to(Station::Mirror);
+        return *d.window->findChild<MirrorStation*>();
+    };
+    return {{"no toile yet", [show](Desk& d) { show(d); }},
+            {"a toile",
+             [=](Desk& d) {
+                 if (d.room->try_ons().empty()) toile(d, "2026-11-14");
+                 show(d).state().choose(0);
+                 show(d).show_beside(0);
+                 show(d).show_face(0);
+             }},
+            {"its sides", [show](Desk& d) { show(d).show_face(1); }},
+            {"by hand", [show](Desk& d) { show(d).show_beside(1); }},
+            {"versions", [show](Desk& d) { show(d).show_beside(3); }},
+            {"a photograph",
+             [show](Desk& d) {
+                 auto& m = show(d);
+                 m.show_face(2);
+                 QImage picture{600, 900, QImage::Format_RGB32};
+                 picture.fill(Qt::lightGray);
+                 const auto id = m.state().here()->id;
+                 if (d.room->book().photos(id).empty())
+                     d.room->keep_photo(id, formats::photo_kept(picture),
+                                        {PhotoView::LeftSide,
+                                         {{Guideline::KnownLength, {60, 100}, {60, 800}, Length::mm(1000)},
+                                          {Guideline::EarLine, {300, 100}, {310, 300}, {}},
+                                          {Guideline::Seam, {290, 150}, {285, 170}, {}},
+                                          {Guideline::Hem, {200, 700}, {400, 690}, {}}}});
+             }},
+            {"the next toile",
+             [=](Desk& d) {
+                 if (d.room->try_ons().size() < 2) {
+                     d.room->decide(AdjustmentKind::ShoulderSlope, Answer::Accepted, Length::mm(-9));
+                     toile(d, "2026-11-21");
+                 }
+                 show(d).show_face(0);
+                 show(d).state().choose(1);
+             }},
+            {"toile sheet",
+             [](Desk& d) {
+                 d.window->go_to(Station::Print);
+                 pick(d, "print_kind", 5);
+             }},
+            {"toile pieces", [](Desk& d) {
+                 d.window->go_to(Station::Print);
+                 pick(d, "print_kind", 4);
+                 while (d.window->findChild<PrintStation*>()->laying_out()) QTest::qWait(5);
+             }}};
 }
 
 std::vector<Showing> views_of_a_tissue()
@@ -304,6 +377,12 @@ private slots:
             }
         }
     }
+    void toiles_and_the_gate()
+    {
+        Desk d{dir_.filePath("mirror.sartorum"), true};
+        lay_bodice(d);
+        walk(d, views_of_a_mirror());
+    }
     void an_empty_notebook()
     {
         Desk d{dir_.filePath("empty.sartorum"), false};
@@ -312,6 +391,7 @@ private slots:
                                       {"no chart", Station::Chart},
                                       {"no plan", Station::Plan},
                                       {"no paper", Station::Paper},
+                                      {"no mirror", Station::Mirror},
                                       {"no pages", Station::Print}})
             all.push_back({name, [s](Desk& desk) { desk.window->go_to(s); }});
         all.push_back({"no tissue", [](Desk& desk) { desk.window->measure_flat({}); }});
@@ -320,7 +400,7 @@ private slots:
     void the_sheets_over_the_table()
     {
         Desk d{dir_.filePath("sheets.sartorum"), true};
-        Found found;
+        CutOff found;
         for (const double scale : {1.0, 1.25, 1.5}) {
             d.look.set_scale(scale);
             const auto opened = [&](const char* name, const std::function<void()>& open) {
@@ -339,6 +419,11 @@ private slots:
             opened("facing", [&] { FacingDialog{d.look, *d.room, d.window.get()}.exec(); });
             opened("bring", [&] { BringDialog{d.look, *d.room, d.window.get()}.exec(); });
             opened("bought", [&] { BoughtDialog{d.look, *d.room, d.window.get()}.exec(); });
+            MirrorState mirror{*d.room};
+            opened("try-on", [&] { TryOnDialog{d.look, mirror, {}, d.window.get()}.exec(); });
+            opened("sights", [&] {
+                SightDialog{d.look, {Sight::TipStandsOff, Sight::NecklineStandsOff}, {}, d.window.get()}.exec();
+            });
             opened("opening", [&] { OpeningDialog{d.look, *d.room, d.window.get()}.exec(); });
         }
         for (const auto& w : found.what) qWarning("%s", qPrintable(w));
@@ -348,7 +433,7 @@ private slots:
 private:
     static void walk(Desk& d, const std::vector<Showing>& views)
     {
-        Found found;
+        CutOff found;
         int looked = 0;
         for (const double scale : {1.0, 1.25, 1.5}) {
             for (const QSize size : {QSize{1180, 720}, QSize{1280, 800}, QSize{2560, 1440}}) {

@@ -112,7 +112,7 @@ void begin_measuring_flat(Desk& d, Hands& hands, GarmentKind kind, int round,
 void print_card(Desk& d, Hands& hands)
 {
     QTemporaryDir out;
-    hands.key(Qt::Key_5, Qt::ControlModifier);
+    hands.key(Qt::Key_6, Qt::ControlModifier);
     d.find<QLineEdit>("print_folder")->setText(out.path());  // it stands there already, at home
     QSignalSpy written{d.window->findChild<PrintStation*>(), &PrintStation::written};
     hands.click("save_pages");

@@ -61,7 +61,7 @@ private slots:
             QCOMPARE(d.room->step(), 8);
             QVERIFY(d.room->computed()->checks.all_hold());
 
-            d.click("station_5");
+            d.click("station_6");
             auto* folder = d.find<QLineEdit>("print_folder");
             folder->setText(dir.path());
             QSignalSpy written{d.window->findChild<PrintStation*>(), &PrintStation::written};
@@ -138,7 +138,7 @@ private slots:
             QVERIFY(d.look.unit() == Unit::Inch);
             d.key(Qt::Key_F8);
             QVERIFY(d.look.night());
-            d.key(Qt::Key_5, Qt::ControlModifier);
+            d.key(Qt::Key_6, Qt::ControlModifier);
             d.find<QLineEdit>("print_folder")->setText(dir.path());
             auto* station = d.window->findChild<PrintStation*>();
             QSignalSpy written{station, &PrintStation::written};
@@ -151,7 +151,7 @@ private slots:
             d.key(Qt::Key_F6);
             QCOMPARE(QApplication::focusWidget()->objectName(), "docket_wearer");
             d.key(Qt::Key_F6);
-            QCOMPARE(QApplication::focusWidget()->objectName(), "station_5");
+            QCOMPARE(QApplication::focusWidget()->objectName(), "station_6");
         }
         Desk again{path, false};
         QCOMPARE(again.line(AdjustmentKind::WidthAtWaist).amount.in_mm(), 15.875);

@@ -87,7 +87,7 @@ private slots:
         canvas->grab();  // the pieces as they are cut
 
         // The print: each side its pieces, named.
-        d.click("station_5");
+        d.click("station_6");
         const QDir out{dir_.filePath("out")};
         QVERIFY(QDir{}.mkpath(out.path()));
         d.find<QLineEdit>("print_folder")->setText(out.path());

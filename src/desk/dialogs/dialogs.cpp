@@ -62,9 +62,14 @@ GuideDialog::GuideDialog(Look& look, QWidget* parent) : QDialog{parent}
         {tr("Paper"), tr("Do the steps with scissors and tape, one at a time: → and ←. O shows the pattern as "
                          "bought, F the finished paper, P plays the step, Z zooms to the cut, M shows "
                          "lengths.")},
+        {tr("Mirror"), tr("Sew a toile by the toile sheet, put it on, and put what you see on the figure: N from "
+                          "a list, or point "
+                          "at the place. Causes stand beside it, one test is asked next (T), and a cause goes "
+                          "into the plan. On the "
+                          "next toile (B) all of it is asked again. G is the gate before good cloth.")},
         {tr("Print"), tr("Full-size sheets to tape, practice sheets to rehearse, a work card for the table. "
                          "Measure the test square before taping.")},
-        {tr("Anywhere"), tr("Ctrl 1–5 station · Ctrl Z and Ctrl Shift Z undo, redo · Ctrl U cm or inches · F8 "
+        {tr("Anywhere"), tr("Ctrl 1–6 station · Ctrl Z and Ctrl Shift Z undo, redo · Ctrl U cm or inches · F8 "
                             "indigo night · Ctrl + and Ctrl − text size · F6 next part")},
         {tr("Care"), tr("Blades closed when put down, pins along the body and not at it, mind the hot iron. Local "
                         "rules and trained people come first.")}};

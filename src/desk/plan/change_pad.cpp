@@ -10,6 +10,7 @@
 #include "core/alter/shared.h"
 #include "core/pattern/gore.h"
 #include "desk/plan/chain_boxes.h"
+#include "desk/plan/place_fields.h"
 #include "words/lines.h"
 #include "words/sewn.h"
 #include "words/sides.h"
@@ -82,6 +83,8 @@ void ChangePad::build(QWidget* inside)
         for (const auto face : {Face::Front, Face::Back}) row(side, face) = amount_row(side, face, column);
     }
     places_said_ = wrapped(16, true);
+    place_fields_ = new PlaceFields{look_, room_, inside};
+    column->addWidget(place_fields_);
     auto* at_places = new QHBoxLayout;
     places_ = new Button{look_, tr("Its stations…"), ButtonKind::Small, inside};
     places_->setObjectName("places");
@@ -304,6 +307,11 @@ void ChangePad::try_amount(Length front, Length back)
     room_.try_out(with_amounts(side, front, back));
 }
 
+void ChangePad::take_places()
+{
+    place_fields_->take_focus();
+}
+
 void ChangePad::say(QLabel* l, const QString& text)
 {
     if (l->text() != text) l->setText(text);
@@ -337,7 +345,9 @@ void ChangePad::refresh_amounts(const PlanLine& l)
         }
     }
     say(places_said_, l.at.empty() ? QString{} : words::amounts(*room_.computed(), l, look_.unit()));
-    places_->setVisible(!l.at.empty());
+    const bool by_fields = has_place_fields(kind_);
+    places_->setVisible(!l.at.empty() && !by_fields);
+    place_fields_->show_line(by_fields ? &l : nullptr);
     refresh_sides(l);
 }
 

@@ -11,6 +11,7 @@ namespace sartorum::desk {
 
 class MarkView;
 class ChainBoxes;
+class PlaceFields;
 
 class ChangePad : public Panel {
     Q_OBJECT
@@ -27,7 +28,8 @@ public:
     void nudge(double steps, bool fine, Face = Face::Both);
     // Left and right told apart; then the other side taken in hand.
     void part_sides();
-    void join_sides();  // one amount for both again
+    void join_sides();   // one amount for both again
+    void take_places();  // the keys go to the amounts at its places
     // None while both have one amount.
     [[nodiscard]] std::optional<Side> side_in_hand() const;
 
@@ -76,6 +78,7 @@ private:
     QLabel* sides_said_;
     Choices* sides_way_;
     Button* parting_;
+    PlaceFields* place_fields_;
     QLabel* places_said_;
     Button* places_;
     std::optional<AdjustmentKind> parted_by_hand_{};

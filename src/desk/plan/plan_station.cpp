@@ -16,6 +16,7 @@
 #include "desk/plan/goes_on_view.h"
 #include "desk/plan/not_done_view.h"
 #include "desk/plan/pieces_view.h"
+#include "desk/plan/place_fields.h"
 #include "desk/plan/plan_map.h"
 #include "desk/plan/profile.h"
 #include "desk/plan/quiet_list.h"
@@ -294,6 +295,10 @@ void PlanStation::beside(int view)
 // Each of its places has an amount of its own: they are seen together.
 void PlanStation::show_waist()
 {
+    if (has_place_fields(current_)) {
+        beside(change_view);
+        return change_->take_places();
+    }
     beside(waist_view);
     waist_->take_focus();
 }
@@ -399,7 +404,10 @@ void PlanStation::keyPressEvent(QKeyEvent* e)
             if (has_legs()) beside(crotch_view);
             break;
         case Qt::Key_W:
-            if (has_waist()) show_waist();
+            if (has_waist()) {
+                beside(waist_view);
+                waist_->take_focus();
+            }
             break;
         case Qt::Key_Escape:
             if (map_->dragging() || room_.trying()) {

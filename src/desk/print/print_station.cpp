@@ -15,7 +15,9 @@
 #include "desk/shared/when_shown.h"
 #include "formats/painter_paths.h"
 #include "formats/text_file.h"
+#include "formats/toile_card.h"
 #include "formats/work_card.h"
+#include "words/mirror.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
@@ -177,12 +179,13 @@ private:
         const double points = 72.0 / 25.4;
         p.scale(s / points, s / points);
         p.setPen(Qt::black);
-        card_pages = formats::paint_work_card(p, *computed, job_.label, job_.paper, job_.unit, 0);
+        card_pages = paint_card ? paint_card(p, job_) : 1;
         p.restore();
     }
 
 public:
     const Computed* computed = nullptr;
+    std::function<int(QPainter&, const formats::PrintJob&)> paint_card;  // its first page
     int card_pages = 1;
 
 private:
@@ -209,8 +212,11 @@ PrintStation::PrintStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
     const auto [frame, pad, column, foot] = pad_beside(look, 420, work_);
     column->setSpacing(10);
     column->addWidget(heading(look, tr("Print"), 21, pad));
-    kind_ =
-        new Choices{look, {tr("Full size"), tr("Half"), tr("Quarter"), tr("Work card")}, tr("What to print"), pad};
+    kind_ = new Choices{
+        look,
+        {tr("Full size"), tr("Half"), tr("Quarter"), tr("Work card"), tr("Toile, full size"), tr("Toile sheet")},
+        tr("What to print"),
+        pad};
     kind_->setObjectName("print_kind");
     kind_->wrap();
     paper_ = new Choices{look, {tr("A4"), tr("US Letter")}, tr("Paper"), pad};
@@ -218,7 +224,16 @@ PrintStation::PrintStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
     sides_ = new Choices{look, {tr("Each side its pieces"), tr("Both lines on one")}, tr("Right and left"), pad};
     sides_->setObjectName("print_sides");
     sides_->wrap();
+    parts_ = new Choices{look,
+                         {words::sew_first(NextLook::Shoulders), words::sew_first(NextLook::LowerPart),
+                          words::sew_first(NextLook::OneSleeve), words::sew_first(NextLook::Whole)},
+                         tr("What of the toile is sewn"),
+                         pad};
+    parts_->setObjectName("print_parts");
+    parts_->wrap();
+    map_->paint_card = [this](QPainter& p, const formats::PrintJob& j) { return paint_card(p, j, 0); };
     column->addWidget(kind_);
+    column->addWidget(parts_);
     column->addWidget(paper_);
     column->addWidget(sides_);
     count_ = label(look, {}, 34, false, pad);
@@ -255,6 +270,7 @@ PrintStation::PrintStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
     connect(kind_, &Choices::picked, this, &PrintStation::refresh);
     connect(paper_, &Choices::picked, this, &PrintStation::refresh);
     connect(sides_, &Choices::picked, this, &PrintStation::refresh);
+    connect(parts_, &Choices::picked, this, &PrintStation::refresh);
     connect(browse, &Button::clicked, this, [this] {
         const QString dir = QFileDialog::getExistingDirectory(this, tr("Folder for the files"), folder_->text());
         if (!dir.isEmpty()) folder_->setText(dir);
@@ -276,10 +292,12 @@ PrintStation::~PrintStation()
 
 formats::PrintJob PrintStation::job() const
 {
-    const int divide[] = {1, 2, 4, 1};
+    const int divide[] = {1, 2, 4, 1, 1, 1};
+    const auto paper = paper_->chosen() == 0 ? formats::PaperSize::A4 : formats::PaperSize::Letter;
+    if (kind_->chosen() == ToilePieces)
+        return formats::toile_job(*room_.computed(), sewn(), paper, look_.unit(), room_.print_label());
     return formats::print_job(
-        *room_.computed(), paper_->chosen() == 0 ? formats::PaperSize::A4 : formats::PaperSize::Letter,
-        divide[kind_->chosen()], look_.unit(), room_.print_label(),
+        *room_.computed(), paper, divide[kind_->chosen()], look_.unit(), room_.print_label(),
         sides_->chosen() == 1 ? formats::SidesPrinted::OnOnePiece : formats::SidesPrinted::Apart);
 }
 
@@ -288,7 +306,36 @@ int PrintStation::card_pages() const
     QImage nowhere{8, 8, QImage::Format_ARGB32};
     QPainter p{&nowhere};
     const auto j = job();
-    return formats::paint_work_card(p, *room_.computed(), j.label, j.paper, j.unit, -1);
+    return paint_card(p, j, -1);
+}
+
+int PrintStation::paint_card(QPainter& p, const formats::PrintJob& j, int page) const
+{
+    if (kind_->chosen() == ToileSheet)
+        return formats::paint_toile_card(p, *room_.computed(), sewn(), j.label, j.paper, j.unit, page);
+    return formats::paint_work_card(p, *room_.computed(), j.label, j.paper, j.unit, page);
+}
+
+namespace {
+
+constexpr std::array toile_parts{NextLook::Shoulders, NextLook::LowerPart, NextLook::OneSleeve, NextLook::Whole};
+
+}  // namespace
+
+NextLook PrintStation::sewn() const
+{
+    return toile_parts[static_cast<std::size_t>(parts_->chosen())];
+}
+
+void PrintStation::show_toile()
+{
+    kind_->choose(ToileSheet);
+    if (room_.computed()) {
+        const auto first = worth_sewing(*room_.computed(), room_.gate()).front();
+        parts_->choose(
+            static_cast<int>(std::find(toile_parts.begin(), toile_parts.end(), first) - toile_parts.begin()));
+    }
+    refresh();
 }
 
 QString PrintStation::file(const QString& ending) const
@@ -307,10 +354,20 @@ void PrintStation::refresh()
     work_->setVisible(room_.computed().has_value());
     map_->computed = room_.computed() ? &*room_.computed() : nullptr;
     if (!room_.computed()) return;
+    parts_->setVisible(for_toile());
+    if (for_toile()) {
+        const auto worth = worth_sewing(*room_.computed(), {{}, true, false, {}});
+        std::vector<bool> offered;
+        for (const auto part : toile_parts)
+            offered.push_back(std::find(worth.begin(), worth.end(), part) != worth.end());
+        parts_->offer(offered);
+        if (!offered[static_cast<std::size_t>(parts_->chosen())])
+            parts_->choose(static_cast<int>(std::find(offered.begin(), offered.end(), true) - offered.begin()));
+    }
     // Only of sides so near each other that two lines can be followed.
     sides_->setVisible(kind_->chosen() == Tiles && cut_with_two_lines(*room_.computed()).has_value());
     ++generation_;
-    if (kind_->chosen() == WorkCard) {  // one page after the other: there is nothing to lay out
+    if (is_card()) {  // one page after the other: there is nothing to lay out
         formats::Layout page;
         page.page = formats::page_mm(job().paper);
         map_->show(job(), page, true);
@@ -339,29 +396,35 @@ void PrintStation::laid_out(formats::PrintJob job, formats::Layout layout, int g
     layer_->wait();
     layer_->deleteLater();
     layer_ = nullptr;
-    if (!room_.computed() || kind_->chosen() == WorkCard) return;
+    if (!room_.computed() || is_card()) return;
     if (generation != generation_) return lay_out();
-    map_->show(std::move(job), std::move(layout), kind_->chosen() == WorkCard);
+    map_->show(std::move(job), std::move(layout), false);
     tell_pages();
 }
 
 void PrintStation::tell_pages()
 {
-    const bool card = kind_->chosen() == WorkCard;
+    const bool card = is_card();
     const int n = map_->pages();
     const int cards = card ? card_pages() : 0;
     count_->setText(!card ? tr("%1 sheets").arg(n) : cards == 1 ? tr("1 page") : tr("%1 pages").arg(cards));
     const QString square = look_.unit() == Unit::Inch ? tr("2 in") : tr("5 cm");
     note_->setText(
-        card ? tr("The plan, every step with a small picture and a box to tick, and the walked seams.")
-             : tr("The first sheet carries a test square of %1. Measure it before you tape the rest; print at 100 "
-                  "%.\nSolid: cutting line, allowances included. Dashed: stitching line. Sheets overlap by 1 cm; "
-                  "diamonds with the same mark meet.%2%3")
-                   .arg(square, map_->blanks() ? tr("\n%1 blank left out.").arg(map_->blanks()) : QString{},
-                        job().divide > 1 ? tr("\nEach piece twice: as traced, to cut and tape by the steps, and "
-                                              "finished, to compare.")
-                                         : QString{}));
-    save_->setText(card ? tr("Save the work card") : tr("Save %1 sheets as PDF").arg(n));
+        kind_->chosen() == ToileSheet ? tr("What to sew first, which lines to draw on the cloth and where, where "
+                                           "to leave more allowance, what to pin "
+                                           "and wear, and room for what hands find.")
+        : card
+            ? tr("The plan, every step with a small picture and a box to tick, and the walked seams.")
+            : tr("The first sheet carries a test square of %1. Measure it before you tape the rest; print at 100 "
+                 "%.\nSolid: cutting line, allowances included. Dashed: stitching line. Sheets overlap by 1 cm; "
+                 "diamonds with the same mark meet.%2%3")
+                  .arg(square, map_->blanks() ? tr("\n%1 blank left out.").arg(map_->blanks()) : QString{},
+                       job().divide > 1 ? tr("\nEach piece twice: as traced, to cut and tape by the steps, and "
+                                             "finished, to compare.")
+                                        : QString{}));
+    save_->setText(kind_->chosen() == ToileSheet ? tr("Save the toile sheet")
+                   : card                        ? tr("Save the work card")
+                                                 : tr("Save %1 sheets as PDF").arg(n));
     save_->setAccessibleName(save_->text());
     save_->updateGeometry();
     save_->update();
@@ -370,8 +433,9 @@ void PrintStation::tell_pages()
 void PrintStation::save_pages()
 {
     if (worker_ || !room_.computed()) return;
-    const bool card = kind_->chosen() == WorkCard;
-    const QString endings[] = {"-full-size.pdf", "-half.pdf", "-quarter.pdf", "-work-card.pdf"};
+    const auto kind = static_cast<Kind>(kind_->chosen());
+    const QString endings[] = {"-full-size.pdf", "-half.pdf",         "-quarter.pdf",
+                               "-work-card.pdf", "-toile-pieces.pdf", "-toile-sheet.pdf"};
     const QString path = file(endings[kind_->chosen()]);
     if (!QFileInfo{QFileInfo{path}.absolutePath()}.isDir()) {
         said_->setText(tr("The folder “%1” is not there. Choose another.").arg(folder_->text()));
@@ -382,15 +446,18 @@ void PrintStation::save_pages()
     stop_ = false;
     cancel_->show();
     said_->setText(tr("Drawing the pages…"));
-    worker_ = QThread::create([this, path, card, if_there = *if_there, job = job(), computed = *room_.computed(),
-                               unit = look_.unit()] {
+    worker_ = QThread::create([this, path, kind, sewn = sewn(), if_there = *if_there, job = job(),
+                               computed = *room_.computed(), unit = look_.unit()] {
         const auto progress = [this](int done, int all) {
             QMetaObject::invokeMethod(
                 this, [this, done, all] { said_->setText(tr("Page %1 of %2").arg(done).arg(all)); });
             return !stop_;
         };
-        const auto result = card ? formats::write_work_card(path, computed, job.label, job.paper, unit, if_there)
-                                 : formats::write_pages(path, job, if_there, progress);
+        const auto result =
+            kind == WorkCard ? formats::write_work_card(path, computed, job.label, job.paper, unit, if_there)
+            : kind == ToileSheet
+                ? formats::write_toile_card(path, computed, sewn, job.label, job.paper, unit, if_there)
+                : formats::write_pages(path, job, if_there, progress);
         QMetaObject::invokeMethod(this, [this, result, path] { finish(result, path); });
     });
     worker_->start();
@@ -408,6 +475,8 @@ void PrintStation::finish(const Outcome<int>& result, const QString& path)
         said_->setText(tr("Stopped. Nothing was written."));
     } else {
         said_->setText(tr("Saved %1").arg(QFileInfo{path}.fileName()));
+        // What leaves the printer is kept as it was.
+        if (!is_card()) room_.keep_printed();
         emit written(path);
     }
 }

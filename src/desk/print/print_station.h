@@ -18,13 +18,14 @@ public:
     ~PrintStation() override;
     [[nodiscard]] bool working() const { return worker_ != nullptr; }
     [[nodiscard]] bool laying_out() const { return layer_ != nullptr; }
+    void show_toile();  // the toile sheet
 
 signals:
     void plan_wanted();
     void written(const QString& path);
 
 private:
-    enum Kind { Tiles, Half, Quarter, WorkCard };
+    enum Kind { Tiles, Half, Quarter, WorkCard, ToilePieces, ToileSheet };
     void refresh();
     void lay_out();
     void laid_out(formats::PrintJob, formats::Layout, int generation);
@@ -37,6 +38,10 @@ private:
     [[nodiscard]] formats::PrintJob job() const;
     [[nodiscard]] QString file(const QString& ending) const;
     [[nodiscard]] int card_pages() const;
+    [[nodiscard]] bool is_card() const { return kind_->chosen() == WorkCard || kind_->chosen() == ToileSheet; }
+    [[nodiscard]] bool for_toile() const { return kind_->chosen() >= ToilePieces; }
+    [[nodiscard]] NextLook sewn() const;  // of the toile
+    [[nodiscard]] int paint_card(QPainter&, const formats::PrintJob&, int page) const;
     Look& look_;
     Room& room_;
     QWidget* empty_;
@@ -44,6 +49,7 @@ private:
     Choices* kind_;
     Choices* paper_;
     Choices* sides_;
+    Choices* parts_;  // of the toile
     TileMap* map_;
     QLabel* count_;
     QLabel* note_;

@@ -251,6 +251,11 @@ QString Docket::progress() const
             say =
                 room_.computed() ? tr("step %1 of %2").arg(room_.step() + 1).arg(room_.steps().size()) : QString{};
             break;
+        case Station::Mirror: {
+            const auto n = room_.computed() ? room_.try_ons().size() : 0;
+            say = n == 0 ? tr("no toile yet") : tr("toile %1").arg(n);
+            break;
+        }
         case Station::Print: say = tr("pages to keep"); break;
     }
     return say;
@@ -311,15 +316,17 @@ void Docket::paintEvent(QPaintEvent*)
     }
     // Progress: one knot a station.
     const double right = undo_->geometry().left() - 20;
-    const double left = right - 170;
+    constexpr double thread = 170;
+    constexpr double pitch = thread / (station_count - 1);
+    const double left = right - thread;
     if (left < x + 10) return;
     for (int i = 0; i + 1 < station_count; ++i) {
-        draw_thread(p, look_, {left + 42.5 * i + 8, 20}, {left + 42.5 * (i + 1) - 8, 20},
+        draw_thread(p, look_, {left + pitch * i + 8, 20}, {left + pitch * (i + 1) - 8, 20},
                     finished_[std::size_t(i)]);
     }
     for (int i = 0; i < station_count; ++i) {
         const bool here = i == static_cast<int>(current_);
-        draw_knot(p, look_, {left + 42.5 * i, 20},
+        draw_knot(p, look_, {left + pitch * i, 20},
                   here                        ? Knot::Here
                   : finished_[std::size_t(i)] ? Knot::Done
                                               : Knot::Later);

@@ -48,6 +48,14 @@ void draw_icon(QPainter& p, Station s, QPointF c, const QColor& colour)
             p.drawLine(QPointF(-9, -1), QPointF(9, -1));
             p.drawLine(QPointF(-9.5, 2.5), QPointF(9.5, 2.5));
             break;
+        case Station::Mirror:  // a hand glass, a fold seen in it
+            p.drawEllipse(QRectF{-9, -13, 18, 20});
+            p.drawLine(QPointF(0, 7), QPointF(0, 13));
+            p.drawLine(QPointF(-4, 13), QPointF(4, 13));
+            path.moveTo(-4, -1);
+            path.quadTo(0, -5, 5, -6);
+            p.drawPath(path);
+            break;
         case Station::Print:  // four taped sheets
             p.drawRect(QRectF{-11, -12, 22, 24});
             p.drawLine(QPointF(0, -12), QPointF(0, 12));
@@ -67,6 +75,7 @@ QString station_name(Station s)
         case Station::Chart: return Rail::tr("Chart");
         case Station::Plan: return Rail::tr("Plan");
         case Station::Paper: return Rail::tr("Paper");
+        case Station::Mirror: return Rail::tr("Mirror");
         case Station::Print: return Rail::tr("Print");
     }
     return {};

@@ -7,8 +7,8 @@
 
 namespace sartorum::desk {
 
-enum class Station { Tape, Chart, Plan, Paper, Print };
-inline constexpr int station_count = 5;
+enum class Station { Tape, Chart, Plan, Paper, Mirror, Print };
+inline constexpr int station_count = 6;
 [[nodiscard]] QString station_name(Station);
 
 class RailButton;

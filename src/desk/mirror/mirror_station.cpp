@@ -1,0 +1,341 @@
+#include "desk/mirror/mirror_station.h"
+
+#include <QHBoxLayout>
+#include <QKeyEvent>
+#include <QLineEdit>
+#include <QMenu>
+#include <QMessageBox>
+#include <QPushButton>
+#include <QVBoxLayout>
+#include <algorithm>
+
+#include "desk/mirror/by_hand_view.h"
+#include "desk/mirror/causes_view.h"
+#include "desk/mirror/gate_view.h"
+#include "desk/mirror/mirror_dialogs.h"
+#include "desk/mirror/notes_view.h"
+#include "desk/mirror/photo_face.h"
+#include "desk/mirror/sight_place.h"
+#include "desk/mirror/toile_figure.h"
+#include "desk/shared/empty_state.h"
+#include "desk/shared/when_shown.h"
+#include "words/mirror.h"
+#include "words/words.h"
+
+namespace sartorum::desk {
+namespace {
+
+constexpr std::size_t most_near = 8;
+enum { seen_view, by_hand_view, measured_view, versions_view };  // beside the figure
+
+}  // namespace
+
+MirrorStation::MirrorStation(Look& look, Room& room, QWidget* parent)
+    : QWidget{parent}, look_{look}, room_{room}, state_{room}
+{
+    setFocusPolicy(Qt::StrongFocus);
+    setAccessibleName(tr("Mirror"));
+    auto* outer = new QVBoxLayout{this};
+    outer->setContentsMargins(0, 0, 0, 0);
+    empty_ = new EmptyState{look,
+                            tr("There is no plan to sew a toile of yet."),
+                            tr("A pattern, a chart and a wearer make a plan; a toile shows what the tape cannot."),
+                            {{tr("To Plan"), [this] { emit plan_wanted(); }}},
+                            this};
+    none_yet_ = new EmptyState{
+        look,
+        tr("Nobody has worn this yet."),
+        tr("Sew a toile that can be read: what to sew, which lines to draw on it, where to leave more allowance. "
+           "Then put "
+           "it on, and say what you see."),
+        {{tr("The toile sheet"), [this] { emit sheet_wanted(); }}, {tr("Note a try-on"), [this] { begin(); }}},
+        this};
+    work_ = new QWidget{this};
+    auto* row = new QHBoxLayout{work_};
+    row->setContentsMargins(0, 0, 0, 0);
+    row->setSpacing(12);
+    row->addWidget(build_picture(), 1);
+    row->addWidget(build_beside());
+    row->addWidget(build_causes());
+    outer->addWidget(empty_);
+    outer->addWidget(none_yet_);
+    outer->addWidget(work_);
+    connect(&state_, &MirrorState::changed, this, [this] { refresh(); });
+    refresh_when_shown(
+        this, [this] { state_.refresh(); }, room, look);
+    state_.refresh();
+}
+
+QWidget* MirrorStation::build_picture()
+{
+    auto* panel = new Panel{look_, work_};
+    auto* column = new QVBoxLayout{panel};
+    column->setContentsMargins(16, 10, 16, 10);
+    column->setSpacing(5);
+    auto* head = new QHBoxLayout;
+    title_ = heading(look_, {}, 20, panel);
+    title_->setObjectName("toile_title");
+    earlier_ = new Button{look_, "\u2039", ButtonKind::Small, panel};
+    earlier_->setAccessibleName(tr("The toile before"));
+    earlier_->setObjectName("toile_before");
+    later_ = new Button{look_, "\u203A", ButtonKind::Small, panel};
+    later_->setAccessibleName(tr("The toile after"));
+    later_->setObjectName("toile_after");
+    new_ = new Button{look_, tr("New try-on"), ButtonKind::Small, panel};
+    new_->setObjectName("new_try_on");
+    head->addWidget(title_, 1);
+    head->addWidget(earlier_);
+    head->addWidget(later_);
+    column->addLayout(head);
+    detail_ = caption(look_, {}, panel);
+    detail_->setWordWrap(true);
+    detail_->setObjectName("toile_detail");
+    column->addWidget(detail_);
+    auto* which = new QHBoxLayout;
+    faces_ = new Choices{
+        look_, {tr("Front and back"), tr("Both sides"), tr("Photographs")}, tr("How she is seen"), panel};
+    faces_->setObjectName("mirror_faces");
+    faces_->wrap();
+    which->addWidget(faces_);
+    which->addStretch();
+    column->addLayout(which);
+    figure_ = new ToileFigure{look_, state_, panel};
+    photo_ = new PhotoFace{look_, state_, panel};
+    photo_->hide();
+    column->addWidget(figure_, 1);
+    column->addWidget(photo_, 1);
+    foot_ = new QBoxLayout{QBoxLayout::LeftToRight};
+    auto* of_this = new QHBoxLayout;
+    entry_ = new Button{look_, tr("About it"), ButtonKind::Small, panel};
+    entry_->setObjectName("change_try_on");
+    forget_ = new Button{look_, tr("Forget it"), ButtonKind::Small, panel};
+    forget_->setObjectName("forget_try_on");
+    foot_->addWidget(new_, 0, Qt::AlignLeft);
+    of_this->addWidget(entry_);
+    of_this->addWidget(forget_);
+    of_this->addStretch();
+    foot_->addLayout(of_this);
+    column->addLayout(foot_);
+    connect(faces_, &Choices::picked, this, &MirrorStation::show_face);
+    connect(figure_, &ToileFigure::pointed, this, &MirrorStation::point_at);
+    connect(new_, &Button::clicked, this, &MirrorStation::begin);
+    connect(entry_, &Button::clicked, this, &MirrorStation::change_entry);
+    connect(forget_, &Button::clicked, this, &MirrorStation::forget_entry);
+    connect(earlier_, &Button::clicked, this, [this] { state_.go_to(state_.number() - 1); });
+    connect(later_, &Button::clicked, this, [this] { state_.go_to(state_.number() + 1); });
+    return panel;
+}
+
+QWidget* MirrorStation::build_beside()
+{
+    auto* panel = new Panel{look_, work_};
+    panel->setFixedWidth(338);
+    auto* column = new QVBoxLayout{panel};
+    column->setContentsMargins(14, 10, 14, 10);
+    column->setSpacing(6);
+    beside_ = new Choices{
+        look_, {tr("Seen"), tr("By hand"), tr("Measured"), tr("Versions")}, tr("What is shown here"), panel};
+    beside_->setObjectName("mirror_beside");
+    beside_->wrap();
+    auto* head = new QHBoxLayout;
+    head->addWidget(beside_);
+    head->addStretch();
+    column->addLayout(head);
+    notes_ = new NotesView{look_, state_, panel};
+    by_hand_ = new ByHandView{look_, state_, panel};
+    versions_ = new VersionsView{look_, room_, panel};
+    column->addWidget(notes_, 1);
+    column->addWidget(by_hand_, 1);
+    column->addWidget(photo_->tools(), 1);
+    column->addWidget(versions_, 1);
+    photo_->tools()->setParent(panel);
+    by_hand_->hide();
+    photo_->tools()->hide();
+    versions_->hide();
+    connect(beside_, &Choices::picked, this, &MirrorStation::show_beside);
+    connect(notes_, &NotesView::add_wanted, this, &MirrorStation::add_note);
+    return panel;
+}
+
+QWidget* MirrorStation::build_causes()
+{
+    auto* side = new QWidget{work_};
+    side->setFixedWidth(366);
+    auto* column = new QVBoxLayout{side};
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(12);
+    const auto [frame, inside, rows, foot] = pad_beside(look_, 366, side);
+    causes_ = new CausesView{look_, state_, inside};
+    rows->addWidget(causes_);
+    column->addWidget(frame, 1);
+    gate_ = new GateView{look_, room_, side};
+    column->addWidget(gate_);
+    connect(causes_, &CausesView::plan_wanted, this, &MirrorStation::plan_wanted);
+    connect(gate_, &GateView::sheet_wanted, this, &MirrorStation::sheet_wanted);
+    return side;
+}
+
+void MirrorStation::show_face(int face)
+{
+    const bool was_photo = faces_->chosen() == 2;
+    faces_->choose(face);
+    if (face == 2) show_beside(measured_view);
+    if (was_photo && face < 2 && beside_->chosen() == measured_view) show_beside(seen_view);
+    figure_->setVisible(face < 2);
+    photo_->setVisible(face == 2);
+    figure_->see_sides(face == 1);
+}
+
+void MirrorStation::show_beside(int view)
+{
+    beside_->choose(view);
+    notes_->setVisible(view == seen_view);
+    by_hand_->setVisible(view == by_hand_view);
+    photo_->tools()->setVisible(view == measured_view);
+    versions_->setVisible(view == versions_view);
+    if (view == versions_view) versions_->refresh();
+    if (view == measured_view && faces_->chosen() != 2) show_face(2);
+}
+
+void MirrorStation::begin()
+{
+    if (!room_.computed()) return;
+    TryOnDialog{look_, state_, {}, this}.exec();
+}
+
+void MirrorStation::change_entry()
+{
+    if (state_.here()) TryOnDialog{look_, state_, state_.entry(), this}.exec();
+}
+
+void MirrorStation::forget_entry()
+{
+    if (!state_.here()) return;
+    QMessageBox question{
+        QMessageBox::Question, tr("Forget this try-on?"),
+        tr("Its notes and photographs go with it; the version of the plan stays. Undo brings it back."),
+        QMessageBox::NoButton, this};
+    auto* forget = question.addButton(tr("Forget it"), QMessageBox::AcceptRole);
+    auto* leave = question.addButton(tr("Leave it"), QMessageBox::RejectRole);
+    question.setDefaultButton(leave);
+    question.exec();
+    if (question.clickedButton() == forget) room_.forget_try_on(state_.here()->id);
+}
+
+void MirrorStation::add_note()
+{
+    if (!state_.here()) return begin();
+    const auto first = figure_->sides_seen() ? std::optional{SeenFrom::Side} : std::nullopt;
+    SightDialog dialog{look_, state_.sights(), first, this};
+    if (dialog.exec() == QDialog::Accepted && dialog.chosen()) add_sight(*dialog.chosen(), {}, {});
+}
+
+// What is usual near the place somebody points at, nearest first; the list has the rest.
+void MirrorStation::point_at(SeenFrom from, FigurePoint at, std::optional<Side> side, QPoint on_screen)
+{
+    if (!state_.here()) return;
+    const auto off = [&](Sight s) {
+        const QPointF usual = place_of(s).at;
+        const double x = facts(s).sided && from != SeenFrom::Side ? std::abs(at.x) : at.x;
+        return std::hypot(usual.x() - x, usual.y() - at.y);
+    };
+    std::vector<Sight> near;
+    for (const auto s : state_.sights()) {
+        if (facts(s).from == from) near.push_back(s);
+    }
+    std::sort(near.begin(), near.end(), [&](Sight a, Sight b) { return off(a) < off(b); });
+    if (near.size() > most_near) near.resize(most_near);
+    QMenu menu{this};
+    menu.setObjectName("sights_near");
+    menu.setAccessibleName(tr("What is seen there?"));
+    for (const auto s : near) {
+        auto* act = menu.addAction(words::sight_name(s));
+        connect(act, &QAction::triggered, this, [this, s, at, side, from] {
+            const bool sided = facts(s).sided;
+            const FigurePoint where = sided && from != SeenFrom::Side ? FigurePoint{std::abs(at.x), at.y} : at;
+            add_sight(s, where, sided ? side : std::nullopt);
+        });
+    }
+    menu.addSeparator();
+    connect(menu.addAction(tr("Something else…")), &QAction::triggered, this, &MirrorStation::add_note);
+    menu.exec(on_screen);
+}
+
+void MirrorStation::add_sight(Sight s, std::optional<FigurePoint> at, std::optional<Side> side)
+{
+    show_face(facts(s).from == SeenFrom::Side ? 1 : 0);
+    show_beside(seen_view);
+    state_.add({{s, Strength::Clear, side}, Moment::Standing, Since::New, at, {}});
+    notes_->list().setFocus();
+}
+
+void MirrorStation::refresh()
+{
+    const bool can = room_.computed().has_value();
+    const auto* k = state_.here();
+    empty_->setVisible(!can);
+    none_yet_->setVisible(can && !k);
+    work_->setVisible(can && k);
+    if (!can || !k) return;
+    foot_->setDirection(look_.scale() > roomy_text ? QBoxLayout::TopToBottom : QBoxLayout::LeftToRight);
+    title_->setText(tr("Toile %1 on %2").arg(state_.number()).arg(room_.wearer_name()));
+    QStringList detail{words::day_in_words(k->entry.date), words::put_on_name(k->entry.what)};
+    if (!k->entry.cloth.empty()) detail << tr("in %1").arg(QString::fromStdString(k->entry.cloth));
+    QStringList moments;
+    for (const auto m : k->entry.moments) moments << words::moment_name(m);
+    detail << moments;
+    if (!k->entry.worn.empty()) detail << tr("over %1").arg(QString::fromStdString(k->entry.worn));
+    if (!k->entry.words.empty()) detail << QString::fromStdString(k->entry.words);
+    detail_->setText(detail.join(", "));
+    earlier_->setVisible(state_.count() > 1);
+    later_->setVisible(state_.count() > 1);
+    earlier_->setEnabled(state_.number() > 1);
+    later_->setEnabled(!state_.is_newest());
+    // The note in hand is seen.
+    if (const int i = state_.chosen(); i >= 0 && i != shown_note_ && faces_->chosen() < 2)
+        show_face(facts(state_.notes()[static_cast<std::size_t>(i)].seen.sight).from == SeenFrom::Side ? 1 : 0);
+    shown_note_ = state_.chosen();
+    gate_->refresh();
+    if (versions_->isVisible()) versions_->refresh();
+}
+
+void MirrorStation::keyPressEvent(QKeyEvent* e)
+{
+    if (!room_.computed()) return QWidget::keyPressEvent(e);
+    const bool some = state_.here() != nullptr;
+    switch (e->key()) {
+        case Qt::Key_N: add_note(); break;
+        case Qt::Key_T:
+            if (some) causes_->take_test();
+            break;
+        case Qt::Key_C:
+            if (some) causes_->list().setFocus();
+            break;
+        case Qt::Key_G:
+            if (some) gate_->take_focus();
+            break;
+        case Qt::Key_F:
+            if (some) show_face((faces_->chosen() + 1) % 3);
+            break;
+        case Qt::Key_H:
+            if (some) show_beside(beside_->chosen() == by_hand_view ? seen_view : by_hand_view);
+            break;
+        case Qt::Key_V:
+            if (some) show_beside(beside_->chosen() == versions_view ? seen_view : versions_view);
+            break;
+        case Qt::Key_B: begin(); break;
+        case Qt::Key_L:
+            if (photo_->isVisible()) photo_->next_line(e->modifiers() & Qt::ShiftModifier ? -1 : 1);
+            break;
+        case Qt::Key_PageUp: state_.go_to(state_.number() - 1); break;
+        case Qt::Key_PageDown: state_.go_to(state_.number() + 1); break;
+        default:
+            if (some && e->key() >= Qt::Key_1 && e->key() <= Qt::Key_9) {
+                state_.choose(e->key() - Qt::Key_1);
+                break;
+            }
+            QWidget::keyPressEvent(e);
+    }
+}
+
+}  // namespace sartorum::desk

@@ -1,0 +1,322 @@
+#include "desk/mirror/toile_body.h"
+
+#include <QPainterPath>
+#include <algorithm>
+
+#include "core/pattern/part_rules.h"
+
+namespace sartorum::desk {
+namespace {
+
+// Of the side view, from the neck down the front, round the foot and up the back.
+const QPolygonF& plain_side()
+{
+    static const QPolygonF out{QList<QPointF>{
+        {1.4, 15.5},  {1.9, 17.6},  {3.0, 19.6},  {4.6, 22.8},  {6.1, 26.4}, {5.4, 30},   {4.6, 34},
+        {4.1, 39},    {4.9, 43.4},  {5.2, 47.4},  {4.8, 52},    {4.7, 58},   {4.4, 66},   {3.3, 73},
+        {3.0, 79},    {2.5, 86},    {2.1, 93},    {4.6, 96.8},  {6.4, 98.4}, {6.2, 99.4}, {-2.3, 99.4},
+        {-2.5, 97},   {-1.7, 92},   {-3.1, 84},   {-3.0, 78.6}, {-2.3, 73},  {-3.4, 66},  {-4.7, 60},
+        {-6.4, 54.6}, {-6.2, 50.4}, {-4.6, 45.4}, {-3.3, 40.4}, {-3.6, 36},  {-4.7, 30},  {-5.2, 25},
+        {-4.7, 20.6}, {-3.4, 18.2}, {-2.3, 15.5}}};
+    return out;
+}
+
+QPolygonF mapped(const QPolygonF& points, const ToileBody::ToScreen& at, bool mirrored = false)
+{
+    QPolygonF out;
+    for (const auto& q : points) out << at(mirrored ? QPointF{-q.x(), q.y()} : q);
+    return out;
+}
+
+QPolygonF reversed(QPolygonF q)
+{
+    std::reverse(q.begin(), q.end());
+    return q;
+}
+
+// A closed shape of two edges, each smooth, joined straight.
+QPainterPath between(const QPolygonF& one, const QPolygonF& other)
+{
+    QPainterPath path = smooth_through(one, false);
+    path.connectPath(smooth_through(reversed(other), false));
+    path.closeSubpath();
+    return path;
+}
+
+}  // namespace
+
+QPainterPath smooth_through(const QPolygonF& q, bool closed)
+{
+    const auto at = [&](int i) {
+        const int n = static_cast<int>(q.size());
+        return closed ? q[(i + n) % n] : q[std::clamp(i, 0, n - 1)];
+    };
+    QPainterPath path{q[0]};
+    const int last = static_cast<int>(q.size()) - (closed ? 0 : 1);
+    for (int i = 0; i < last; ++i)
+        path.cubicTo(at(i) + (at(i + 1) - at(i - 1)) / 6, at(i + 1) - (at(i + 2) - at(i)) / 6, at(i + 1));
+    return path;
+}
+
+Wears wears_of(const Garment& g)
+{
+    Wears out;
+    for (const auto& p : g.pieces) {
+        if (p.role == PieceRole::Sleeve) out.sleeve = true;
+        if (!goes_round(p)) continue;
+        if (has_level(p, Level::Shoulder)) {
+            out.upper = true;
+            out.below_waist = out.below_waist || has_level(p, Level::Hip);
+        } else if (edge_index(p, EdgeRole::InnerLeg)) {
+            out.legs = true;
+        } else {
+            out.skirt = true;
+        }
+    }
+    return out;
+}
+
+ToileBody::ToileBody(Proportions body, Wears wears) : body_{std::move(body)}, wears_{wears} {}
+
+QPointF ToileBody::placed(QPointF plain) const
+{
+    const QPointF out = body_.trunk({std::abs(plain.x()), plain.y()}, true);
+    return {plain.x() < 0 ? -out.x() : plain.x() == 0 ? 0 : out.x(), out.y()};
+}
+
+double ToileBody::hem() const
+{
+    if (wears_.legs) return body_.trouser_hem();
+    if (wears_.skirt) return body_.hem();
+    return wears_.below_waist ? body_.y(54.5) : body_.y(Proportions::waist);
+}
+
+QPolygonF ToileBody::along(std::initializer_list<QPointF> plain, double out) const
+{
+    QPolygonF all;
+    for (const auto& q : plain) {
+        const QPointF at = placed(q);
+        all << QPointF{at.x() + (at.x() < 0 ? -out : out), at.y()};
+    }
+    return all;
+}
+
+void ToileBody::draw(QPainter& p, const Look& look, SeenFrom from, const ToScreen& at) const
+{
+    draw_body(p, look, from, at);
+    draw_cloth(p, look, from, at);
+    draw_balance(p, look, from, at);
+}
+
+void ToileBody::draw_body(QPainter& p, const Look& look, SeenFrom from, const ToScreen& at) const
+{
+    const auto& d = look.dyes();
+    std::vector<QPainterPath> parts;
+    const double unit = at({1, 0}).x() - at({0, 0}).x();
+    const double k = std::abs(unit);
+    if (from == SeenFrom::Side) {
+        QPolygonF outline;
+        for (const auto& q : plain_side()) outline << placed(q);
+        parts.push_back(smooth_through(mapped(outline, at), true));
+        QPainterPath head;
+        head.addEllipse(at({0.6, 7.4}), 4.9 * k, 6.0 * k);
+        parts.push_back(head);
+        QPainterPath neck{at({-2.4, 10})};
+        neck.lineTo(at({-2.4, 18}));
+        neck.lineTo(at({1.8, 18}));
+        neck.lineTo(at({1.6, 12}));
+        neck.closeSubpath();
+        parts.push_back(neck);
+    } else {
+        for (const bool other : {false, true}) {
+            QPolygonF trunk;
+            const auto& plain = Proportions::plain_trunk();
+            for (int i = 0; i < plain.size(); ++i) trunk << body_.trunk(plain[i], i < Proportions::outside_points);
+            QPainterPath half = smooth_through(mapped(trunk, at, other), false);
+            half.lineTo(at({other ? 0.3 : -0.3, body_.y(53.5)}));
+            half.lineTo(at({other ? 0.3 : -0.3, 15.5}));
+            half.closeSubpath();
+            parts.push_back(half);
+            QPolygonF arm;
+            for (const auto& q : Proportions::plain_arm()) arm << body_.arm(q);
+            parts.push_back(smooth_through(mapped(arm, at, other), true));
+        }
+        QPainterPath head;
+        head.addEllipse(at({0, 7.4}), 4.5 * k, 6.0 * k);
+        parts.push_back(head);
+        QPainterPath neck{at({-2.9, 9})};
+        neck.cubicTo(at({-2.5, 14}), at({-3.2, 16.2}), at({-6.4, 18.0}));
+        neck.lineTo(at({6.4, 18.0}));
+        neck.cubicTo(at({3.2, 16.2}), at({2.5, 14}), at({2.9, 9}));
+        neck.closeSubpath();
+        parts.push_back(neck);
+    }
+    p.setBrush(Qt::NoBrush);
+    p.setPen(QPen{d.walnut_line, 2.4});
+    for (const auto& part : parts) p.drawPath(part);
+    p.setPen(Qt::NoPen);
+    p.setBrush(d.figure);
+    for (const auto& part : parts) p.drawPath(part);
+    // Hair tells front from back, and where a side looks.
+    QPainterPath hair;
+    if (from == SeenFrom::Back) {
+        hair.addEllipse(at({0, 7.2}), 4.5 * k, 5.8 * k);
+    } else if (from == SeenFrom::Front) {
+        const QRectF crown = QRectF{at({-4.5, 1.4}), at({4.5, 13.4})}.normalized();
+        hair.moveTo(crown.left(), crown.center().y());
+        hair.arcTo(crown, 180, -180);
+        hair.quadTo(crown.center().x(), crown.top() + 1.6 * k, crown.left(), crown.center().y());
+    } else {
+        hair = smooth_through(mapped(QPolygonF{{{-4.4, 9.5},
+                                                {-4.3, 4.6},
+                                                {-1, 1.5},
+                                                {3.2, 2.4},
+                                                {4.2, 4.6},
+                                                {1, 5.2},
+                                                {-1.2, 8.4},
+                                                {-2.4, 12.4}}},
+                                     at),
+                              true);
+    }
+    p.setBrush(d.walnut_line);
+    p.drawPath(hair);
+}
+
+// The pieces of cloth as closed shapes.
+std::vector<QPainterPath> ToileBody::cloth(SeenFrom from, const ToScreen& at) const
+{
+    std::vector<QPainterPath> out;
+    const double end = hem();
+    if (from == SeenFrom::Side) {
+        const auto shape = [&](const QPolygonF& front, const QPolygonF& back) {
+            out.push_back(between(mapped(front, at), mapped(back, at)));
+        };
+        if (wears_.skirt)
+            shape(along({{4.2, 38.6}, {5.0, 43}, {5.5, 48}, {5.6, 53}}, 0.4) << QPointF{7.2, end},
+                  along({{-3.4, 38.6}, {-4.8, 45}, {-6.6, 50}, {-6.9, 54}}, 0.4) << QPointF{-8.0, end});
+        if (wears_.legs)
+            shape(along({{4.2, 38.6}, {5.0, 43}, {5.4, 48}, {5.2, 56}, {4.8, 66}, {4.2, 78}}, 0.5)
+                      << QPointF{4.2, end},
+                  along({{-3.4, 38.6}, {-4.8, 45}, {-6.4, 50}, {-6.7, 54.6}, {-5.2, 61}, {-4.2, 70}, {-3.9, 80}},
+                        0.5)
+                      << QPointF{-3.9, end});
+        if (wears_.upper) {
+            QPolygonF front =
+                along({{1.7, 17.6}, {3.1, 19.6}, {4.7, 22.8}, {6.3, 26.4}, {5.6, 30}, {4.9, 34}, {4.4, 39}}, 0.4);
+            QPolygonF back =
+                along({{-2.9, 17.2}, {-4.9, 20.6}, {-5.4, 25}, {-4.9, 30}, {-4.0, 36}, {-3.7, 39}}, 0.4);
+            if (wears_.below_waist) {
+                front << along({{5.2, 44}, {5.6, 49}}, 0.4) << QPointF{placed({5.7, 54}).x(), end};
+                back << along({{-4.9, 45}, {-6.4, 50}}, 0.4) << QPointF{placed({-7.0, 54}).x(), end};
+            }
+            shape(front, back);
+        }
+        return out;
+    }
+    for (const bool other : {false, true}) {
+        const auto shape = [&](const QPolygonF& outside, const QPolygonF& inside) {
+            out.push_back(between(mapped(outside, at, other), mapped(inside, at, other)));
+        };
+        if (wears_.skirt)
+            shape(along({{8.1, 38.6}, {9.0, 43}, {10.5, 47}, {11.2, 51}}, 0.4)
+                      << QPointF{placed({13.4, 60}).x(), end},
+                  QPolygonF{{{-0.15, placed({0, 38.9}).y()}, {-0.15, end + 0.5}}});
+        if (wears_.legs)
+            shape(
+                along(
+                    {{8.1, 38.6}, {9.0, 43}, {10.5, 47}, {11.2, 51}, {11.2, 55}, {10.4, 62}, {9.2, 70}, {8.4, 80}},
+                    0.5)
+                    << QPointF{placed({8.2, 88}).x() + 0.3, end},
+                QPolygonF{{{-0.15, placed({0, 38.9}).y()}, {-0.15, placed({0, 55.2}).y()}}}
+                    << placed({1.2, 62}) << QPointF{1.9, 76} << QPointF{2.1, end});
+        if (wears_.upper) {
+            QPolygonF outside = along(
+                {{3.5, 17.3}, {9.9, 19.3}, {9.0, 22}, {9.5, 25.2}, {9.6, 28}, {9.0, 32}, {8.3, 36}, {8.0, 39}},
+                0.35);
+            if (wears_.below_waist)
+                outside << along({{8.9, 43}, {10.3, 47}, {11.1, 51}}, 0.5)
+                        << QPointF{placed({11.2, 54}).x() + 0.5, end};
+            const double neck = from == SeenFrom::Front ? 20.6 : 17.9;
+            const auto put = [&](QPointF q) { return at(other ? QPointF{-q.x(), q.y()} : q); };
+            QPainterPath half = smooth_through(mapped(outside, at, other), false);
+            half.lineTo(put({-0.15, end}));
+            half.lineTo(put({-0.15, neck}));
+            half.quadTo(put({2.7, neck}), put(outside.front()));
+            out.push_back(half);
+        }
+        if (wears_.sleeve) {
+            QPolygonF outer;
+            QPolygonF inner;
+            for (const auto& q : {QPointF{10.0, 19.4}, {12.1, 20.8}, {13.4, 25}, {14.2, 31}})
+                outer << body_.arm(q);
+            for (const auto& q : {QPointF{9.0, 22.4}, {9.4, 25.2}, {10.6, 31.6}}) inner << body_.arm(q);
+            shape(outer, inner);
+        }
+    }
+    return out;
+}
+
+void ToileBody::draw_cloth(QPainter& p, const Look& look, SeenFrom from, const ToScreen& at) const
+{
+    const auto& d = look.dyes();
+    const auto shapes = cloth(from, at);
+    p.setPen(QPen{d.walnut, 1.6});
+    p.setBrush(d.paper);
+    for (const auto& s : shapes) p.drawPath(s);
+    if (from != SeenFrom::Side) {  // both halves are one piece of cloth
+        const double k = std::abs(at({1, 0}).x() - at({0, 0}).x());
+        p.setPen(Qt::NoPen);
+        const double top = wears_.upper ? (from == SeenFrom::Front ? 21.0 : 18.4) : placed({0, 39.4}).y();
+        const double low = wears_.legs ? placed({0, 54.6}).y() : hem() - 0.4;
+        p.drawRect(QRectF{at({-0.6, top}), at({0.6, low})}.normalized().adjusted(-k * 0.1, 0, k * 0.1, 0));
+        return;
+    }
+    // The arm hangs before the cloth.
+    const QPolygonF arm{{{-1.9, 20.6},
+                         {-2.9, 25},
+                         {-2.7, 33},
+                         {-1.9, 40},
+                         {-0.4, 47},
+                         {0.8, 53},
+                         {2.4, 54.4},
+                         {2.8, 51},
+                         {1.9, 45},
+                         {1.3, 38},
+                         {1.4, 30},
+                         {1.5, 24},
+                         {0.6, 20.6}}};
+    p.setPen(QPen{d.walnut_line, 1.4});
+    p.setBrush(d.figure);
+    p.drawPath(smooth_through(mapped(arm, at), true));
+    if (wears_.sleeve || wears_.upper) {
+        p.setPen(QPen{d.walnut, 1.6});
+        p.setBrush(d.paper);
+        if (wears_.sleeve)
+            p.drawPath(between(mapped(QPolygonF{{{-0.6, 19.4}, {-2.8, 21.6}, {-3.5, 26}, {-3.3, 33}}}, at),
+                               mapped(QPolygonF{{{-0.6, 19.4}, {1.3, 21.4}, {2.1, 26}, {2.0, 33}}}, at)));
+        p.drawLine(at({-0.9, 17.4}), at({-0.6, 19.4}));  // the shoulder seam
+    }
+}
+
+// Dotted, where the lines drawn on a toile run.
+void ToileBody::draw_balance(QPainter& p, const Look& look, SeenFrom from, const ToScreen& at) const
+{
+    p.setBrush(Qt::NoBrush);
+    QPen dotted{look.dyes().walnut_line, 1.1, Qt::CustomDashLine};
+    dotted.setDashPattern({1, 3});
+    p.setPen(dotted);
+    const auto across = [&](double level) {
+        const double wide = from == SeenFrom::Side ? 4.2 : body_.half_width(level);
+        p.drawLine(at({-wide, body_.y(level)}), at({wide, body_.y(level)}));
+    };
+    if (wears_.upper) across(Proportions::bust);
+    if (wears_.skirt || wears_.legs || wears_.below_waist) {
+        across(Proportions::waist);
+        across(Proportions::hip);
+    }
+    if (from == SeenFrom::Side) return;
+    const double top = wears_.upper ? (from == SeenFrom::Front ? 20.6 : 17.9) : placed({0, 38.9}).y();
+    p.drawLine(at({0, top}), at({0, wears_.legs ? placed({0, 55}).y() : hem()}));
+}
+
+}  // namespace sartorum::desk

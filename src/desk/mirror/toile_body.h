@@ -1,0 +1,53 @@
+// toile_body.h: the wearer and the toile, drawn from the front, the back and one side: abstract, with her own
+// proportions. A place to put sights at; no number is taken from it.
+#pragma once
+#include <QPainter>
+#include <functional>
+
+#include "core/fitting/sight.h"
+#include "core/plan/compute.h"
+#include "desk/shared/look.h"
+#include "desk/tape/proportions.h"
+
+namespace sartorum::desk {
+
+// What of the garment is on the body.
+struct Wears {
+    bool upper = false;
+    bool below_waist = false;  // an upper part that ends below it
+    bool sleeve = false;
+    bool skirt = false;
+    bool legs = false;
+};
+[[nodiscard]] Wears wears_of(const Garment&);
+
+class ToileBody {
+public:
+    ToileBody() = default;
+    ToileBody(Proportions, Wears);
+    // From figure units to the screen; x out to the wearer's left, from the side forwards.
+    using ToScreen = std::function<QPointF(QPointF)>;
+    void draw(QPainter&, const Look&, SeenFrom, const ToScreen&) const;
+    // A plain place as it lies on this wearer.
+    [[nodiscard]] QPointF placed(QPointF plain) const;
+    [[nodiscard]] double hem() const;  // of the cloth
+    // What of the height is worth seeing, and how far out from the middle.
+    [[nodiscard]] double top() const { return wears_.upper ? 0 : 30; }
+    [[nodiscard]] double bottom() const { return wears_.skirt || wears_.legs ? 100 : 64; }
+    [[nodiscard]] double half_width() const { return 17; }
+    [[nodiscard]] const Wears& wears() const { return wears_; }
+
+private:
+    void draw_body(QPainter&, const Look&, SeenFrom, const ToScreen&) const;
+    void draw_cloth(QPainter&, const Look&, SeenFrom, const ToScreen&) const;
+    void draw_balance(QPainter&, const Look&, SeenFrom, const ToScreen&) const;
+    [[nodiscard]] std::vector<QPainterPath> cloth(SeenFrom, const ToScreen&) const;
+    [[nodiscard]] QPolygonF along(std::initializer_list<QPointF> plain, double out = 0) const;
+    Proportions body_;
+    Wears wears_;
+};
+
+// Catmull-Rom through the points.
+[[nodiscard]] QPainterPath smooth_through(const QPolygonF&, bool closed);
+
+}  // namespace sartorum::desk

@@ -1,0 +1,62 @@
+// toile_figure.h: the picture of the Mirror: the wearer with the toile on, from the front and the back or from
+// both sides, and every sight where it is seen, with its number.
+#pragma once
+#include <vector>
+
+#include "desk/mirror/mirror_state.h"
+#include "desk/mirror/toile_body.h"
+#include "desk/shared/parts.h"
+
+namespace sartorum::desk {
+
+class ToileFigure : public QWidget {
+    Q_OBJECT
+public:
+    ToileFigure(Look&, MirrorState&, QWidget* parent = nullptr);
+    void see_sides(bool);
+    [[nodiscard]] bool sides_seen() const { return sides_; }
+    // Where on the widget that note's place is; for hands that press.
+    [[nodiscard]] QPointF place_of_note(int note) const;
+    [[nodiscard]] QPointF badge_of_note(int note) const;
+
+signals:
+    // Somebody points at a place of the figure: what is usual near it first.
+    void pointed(SeenFrom, FigurePoint, std::optional<Side>, QPoint on_screen);
+
+protected:
+    void paintEvent(QPaintEvent*) override;
+    void mousePressEvent(QMouseEvent*) override;
+    void keyPressEvent(QKeyEvent*) override;
+    void resizeEvent(QResizeEvent*) override;
+
+private:
+    struct OneFigure {  // one figure
+        SeenFrom from{};
+        std::optional<Side> side{};  // of a side view
+        QRectF box;
+    };
+    struct Placed {
+        int note = 0;
+        int figure = 0;
+        std::vector<QPointF> spots;  // where it is drawn, the first with the leader
+        QPointF badge;
+    };
+    void lay_out();
+    [[nodiscard]] std::vector<OneFigure> figures() const;
+    [[nodiscard]] double name_room() const;
+    [[nodiscard]] double unit() const;
+    [[nodiscard]] QPointF at(const OneFigure&, QPointF figure) const;
+    [[nodiscard]] std::vector<QPointF> spots_of(const OneFigure&, const Note&) const;
+    void draw_sight(QPainter&, const Note&, QPointF figure, bool mirrored) const;
+    Look& look_;
+    MirrorState& state_;
+    ToileBody body_;
+    bool sides_ = false;
+    std::vector<Placed> placed_;
+};
+
+// The mark of a note: ink pinked = seen clearly, weld square = slight, small dot = gone, hollow = not asked yet.
+enum class NoteMark { Clear, Slight, Gone, Waits };
+void draw_note_mark(QPainter&, const Look&, QPointF centre, NoteMark, const QString& number, bool chosen);
+
+}  // namespace sartorum::desk
