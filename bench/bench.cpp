@@ -316,6 +316,12 @@ void start(const QString& demo, const QString& app, const QString& bare, Kept& k
          QString{"start to the work laid out in it: %1 ms"}.arg(median(furnished)));
 }
 
+// As large as a phone's photograph is once it is kept; no two alike.
+QByteArray some_picture(int n)
+{
+    return QByteArray(180'000, static_cast<char>(n)) + QByteArray::number(n);
+}
+
 double open_ms(const QString& path)
 {
     return timed_ms([&] {
@@ -348,18 +354,36 @@ void open_large(const QString& demo, Kept& kept)
         }
     };
     fill(dir.filePath("small"), 1, 1, 8);
+    // The same with 300 try-ons, each on a version of its own and with a photograph.
+    fill(dir.filePath("tried"), 1, 1, 8);
+    {
+        auto book = std::move(*notebook::Notebook::open(dir.filePath("tried")));
+        for (int i = 0; i < 300; ++i) {
+            TryOn t;
+            t.date = "2026-11-14";
+            for (const auto s : {Sight::TipStandsOff, Sight::FoldsBustToSide, Sight::HemUpFront, Sight::CapPulls})
+                t.notes.push_back({{s, Strength::Clear, {}}, Moment::Standing, Since::New, {}, ""});
+            const QByteArray work = QByteArray::number(i) + QByteArray::fromStdString(svg);
+            const auto id = *book->add_try_on(*book->table().wearer, 1, "toile", work, t);
+            (void)*book->add_photo(id, some_picture(i), {});
+        }
+    }
     fill(dir.filePath("large"), 20, 200, 5000);
     std::vector<double> smalls;
     std::vector<double> larges;
+    std::vector<double> tried;
     for (int i = 0; i < 101; ++i) {
         smalls.push_back(open_ms(dir.filePath("small")));
         larges.push_back(open_ms(dir.filePath("large")));
+        tried.push_back(open_ms(dir.filePath("tried")));
     }
     const double small = median(smalls);
     const double large = median(larges);
     tell(kept, "opening", large / small,
          QString{"opening 20 wearers, 200 patterns, about 5,000 readings: %1 ms, nearly empty %2"}.arg(large).arg(
              small));
+    tell(kept, "opening-tried", median(tried) / small,
+         QString{"opening 300 try-ons with photographs: %1 ms (asked: 1.2 times)"}.arg(median(tried)));
 }
 
 // What a program says of itself: "key value" lines.

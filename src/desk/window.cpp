@@ -215,6 +215,7 @@ void Window::look_after_the_notebook()
                     "copy",
                     tr("Today's copy of the notebook could not be kept: %1").arg(trouble_text(copied.error())));
             }
+            room_->sweep_pictures();
             emit looked_after();
         });
     });

@@ -157,7 +157,9 @@ private:
             const QPointF b = to.map(on_paper(lines[i].b));
             p_.setPen(QPen{Qt::black, 1.1, Qt::DotLine});
             p_.drawLine(a, b);
-            const QPointF at = a + (b - a) * (std::abs(a.x() - b.x()) < 2 ? 0.86 : 0.62);
+            const bool upright = std::abs(a.y() - b.y()) > std::abs(a.x() - b.x());
+            const QPointF low = a.y() > b.y() ? a : b;
+            const QPointF at = upright ? low + (a + b - low - low) * 0.08 : a + (b - a) * 0.62;
             const QRectF r{at.x() - 6, at.y() - 6, 12, 12};
             p_.setPen(QPen{Qt::black, 0.6});
             p_.setBrush(Qt::white);
@@ -190,22 +192,31 @@ private:
     void found()
     {
         heading(say("What hands find"));
-        const bool upper = look_ != NextLook::LowerPart && look_ != NextLook::OneSleeve;
-        const bool marks = c_.line(AdjustmentKind::WaistLine) && look_ != NextLook::Shoulders;
-        if (upper && c_.line(AdjustmentKind::PinnedShoulder)) {
-            fields(words::by_hand_name(ByHand::Offcut), ByHand::Offcut, say("front"));
-            fields({}, ByHand::Offcut, say("back"));
-            fields(words::by_hand_name(ByHand::BustDot), ByHand::BustDot, {});
+        using enum AdjustmentKind;
+        const auto has = [&](AdjustmentKind kind) { return c_.line(kind) != nullptr; };
+        const bool sleeve_alone = look_ == NextLook::OneSleeve;
+        const bool upper = look_ != NextLook::LowerPart && !sleeve_alone;
+        if (upper && has(PinnedShoulder)) {
+            fields(words::by_hand_name(ByHand::Offcut), ByHand::Offcut, say("front"), {});
+            fields({}, ByHand::Offcut, say("back"), {});
         }
-        if (marks) fields(words::by_hand_name(ByHand::WaistMark), ByHand::WaistMark, {});
-        fields(words::by_hand_name(ByHand::LetOut), ByHand::LetOut, {});
+        if (upper && has(BustDepth)) fields(words::by_hand_name(ByHand::BustDot), ByHand::BustDot, {}, {});
+        if (look_ != NextLook::Shoulders && !sleeve_alone && has(WaistLine))
+            fields(words::by_hand_name(ByHand::WaistMark), ByHand::WaistMark, {}, {});
+        fields(words::by_hand_name(ByHand::LetOut), ByHand::LetOut, {},
+               {!sleeve_alone && has(WidthAtWaist), !sleeve_alone && has(WidthAtHip),
+                look_ != NextLook::LowerPart && has(UpperArm), has(WidthAtThigh)});
     }
 
-    void fields(const QString& title, ByHand what, const QString& face)
+    // `offered`: which of its places; all where none is said.
+    void fields(const QString& title, ByHand what, const QString& face, const std::vector<bool>& offered)
     {
         need(34);
         if (!title.isEmpty()) y_ += text(0, width_, card_font(10, true), title) + 2;
-        const auto places = places_of(what);
+        std::vector<std::string_view> places;
+        for (std::size_t i = 0; i < places_of(what).size(); ++i) {
+            if (offered.empty() || offered[i]) places.push_back(places_of(what)[i]);
+        }
         const double w = width_ / static_cast<double>(places.size());
         double tall = 0;
         for (std::size_t i = 0; i < places.size(); ++i) {

@@ -119,6 +119,8 @@ QString not_put(NotPut n)
             return t(
                 "The plan has the slope at the other end of the seam already. Take the shoulder as it was "
                 "pinned.");
+        case NotPut::Since:
+            return t("The plan has taken some of it up since this toile: see it on the next one first.");
         case NotPut::AtMost: return t("The plan has as much of it as is usual already.");
     }
     return {};
@@ -290,7 +292,7 @@ QString ear_says(const Photo& p, Unit u)
         const WithDoubt size{abs(w.value), w.doubt};
         return (w.value < Length{} ? t("%1 before the line") : t("%1 behind the line")).arg(with_doubt(size, u));
     };
-    return t("Seam: tip %1, neck end %2. Take %3 at the tip.")
+    return t("tip %1, neck end %2. Take %3 at the tip.")
         .arg(where(b->tip), where(b->neck), amount(abs(b->tip.take()), u));
 }
 
@@ -326,7 +328,11 @@ QString guideline_says(const Photo& p, Guideline g, Unit u)
             return t("the camera leaned by %1°").arg(degrees(now.degrees));
         }
         case Guideline::EarLine:
-        case Guideline::Seam: return ear_says(p, u);
+            return line(p, Guideline::Seam) ? QString{} : t("lay the shoulder seam beside it");
+        case Guideline::Seam: {
+            const QString said = ear_says(p, u);
+            return said.isEmpty() ? t("lay the ear line beside it, from the side") : said;
+        }
         case Guideline::Distance: {
             const auto d = distance(p);
             return d ? with_doubt(*d, u) : t("no known length yet");

@@ -42,9 +42,15 @@ const CauseFacts& cause(Kind kind, int sign, Face face = Face::Both, std::size_t
     return *f;
 }
 
+// Of a plan as it was worn.
 ForPlan put(const CauseFacts& f, const TryOn& t, const Computed& c)
 {
-    return for_plan(f, observed(t, known_of(c)), c, t.date);
+    return for_plan(f, observed(t, known_of(c)), c, c, t.date);
+}
+
+std::vector<FromHands> by_hand(const TryOn& t, const Computed& c)
+{
+    return from_hands(t, c, c);
 }
 
 double mm(std::optional<Length> l)
@@ -159,6 +165,25 @@ private slots:
         const auto most = again(b, c, {Kind::ShoulderSlope, Answer::Accepted, -shoulder_slope_limit});
         QCOMPARE(put(cause(Kind::ShoulderSlope, -1), t, most).not_put, NotPut::AtMost);
     }
+    // Seen before the plan took it up: nothing more of it until a body has worn that.
+    void what_the_plan_took_up_since_waits_for_the_next_toile()
+    {
+        const auto b = bench();
+        const auto worn = b(plan_at("14"));
+        const TryOn t = toile({note(S::FoldsNeckToUnderarm), note(S::TipStandsOff)});
+        const auto o = observed(t, known_of(worn));
+        const auto first = for_plan(cause(Kind::ShoulderSlope, -1), o, worn, worn, today);
+        const auto now = again(b, worn, first.decision);
+        const auto second = for_plan(cause(Kind::ShoulderSlope, -1), o, worn, now, today);
+        QCOMPARE(second.not_put, NotPut::Since);
+        QCOMPARE(second.after, now.line(Kind::ShoulderSlope)->amount);
+        // What hands found is counted from what was worn, however often it is put.
+        TryOn dots = t;
+        note_found(dots, {ByHand::BustDot, "down", Face::Both, {}, Length::mm(18)});
+        const auto once = from_hands(dots, worn, worn)[0].decision;
+        const auto then = again(b, worn, once);
+        QCOMPARE(mm(from_hands(dots, worn, then)[0].decision.amount()), 18.0);
+    }
     void what_was_seen_on_one_side_is_put_on_that_side()
     {
         const auto b = bench();
@@ -267,11 +292,11 @@ private slots:
             strip("neck_end", face, {}, 0);
             strip("tip", face, {}, 1);
         }
-        QVERIFY(from_hands(t, c).empty());  // as deep as the extra allowance: nothing changed
+        QVERIFY(by_hand(t, c).empty());  // as deep as the extra allowance: nothing changed
         strip("neck_end", Face::Front, {}, 5);
         strip("tip", Face::Back, Side::Right, 7);
         strip("tip", Face::Back, Side::Left, -4);
-        const auto out = from_hands(t, c);
+        const auto out = by_hand(t, c);
         QCOMPARE(out.size(), std::size_t{1});
         const auto& d = out[0].decision;
         QCOMPARE(d.kind, Kind::PinnedShoulder);
@@ -282,7 +307,7 @@ private slots:
         const auto then = again(b, c, d);
         QVERIFY(then.line(Kind::PinnedShoulder)->state == LineState::Accepted);
         // Once more on the next toile: from where it is now.
-        const auto more = from_hands(t, then);
+        const auto more = by_hand(t, then);
         QVERIFY(std::abs(mm(more[0].decision.at(Side::Right, "back_tip")) + 14) < 1e-6);
     }
     void a_marked_waist_becomes_the_stations()
@@ -293,7 +318,7 @@ private slots:
         note_found(t, {ByHand::WaistMark, "centre_front", Face::Both, {}, Length::mm(-20)});
         note_found(t, {ByHand::WaistMark, "mid_front", Face::Both, {}, Length::mm(-12)});
         note_found(t, {ByHand::WaistMark, "side", Face::Both, Side::Left, Length::mm(6)});
-        const auto out = from_hands(t, c);
+        const auto out = by_hand(t, c);
         QCOMPARE(out.size(), std::size_t{1});
         const auto& d = out[0].decision;
         QCOMPARE(d.kind, Kind::WaistLine);
@@ -303,7 +328,7 @@ private slots:
         QCOMPARE(mm(d.at(Side::Left, "side")), 6.0);
         // Sewn already: what was marked above it cannot be done with it, what was marked under it can.
         const auto sewn = b(plan_as_sewn(c));
-        const auto with = from_hands(t, sewn);
+        const auto with = by_hand(t, sewn);
         QCOMPARE(with[0].decision.kind, Kind::SewnWaist);
         QCOMPARE(mm(with[0].decision.at(Side::Left, "side")), 0.0);
     }
@@ -316,7 +341,7 @@ private slots:
         note_found(t, {ByHand::BustDot, "out", Face::Both, {}, Length::mm(1)});
         note_found(t, {ByHand::LetOut, "upper_arm", Face::Both, {}, Length::mm(22)});
         note_found(t, {ByHand::LetOut, "thigh", Face::Both, {}, Length::mm(22)});
-        const auto out = from_hands(t, c);
+        const auto out = by_hand(t, c);
         QCOMPARE(out.size(), std::size_t{3});
         QCOMPARE(out[0].decision.kind, Kind::BustDepth);
         QCOMPARE(mm(out[0].decision.amount()), 18.0);

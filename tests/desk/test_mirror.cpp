@@ -16,6 +16,7 @@
 #include "desk/mirror/toile_figure.h"
 #include "desk/plan_hands.h"
 #include "desk/print/print_station.h"
+#include "formats/try_on_json.h"
 #include "tests.h"
 
 using namespace sartorum;
@@ -357,6 +358,65 @@ private slots:
         QCOMPARE(line(photo(), Guideline::Hem)->b.y, line(photo(), Guideline::Hem)->a.y);
         d.click("forget_photo");
         QVERIFY(d.room->book().photos(state(d).here()->id).empty());
+    }
+
+    void a_try_on_is_saved_without_its_photographs_unless_they_are_asked_for()
+    {
+        Desk d{at(), true};
+        seat(d, "Hedda");
+        lay_pattern(d, "Heron");
+        d.window->go_to(Station::Mirror);
+        QCOMPARE(state(d).number(), 2);  // the demo's
+        QCOMPARE(d.room->book().photos(state(d).here()->id).size(), std::size_t{1});
+        QTemporaryDir out;
+        mirror(d).write_entry(out.filePath("toile.json"), false);
+        QCOMPARE(QDir{out.path()}.entryList(QDir::Files), QStringList{"toile.json"});
+        QVERIFY(said(d, "try_on_saved").contains("without photographs"));
+        QFile f{out.filePath("toile.json")};
+        QVERIFY(f.open(QIODevice::ReadOnly));
+        const auto read = formats::read_try_on(f.readAll().toStdString());
+        QVERIFY(read && *read == state(d).entry());
+        mirror(d).write_entry(out.filePath("toile.json"), true);
+        QVERIFY(QImage{out.filePath("toile-1.jpg")}.height() > 900);
+        // One that is there already is not replaced unasked; a place that cannot be written is said.
+        mirror(d).write_entry(out.filePath("toile.json"), true);
+        QVERIFY(!said(d, "try_on_saved").contains("Saved"));
+        mirror(d).write_entry("/proc/nowhere/toile.json", false);
+        QVERIFY(!said(d, "try_on_saved").contains("Saved"));
+    }
+
+    // What was sewn can only be let out, taken in, lowered: the rest is said to be for the next one.
+    void a_sewn_garment_is_offered_what_can_still_be_done()
+    {
+        Desk d{at(), true};
+        seat(d, "Benno");
+        lay_pattern(d, "Lockgate");
+        d.room->say_sewn(true);
+        TryOn t;
+        t.date = "2026-11-20";
+        t.what = PutOn::Garment;
+        t.notes = {{{Sight::CrotchCutsIn, Strength::Clear, {}}, Moment::Sitting, Since::New, {}, ""},
+                   {{Sight::FoldsToCrotchBehind, Strength::Clear, {}}, Moment::Standing, Since::New, {}, ""},
+                   {{Sight::BagUnderSeat, Strength::Clear, {}}, Moment::Standing, Since::New, {}, ""}};
+        d.room->begin_try_on(t);
+        d.window->go_to(Station::Mirror);
+        bool lowered = false;
+        bool later = false;
+        for (const auto& c : state(d).causes()) {
+            if (!c.ranked.cause) continue;
+            if (c.put.not_put == NotPut::No) QVERIFY(adjustment(c.put.decision.kind).when_sewn);
+            lowered = lowered || (c.put.not_put == NotPut::No && c.put.decision.kind == SewnCrotch);
+            later = later || c.put.not_put == NotPut::WithThisGarment;
+        }
+        QVERIFY(lowered && later);
+        const auto& all = state(d).causes();
+        const auto it = std::find_if(all.begin(), all.end(), [](const ToldCause& c) {
+            return c.ranked.cause && c.put.not_put == NotPut::No && c.put.decision.kind == SewnCrotch;
+        });
+        mirror(d).state().choose_cause(static_cast<int>(it - all.begin()));
+        d.click("cause_into_plan");
+        QCOMPARE(d.line(SewnCrotch).state, LineState::Accepted);
+        QCOMPARE(d.line(SewnCrotch).seen_on, std::string{"2026-11-20"});
     }
 
     void a_try_on_is_changed_and_forgotten_and_a_wrong_day_is_said()

@@ -14,6 +14,7 @@ using enum AdjustmentKind;
 
 constexpr double gained_by_lowering = 1.4;
 constexpr Length agrees = Length::mm(1.5);  // with the paper: nobody pins nearer
+constexpr Length changed_since = Length::mm(0.5);
 
 // A waist off its level in front: all of it at the centre, half on the way to the side.
 constexpr std::array<double, 5> tilt_in_front{1, 0.5, 0, 0, 0};
@@ -95,16 +96,31 @@ bool other_way(const CauseFacts& f, const PlanLine& l, const Computed& c)
     return by_way && taken && l.method != f.cause.method;
 }
 
-ForPlan put(const Cause& cause, const PlanLine& l, Suggested by, std::optional<Side> side, const Computed& c)
+Length worn_on(const Computed& worn, const PlanLine& now, const Cause& cause, std::optional<Side> side)
+{
+    const PlanLine* l = worn.line(now.kind);
+    if (!l) return {};
+    const PlanLine* left = side == Side::Left ? worn.left_of(*l) : nullptr;
+    const PlanLine& of = left ? *left : *l;
+    if (adjustment(now.kind).places.empty()) return done_on(&of, cause.face);
+    return of.state == LineState::Accepted && !of.at.empty() ? of.at.front() : Length{};
+}
+
+ForPlan put(const Cause& cause, const PlanLine& l, Suggested by, std::optional<Side> side, const Computed& worn,
+            const Computed& c)
 {
     const auto& row = adjustment(l.kind);
     ForPlan out;
     out.from = by.from;
     out.side = one_sided(l.kind) ? side : std::nullopt;
-    const PlanLine* of = out.side == Side::Left && c.left_of(l) ? c.left_of(l) : &l;
-    out.before = done_on(of, cause.face);
+    out.before = worn_on(worn, l, cause, out.side);
+    const Length now = worn_on(c, l, cause, out.side);
+    if (abs(now - out.before) >= changed_since) {
+        out.not_put = NotPut::Since;
+        out.after = now;
+        return out;
+    }
     if (!row.places.empty()) {
-        out.before = of->state == LineState::Accepted && !of->at.empty() ? of->at.front() : Length{};
         out.after = std::clamp(out.before + by.amount, row.least, row.most);
         out.decision = with_places(c, l, tilt_in_front, out.after - out.before);
     } else if (by.from == AmountFrom::Body) {
@@ -146,11 +162,12 @@ std::optional<Side> seen_on_side(const CauseFacts& f, const Observed& o)
     return side;
 }
 
-ForPlan for_plan(const CauseFacts& f, const Observed& o, const Computed& c, const std::string& toile)
+ForPlan for_plan(const CauseFacts& f, const Observed& o, const Computed& worn, const Computed& c,
+                 const std::string& toile)
 {
     ForPlan out;
     Cause cause = f.cause;
-    Suggested by = suggested(f, o, c);
+    Suggested by = suggested(f, o, worn);
     if (c.work.plan.sewn) {
         const auto kind = with_a_sewn_garment(cause);
         if (!kind || !c.line(*kind)) {
@@ -166,7 +183,7 @@ ForPlan for_plan(const CauseFacts& f, const Observed& o, const Computed& c, cons
         out.not_put = l ? NotPut::OtherWay : NotPut::WithThisGarment;
         return out;
     }
-    out = put(cause, *l, by, seen_on_side(f, o), c);
+    out = put(cause, *l, by, seen_on_side(f, o), worn, c);
     out.decision.seen_on = toile;
     return out;
 }
@@ -217,8 +234,17 @@ std::optional<Length> found_at(const std::vector<const Found*>& all, std::string
     return out;
 }
 
+Length worn_at(const Computed& worn, AdjustmentKind kind, std::size_t place, Side side)
+{
+    const PlanLine* l = worn.line(kind);
+    if (!l) return {};
+    const PlanLine* left = side == Side::Left ? worn.left_of(*l) : nullptr;
+    const PlanLine& of = left ? *left : *l;
+    return of.state == LineState::Accepted && place < of.at.size() ? of.at[place] : Length{};
+}
+
 // What was marked is where the waist is wanted, from where it stood on this toile.
-std::optional<FromHands> from_waist_marks(const TryOn& t, const Computed& c)
+std::optional<FromHands> from_waist_marks(const TryOn& t, const Computed& worn, const Computed& c)
 {
     const auto all = all_of(t, ByHand::WaistMark);
     if (all.empty()) return std::nullopt;
@@ -230,15 +256,13 @@ std::optional<FromHands> from_waist_marks(const TryOn& t, const Computed& c)
         return out;
     }
     const auto& row = adjustment(kind);
-    const PlanLine* other = c.left_of(*l);
     Decision d = c.work.plan.taken(kind, {}, {});
     d.amounts.clear();
     bool moves = false;
     for (std::size_t i = 0; i < row.places.size(); ++i) {
         std::array<Length, 2> by;
         for (const auto side : {Side::Right, Side::Left}) {
-            const PlanLine& of = side == Side::Left && other ? *other : *l;
-            const Length now = of.state == LineState::Accepted && i < of.at.size() ? of.at[i] : Length{};
+            const Length now = worn_at(worn, kind, i, side);
             const Length mark = found_at(all, row.places[i].key, Face::Both, side).value_or(Length{});
             moves = moves || abs(mark) >= agrees;
             by[side == Side::Left ? 1 : 0] = std::clamp(now + mark, row.least, row.most);
@@ -255,7 +279,8 @@ std::optional<FromHands> from_waist_marks(const TryOn& t, const Computed& c)
     return out;
 }
 
-std::optional<FromHands> plain(const Computed& c, ByHand what, AdjustmentKind kind, Length by)
+std::optional<FromHands> plain(const Computed& worn, const Computed& c, ByHand what, AdjustmentKind kind,
+                               Length by)
 {
     if (abs(by) < agrees) return std::nullopt;
     FromHands out{what, NotPut::No, {}};
@@ -265,7 +290,7 @@ std::optional<FromHands> plain(const Computed& c, ByHand what, AdjustmentKind ki
         return out;
     }
     const auto& row = adjustment(kind);
-    const Length after = std::clamp(done_on(l, Face::Both) + by, row.least, row.most);
+    const Length after = std::clamp(done_on(worn.line(kind), Face::Both) + by, row.least, row.most);
     out.decision = with_amount(c, *l, Face::Both, {}, after);
     return out;
 }
@@ -278,7 +303,7 @@ AdjustmentKind let_out_at(std::string_view place, bool sewn)
 }
 
 // Taken off is the offcut less the extra allowance, at each end.
-std::optional<FromHands> from_offcuts(const TryOn& t, const Computed& c)
+std::optional<FromHands> from_offcuts(const TryOn& t, const Computed& worn, const Computed& c)
 {
     const auto all = all_of(t, ByHand::Offcut);
     if (all.empty()) return std::nullopt;
@@ -289,7 +314,6 @@ std::optional<FromHands> from_offcuts(const TryOn& t, const Computed& c)
         return out;
     }
     const auto& row = adjustment(PinnedShoulder);
-    const PlanLine* other = c.left_of(*l);
     Decision d = c.work.plan.taken(PinnedShoulder, {}, {});
     d.amounts.clear();
     bool moves = false;
@@ -298,8 +322,7 @@ std::optional<FromHands> from_offcuts(const TryOn& t, const Computed& c)
         const Face face = place.starts_with("front") ? Face::Front : Face::Back;
         std::array<Length, 2> by;
         for (const auto side : {Side::Right, Side::Left}) {
-            const PlanLine& of = side == Side::Left && other ? *other : *l;
-            const Length now = of.state == LineState::Accepted && i < of.at.size() ? of.at[i] : Length{};
+            const Length now = worn_at(worn, PinnedShoulder, i, side);
             const auto strip = found_at(all, place.substr(place.find('_') + 1), face, side);
             const Length off = strip ? *strip - toile_extra : Length{};
             moves = moves || abs(off) >= agrees;
@@ -319,7 +342,7 @@ std::optional<FromHands> from_offcuts(const TryOn& t, const Computed& c)
 
 }  // namespace
 
-std::vector<FromHands> from_hands(const TryOn& t, const Computed& c)
+std::vector<FromHands> from_hands(const TryOn& t, const Computed& worn, const Computed& c)
 {
     std::vector<FromHands> out;
     const auto add = [&](std::optional<FromHands> f) {
@@ -327,12 +350,12 @@ std::vector<FromHands> from_hands(const TryOn& t, const Computed& c)
         f->decision.seen_on = t.date;
         out.push_back(std::move(*f));
     };
-    add(from_offcuts(t, c));
-    add(from_waist_marks(t, c));
+    add(from_offcuts(t, worn, c));
+    add(from_waist_marks(t, worn, c));
     for (const auto* f : all_of(t, ByHand::BustDot))
-        add(plain(c, f->what, f->at == "down" ? BustDepth : BustSpan, f->by));
+        add(plain(worn, c, f->what, f->at == "down" ? BustDepth : BustSpan, f->by));
     for (const auto* f : all_of(t, ByHand::LetOut))
-        add(plain(c, f->what, let_out_at(f->at, c.work.plan.sewn), f->by));
+        add(plain(worn, c, f->what, let_out_at(f->at, c.work.plan.sewn), f->by));
     return out;
 }
 

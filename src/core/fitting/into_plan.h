@@ -1,7 +1,8 @@
 // into_plan.h: what a toile showed, as a change of the plan: the amount it has now and what is still needed.
 //
-// Amount  what the plan does already and the suggested amount together (try_on.h); a body's difference that is not
-//         taken up yet is taken as it is proposed
+// Amount  what the toile had and the suggested amount together (try_on.h); a body's difference that it did not
+// take up
+//         is taken as it is proposed. What the plan took up since the toile was worn is to be seen first
 // Sides   of one side where all that the cause explains was seen there, and the adjustment can be of one side
 // Sewn    of a garment that is sewn, what can still be done with it: seams let out within their allowances or
 // taken
@@ -19,17 +20,19 @@ enum class NotPut {
     WithThisGarment,  // it is sewn: on paper, for the next one
     OtherWay,         // the plan does it in another way already
     AtMost,           // the plan has all the adjustment can be given
+    Since,            // the plan took some of it up since: on the next toile
 };
 struct ForPlan {
     NotPut not_put{};
     Decision decision{};  // where it can be put
     std::optional<Side> side{};
-    Length before;  // of the face or the place the cause is about
+    Length before;  // on the toile, of the face or the place the cause is about
     Length after;
     AmountFrom from{};
 };
-// `toile`: the date it is told by.
-[[nodiscard]] ForPlan for_plan(const CauseFacts&, const Observed&, const Computed&, const std::string& toile);
+// `worn`: what was on the body; `now`: the plan it goes into. `toile`: the date it is told by.
+[[nodiscard]] ForPlan for_plan(const CauseFacts&, const Observed&, const Computed& worn, const Computed& now,
+                               const std::string& toile);
 // What is done with a sewn garment instead; none where nothing can be.
 [[nodiscard]] std::optional<AdjustmentKind> with_a_sewn_garment(const Cause&);
 
@@ -39,12 +42,13 @@ struct ForPlan {
 // A cause that is to be judged on the next toile, after what was taken from this one.
 [[nodiscard]] bool waits_for_next(const CauseFacts&, const Observed&, const Plan&, const std::string& toile);
 
-// What hands found, each thing as the adjustment's own amounts; what agrees with the paper asks for nothing.
+// What hands found, each thing as the adjustment's own amounts, with what the toile had; what agrees with its
+// paper asks for nothing.
 struct FromHands {
     ByHand what{};
     NotPut not_put{};
     Decision decision{};
 };
-[[nodiscard]] std::vector<FromHands> from_hands(const TryOn&, const Computed&);
+[[nodiscard]] std::vector<FromHands> from_hands(const TryOn&, const Computed& worn, const Computed& now);
 
 }  // namespace sartorum

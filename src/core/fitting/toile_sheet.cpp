@@ -74,7 +74,8 @@ std::optional<double> level_of(const Piece& p, ToileLine what)
         case ToileLine::Bicep: {
             if (const auto drawn = at_guide(p, GuideKind::Bicep)) return drawn;
             if (!edge_index(p, EdgeRole::CapFront)) return std::nullopt;
-            return edge(p, EdgeRole::CapFront).curve.finalPoint()[Geom::Y] - just_under;
+            const Curve& cap = edge(p, EdgeRole::CapFront).curve;
+            return std::min(cap.initialPoint()[Geom::Y], cap.finalPoint()[Geom::Y]) - just_under;
         }
         case ToileLine::Elbow: return at_guide(p, GuideKind::Elbow);
         case ToileLine::Centre:
@@ -98,8 +99,15 @@ LineToDraw centre_of_sleeve(const Piece& p)
 {
     const auto box = bounds(p);
     double x = 0;
+    double top = -1e9;
     for (const auto& e : p.edges) {
-        if (e.role == EdgeRole::CapBack) x = e.curve.finalPoint()[Geom::X];
+        if (e.role != EdgeRole::CapBack) continue;
+        for (const Point end :
+             {e.curve.initialPoint(), e.curve.finalPoint()}) {  // turned over it runs the other way
+            if (end[Geom::Y] <= top) continue;
+            top = end[Geom::Y];
+            x = end[Geom::X];
+        }
     }
     return {ToileLine::SleeveCentre, {x, box[Geom::Y].max()}, {x, box[Geom::Y].min()}, {}};
 }

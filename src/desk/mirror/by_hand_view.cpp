@@ -165,7 +165,7 @@ void ByHandView::take()
     if (!state_.room().computed()) return;
     QStringList refused;
     // One after the other: the next is worked out on what the one before made.
-    const auto all = from_hands(state_.entry(), *state_.room().computed());
+    const auto all = from_hands(state_.entry(), state_.worn(), *state_.room().computed());
     QStringList names;
     for (const auto& f : all) {
         if (f.not_put != NotPut::No) continue;
@@ -193,10 +193,10 @@ void ByHandView::refresh()
     QStringList makes;
     bool some = false;
     const auto& c = *state_.room().computed();
-    for (const auto& f : from_hands(state_.entry(), c)) {
+    for (const auto& f : from_hands(state_.entry(), state_.worn(), c)) {
         if (f.not_put != NotPut::No) continue;
         const auto* d = c.work.plan.decision(f.decision.kind);
-        const bool taken = d && d->seen_on == state_.entry().date;
+        const bool taken = d && d->answer == Answer::Accepted && d->amounts == f.decision.amounts;
         some = some || !taken;
         makes << (taken ? tr("%1 (in the plan)") : QString{"%1"}).arg(words::adjustment_name(f.decision.kind));
     }

@@ -331,9 +331,6 @@ void CausesView::refresh_take()
     take_text_->setText(text);
     const bool can = t.ranked.cause && t.put.not_put == NotPut::No && !t.waits && state_.is_newest();
     take_->setVisible(can);
-    take_->setText(t.taken ? tr("More of it") : tr("Into the plan"));
-    take_->setAccessibleName(take_->text());
-    take_->updateGeometry();
     said_->setText(last_said_);
     said_->setVisible(!last_said_.isEmpty());
     to_plan_->setVisible(!last_said_.isEmpty());

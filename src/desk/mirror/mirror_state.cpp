@@ -47,8 +47,14 @@ void MirrorState::refresh()
     emit changed();
 }
 
+const Computed& MirrorState::worn() const
+{
+    return worn_ ? *worn_ : *room_.computed();
+}
+
 void MirrorState::reason()
 {
+    worn_ = here() ? room_.version(here()->version) : nullptr;
     causes_.clear();
     next_.reset();
     sights_.clear();
@@ -61,7 +67,8 @@ void MirrorState::reason()
         if (std::any_of(all_causes().begin(), all_causes().end(), shows)) sights_.push_back(s);
     }
     if (!here()) return;
-    const Observed seen = observed(entry(), known_of(c));
+    // Told by what the toile was: what the plan took up since says nothing of it.
+    const Observed seen = observed(entry(), known_of(worn()));
     if (seen.seen.empty()) return;
     for (auto& r : ranked(seen, can_be)) {
         ToldCause told;
@@ -72,11 +79,9 @@ void MirrorState::reason()
             if (explained) told.notes.push_back(static_cast<int>(i));
         }
         if (r.cause) {
-            told.put = for_plan(*r.cause, seen, c, entry().date);
+            told.put = for_plan(*r.cause, seen, worn(), c, entry().date);
             told.waits = waits_for_next(*r.cause, seen, c.work.plan, entry().date);
-            const auto* d =
-                told.put.not_put == NotPut::No ? c.work.plan.decision(told.put.decision.kind) : nullptr;
-            told.taken = d && d->seen_on == entry().date && d->answer == Answer::Accepted;
+            told.taken = told.put.not_put == NotPut::Since;
         }
         told.ranked = std::move(r);
         causes_.push_back(std::move(told));

@@ -15,7 +15,7 @@ struct ToldCause {
     std::vector<int> notes;
     ForPlan put;         // what it would be in the plan
     bool waits = false;  // for the next toile
-    bool taken = false;  // in the plan, from this toile
+    bool taken = false;  // in the plan since
 };
 
 class MirrorState : public QObject {
@@ -33,6 +33,8 @@ public:
     [[nodiscard]] int count() const { return static_cast<int>(room_.try_ons().size()); }
     void go_to(int number);
     [[nodiscard]] const TryOn& entry() const;
+    // What was on the body, worked out; what is on the table where that cannot be read any more.
+    [[nodiscard]] const Computed& worn() const;
     // The newest: what it shows can go into the plan.
     [[nodiscard]] bool is_newest() const { return number_ == count(); }
 
@@ -69,6 +71,7 @@ private:
     qint64 shown_ = -1;
     int chosen_ = -1;
     int cause_ = 0;
+    std::shared_ptr<const Computed> worn_;
     std::vector<Note> notes_;
     std::vector<ToldCause> causes_;
     std::optional<Asked> next_;

@@ -1,5 +1,8 @@
 #include "desk/mirror/mirror_station.h"
 
+#include <QDir>
+#include <QFileDialog>
+#include <QFileInfo>
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QLineEdit>
@@ -19,6 +22,8 @@
 #include "desk/mirror/toile_figure.h"
 #include "desk/shared/empty_state.h"
 #include "desk/shared/when_shown.h"
+#include "formats/text_file.h"
+#include "formats/try_on_json.h"
 #include "words/mirror.h"
 #include "words/words.h"
 
@@ -113,9 +118,18 @@ QWidget* MirrorStation::build_picture()
     foot_->addWidget(new_, 0, Qt::AlignLeft);
     of_this->addWidget(entry_);
     of_this->addWidget(forget_);
+    save_ = new Button{look_, tr("Save it"), ButtonKind::Small, panel};
+    save_->setObjectName("save_try_on");
+    of_this->addWidget(save_);
     of_this->addStretch();
     foot_->addLayout(of_this);
     column->addLayout(foot_);
+    saved_ = label(look_, {}, 14, true, panel);
+    saved_->setWordWrap(true);
+    saved_->setObjectName("try_on_saved");
+    saved_->hide();
+    column->addWidget(saved_);
+    connect(save_, &Button::clicked, this, &MirrorStation::save_entry);
     connect(faces_, &Choices::picked, this, &MirrorStation::show_face);
     connect(figure_, &ToileFigure::pointed, this, &MirrorStation::point_at);
     connect(new_, &Button::clicked, this, &MirrorStation::begin);
@@ -222,6 +236,52 @@ void MirrorStation::forget_entry()
     if (question.clickedButton() == forget) room_.forget_try_on(state_.here()->id);
 }
 
+void MirrorStation::save_entry()
+{
+    if (!state_.here()) return;
+    const QString path = QFileDialog::getSaveFileName(
+        this, tr("Save the try-on"), QString{"toile-%1.json"}.arg(state_.number()), tr("Try-on (*.json)"));
+    if (path.isEmpty()) return;
+    bool photographs = false;
+    if (!room_.book().photos(state_.here()->id).empty()) {
+        QMessageBox question{QMessageBox::Question, tr("Its photographs too?"),
+                             tr("A photograph shows somebody. It is left out unless you ask for it."),
+                             QMessageBox::NoButton, this};
+        auto* without = question.addButton(tr("Without them"), QMessageBox::RejectRole);
+        auto* with = question.addButton(tr("With them"), QMessageBox::AcceptRole);
+        question.setDefaultButton(without);
+        question.exec();
+        photographs = question.clickedButton() == with;
+    }
+    write_entry(path, photographs);
+}
+
+void MirrorStation::write_entry(const QString& path, bool photographs)
+{
+    if (!state_.here()) return;
+    const auto say = [&](const QString& text) {
+        saved_->setText(text);
+        saved_->show();
+    };
+    // The file dialog has asked whether what is there may go.
+    const auto text = QByteArray::fromStdString(formats::try_on_json(state_.entry()).dump(2) + "\n");
+    if (const auto ok = formats::write_file(path, text, formats::IfThere::Replace); !ok)
+        return say(words::refusal(ok.error(), look_.unit()));
+    int n = 0;
+    const QFileInfo file{path};
+    for (const auto& p :
+         photographs ? room_.book().photos(state_.here()->id) : std::vector<notebook::KeptPhoto>{}) {
+        const auto picture = room_.book().picture(p.blob);
+        if (!picture) continue;
+        const QString name = file.dir().filePath(QString{"%1-%2.jpg"}.arg(file.completeBaseName()).arg(++n));
+        // Nobody was asked about these: one that is there stays.
+        if (const auto ok = formats::write_file(name, *picture, formats::IfThere::Refuse); !ok)
+            return say(words::refusal(ok.error(), look_.unit()));
+    }
+    say(n == 0 ? tr("Saved %1, without photographs.").arg(file.fileName())
+               : tr("Saved %1 and its photographs.").arg(file.fileName()));
+}
+
 void MirrorStation::add_note()
 {
     if (!state_.here()) return begin();
@@ -269,6 +329,19 @@ void MirrorStation::add_sight(Sight s, std::optional<FigurePoint> at, std::optio
     notes_->list().setFocus();
 }
 
+// In a narrow window, or with large text, in two rows.
+void MirrorStation::fit_foot()
+{
+    constexpr int roomy = 1120;
+    const bool narrow = look_.scale() > roomy_text || width() < roomy;
+    foot_->setDirection(narrow ? QBoxLayout::TopToBottom : QBoxLayout::LeftToRight);
+}
+
+void MirrorStation::resizeEvent(QResizeEvent*)
+{
+    fit_foot();
+}
+
 void MirrorStation::refresh()
 {
     const bool can = room_.computed().has_value();
@@ -277,7 +350,7 @@ void MirrorStation::refresh()
     none_yet_->setVisible(can && !k);
     work_->setVisible(can && k);
     if (!can || !k) return;
-    foot_->setDirection(look_.scale() > roomy_text ? QBoxLayout::TopToBottom : QBoxLayout::LeftToRight);
+    fit_foot();
     title_->setText(tr("Toile %1 on %2").arg(state_.number()).arg(room_.wearer_name()));
     QStringList detail{words::day_in_words(k->entry.date), words::put_on_name(k->entry.what)};
     if (!k->entry.cloth.empty()) detail << tr("in %1").arg(QString::fromStdString(k->entry.cloth));
@@ -291,6 +364,8 @@ void MirrorStation::refresh()
     later_->setVisible(state_.count() > 1);
     earlier_->setEnabled(state_.number() > 1);
     later_->setEnabled(!state_.is_newest());
+    if (shown_entry_ != k->id) saved_->hide();
+    shown_entry_ = k->id;
     // The note in hand is seen.
     if (const int i = state_.chosen(); i >= 0 && i != shown_note_ && faces_->chosen() < 2)
         show_face(facts(state_.notes()[static_cast<std::size_t>(i)].seen.sight).from == SeenFrom::Side ? 1 : 0);

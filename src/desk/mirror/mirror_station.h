@@ -20,7 +20,9 @@ class MirrorStation : public QWidget {
     Q_OBJECT
 public:
     MirrorStation(Look&, Room&, QWidget* parent = nullptr);
-    void begin();                // a new try-on
+    void begin();  // a new try-on
+    // As a file (docs/cli.md, "Toile"); its photographs beside it only where they are asked for.
+    void write_entry(const QString& path, bool photographs);
     void add_note();             // from the list
     void show_face(int face);    // 0 front and back, 1 sides, 2 photographs
     void show_beside(int view);  // 0 seen, 1 by hand, 2 measured, 3 versions
@@ -32,20 +34,24 @@ signals:
 
 protected:
     void keyPressEvent(QKeyEvent*) override;
+    void resizeEvent(QResizeEvent*) override;
 
 private:
     QWidget* build_picture();
     QWidget* build_beside();
     QWidget* build_causes();
     void refresh();
+    void fit_foot();
     void point_at(SeenFrom, FigurePoint, std::optional<Side>, QPoint on_screen);
     void add_sight(Sight, std::optional<FigurePoint>, std::optional<Side>);
     void change_entry();
     void forget_entry();
+    void save_entry();
     Look& look_;
     Room& room_;
     MirrorState state_;
     int shown_note_ = -1;
+    notebook::Id shown_entry_ = -1;
     QBoxLayout* foot_;
     QWidget* empty_;
     QWidget* none_yet_;
@@ -66,6 +72,8 @@ private:
     Button* new_;
     Button* entry_;
     Button* forget_;
+    Button* save_;
+    QLabel* saved_;
 };
 
 }  // namespace sartorum::desk

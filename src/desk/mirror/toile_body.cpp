@@ -137,6 +137,7 @@ void ToileBody::draw_body(QPainter& p, const Look& look, SeenFrom from, const To
             half.lineTo(at({other ? 0.3 : -0.3, 15.5}));
             half.closeSubpath();
             parts.push_back(half);
+            if (!wears_.upper) continue;  // below the waist the arms would hide the sides
             QPolygonF arm;
             for (const auto& q : Proportions::plain_arm()) arm << body_.arm(q);
             parts.push_back(smooth_through(mapped(arm, at, other), true));
@@ -271,6 +272,7 @@ void ToileBody::draw_cloth(QPainter& p, const Look& look, SeenFrom from, const T
         p.drawRect(QRectF{at({-0.6, top}), at({0.6, low})}.normalized().adjusted(-k * 0.1, 0, k * 0.1, 0));
         return;
     }
+    if (!wears_.upper) return;
     // The arm hangs before the cloth.
     const QPolygonF arm{{{-1.9, 20.6},
                          {-2.9, 25},

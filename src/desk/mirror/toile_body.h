@@ -32,9 +32,9 @@ public:
     [[nodiscard]] QPointF placed(QPointF plain) const;
     [[nodiscard]] double hem() const;  // of the cloth
     // What of the height is worth seeing, and how far out from the middle.
-    [[nodiscard]] double top() const { return wears_.upper ? 0 : 30; }
+    [[nodiscard]] double top() const { return wears_.upper ? 0 : 34; }
     [[nodiscard]] double bottom() const { return wears_.skirt || wears_.legs ? 100 : 64; }
-    [[nodiscard]] double half_width() const { return 17; }
+    [[nodiscard]] double half_width() const { return wears_.upper ? 17 : 13; }
     [[nodiscard]] const Wears& wears() const { return wears_; }
 
 private:

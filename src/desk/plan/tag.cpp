@@ -110,8 +110,9 @@ void Tag::draw_amounts(QPainter& p, double left)
         p.setPen(ink);
         const double w = draw_number(p, look_, {left, base}, amount, look_.unit(), px, QFont::Medium, true);
         p.setPen(d.faded);
-        p.setFont(look_.lato(12.5));
-        p.drawText(QPointF{left + w + 6 * k, base}, word);
+        // Up to where the arrow to what follows begins.
+        p.setFont(fitting(look_.lato(12.5), word, width() - 52 * k - (left + w + 4 * k), 0.85));
+        p.drawText(QPointF{left + w + 4 * k, base}, word);
     };
     if (text_.left) return draw_sides(p, left);
     if (text_.back == text_.amount) return number(54 * k, text_.amount, 26, text_.place);
