@@ -67,6 +67,7 @@ QString sight_name(Sight s)
         case Sight::TightThigh: return t("Tight at the thigh");
         case Sight::LooseThigh: return t("Loose at the thigh");
         case Sight::LegTwists: return t("The leg twists");
+        case Sight::DoesNotGoOn: return t("It does not go on, its opening undone");
     }
     return {};
 }

@@ -123,6 +123,18 @@ private slots:
         const auto t = tally(second);
         QVERIFY(t.fresh == 1 && t.less == 1 && t.same == 0 && t.gone == 1 && t.here() == 2);
     }
+    void what_was_not_put_on_says_nothing()
+    {
+        const auto c = bench(with_sleeve(plain_bodice()))(plan_at("14"));
+        const auto can = [&](PutOn what, Kind kind, int sign) {
+            return within(what, can_be_on(c))(cause(kind, sign));
+        };
+        QVERIFY(can(PutOn::Whole, Kind::WidthAtWaist, 1) && !can(PutOn::Shoulders, Kind::WidthAtWaist, 1));
+        QVERIFY(can(PutOn::Shoulders, Kind::ShoulderSlope, -1) && can(PutOn::Shoulders, Kind::UpperArm, 1));
+        QVERIFY(can(PutOn::Sleeve, Kind::CapHeight, 1) && !can(PutOn::Sleeve, Kind::Bust, 1));
+        QVERIFY(can(PutOn::Skirt, Kind::WidthAtWaist, 1) && !can(PutOn::Skirt, Kind::Bust, 1));
+        QVERIFY(!can(PutOn::Whole, Kind::BodyRise, 1));  // not on this garment
+    }
     void an_answer_and_a_finding_stand_in_place_of_the_one_before()
     {
         TryOn t;
@@ -183,6 +195,34 @@ private slots:
         const auto once = from_hands(dots, worn, worn)[0].decision;
         const auto then = again(b, worn, once);
         QCOMPARE(mm(from_hands(dots, worn, then)[0].decision.amount()), 18.0);
+    }
+    // What was done since the toile before and helped is likelier to be wanted again; what did not help, less.
+    void what_changed_since_the_toile_before_is_known()
+    {
+        const auto b = bench();
+        const auto before = b(plan_at("14"));
+        const auto worn = again(b, before, {Kind::ShoulderSlope, Answer::Accepted, Length::mm(-6)});
+        const Cause slope{Kind::ShoulderSlope, -1};
+        const auto known = [&](Since since) {
+            TryOn t = toile({note(S::TipStandsOff)});
+            t.notes[0].since = since;
+            for (const auto& k : known_of(worn, &before, t)) {
+                if (k.cause == slope) return k.what;
+            }
+            return Known::Proposed;
+        };
+        QCOMPARE(known(Since::Less), Known::Helped);
+        QCOMPARE(known(Since::Same), Known::HelpedNot);
+        QCOMPARE(known(Since::New), Known::TakenUp);
+        const auto likely_with = [&](Known what) {
+            Observed o = observed(toile({note(S::FoldsNeckToUnderarm)}), {{slope, what}});
+            for (const auto& r : ranked(o, can_be_on(worn))) {
+                if (r.cause && r.cause->cause == slope) return r.probability;
+            }
+            return 0.0;
+        };
+        QVERIFY(likely_with(Known::Helped) > likely_with(Known::TakenUp));
+        QVERIFY(likely_with(Known::HelpedNot) < likely_with(Known::TakenUp));
     }
     void what_was_seen_on_one_side_is_put_on_that_side()
     {

@@ -180,7 +180,7 @@ private slots:
         d.find<QLineEdit>("print_folder")->setText(out.path());
         auto* kinds = d.find<Choices>("print_kind");
         auto* station = d.window->findChild<PrintStation*>();
-        for (int i = 0; i < 4; ++i) {
+        for (int i = 0; i < 6; ++i) {
             kinds->setFocus();
             if (i > 0) d.key(Qt::Key_Right);
             QSignalSpy written{station, &PrintStation::written};
@@ -188,7 +188,7 @@ private slots:
             QVERIFY(written.wait(30000));
         }
         const auto files = QDir{out.path()}.entryList({"*.pdf"});
-        QCOMPARE(files.size(), 4);
+        QCOMPARE(files.size(), 6);
         for (const auto& f : files) {
             QFile file{out.filePath(f)};
             QVERIFY(file.open(QIODevice::ReadOnly));

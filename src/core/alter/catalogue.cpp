@@ -196,4 +196,13 @@ bool comes_before(AdjustmentKind a, AdjustmentKind b)
     return order_of(adjustment(a)) < order_of(adjustment(b));
 }
 
+bool is_girth(AdjustmentKind kind)
+{
+    using enum AdjustmentKind;
+    constexpr std::array all{UnderarmWidth, WidthAtWaist, WidthAtHip,    UpperArm,      Forearm,
+                             SleeveHem,     WidthAtThigh, WidthAtKnee,   WidthAtLegHem, SewnWaistWidth,
+                             SewnHipWidth,  WidthAtCalf,  WidthAtHighHip};
+    return std::find(all.begin(), all.end(), kind) != all.end();
+}
+
 }  // namespace sartorum

@@ -5,6 +5,8 @@
 namespace sartorum {
 
 [[nodiscard]] const std::array<Adjustment, adjustment_count>& catalogue();
+// Its amount is all round.
+[[nodiscard]] bool is_girth(AdjustmentKind);
 [[nodiscard]] const Adjustment& adjustment(AdjustmentKind);
 [[nodiscard]] std::optional<AdjustmentKind> adjustment_of_key(std::string_view);
 [[nodiscard]] std::optional<std::size_t> method_of_key(const Adjustment&, std::string_view);

@@ -40,15 +40,6 @@ Amounts applied(const Computed& c, AdjustmentKind kind, PartKind part)
     return out;
 }
 
-bool of_girth(AdjustmentKind kind)
-{
-    using enum AdjustmentKind;
-    for (const auto k : {UnderarmWidth, WidthAtWaist, WidthAtHip, UpperArm, Forearm, SleeveHem, WidthAtThigh,
-                         WidthAtKnee, WidthAtLegHem, SewnWaistWidth, SewnHipWidth, WidthAtHighHip, WidthAtCalf})
-        if (k == kind) return true;
-    return false;
-}
-
 std::optional<Moved> moved(const Computed& seen, const Computed& now, AdjustmentKind kind, PartKind part)
 {
     const auto was = applied(seen, kind, part).all;
@@ -59,7 +50,7 @@ std::optional<Moved> moved(const Computed& seen, const Computed& now, Adjustment
     }
     Moved out{kind, part, was[most], is[most]};
     if (abs(out.by()) <= nothing_moved) return std::nullopt;
-    out.small = abs(out.by()) < (of_girth(kind) ? unseen_of_girth : unseen);
+    out.small = abs(out.by()) < (is_girth(kind) ? unseen_of_girth : unseen);
     return out;
 }
 

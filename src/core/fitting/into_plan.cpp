@@ -151,6 +151,33 @@ std::optional<AdjustmentKind> with_a_sewn_garment(const Cause& c)
     }
 }
 
+std::vector<KnownOf> known_of(const Computed& worn, const Computed* before, const TryOn& t)
+{
+    auto out = known_of(worn);
+    if (!before) return out;
+    for (const auto& f : all_causes()) {
+        const PlanLine* now = worn.line(f.cause.kind);
+        const PlanLine* then = before->line(f.cause.kind);
+        if (!now) continue;
+        const auto done = [&](const PlanLine* l) {
+            return l && !l->at.empty() ? furthest(l->at) : done_on(l, f.cause.face);
+        };
+        const Length more = (done(now) - (then ? done(then) : Length{})) * static_cast<double>(f.cause.sign);
+        if (more < changed_since) continue;
+        bool less = false;
+        bool same = false;
+        for (const auto& n : t.notes) {
+            if (how_often(f, n.seen.sight) < HowOften::Sometimes) continue;
+            less = less || n.since == Since::Less || n.since == Since::Gone;
+            same = same || n.since == Since::Same || n.since == Since::More;
+        }
+        if (less == same) continue;
+        std::erase_if(out, [&](const KnownOf& k) { return k.cause == f.cause; });
+        out.push_back({f.cause, less ? Known::Helped : Known::HelpedNot});
+    }
+    return out;
+}
+
 std::optional<Side> seen_on_side(const CauseFacts& f, const Observed& o)
 {
     std::optional<Side> side;

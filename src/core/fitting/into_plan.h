@@ -36,6 +36,10 @@ struct ForPlan {
 // What is done with a sewn garment instead; none where nothing can be.
 [[nodiscard]] std::optional<AdjustmentKind> with_a_sewn_garment(const Cause&);
 
+// What is known of each cause by what was worn, and by what became of its sights since the toile before it, where
+// the plan did some of it in between. `before`: none at a first toile.
+[[nodiscard]] std::vector<KnownOf> known_of(const Computed& worn, const Computed* before, const TryOn&);
+
 // Where all that it explains was seen on one side.
 [[nodiscard]] std::optional<Side> seen_on_side(const CauseFacts&, const Observed&);
 

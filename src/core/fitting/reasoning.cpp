@@ -34,6 +34,8 @@ double factor(Known k)
         case Known::InsideNoise: return 1.6;
         case Known::TakenUp: return 0.4;
         case Known::TakenTooFar: return 2;
+        case Known::Helped: return 2;
+        case Known::HelpedNot: return 0.3;
     }
     return 1;
 }

@@ -42,6 +42,8 @@ enum class Known {
     InsideNoise,  // it differs so by less than anybody measures
     TakenUp,      // it is in the plan already
     TakenTooFar,  // the other way is
+    Helped,       // more of it was done since the toile before, and what it shows is less
+    HelpedNot,    // and is the same
 };
 struct KnownOf {
     Cause cause;

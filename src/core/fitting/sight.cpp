@@ -65,6 +65,7 @@ constexpr std::array<SightFacts, sight_count> sight_rows{{
     {Sight::TightThigh, "tight_thigh", SeenFrom::Front, true},
     {Sight::LooseThigh, "loose_thigh", SeenFrom::Front, true},
     {Sight::LegTwists, "leg_twists", SeenFrom::Side, true},
+    {Sight::DoesNotGoOn, "does_not_go_on", SeenFrom::Front, false},
 }};
 
 constexpr bool sights_in_order()

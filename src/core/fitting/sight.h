@@ -72,8 +72,9 @@ enum class Sight {
     TightThigh,
     LooseThigh,
     LegTwists,
+    DoesNotGoOn,  // over the shoulders or the hips, its opening undone
 };
-inline constexpr std::size_t sight_count = 59;
+inline constexpr std::size_t sight_count = 60;
 
 // From where it is seen.
 enum class SeenFrom { Front, Back, Side };

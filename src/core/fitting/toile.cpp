@@ -3,6 +3,8 @@
 #include <algorithm>
 #include <array>
 
+#include "core/alter/catalogue.h"
+
 namespace sartorum {
 namespace {
 
@@ -69,6 +71,26 @@ std::span<const std::string_view> places_of(ByHand h)
         case ByHand::LetOut: return let_out_places;
     }
     return {};
+}
+
+CanBe within(PutOn what, CanBe can_be)
+{
+    return [what, can_be = std::move(can_be)](const CauseFacts& f) {
+        if (can_be && !can_be(f)) return false;
+        const auto& row = adjustment(f.cause.kind);
+        const bool sleeve = row.zone == Zone::Sleeve;
+        const bool upper =
+            std::any_of(row.needs.begin(), row.needs.end(), [](Level l) { return l < Level::Waist; });
+        switch (what) {
+            case PutOn::Shoulders: return upper || sleeve;
+            case PutOn::Sleeve: return sleeve || row.zone == Zone::Frame;
+            case PutOn::Skirt: return !upper && !sleeve;
+            case PutOn::Whole:
+            case PutOn::HalfTissue:
+            case PutOn::Garment: break;
+        }
+        return true;
+    };
 }
 
 Observed observed(const TryOn& t, std::vector<KnownOf> known)

@@ -78,6 +78,8 @@ inline constexpr Length found_most = Length::mm(200);
 // Where that can be found; empty where the word is none of its.
 [[nodiscard]] std::span<const std::string_view> places_of(ByHand);
 
+// Of what was put on: shoulders and a sleeve say nothing of the hip.
+[[nodiscard]] CanBe within(PutOn, CanBe);
 // What is still there, for the reasoning.
 [[nodiscard]] Observed observed(const TryOn&, std::vector<KnownOf>);
 // A small test answered, in place of what was answered before.

@@ -37,12 +37,6 @@ std::optional<Known> known(const Cause& c, const PlanLine& l)
     return l.proposal->leave() == Leave::Noise ? Known::InsideNoise : Known::Proposed;
 }
 
-bool is_girth(AdjustmentKind kind)
-{
-    using enum AdjustmentKind;
-    return kind == WidthAtWaist || kind == WidthAtHip || kind == WidthAtThigh || kind == UpperArm;
-}
-
 bool is_small(const CauseFacts& c)
 {
     using enum AdjustmentKind;

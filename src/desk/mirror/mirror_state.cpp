@@ -60,7 +60,7 @@ void MirrorState::reason()
     sights_.clear();
     if (!room_.computed()) return;
     const auto& c = *room_.computed();
-    const auto can_be = can_be_on(c);
+    const auto can_be = within(entry().what, can_be_on(c));
     for (std::size_t i = 0; i < sight_count; ++i) {
         const auto s = static_cast<Sight>(i);
         const auto shows = [&](const CauseFacts& f) { return can_be(f) && how_often(f, s) != HowOften::Never; };
@@ -68,7 +68,8 @@ void MirrorState::reason()
     }
     if (!here()) return;
     // Told by what the toile was: what the plan took up since says nothing of it.
-    const Observed seen = observed(entry(), known_of(worn()));
+    const auto last = before() ? room_.version(before()->version) : nullptr;
+    const Observed seen = observed(entry(), known_of(worn(), last.get(), entry()));
     if (seen.seen.empty()) return;
     for (auto& r : ranked(seen, can_be)) {
         ToldCause told;

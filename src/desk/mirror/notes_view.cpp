@@ -15,14 +15,6 @@ namespace {
 // In the order in which they are offered.
 constexpr std::array again_order{Since::Gone, Since::Less, Since::Same, Since::More};
 
-NoteMark list_mark(const MirrorState& s, int i)
-{
-    const Note& n = s.notes()[static_cast<std::size_t>(i)];
-    if (s.waits(i)) return NoteMark::Waits;
-    if (!n.here()) return NoteMark::Gone;
-    return n.seen.strength == Strength::Slight ? NoteMark::Slight : NoteMark::Clear;
-}
-
 QString detail_of(const MirrorState& s, int i)
 {
     return s.waits(i) ? NotesList::tr("seen last time: is it still there?")
@@ -91,7 +83,7 @@ void NotesList::paintEvent(QPaintEvent*)
         p.setPen(d.rule);
         if (i > 0) p.drawLine(r.topLeft(), r.topRight());
         const bool waits = state_.waits(i);
-        draw_note_mark(p, look_, {r.left() + 20, r.center().y()}, list_mark(state_, i), QString::number(i + 1),
+        draw_note_mark(p, look_, {r.left() + 20, r.center().y()}, note_mark(state_, i), QString::number(i + 1),
                        false);
         const double left = r.left() + 42;
         const double room = r.width() - 50;

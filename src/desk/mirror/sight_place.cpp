@@ -65,13 +65,9 @@ SightPlace place_of(Sight s)
         case Sight::TightThigh: return {{5.6, 62}, Pull, 0, 6, 3};
         case Sight::LooseThigh: return {{5.6, 63}, Loose, 90, 5, 2};
         case Sight::LegTwists: return {{0.2, 76}, Folds, 60, 8, 2};
+        case Sight::DoesNotGoOn: return {{0, 45}, Pull, 0, 12, 3};
     }
     return {};
-}
-
-bool is_on_legs(Sight s)
-{
-    return s >= Sight::WaistNotReached;
 }
 
 }  // namespace sartorum::desk

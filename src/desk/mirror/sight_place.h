@@ -21,7 +21,5 @@ struct SightPlace {
     int count = 2;
 };
 [[nodiscard]] SightPlace place_of(Sight);
-// How much of the body is looked at: from the crown or the waist down, or to below the hip.
-[[nodiscard]] bool is_on_legs(Sight);
 
 }  // namespace sartorum::desk

@@ -4,6 +4,7 @@
 #include <algorithm>
 
 #include "core/pattern/part_rules.h"
+#include "desk/shared/smooth_path.h"
 
 namespace sartorum::desk {
 namespace {
@@ -44,19 +45,6 @@ QPainterPath between(const QPolygonF& one, const QPolygonF& other)
 }
 
 }  // namespace
-
-QPainterPath smooth_through(const QPolygonF& q, bool closed)
-{
-    const auto at = [&](int i) {
-        const int n = static_cast<int>(q.size());
-        return closed ? q[(i + n) % n] : q[std::clamp(i, 0, n - 1)];
-    };
-    QPainterPath path{q[0]};
-    const int last = static_cast<int>(q.size()) - (closed ? 0 : 1);
-    for (int i = 0; i < last; ++i)
-        path.cubicTo(at(i) + (at(i + 1) - at(i - 1)) / 6, at(i + 1) - (at(i + 2) - at(i)) / 6, at(i + 1));
-    return path;
-}
 
 Wears wears_of(const Garment& g)
 {

@@ -47,7 +47,4 @@ private:
     Wears wears_;
 };
 
-// Catmull-Rom through the points.
-[[nodiscard]] QPainterPath smooth_through(const QPolygonF&, bool closed);
-
 }  // namespace sartorum::desk

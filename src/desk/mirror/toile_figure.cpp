@@ -28,20 +28,20 @@ QPainterPath fold_path(QPointF a, QPointF b, double bend, double wide)
     return path;
 }
 
-NoteMark mark_of(const MirrorState& s, int i)
-{
-    const Note& n = s.notes()[static_cast<std::size_t>(i)];
-    if (s.waits(i)) return NoteMark::Waits;
-    if (!n.here()) return NoteMark::Gone;
-    return n.seen.strength == Strength::Slight ? NoteMark::Slight : NoteMark::Clear;
-}
-
 bool is_hem(Sight s)
 {
     return s == Sight::HemUpFront || s == Sight::HemDownFront || s == Sight::HemUpBack || s == Sight::HemDownBack;
 }
 
 }  // namespace
+
+NoteMark note_mark(const MirrorState& s, int i)
+{
+    const Note& n = s.notes()[static_cast<std::size_t>(i)];
+    if (s.waits(i)) return NoteMark::Waits;
+    if (!n.here()) return NoteMark::Gone;
+    return n.seen.strength == Strength::Slight ? NoteMark::Slight : NoteMark::Clear;
+}
 
 void draw_note_mark(QPainter& p, const Look& look, QPointF c, NoteMark mark, const QString& number, bool chosen)
 {
@@ -326,7 +326,7 @@ void ToileFigure::paintEvent(QPaintEvent*)
             p.drawLine(at_note.badge, at_note.spots.front());
             p.setBrush(chosen ? d.woad : d.ink);
             p.drawEllipse(at_note.spots.front(), 2.4, 2.4);
-            draw_note_mark(p, look_, at_note.badge, mark_of(state_, at_note.note),
+            draw_note_mark(p, look_, at_note.badge, note_mark(state_, at_note.note),
                            QString::number(at_note.note + 1), chosen);
         }
     }

@@ -57,6 +57,7 @@ private:
 
 // The mark of a note: ink pinked = seen clearly, weld square = slight, small dot = gone, hollow = not asked yet.
 enum class NoteMark { Clear, Slight, Gone, Waits };
+[[nodiscard]] NoteMark note_mark(const MirrorState&, int note);
 void draw_note_mark(QPainter&, const Look&, QPointF centre, NoteMark, const QString& number, bool chosen);
 
 }  // namespace sartorum::desk

@@ -6,6 +6,7 @@
 #include <algorithm>
 #include <functional>
 
+#include "desk/shared/smooth_path.h"
 #include "desk/shared/when_shown.h"
 #include "words/words.h"
 
@@ -15,21 +16,6 @@ namespace {
 constexpr std::size_t most_on_a_page = 12;
 constexpr double head_room = 78;
 constexpr double foot_room = 74;
-
-// Catmull-Rom through the points.
-QPainterPath smooth(const QPolygonF& q, bool closed)
-{
-    const auto at = [&](int i) {
-        const int n = static_cast<int>(q.size());
-        return closed ? q[(i + n) % n] : q[std::clamp(i, 0, n - 1)];
-    };
-    QPainterPath path{q[0]};
-    const int last = static_cast<int>(q.size()) - (closed ? 0 : 1);
-    for (int i = 0; i < last; ++i) {
-        path.cubicTo(at(i) + (at(i + 1) - at(i - 1)) / 6, at(i + 1) - (at(i + 2) - at(i)) / 6, at(i + 1));
-    }
-    return path;
-}
 
 bool is_seated(Measure m)
 {
@@ -192,7 +178,7 @@ void Figure::draw_body(QPainter& p) const
             const QPointF q = body_.trunk(plain[i], i < Proportions::outside_points);
             trunk << at({q.x() * side, q.y()});
         }
-        QPainterPath half = smooth(trunk, false);
+        QPainterPath half = smooth_through(trunk, false);
         half.lineTo(at({-0.3 * side, body_.y(53.5)}));
         half.lineTo(at({-0.3 * side, 15.5}));
         half.closeSubpath();
@@ -202,7 +188,7 @@ void Figure::draw_body(QPainter& p) const
             const QPointF a = body_.arm(q);
             arm << at({a.x() * side, a.y()});
         }
-        body.push_back(smooth(arm, true));
+        body.push_back(smooth_through(arm, true));
     }
     QPainterPath head;
     head.addEllipse(at({0, 7.4}), 4.5 * unit(), 6.0 * unit());
@@ -246,7 +232,7 @@ void Figure::draw_seated(QPainter& p) const
                        {-9.6, 47}, {-9.2, 40},   {-9.8, 33}, {-9, 26},   {-6.6, 21.4}}};
     QPolygonF placed_outline;
     for (const auto& q : outline) placed_outline << at(q);
-    QPainterPath body = smooth(placed_outline, true);
+    QPainterPath body = smooth_through(placed_outline, true);
     QPainterPath head;
     head.addEllipse(at({-1.2, 10.6}), 5.0 * unit(), 6.0 * unit());
     QPainterPath neck{at({-5, 13})};
@@ -266,8 +252,8 @@ void Figure::draw_seated(QPainter& p) const
     // The arm rests on the thigh.
     p.setPen(QPen{d.walnut_line, 1.3});
     p.setBrush(Qt::NoBrush);
-    p.drawPath(
-        smooth(QPolygonF{{at({-3, 25}), at({-4.4, 34}), at({-2.6, 43}), at({6, 48}), at({14, 51})}}, false));
+    p.drawPath(smooth_through(QPolygonF{{at({-3, 25}), at({-4.4, 34}), at({-2.6, 43}), at({6, 48}), at({14, 51})}},
+                              false));
     p.setPen(QPen{d.rule, 2});
     p.drawLine(at({-26, 99.6}), at({34, 99.6}));
 }
@@ -297,7 +283,7 @@ void Figure::draw_line(QPainter& p, Measure m)
     const auto line = placed(m);
     QPolygonF points;
     for (const auto& q : line.points) points << at(q);
-    const QPainterPath path = smooth(points, false);
+    const QPainterPath path = smooth_through(points, false);
     p.setBrush(Qt::NoBrush);
     if (here && line.round) {
         p.setPen(QPen{d.woad, 11, Qt::SolidLine, Qt::FlatCap});
