@@ -1,6 +1,7 @@
 #include "desk/dialogs/dialogs.h"
 
 #include <QHBoxLayout>
+#include <QScrollArea>
 #include <QVBoxLayout>
 
 #include "desk/dialogs/sheet.h"
@@ -73,10 +74,23 @@ GuideDialog::GuideDialog(Look& look, QWidget* parent) : QDialog{parent}
                             "indigo night · Ctrl + and Ctrl − text size · F6 next part")},
         {tr("Care"), tr("Blades closed when put down, pins along the body and not at it, mind the hot iron. Local "
                         "rules and trained people come first.")}};
+    // All of it is more than a small screen holds.
+    auto* scroll = new QScrollArea{this};
+    scroll->setWidgetResizable(true);
+    scroll->setFrameShape(QFrame::NoFrame);
+    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    scroll->setAccessibleName(tr("What each station is for"));
+    auto* inside = new QWidget;
+    auto* texts = new QVBoxLayout{inside};
+    texts->setContentsMargins(0, 0, 12, 0);
     for (const auto& [name, text] : lines) {
-        column->addWidget(heading(look, name, 16, this));
-        column->addWidget(label(look, text, 14, false, this));
+        texts->addWidget(heading(look, name, 16, inside));
+        texts->addWidget(label(look, text, 14, false, inside));
     }
+    texts->addStretch();
+    scroll->setWidget(inside);
+    scroll->setMinimumHeight(420);
+    column->addWidget(scroll, 1);
     auto* close = new Button{look, tr("Close"), ButtonKind::Primary, this};
     connect(close, &Button::clicked, this, &QDialog::accept);
     auto* report = new Button{look, tr("Report…"), ButtonKind::Plain, this};
@@ -87,7 +101,7 @@ GuideDialog::GuideDialog(Look& look, QWidget* parent) : QDialog{parent}
     row->addWidget(report);
     row->addStretch();
     column->addLayout(row);
-    setMinimumWidth(640);
+    setMinimumWidth(760);
 }
 
 }  // namespace sartorum::desk
