@@ -77,13 +77,7 @@ Decision with_places(const Computed& c, const PlanLine& l, std::span<const doubl
     out.amounts.clear();
     for (std::size_t i = 0; i < places.size(); ++i) {
         const Length right = at(l, i);
-        const Length left = other ? at(*other, i) : right;
-        if (right == left) {
-            out.set_at(places[i].key, {}, right);
-        } else {
-            out.set_at(places[i].key, Side::Right, right);
-            out.set_at(places[i].key, Side::Left, left);
-        }
+        out.set_sides_at(places[i].key, right, other ? at(*other, i) : right);
     }
     return out;
 }

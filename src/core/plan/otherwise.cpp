@@ -106,12 +106,7 @@ Decision place_taken(const Computed& c, const PlanLine& line, std::size_t place,
         const bool both = !side || places[i].at_centre;
         if (i == place && (both || side == Side::Right)) right = by;
         if (i == place && (both || side == Side::Left)) on_left = by;
-        if (right == on_left) {
-            out.set_at(places[i].key, {}, right);
-        } else {
-            out.set_at(places[i].key, Side::Right, right);
-            out.set_at(places[i].key, Side::Left, on_left);
-        }
+        out.set_sides_at(places[i].key, right, on_left);
     }
     return out;
 }

@@ -94,6 +94,13 @@ void Decision::set_at(std::string_view place, std::optional<Side> side, std::opt
     if (by) amounts.push_back({std::string{place}, Face::Both, side, *by});
 }
 
+void Decision::set_sides_at(std::string_view place, Length right, Length left)
+{
+    if (right == left) return set_at(place, {}, right);
+    set_at(place, Side::Right, right);
+    set_at(place, Side::Left, left);
+}
+
 bool Decision::has_sides() const
 {
     return std::any_of(amounts.begin(), amounts.end(), [](const Amount& a) { return a.side.has_value(); });

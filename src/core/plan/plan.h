@@ -57,6 +57,7 @@ struct Decision {
     void one_amount();  // the right side's, of both
     // At a place; of both sides, or of one, the other's staying what it was.
     void set_at(std::string_view place, std::optional<Side>, std::optional<Length>);
+    void set_sides_at(std::string_view place, Length right, Length left);  // one amount where they are alike
     friend bool operator==(const Decision&, const Decision&) = default;
 };
 
