@@ -3,6 +3,7 @@
 #include <QPainter>
 #include <algorithm>
 
+#include "core/fitting/into_plan.h"
 #include "core/paper/area.h"
 #include "formats/painter_paths.h"
 #include "formats/work_card.h"
@@ -192,31 +193,30 @@ private:
     void found()
     {
         heading(say("What hands find"));
-        using enum AdjustmentKind;
-        const auto has = [&](AdjustmentKind kind) { return c_.line(kind) != nullptr; };
-        const bool sleeve_alone = look_ == NextLook::OneSleeve;
-        const bool upper = look_ != NextLook::LowerPart && !sleeve_alone;
-        if (upper && has(PinnedShoulder)) {
-            fields(words::by_hand_name(ByHand::Offcut), ByHand::Offcut, say("front"), {});
-            fields({}, ByHand::Offcut, say("back"), {});
+        const bool sleeve = look_ == NextLook::OneSleeve;
+        const bool upper = look_ != NextLook::LowerPart && !sleeve;
+        if (upper) {
+            fields(words::by_hand_name(ByHand::Offcut), ByHand::Offcut, say("front"));
+            fields({}, ByHand::Offcut, say("back"));
+            fields(words::by_hand_name(ByHand::BustDot), ByHand::BustDot, {});
         }
-        if (upper && has(BustDepth)) fields(words::by_hand_name(ByHand::BustDot), ByHand::BustDot, {}, {});
-        if (look_ != NextLook::Shoulders && !sleeve_alone && has(WaistLine))
-            fields(words::by_hand_name(ByHand::WaistMark), ByHand::WaistMark, {}, {});
-        fields(words::by_hand_name(ByHand::LetOut), ByHand::LetOut, {},
-               {!sleeve_alone && has(WidthAtWaist), !sleeve_alone && has(WidthAtHip),
-                look_ != NextLook::LowerPart && has(UpperArm), has(WidthAtThigh)});
+        if (look_ != NextLook::Shoulders && !sleeve)
+            fields(words::by_hand_name(ByHand::WaistMark), ByHand::WaistMark, {});
+        fields(words::by_hand_name(ByHand::LetOut), ByHand::LetOut, {});
     }
 
-    // `offered`: which of its places; all where none is said.
-    void fields(const QString& title, ByHand what, const QString& face, const std::vector<bool>& offered)
+    // A field for each of its places this garment has.
+    void fields(const QString& title, ByHand what, const QString& face)
     {
+        std::vector<std::string_view> places;
+        for (const auto place : places_of(what)) {
+            const bool on_sleeve = made_of(what, place, c_.work.plan.sewn) == AdjustmentKind::UpperArm;
+            const bool sewn = look_ == NextLook::OneSleeve ? on_sleeve : !on_sleeve || look_ != NextLook::LowerPart;
+            if (sewn && can_be_found(what, place, c_)) places.push_back(place);
+        }
+        if (places.empty()) return;
         need(34);
         if (!title.isEmpty()) y_ += text(0, width_, card_font(10, true), title) + 2;
-        std::vector<std::string_view> places;
-        for (std::size_t i = 0; i < places_of(what).size(); ++i) {
-            if (offered.empty() || offered[i]) places.push_back(places_of(what)[i]);
-        }
         const double w = width_ / static_cast<double>(places.size());
         double tall = 0;
         for (std::size_t i = 0; i < places.size(); ++i) {

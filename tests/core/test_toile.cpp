@@ -366,6 +366,10 @@ private slots:
         QCOMPARE(mm(d.at(Side::Right, "mid_front")), -12.0);
         QCOMPARE(mm(d.at(Side::Right, "side")), 0.0);
         QCOMPARE(mm(d.at(Side::Left, "side")), 6.0);
+        // At a centre both sides meet: told of one side alone it is of both, and not lost.
+        TryOn one;
+        note_found(one, {ByHand::WaistMark, "centre_back", Face::Both, Side::Left, Length::mm(9)});
+        QCOMPARE(mm(by_hand(one, c)[0].decision.at({}, "centre_back")), 9.0);
         // Sewn already: what was marked above it cannot be done with it, what was marked under it can.
         const auto sewn = b(plan_as_sewn(c));
         const auto with = by_hand(t, sewn);

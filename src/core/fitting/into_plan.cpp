@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <array>
+#include <functional>
 
 #include "core/alter/catalogue.h"
 #include "core/alter/shoulder_slope.h"
@@ -131,6 +132,25 @@ ForPlan put(const Cause& cause, const PlanLine& l, Suggested by, std::optional<S
 }
 
 }  // namespace
+
+AdjustmentKind made_of(ByHand what, std::string_view at, bool sewn)
+{
+    switch (what) {
+        case ByHand::Offcut: return PinnedShoulder;
+        case ByHand::WaistMark: return sewn ? SewnWaist : WaistLine;
+        case ByHand::BustDot: return at == "down" ? BustDepth : BustSpan;
+        case ByHand::LetOut: break;
+    }
+    if (at == "waist") return sewn ? SewnWaistWidth : WidthAtWaist;
+    if (at == "hip") return sewn ? SewnHipWidth : WidthAtHip;
+    return at == "thigh" ? WidthAtThigh : UpperArm;
+}
+
+bool can_be_found(ByHand what, std::string_view at, const Computed& c)
+{
+    const auto kind = made_of(what, at, c.work.plan.sewn);
+    return c.line(kind) && (!c.work.plan.sewn || adjustment(kind).when_sewn);
+}
 
 std::optional<AdjustmentKind> with_a_sewn_garment(const Cause& c)
 {
@@ -264,40 +284,55 @@ Length worn_at(const Computed& worn, AdjustmentKind kind, std::size_t place, Sid
     return of.state == LineState::Accepted && place < of.at.size() ? of.at[place] : Length{};
 }
 
+using FoundThere = std::function<std::optional<Length>(std::string_view place, Side)>;
+
+// Each of its places moved from where it was worn by what was found there. Where both sides meet what was found on
+// either is of both.
+std::optional<FromHands> at_places(ByHand what, AdjustmentKind kind, const Computed& worn, const Computed& c,
+                                   const FoundThere& found)
+{
+    FromHands out{what, NotPut::No, {}};
+    if (!c.line(kind)) {
+        out.not_put = NotPut::WithThisGarment;
+        return out;
+    }
+    const auto& row = adjustment(kind);
+    out.decision = c.work.plan.taken(kind, {}, {});
+    out.decision.amounts.clear();
+    bool moves = false;
+    for (std::size_t i = 0; i < row.places.size(); ++i) {
+        const auto& place = row.places[i];
+        const auto after = [&](Side side) {
+            auto by = found(place.key, side);
+            if (!by && place.at_centre) by = found(place.key, other_side(side));
+            moves = moves || abs(by.value_or(Length{})) >= agrees;
+            return std::clamp(worn_at(worn, kind, i, side) + by.value_or(Length{}), row.least, row.most);
+        };
+        out.decision.set_sides_at(place.key, after(Side::Right), after(Side::Left));
+    }
+    return moves ? std::optional{std::move(out)} : std::nullopt;
+}
+
 // What was marked is where the waist is wanted, from where it stood on this toile.
 std::optional<FromHands> from_waist_marks(const TryOn& t, const Computed& worn, const Computed& c)
 {
     const auto all = all_of(t, ByHand::WaistMark);
     if (all.empty()) return std::nullopt;
-    FromHands out{ByHand::WaistMark, NotPut::No, {}};
-    const auto kind = c.work.plan.sewn ? SewnWaist : WaistLine;
-    const PlanLine* l = c.line(kind);
-    if (!l) {
-        out.not_put = NotPut::WithThisGarment;
-        return out;
-    }
-    const auto& row = adjustment(kind);
-    Decision d = c.work.plan.taken(kind, {}, {});
-    d.amounts.clear();
-    bool moves = false;
-    for (std::size_t i = 0; i < row.places.size(); ++i) {
-        std::array<Length, 2> by;
-        for (const auto side : {Side::Right, Side::Left}) {
-            const Length now = worn_at(worn, kind, i, side);
-            const Length mark = found_at(all, row.places[i].key, Face::Both, side).value_or(Length{});
-            moves = moves || abs(mark) >= agrees;
-            by[side == Side::Left ? 1 : 0] = std::clamp(now + mark, row.least, row.most);
-        }
-        if (row.places[i].at_centre || by[0] == by[1]) {
-            d.set_at(row.places[i].key, {}, by[0]);
-        } else {
-            d.set_at(row.places[i].key, Side::Right, by[0]);
-            d.set_at(row.places[i].key, Side::Left, by[1]);
-        }
-    }
-    if (!moves) return std::nullopt;
-    out.decision = std::move(d);
-    return out;
+    return at_places(ByHand::WaistMark, made_of(ByHand::WaistMark, {}, c.work.plan.sewn), worn, c,
+                     [&](std::string_view place, Side side) { return found_at(all, place, Face::Both, side); });
+}
+
+// Taken off is the offcut less the extra allowance, at each end.
+std::optional<FromHands> from_offcuts(const TryOn& t, const Computed& worn, const Computed& c)
+{
+    const auto all = all_of(t, ByHand::Offcut);
+    if (all.empty()) return std::nullopt;
+    return at_places(ByHand::Offcut, PinnedShoulder, worn, c,
+                     [&](std::string_view place, Side side) -> std::optional<Length> {
+                         const Face face = place.starts_with("front") ? Face::Front : Face::Back;
+                         const auto strip = found_at(all, place.substr(place.find('_') + 1), face, side);
+                         return strip ? std::optional{toile_extra - *strip} : std::nullopt;
+                     });
 }
 
 std::optional<FromHands> plain(const Computed& worn, const Computed& c, ByHand what, AdjustmentKind kind,
@@ -316,51 +351,6 @@ std::optional<FromHands> plain(const Computed& worn, const Computed& c, ByHand w
     return out;
 }
 
-AdjustmentKind let_out_at(std::string_view place, bool sewn)
-{
-    if (place == "waist") return sewn ? SewnWaistWidth : WidthAtWaist;
-    if (place == "hip") return sewn ? SewnHipWidth : WidthAtHip;
-    return place == "thigh" ? WidthAtThigh : UpperArm;
-}
-
-// Taken off is the offcut less the extra allowance, at each end.
-std::optional<FromHands> from_offcuts(const TryOn& t, const Computed& worn, const Computed& c)
-{
-    const auto all = all_of(t, ByHand::Offcut);
-    if (all.empty()) return std::nullopt;
-    FromHands out{ByHand::Offcut, NotPut::No, {}};
-    const PlanLine* l = c.line(PinnedShoulder);
-    if (!l) {
-        out.not_put = NotPut::WithThisGarment;
-        return out;
-    }
-    const auto& row = adjustment(PinnedShoulder);
-    Decision d = c.work.plan.taken(PinnedShoulder, {}, {});
-    d.amounts.clear();
-    bool moves = false;
-    for (std::size_t i = 0; i < row.places.size(); ++i) {
-        const std::string_view place = row.places[i].key;
-        const Face face = place.starts_with("front") ? Face::Front : Face::Back;
-        std::array<Length, 2> by;
-        for (const auto side : {Side::Right, Side::Left}) {
-            const Length now = worn_at(worn, PinnedShoulder, i, side);
-            const auto strip = found_at(all, place.substr(place.find('_') + 1), face, side);
-            const Length off = strip ? *strip - toile_extra : Length{};
-            moves = moves || abs(off) >= agrees;
-            by[side == Side::Left ? 1 : 0] = std::clamp(now - off, row.least, row.most);
-        }
-        if (by[0] == by[1]) {
-            d.set_at(place, {}, by[0]);
-        } else {
-            d.set_at(place, Side::Right, by[0]);
-            d.set_at(place, Side::Left, by[1]);
-        }
-    }
-    if (!moves) return std::nullopt;
-    out.decision = std::move(d);
-    return out;
-}
-
 }  // namespace
 
 std::vector<FromHands> from_hands(const TryOn& t, const Computed& worn, const Computed& c)
@@ -373,10 +363,10 @@ std::vector<FromHands> from_hands(const TryOn& t, const Computed& worn, const Co
     };
     add(from_offcuts(t, worn, c));
     add(from_waist_marks(t, worn, c));
-    for (const auto* f : all_of(t, ByHand::BustDot))
-        add(plain(worn, c, f->what, f->at == "down" ? BustDepth : BustSpan, f->by));
-    for (const auto* f : all_of(t, ByHand::LetOut))
-        add(plain(worn, c, f->what, let_out_at(f->at, c.work.plan.sewn), f->by));
+    for (const auto what : {ByHand::BustDot, ByHand::LetOut}) {
+        for (const auto* f : all_of(t, what))
+            add(plain(worn, c, what, made_of(what, f->at, c.work.plan.sewn), f->by));
+    }
     return out;
 }
 

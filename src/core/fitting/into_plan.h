@@ -46,6 +46,10 @@ struct ForPlan {
 // A cause that is to be judged on the next toile, after what was taken from this one.
 [[nodiscard]] bool waits_for_next(const CauseFacts&, const Observed&, const Plan&, const std::string& toile);
 
+// Which adjustment it becomes; and whether this garment has it, and it can still be done.
+[[nodiscard]] AdjustmentKind made_of(ByHand, std::string_view place, bool sewn);
+[[nodiscard]] bool can_be_found(ByHand, std::string_view place, const Computed&);
+
 // What hands found, each thing as the adjustment's own amounts, with what the toile had; what agrees with its
 // paper asks for nothing.
 struct FromHands {

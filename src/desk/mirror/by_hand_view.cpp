@@ -10,16 +10,6 @@
 #include "words/words.h"
 
 namespace sartorum::desk {
-namespace {
-
-// What hands can find of it at all, by the adjustment it becomes.
-bool there(const Computed& c, AdjustmentKind on_paper, AdjustmentKind sewn)
-{
-    return c.line(c.work.plan.sewn ? sewn : on_paper) != nullptr;
-}
-
-}  // namespace
-
 ByHandView::ByHandView(Look& look, MirrorState& state, QWidget* parent)
     : QWidget{parent}, look_{look}, state_{state}
 {
@@ -120,19 +110,7 @@ std::optional<Side> ByHandView::side() const
 
 bool ByHandView::serves(const Field& f) const
 {
-    using enum AdjustmentKind;
-    const auto& c = *state_.room().computed();
-    switch (f.what) {
-        case ByHand::Offcut: return !c.work.plan.sewn && c.line(PinnedShoulder);
-        case ByHand::WaistMark: return there(c, WaistLine, SewnWaist);
-        case ByHand::BustDot: return !c.work.plan.sewn && c.line(f.at == "down" ? BustDepth : BustSpan);
-        case ByHand::LetOut:
-            return f.at == "waist"   ? there(c, WidthAtWaist, SewnWaistWidth)
-                   : f.at == "hip"   ? there(c, WidthAtHip, SewnHipWidth)
-                   : f.at == "thigh" ? !c.work.plan.sewn && c.line(WidthAtThigh)
-                                     : !c.work.plan.sewn && c.line(UpperArm);
-    }
-    return false;
+    return can_be_found(f.what, f.at, *state_.room().computed());
 }
 
 std::optional<Length> ByHandView::found(const Field& f) const
