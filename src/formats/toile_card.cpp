@@ -5,6 +5,7 @@
 
 #include "core/fitting/into_plan.h"
 #include "core/paper/area.h"
+#include "formats/card_page.h"
 #include "formats/painter_paths.h"
 #include "formats/work_card.h"
 #include "words/mirror.h"
@@ -14,8 +15,6 @@
 namespace sartorum::formats {
 namespace {
 
-constexpr double toile_points_per_mm = 72.0 / 25.4;
-constexpr double toile_margin = 14 * toile_points_per_mm;
 constexpr double piece_picture = 112;  // points high
 
 QString say(const char* text)
@@ -23,23 +22,12 @@ QString say(const char* text)
     return QCoreApplication::translate("toile_card", text);
 }
 
-QFont card_font(double size, bool strong = false)
-{
-    QFont f{"Lato"};
-    f.setPixelSize(static_cast<int>(size));
-    f.setWeight(strong ? QFont::DemiBold : QFont::Normal);
-    return f;
-}
-
-class ToileCard {
+class ToileCard : private CardPage {
 public:
     ToileCard(QPainter& p, const Computed& c, NextLook look, const PrintLabel& label, PaperSize paper, Unit u,
               int page)
-        : p_{p}, c_{c}, look_{look}, label_{label}, unit_{u}, wanted_{page}, pieces_{toile_pieces(c, look)}
+        : CardPage{p, paper, page}, c_{c}, look_{look}, label_{label}, unit_{u}, pieces_{toile_pieces(c, look)}
     {
-        const bool letter = paper == PaperSize::Letter;
-        width_ = (letter ? 612 : 595) - 2 * toile_margin;
-        height_ = (letter ? 792 : 842) - 2 * toile_margin;
     }
 
     int paint()
@@ -57,29 +45,10 @@ public:
         for (const auto& hint : words::toile_hints(look_)) bullet(hint);
         for (const auto& n : c_.not_done) bullet(words::not_done(n, unit_));
         found();
-        return page_ + 1;
+        return pages();
     }
 
 private:
-    [[nodiscard]] bool here() const { return page_ == wanted_; }
-
-    void need(double height)
-    {
-        if (y_ + height <= height_) return;
-        ++page_;
-        y_ = 0;
-    }
-
-    double text(double x, double width, const QFont& f, const QString& s)
-    {
-        p_.setFont(f);
-        const QRectF r =
-            p_.fontMetrics().boundingRect(QRect{0, 0, static_cast<int>(width), 2000}, Qt::TextWordWrap, s);
-        if (here())
-            p_.drawText(QRectF{toile_margin + x, toile_margin + y_, width, r.height() + 4}, Qt::TextWordWrap, s);
-        return r.height();
-    }
-
     void heading(const QString& s)
     {
         need(44);
@@ -92,7 +61,7 @@ private:
         need(28);
         if (here()) {
             p_.setBrush(Qt::black);
-            p_.drawEllipse(QPointF{toile_margin + 3, toile_margin + y_ + 7}, 1.4, 1.4);
+            p_.drawEllipse(QPointF{margin + 3, margin + y_ + 7}, 1.4, 1.4);
             p_.setBrush(Qt::NoBrush);
         }
         y_ += text(10, width_ - 10, card_font(10), s) + 3;
@@ -120,7 +89,7 @@ private:
     {
         const auto lines = lines_to_draw(piece);
         const bool sleeve = piece.role == PieceRole::Sleeve;
-        const QRectF box{toile_margin + left, toile_margin + y_, piece_picture * 0.8, piece_picture};
+        const QRectF box{margin + left, margin + y_, piece_picture * 0.8, piece_picture};
         if (here()) draw_piece(piece, lines, box);
         const double top = y_;
         const double x = left + box.width() + 8;
@@ -225,24 +194,18 @@ private:
             tall = std::max(tall, text(x, w, card_font(9), face.isEmpty() ? place : face + ", " + place));
             if (here()) {
                 p_.setPen(QPen{Qt::black, 0.5});
-                p_.drawLine(QPointF{toile_margin + x, toile_margin + y_ + 27},
-                            QPointF{toile_margin + x + w - 12, toile_margin + y_ + 27});
+                p_.drawLine(QPointF{margin + x, margin + y_ + 27},
+                            QPointF{margin + x + w - 12, margin + y_ + 27});
             }
         }
         y_ += tall + 20;
     }
 
-    QPainter& p_;
     const Computed& c_;
     NextLook look_;
     const PrintLabel& label_;
     Unit unit_;
-    int wanted_;
     std::vector<Piece> pieces_;
-    int page_ = 0;
-    double y_ = 0;
-    double width_;
-    double height_;
 };
 
 }  // namespace

@@ -7,6 +7,7 @@
 
 #include "core/paper/area.h"
 #include "core/plan/told.h"
+#include "formats/card_page.h"
 #include "formats/painter_paths.h"
 #include "formats/text_file.h"
 #include "words/lines.h"
@@ -17,8 +18,6 @@
 namespace sartorum::formats {
 namespace {
 
-constexpr double points_per_mm = 72.0 / 25.4;
-constexpr double margin = 14 * points_per_mm;
 constexpr double picture = 58;  // points square
 constexpr double gutter = 16;
 constexpr double row_gap = 7;
@@ -26,14 +25,6 @@ constexpr double row_gap = 7;
 QString tr_(const char* text)
 {
     return QCoreApplication::translate("work_card", text);
-}
-
-QFont font(double size, bool strong = false)
-{
-    QFont f{"Lato"};
-    f.setPixelSize(static_cast<int>(size));
-    f.setWeight(strong ? QFont::DemiBold : QFont::Normal);
-    return f;
 }
 
 // What a step shows: its lines, amounts, paper that came or went.
@@ -58,15 +49,11 @@ QRectF shown(const Step& s)
     return out;
 }
 
-// Paints from `y` down; the next free height, or nothing when it does not fit.
-class Card {
+class Card : private CardPage {
 public:
     Card(QPainter& p, const Computed& c, const PrintLabel& label, PaperSize paper, Unit u, int page)
-        : p_{p}, c_{c}, label_{label}, unit_{u}, wanted_{page}
+        : CardPage{p, paper, page}, c_{c}, label_{label}, unit_{u}
     {
-        const bool letter = paper == PaperSize::Letter;
-        width_ = (letter ? 612 : 595) - 2 * margin;
-        height_ = (letter ? 792 : 842) - 2 * margin;
     }
 
     int paint()
@@ -77,33 +64,14 @@ public:
         heading(tr_("Steps"));
         steps();
         seams();
-        return page_ + 1;
+        return pages();
     }
 
 private:
-    [[nodiscard]] bool here() const { return page_ == wanted_; }
-
-    void need(double height)
-    {
-        if (y_ + height <= height_) return;
-        ++page_;
-        y_ = 0;
-    }
-
-    // Text wrapped in a width; gives its height, painted on its own page only.
-    double text(double x, double width, const QFont& f, const QString& s)
-    {
-        p_.setFont(f);
-        const QRectF r =
-            p_.fontMetrics().boundingRect(QRect{0, 0, static_cast<int>(width), 2000}, Qt::TextWordWrap, s);
-        if (here()) p_.drawText(QRectF{margin + x, margin + y_, width, r.height() + 4}, Qt::TextWordWrap, s);
-        return r.height();
-    }
-
     void head()
     {
-        y_ += text(0, width_, font(17, true), label_.wearer + " · " + label_.pattern) + 2;
-        y_ += text(0, width_, font(10), label_.sizes + " · " + label_.version + " · " + label_.date) + 8;
+        y_ += text(0, width_, card_font(17, true), label_.wearer + " · " + label_.pattern) + 2;
+        y_ += text(0, width_, card_font(10), label_.sizes + " · " + label_.version + " · " + label_.date) + 8;
     }
 
     // What was asked for and is not on the paper comes before all that is.
@@ -111,7 +79,7 @@ private:
     {
         for (const auto& n : c_.not_done) {
             const QString s = words::not_done(n, unit_);
-            const double tall = text_height(width_ - 16, font(10, true), s) + 10;
+            const double tall = text_height(width_ - 16, card_font(10, true), s) + 10;
             need(tall + 4);
             if (here()) {
                 p_.setPen(QPen{Qt::black, 1.4});
@@ -120,7 +88,7 @@ private:
                 p_.setPen(Qt::black);
             }
             y_ += 4;
-            text(8, width_ - 16, font(10, true), s);
+            text(8, width_ - 16, card_font(10, true), s);
             y_ += tall;
         }
     }
@@ -129,7 +97,7 @@ private:
     {
         need(30);
         y_ += 4;
-        y_ += text(0, width_, font(12, true), s) + 3;
+        y_ += text(0, width_, card_font(12, true), s) + 3;
     }
 
     void plan()
@@ -141,19 +109,19 @@ private:
             const auto said = words::plan_text(line, c_, unit_);
             const QString why = line.own_amount && line.seen_on.empty() ? tr_("own amount") : said.why;
             need(14);
-            text(0, 130, font(10), said.name);
+            text(0, 130, card_font(10), said.name);
             const QString sides = said.sides.isEmpty() ? QString{} : ". " + said.sides;
-            const double amounts = text(134, 120, font(10, true), said.amounts);
-            y_ += std::max(amounts, text(258, width_ - 258, font(9), said.meaning + "; " + why + sides)) + 2;
+            const double amounts = text(134, 120, card_font(10, true), said.amounts);
+            y_ += std::max(amounts, text(258, width_ - 258, card_font(9), said.meaning + "; " + why + sides)) + 2;
         }
         if (const QString crotch = words::crotch_lowered_text(c_, unit_); !crotch.isEmpty()) {
             need(28);
-            y_ += text(0, width_, font(10), crotch) + 2;
+            y_ += text(0, width_, card_font(10), crotch) + 2;
         }
         if (c_.checks.shoulder) {
             need(14);
-            text(0, 130, font(10), tr_("Shoulder"));
-            y_ += text(134, width_ - 134, font(10), shoulder()) + 2;
+            text(0, 130, card_font(10), tr_("Shoulder"));
+            y_ += text(134, width_ - 134, card_font(10), shoulder()) + 2;
         }
     }
 
@@ -179,19 +147,11 @@ private:
         }
     }
 
-    [[nodiscard]] double text_height(double width, const QFont& f, const QString& s)
-    {
-        p_.setFont(f);
-        return p_.fontMetrics()
-            .boundingRect(QRect{0, 0, static_cast<int>(width), 2000}, Qt::TextWordWrap, s)
-            .height();
-    }
-
     [[nodiscard]] double step_height(const Step& s, double column)
     {
         const double w = column - picture - 24;
-        return text_height(w, font(9, true), words::step_title(s, unit_)) + 11 +
-               text_height(w, font(8), words::step_detail(s, unit_)) + 4;
+        return text_height(w, card_font(9, true), words::step_title(s, unit_)) + 11 +
+               text_height(w, card_font(8), words::step_detail(s, unit_)) + 4;
     }
 
     void step(std::size_t i, double x, double column)
@@ -209,12 +169,12 @@ private:
                        unit_);
             p_.setPen(Qt::black);
         }
-        y_ += text(left, w, font(8),
+        y_ += text(left, w, card_font(8),
                    QString::number(i + 1) + "  " +
                        words::of_side(piece ? words::piece_name(*piece) : QString{}, steps_[i].side)) +
               1;
-        y_ += text(left, w, font(9, true), words::step_title(s, unit_)) + 1;
-        text(left, w, font(8), words::step_detail(s, unit_));
+        y_ += text(left, w, card_font(9, true), words::step_title(s, unit_)) + 1;
+        text(left, w, card_font(8), words::step_detail(s, unit_));
         y_ = top;
     }
 
@@ -223,34 +183,28 @@ private:
         heading(tr_("Walk the seams"));
         for (const auto& w : c_.checks.walks) {
             need(14);
-            y_ += text(0, width_, font(10), words::walk_sentence(w, unit_)) + 2;
+            y_ += text(0, width_, card_font(10), words::walk_sentence(w, unit_)) + 2;
         }
         for (const auto& said : words::to_true(c_.checks, unit_)) {
             need(14);
-            y_ += text(0, width_, font(10, true), said) + 2;
+            y_ += text(0, width_, card_font(10, true), said) + 2;
         }
         if (const auto unwalked = words::unwalked(c_.checks); !unwalked.isEmpty()) {
             need(14);
-            y_ += text(0, width_, font(10, true), unwalked) + 2;
+            y_ += text(0, width_, card_font(10, true), unwalked) + 2;
         }
         need(30);
         y_ += 4;
         y_ += text(
-            0, width_, font(9),
+            0, width_, card_font(9),
             tr_("Pins along the body, not at it. Close the rotary cutter when you put it down. Nothing made since "
                 "the last try-on has been seen on a body: make a toile before good cloth is cut."));
     }
 
-    QPainter& p_;
     const Computed& c_;
     const std::vector<ToldStep> steps_ = told_steps(c_);
     const PrintLabel& label_;
     Unit unit_;
-    int wanted_;
-    int page_ = 0;
-    double y_ = 0;
-    double width_;
-    double height_;
 };
 
 }  // namespace
@@ -291,7 +245,7 @@ void paint_step(QPainter& p, const Step& s, const QRectF& box, Unit u)
     p.drawPath(t.map(painter_path(removed_paper(s.picture))));
     p.setPen(QPen{Qt::black, 1.1});
     for (const auto& l : s.picture.lines) p.drawLine(t.map(on_paper(l.a)), t.map(on_paper(l.b)));
-    p.setFont(font(8, true));
+    p.setFont(card_font(8, true));
     for (const auto& d : s.picture.dimensions) {
         const QPointF at = (t.map(on_paper(d.a)) + t.map(on_paper(d.b))) / 2;
         const QString text = words::amount(d.amount, words::paper_unit(u));
