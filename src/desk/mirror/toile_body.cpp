@@ -4,6 +4,7 @@
 #include <algorithm>
 
 #include "core/pattern/part_rules.h"
+#include "desk/shared/body_drawing.h"
 #include "desk/shared/smooth_path.h"
 
 namespace sartorum::desk {
@@ -91,84 +92,32 @@ QPolygonF ToileBody::along(std::initializer_list<QPointF> plain, double out) con
 
 void ToileBody::draw(QPainter& p, const Look& look, SeenFrom from, const ToScreen& at) const
 {
-    draw_body(p, look, from, at);
+    if (from == SeenFrom::Side)
+        draw_side(p, look, at);
+    else
+        draw_body(p, look, body_, from == SeenFrom::Back, wears_.upper, at);
     draw_cloth(p, look, from, at);
     draw_balance(p, look, from, at);
 }
 
-void ToileBody::draw_body(QPainter& p, const Look& look, SeenFrom from, const ToScreen& at) const
+void ToileBody::draw_side(QPainter& p, const Look& look, const ToScreen& at) const
 {
-    const auto& d = look.dyes();
-    std::vector<QPainterPath> parts;
-    const double unit = at({1, 0}).x() - at({0, 0}).x();
-    const double k = std::abs(unit);
-    if (from == SeenFrom::Side) {
-        QPolygonF outline;
-        for (const auto& q : plain_side()) outline << placed(q);
-        parts.push_back(smooth_through(mapped(outline, at), true));
-        QPainterPath head;
-        head.addEllipse(at({0.6, 7.4}), 4.9 * k, 6.0 * k);
-        parts.push_back(head);
-        QPainterPath neck{at({-2.4, 10})};
-        neck.lineTo(at({-2.4, 18}));
-        neck.lineTo(at({1.8, 18}));
-        neck.lineTo(at({1.6, 12}));
-        neck.closeSubpath();
-        parts.push_back(neck);
-    } else {
-        for (const bool other : {false, true}) {
-            QPolygonF trunk;
-            const auto& plain = Proportions::plain_trunk();
-            for (int i = 0; i < plain.size(); ++i) trunk << body_.trunk(plain[i], i < Proportions::outside_points);
-            QPainterPath half = smooth_through(mapped(trunk, at, other), false);
-            half.lineTo(at({other ? 0.3 : -0.3, body_.y(53.5)}));
-            half.lineTo(at({other ? 0.3 : -0.3, 15.5}));
-            half.closeSubpath();
-            parts.push_back(half);
-            if (!wears_.upper) continue;  // below the waist the arms would hide the sides
-            QPolygonF arm;
-            for (const auto& q : Proportions::plain_arm()) arm << body_.arm(q);
-            parts.push_back(smooth_through(mapped(arm, at, other), true));
-        }
-        QPainterPath head;
-        head.addEllipse(at({0, 7.4}), 4.5 * k, 6.0 * k);
-        parts.push_back(head);
-        QPainterPath neck{at({-2.9, 9})};
-        neck.cubicTo(at({-2.5, 14}), at({-3.2, 16.2}), at({-6.4, 18.0}));
-        neck.lineTo(at({6.4, 18.0}));
-        neck.cubicTo(at({3.2, 16.2}), at({2.5, 14}), at({2.9, 9}));
-        neck.closeSubpath();
-        parts.push_back(neck);
-    }
-    p.setBrush(Qt::NoBrush);
-    p.setPen(QPen{d.walnut_line, 2.4});
-    for (const auto& part : parts) p.drawPath(part);
-    p.setPen(Qt::NoPen);
-    p.setBrush(d.figure);
-    for (const auto& part : parts) p.drawPath(part);
-    // Hair tells front from back, and where a side looks.
-    QPainterPath hair;
-    if (from == SeenFrom::Back) {
-        hair.addEllipse(at({0, 7.2}), 4.5 * k, 5.8 * k);
-    } else if (from == SeenFrom::Front) {
-        const QRectF crown = QRectF{at({-4.5, 1.4}), at({4.5, 13.4})}.normalized();
-        hair.moveTo(crown.left(), crown.center().y());
-        hair.arcTo(crown, 180, -180);
-        hair.quadTo(crown.center().x(), crown.top() + 1.6 * k, crown.left(), crown.center().y());
-    } else {
-        hair = smooth_through(mapped(QPolygonF{{{-4.4, 9.5},
-                                                {-4.3, 4.6},
-                                                {-1, 1.5},
-                                                {3.2, 2.4},
-                                                {4.2, 4.6},
-                                                {1, 5.2},
-                                                {-1.2, 8.4},
-                                                {-2.4, 12.4}}},
-                                     at),
-                              true);
-    }
-    p.setBrush(d.walnut_line);
-    p.drawPath(hair);
+    const double k = std::abs(at({1, 0}).x() - at({0, 0}).x());
+    QPolygonF outline;
+    for (const auto& q : plain_side()) outline << placed(q);
+    QPainterPath head;
+    head.addEllipse(at({0.6, 7.4}), 4.9 * k, 6.0 * k);
+    QPainterPath neck{at({-2.4, 10})};
+    neck.lineTo(at({-2.4, 18}));
+    neck.lineTo(at({1.8, 18}));
+    neck.lineTo(at({1.6, 12}));
+    neck.closeSubpath();
+    draw_as_one(p, look, {smooth_through(mapped(outline, at), true), head, neck});
+    // Hair tells where she looks.
+    const QPolygonF hair{
+        {{-4.4, 9.5}, {-4.3, 4.6}, {-1, 1.5}, {3.2, 2.4}, {4.2, 4.6}, {1, 5.2}, {-1.2, 8.4}, {-2.4, 12.4}}};
+    p.setBrush(look.dyes().walnut_line);
+    p.drawPath(smooth_through(mapped(hair, at), true));
 }
 
 // The pieces of cloth as closed shapes.

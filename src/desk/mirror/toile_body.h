@@ -6,8 +6,7 @@
 
 #include "core/fitting/sight.h"
 #include "core/plan/compute.h"
-#include "desk/shared/look.h"
-#include "desk/tape/proportions.h"
+#include "desk/shared/body_drawing.h"
 
 namespace sartorum::desk {
 
@@ -26,7 +25,7 @@ public:
     ToileBody() = default;
     ToileBody(Proportions, Wears);
     // From figure units to the screen; x out to the wearer's left, from the side forwards.
-    using ToScreen = std::function<QPointF(QPointF)>;
+    using ToScreen = FigureToScreen;
     void draw(QPainter&, const Look&, SeenFrom, const ToScreen&) const;
     // A plain place as it lies on this wearer.
     [[nodiscard]] QPointF placed(QPointF plain) const;
@@ -38,7 +37,7 @@ public:
     [[nodiscard]] const Wears& wears() const { return wears_; }
 
 private:
-    void draw_body(QPainter&, const Look&, SeenFrom, const ToScreen&) const;
+    void draw_side(QPainter&, const Look&, const ToScreen&) const;
     void draw_cloth(QPainter&, const Look&, SeenFrom, const ToScreen&) const;
     void draw_balance(QPainter&, const Look&, SeenFrom, const ToScreen&) const;
     [[nodiscard]] std::vector<QPainterPath> cloth(SeenFrom, const ToScreen&) const;

@@ -6,6 +6,7 @@
 #include <algorithm>
 #include <functional>
 
+#include "desk/shared/body_drawing.h"
 #include "desk/shared/smooth_path.h"
 #include "desk/shared/when_shown.h"
 #include "words/words.h"
@@ -165,62 +166,6 @@ void Figure::lay_out()
     }
 }
 
-// Stroked together and then filled together the parts look like one shape, and nothing has to be united, which
-// would be slow.
-void Figure::draw_body(QPainter& p) const
-{
-    const auto& d = look_.dyes();
-    std::vector<QPainterPath> body;
-    for (const double side : {1.0, -1.0}) {
-        QPolygonF trunk;
-        const auto& plain = Proportions::plain_trunk();
-        for (int i = 0; i < plain.size(); ++i) {
-            const QPointF q = body_.trunk(plain[i], i < Proportions::outside_points);
-            trunk << at({q.x() * side, q.y()});
-        }
-        QPainterPath half = smooth_through(trunk, false);
-        half.lineTo(at({-0.3 * side, body_.y(53.5)}));
-        half.lineTo(at({-0.3 * side, 15.5}));
-        half.closeSubpath();
-        body.push_back(half);
-        QPolygonF arm;
-        for (const auto& q : Proportions::plain_arm()) {
-            const QPointF a = body_.arm(q);
-            arm << at({a.x() * side, a.y()});
-        }
-        body.push_back(smooth_through(arm, true));
-    }
-    QPainterPath head;
-    head.addEllipse(at({0, 7.4}), 4.5 * unit(), 6.0 * unit());
-    body.push_back(head);
-    QPainterPath neck{at({-2.9, 9})};
-    neck.cubicTo(at({-2.5, 14}), at({-3.2, 16.2}), at({-6.4, 18.0}));
-    neck.lineTo(at({6.4, 18.0}));
-    neck.cubicTo(at({3.2, 16.2}), at({2.5, 14}), at({2.9, 9}));
-    neck.closeSubpath();
-    body.push_back(neck);
-    p.setBrush(Qt::NoBrush);
-    p.setPen(QPen{d.walnut_line, 2.8});
-    for (const auto& part : body) p.drawPath(part);
-    p.setPen(Qt::NoPen);
-    p.setBrush(d.figure);
-    for (const auto& part : body) p.drawPath(part);
-    // Hair tells front from back.
-    QPainterPath hair;
-    const QRectF crown{at({-4.5, 1.4}), at({4.5, 13.4})};
-    if (facts(current_).view == View::Back) {
-        hair.addEllipse(crown);
-    } else {
-        hair.moveTo(at({-4.45, 8}));
-        hair.arcTo(crown, 175, -170);
-        hair.cubicTo(at({4, 3.6}), at({-1, 3.4}), at({-4.45, 8}));
-    }
-    p.setBrush(d.walnut_line);
-    p.drawPath(hair);
-    p.setPen(QPen{d.rule, 2});
-    p.drawLine(at({-26, 99.6}), at({26, 99.6}));
-}
-
 void Figure::draw_seated(QPainter& p) const
 {
     const auto& d = look_.dyes();
@@ -244,11 +189,7 @@ void Figure::draw_seated(QPainter& p) const
     p.setBrush(Qt::NoBrush);
     p.drawPolyline(QPolygonF{{at({-14, 36}), at({-14, 64.4}), at({14, 64.4}), at({14, 99.4})}});
     p.drawLine(at({-14, 64.4}), at({-14, 99.4}));
-    p.setPen(QPen{d.walnut_line, 2.8});
-    for (const auto& part : {body, head, neck}) p.drawPath(part);
-    p.setPen(Qt::NoPen);
-    p.setBrush(d.figure);
-    for (const auto& part : {body, head, neck}) p.drawPath(part);
+    draw_as_one(p, look_, {body, head, neck});
     // The arm rests on the thigh.
     p.setPen(QPen{d.walnut_line, 1.3});
     p.setBrush(Qt::NoBrush);
@@ -263,10 +204,13 @@ void Figure::paintEvent(QPaintEvent* e)
     Panel::paintEvent(e);
     QPainter p{this};
     p.setRenderHint(QPainter::Antialiasing);
-    if (is_seated(current_))
+    if (is_seated(current_)) {
         draw_seated(p);
-    else
-        draw_body(p);
+    } else {
+        draw_body(p, look_, body_, facts(current_).view == View::Back, true, [this](QPointF q) { return at(q); });
+        p.setPen(QPen{look_.dyes().rule, 2});
+        p.drawLine(at({-26, 99.6}), at({26, 99.6}));
+    }
     for (const auto& [m, rect] : tags_) {
         if (m != current_) draw_line(p, m);
     }

@@ -30,7 +30,6 @@ private:
     [[nodiscard]] std::vector<std::vector<Measure>> pages() const;
     [[nodiscard]] std::vector<Measure> page() const;
     void lay_out();
-    void draw_body(QPainter&) const;
     void draw_seated(QPainter&) const;
     void draw_line(QPainter&, Measure);
     void draw_tag(QPainter&, Measure);

@@ -3,7 +3,7 @@
 #pragma once
 #include <QPolygonF>
 
-#include "desk/tape/proportions.h"
+#include "desk/shared/proportions.h"
 
 namespace sartorum::desk {
 

@@ -1,4 +1,4 @@
-#include "desk/tape/proportions.h"
+#include "desk/shared/proportions.h"
 
 #include <algorithm>
 #include <array>
