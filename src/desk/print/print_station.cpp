@@ -9,11 +9,10 @@
 #include <QThread>
 #include <QVBoxLayout>
 
-#include "core/paper/area.h"
 #include "core/plan/cut_out.h"
+#include "desk/print/tile_map.h"
 #include "desk/shared/empty_state.h"
 #include "desk/shared/when_shown.h"
-#include "formats/painter_paths.h"
 #include "formats/text_file.h"
 #include "formats/toile_card.h"
 #include "formats/work_card.h"
@@ -35,7 +34,7 @@ PrintStation::PrintStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
     auto* row = new QHBoxLayout{work_};
     row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(14);
-    map_ = new TileMap{look, work_};
+    map_ = new TileMap{look, [this](QPainter& q, const formats::PrintJob& j) { (void)paint_card(q, j, 0); }, work_};
     row->addWidget(map_, 1);
     const auto [frame, pad, column, foot] = pad_beside(look, 420, work_);
     column->setSpacing(10);
@@ -59,7 +58,6 @@ PrintStation::PrintStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
                          pad};
     parts_->setObjectName("print_parts");
     parts_->wrap();
-    map_->paint_card = [this](QPainter& p, const formats::PrintJob& j) { return paint_card(p, j, 0); };
     column->addWidget(kind_);
     column->addWidget(parts_);
     column->addWidget(paper_);
@@ -180,8 +178,7 @@ void PrintStation::refresh()
 {
     empty_->setVisible(!room_.computed());
     work_->setVisible(room_.computed().has_value());
-    map_->computed = room_.computed() ? &*room_.computed() : nullptr;
-    if (!room_.computed()) return;
+    if (!room_.computed()) return map_->clear();
     parts_->setVisible(for_toile());
     if (for_toile()) {
         const auto worth = worth_sewing(*room_.computed(), {{}, true, false, {}});
