@@ -1,6 +1,5 @@
 // The Mirror in the real window: from the printed toile sheet through sights, test and accepted change to the
 // second toile and the gate; by keys, and by mouse.
-#include <QClipboard>
 #include <QDir>
 #include <QImage>
 #include <QLabel>

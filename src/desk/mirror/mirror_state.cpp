@@ -131,7 +131,6 @@ void MirrorState::add(const Note& note)
     const int at = static_cast<int>(next.notes.size()) - 1;
     keep(next, words::sight_name(note.seen.sight));
     choose(at);
-    emit note_added(at);
 }
 
 void MirrorState::change(int note, const Note& to)

@@ -62,7 +62,6 @@ public:
 
 signals:
     void changed();
-    void note_added(int note);
 
 private:
     void reason();

@@ -145,7 +145,6 @@ NotesView::NotesView(Look& look, MirrorState& state, QWidget* parent) : QWidget{
     list_ = new NotesList{look, state};
     scroll_->setWidget(list_);
     column->addWidget(scroll_, 1);
-    connect(list_, &NotesList::add_wanted, this, &NotesView::add_wanted);
     connect(list_, &NotesList::forget_wanted, this, [this] { state_.forget(state_.chosen()); });
 
     more_ = new QWidget{this};

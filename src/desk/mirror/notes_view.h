@@ -18,7 +18,6 @@ public:
     void fit();
 
 signals:
-    void add_wanted();
     void forget_wanted();
 
 protected:

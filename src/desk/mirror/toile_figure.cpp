@@ -207,14 +207,6 @@ void ToileFigure::resizeEvent(QResizeEvent*)
     lay_out();
 }
 
-QPointF ToileFigure::place_of_note(int note) const
-{
-    for (const auto& p : placed_) {
-        if (p.note == note) return p.spots.front();
-    }
-    return {};
-}
-
 QPointF ToileFigure::badge_of_note(int note) const
 {
     for (const auto& p : placed_) {

@@ -15,8 +15,7 @@ public:
     ToileFigure(Look&, MirrorState&, QWidget* parent = nullptr);
     void see_sides(bool);
     [[nodiscard]] bool sides_seen() const { return sides_; }
-    // Where on the widget that note's place is; for hands that press.
-    [[nodiscard]] QPointF place_of_note(int note) const;
+    // Where on the widget that note's badge is; for hands that press.
     [[nodiscard]] QPointF badge_of_note(int note) const;
 
 signals:
