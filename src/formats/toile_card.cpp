@@ -180,7 +180,8 @@ private:
         std::vector<std::string_view> places;
         for (const auto place : places_of(what)) {
             const bool on_sleeve = made_of(what, place, c_.work.plan.sewn) == AdjustmentKind::UpperArm;
-            const bool sewn = look_ == NextLook::OneSleeve ? on_sleeve : !on_sleeve || look_ != NextLook::LowerPart;
+            const bool sewn =
+                look_ == NextLook::OneSleeve ? on_sleeve : !on_sleeve || look_ != NextLook::LowerPart;
             if (sewn && can_be_found(what, place, c_)) places.push_back(place);
         }
         if (places.empty()) return;
@@ -194,8 +195,7 @@ private:
             tall = std::max(tall, text(x, w, card_font(9), face.isEmpty() ? place : face + ", " + place));
             if (here()) {
                 p_.setPen(QPen{Qt::black, 0.5});
-                p_.drawLine(QPointF{margin + x, margin + y_ + 27},
-                            QPointF{margin + x + w - 12, margin + y_ + 27});
+                p_.drawLine(QPointF{margin + x, margin + y_ + 27}, QPointF{margin + x + w - 12, margin + y_ + 27});
             }
         }
         y_ += tall + 20;

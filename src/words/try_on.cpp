@@ -95,19 +95,8 @@ QString by_hand_how(ByHand h)
 
 QString found_place(ByHand h, std::string_view place)
 {
-    const auto all = places_of(h);
-    const auto i = static_cast<std::size_t>(std::find(all.begin(), all.end(), place) - all.begin());
-    if (i >= all.size()) return {};
-    switch (h) {
-        case ByHand::Offcut: return i == 0 ? t("neck end") : t("tip");
-        case ByHand::WaistMark: return station_name(static_cast<WaistStation>(i));
-        case ByHand::BustDot: return i == 0 ? t("lower") : t("further out");
-        case ByHand::LetOut: {
-            constexpr std::array places{"waist", "hip", "upper arm", "thigh"};
-            return t(places[i]);
-        }
-    }
-    return {};
+    if (h != ByHand::BustDot) return place_name(place);
+    return place == "down" ? t("lower") : t("further out");
 }
 
 QString not_put(NotPut n)

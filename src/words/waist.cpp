@@ -36,23 +36,33 @@ QString station_title(WaistStation s)
     return name.left(1).toUpper() + name.mid(1);
 }
 
-QString place_name(AdjustmentKind kind, std::size_t place)
+QString place_name(std::string_view key)
 {
-    if (kind != AdjustmentKind::PinnedShoulder) return station_name(static_cast<WaistStation>(place));
-    constexpr std::array ends{"front neck end", "front tip", "back neck end", "back tip"};
-    return t(ends[place]);
+    // The stations stand above; these are the others there are.
+    [[maybe_unused]] static constexpr std::array others{
+        QT_TRANSLATE_NOOP("words", "front neck end"), QT_TRANSLATE_NOOP("words", "front tip"),
+        QT_TRANSLATE_NOOP("words", "back neck end"),  QT_TRANSLATE_NOOP("words", "back tip"),
+        QT_TRANSLATE_NOOP("words", "neck end"),       QT_TRANSLATE_NOOP("words", "tip"),
+        QT_TRANSLATE_NOOP("words", "waist"),          QT_TRANSLATE_NOOP("words", "hip"),
+        QT_TRANSLATE_NOOP("words", "upper arm"),      QT_TRANSLATE_NOOP("words", "thigh")};
+    const auto said = QString::fromLatin1(key.data(), static_cast<qsizetype>(key.size())).replace('_', ' ');
+    return t(said.toLatin1().constData());
+}
+
+QString everywhere(AdjustmentKind kind)
+{
+    return adjustment(kind).zone == Zone::Frame ? t("at each end") : t("all round");
 }
 
 QString stations_text(AdjustmentKind kind, const std::vector<Length>& at, Unit u)
 {
     const bool alike = std::all_of(at.begin(), at.end(), [&](Length l) { return l == at.front(); });
-    const bool round = kind != AdjustmentKind::PinnedShoulder;
-    if (alike) return (round ? t("%1 all round") : t("%1 at each end")).arg(amount(at.front(), u, true));
+    if (alike) return t("%1 %2").arg(amount(at.front(), u, true), everywhere(kind));
     QStringList out;
     for (std::size_t i = 0; i < at.size(); ++i) {
         if (abs(at[i]) < nothing_drawn) continue;
         // The unit once, at the end.
-        out << t("%1 %2").arg(place_name(kind, i), number(at[i], u, true));
+        out << t("%1 %2").arg(place_name(adjustment(kind).places[i].key), number(at[i], u, true));
     }
     return t("%1 %2").arg(out.join(", "), text(std::string{unit_text(u)}));
 }

@@ -8,7 +8,9 @@ namespace sartorum::words {
 [[nodiscard]] QString station_name(WaistStation);   // "mid front"
 [[nodiscard]] QString station_title(WaistStation);  // "Mid front"
 // One of an adjustment's own places: "mid front", "front tip".
-[[nodiscard]] QString place_name(AdjustmentKind, std::size_t place);
+[[nodiscard]] QString place_name(std::string_view key);
+// At all of them alike: "all round", or "at each end" of a seam.
+[[nodiscard]] QString everywhere(AdjustmentKind);
 // "centre front −20, mid front −12", or "+10 mm all round"; the unit is said where it stands alone.
 [[nodiscard]] QString stations_text(AdjustmentKind, const std::vector<Length>& at, Unit);
 // "−2.0 to +0.9 cm": the least and the most of both sides.

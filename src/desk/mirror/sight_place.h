@@ -1,7 +1,7 @@
 // sight_place.h: where on the figure each sight is usually seen, and how it is drawn there: our own drawings.
 //
-// Plain figure (desk/shared/proportions.h), seen from where the sight is seen: x towards the wearer's left, from the
-// side forwards.
+// Plain figure (desk/shared/proportions.h), seen from where the sight is seen: x towards the wearer's left, from
+// the side forwards.
 #pragma once
 #include <QPointF>
 

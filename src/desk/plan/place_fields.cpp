@@ -47,7 +47,7 @@ void PlaceFields::build()
     fields_.clear();
     const auto& places = adjustment(*kind_).places;
     for (std::size_t i = 0; i < places.size(); ++i) {
-        const QString name = words::place_name(*kind_, i);
+        const QString name = words::place_name(places[i].key);
         names_.push_back(label(look_, name, 14, false, this));
         fields_.push_back(new LengthField{look_, name, this});
         fields_.back()->edit().setObjectName("place_" + QString::fromStdString(std::string{places[i].key}));

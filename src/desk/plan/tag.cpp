@@ -40,9 +40,8 @@ TagText tag_text(const Computed& c, const PlanLine& l, const QString& number, Un
     if (!l.at.empty()) {
         const auto most = std::find(l.at.begin(), l.at.end(), l.amount) - l.at.begin();
         const bool alike = std::all_of(l.at.begin(), l.at.end(), [&](Length x) { return x == l.amount; });
-        out.place = alike ? (l.kind == AdjustmentKind::PinnedShoulder ? QObject::tr("at each end")
-                                                                      : QObject::tr("all round"))
-                          : words::place_name(l.kind, static_cast<std::size_t>(most));
+        out.place = alike ? words::everywhere(l.kind)
+                          : words::place_name(adjustment(l.kind).places[static_cast<std::size_t>(most)].key);
     }
     const bool some = l.amount != Length{} || l.back != Length{} || out.left;
     out.has_amount = out.standing != Shows::NotDone && some;

@@ -34,7 +34,8 @@ PrintStation::PrintStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
     auto* row = new QHBoxLayout{work_};
     row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(14);
-    map_ = new TileMap{look, [this](QPainter& q, const formats::PrintJob& j) { (void)paint_card(q, j, 0); }, work_};
+    map_ =
+        new TileMap{look, [this](QPainter& q, const formats::PrintJob& j) { (void)paint_card(q, j, 0); }, work_};
     row->addWidget(map_, 1);
     const auto [frame, pad, column, foot] = pad_beside(look, 420, work_);
     column->setSpacing(10);

@@ -118,8 +118,8 @@ void TileMap::paintEvent(QPaintEvent* e)
     p.setPen(QPen{QColor{"#26262B"}, 1.4});
     p.drawRect(square);
     p.setFont(look_.lato(12.5));
-    p.drawText(square.adjusted(8, 0, 200, 0).translated(square.width(), 0),
-               Qt::AlignVCenter | Qt::TextDontClip, tr("test square"));
+    p.drawText(square.adjusted(8, 0, 200, 0).translated(square.width(), 0), Qt::AlignVCenter | Qt::TextDontClip,
+               tr("test square"));
     for (const auto& t : layout_.tiles) {
         const QRectF r = on_screen(t, s);
         p.setBrush(Qt::NoBrush);
@@ -149,8 +149,8 @@ std::vector<QRectF> TileMap::tile_names(QPainter& p, double s) const
     for (const auto& t : layout_.tiles) {
         p.setFont(tile_font(t, s));
         if (!t.blank)
-            out.push_back(p.boundingRect(on_screen(t, s).adjusted(5, 3, -3, -3),
-                                         Qt::AlignLeft | Qt::AlignBottom, t.name()));
+            out.push_back(
+                p.boundingRect(on_screen(t, s).adjusted(5, 3, -3, -3), Qt::AlignLeft | Qt::AlignBottom, t.name()));
     }
     return out;
 }
