@@ -198,7 +198,7 @@ int main(int argc, char** argv)
     auto* mirror = window.findChild<MirrorStation*>();
     mirror->state().choose(3);
     shot("mirror");
-    mirror->show_face(2);
+    mirror->show_face(MirrorFace::Photographs);
     shot("mirror-photo");
     for (const auto& w : room.book().wearers()) {
         if (w.name == "Ottilie") room.choose_wearer(w.id);

@@ -165,26 +165,36 @@ private:
         const bool sleeve = look_ == NextLook::OneSleeve;
         const bool upper = look_ != NextLook::LowerPart && !sleeve;
         if (upper) {
-            fields(words::by_hand_name(ByHand::Offcut), ByHand::Offcut, say("front"));
-            fields({}, ByHand::Offcut, say("back"));
-            fields(words::by_hand_name(ByHand::BustDot), ByHand::BustDot, {});
+            fields(ByHand::Offcut);
+            fields(ByHand::BustDot);
+            fields(ByHand::BustDart);
         }
-        if (look_ != NextLook::Shoulders && !sleeve)
-            fields(words::by_hand_name(ByHand::WaistMark), ByHand::WaistMark, {});
-        fields(words::by_hand_name(ByHand::LetOut), ByHand::LetOut, {});
+        if (look_ != NextLook::Shoulders && !sleeve) {
+            fields(ByHand::WaistMark);
+            fields(ByHand::WaistDart);
+        }
+        fields(ByHand::LetOut);
     }
 
-    // A field for each of its places this garment has.
-    void fields(const QString& title, ByHand what, const QString& face)
+    void fields(ByHand what)
+    {
+        QString title = words::by_hand_name(what);
+        for (const auto face : of_faces(what) ? std::vector{Face::Front, Face::Back} : std::vector{Face::Both}) {
+            if (fields_of(title, what, face)) title.clear();
+        }
+    }
+
+    // A field for each of its places this garment has; says whether there are any.
+    bool fields_of(const QString& title, ByHand what, Face face)
     {
         std::vector<std::string_view> places;
         for (const auto place : places_of(what)) {
             const bool on_sleeve = made_of(what, place, c_.work.plan.sewn) == AdjustmentKind::UpperArm;
             const bool sewn =
                 look_ == NextLook::OneSleeve ? on_sleeve : !on_sleeve || look_ != NextLook::LowerPart;
-            if (sewn && can_be_found(what, place, c_)) places.push_back(place);
+            if (sewn && can_be_found(what, place, face, c_)) places.push_back(place);
         }
-        if (places.empty()) return;
+        if (places.empty()) return false;
         need(34);
         if (!title.isEmpty()) y_ += text(0, width_, card_font(10, true), title) + 2;
         const double w = width_ / static_cast<double>(places.size());
@@ -192,13 +202,14 @@ private:
         for (std::size_t i = 0; i < places.size(); ++i) {
             const QString place = words::found_place(what, places[i]);
             const double x = w * static_cast<double>(i);
-            tall = std::max(tall, text(x, w, card_font(9), face.isEmpty() ? place : face + ", " + place));
+            tall = std::max(tall, text(x, w, card_font(9), words::of_face(face, place)));
             if (here()) {
                 p_.setPen(QPen{Qt::black, 0.5});
                 p_.drawLine(QPointF{margin + x, margin + y_ + 27}, QPointF{margin + x + w - 12, margin + y_ + 27});
             }
         }
         y_ += tall + 20;
+        return true;
     }
 
     const Computed& c_;

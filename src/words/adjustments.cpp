@@ -94,6 +94,8 @@ QString adjustment_name(AdjustmentKind k)
         case AdjustmentKind::CentreWedge: return t("Length at the centre");
         case AdjustmentKind::TurnUp: return t("Turn-up");
         case AdjustmentKind::PinnedShoulder: return t("Shoulder as pinned");
+        case AdjustmentKind::PinnedBustDart: return t("Bust dart as pinned");
+        case AdjustmentKind::PinnedWaistDarts: return t("Waist darts as pinned");
     }
     return {};
 }
@@ -157,6 +159,8 @@ QString amount_meaning(AdjustmentKind k, bool of_gores)
         case AdjustmentKind::WidthAtHighHip: return t("all round; nothing at waist and hip");
         case AdjustmentKind::TurnUp: return t("how deep it is seen");
         case AdjustmentKind::PinnedShoulder: return t("square to the seam at each end; − taken off");
+        case AdjustmentKind::PinnedBustDart: return t("+ lower down the seam, deeper, longer");
+        case AdjustmentKind::PinnedWaistDarts: return t("each dart: + nearer the side, deeper, longer");
         case AdjustmentKind::CentreWedge: return t("gained at the centre, nothing at the side");
         case AdjustmentKind::WidthAtCalf: return t("round one leg, a quarter at each seam");
         case AdjustmentKind::SewnHem: return t("+ let down within the allowance, − shorter");
@@ -179,6 +183,9 @@ QString toile_sign(AdjustmentKind kind)
         case AdjustmentKind::TurnUp: return t("the hem is wanted turned up outside");
         case AdjustmentKind::PinnedShoulder:
             return t("pinned on the toile, the shoulder seam does not lie where it was sewn");
+        case AdjustmentKind::PinnedBustDart:
+        case AdjustmentKind::PinnedWaistDarts:
+            return t("pinned on the toile or the tissue, a dart lies elsewhere, deeper or longer");
         case AdjustmentKind::CrotchWedge:
             return t(
                 "it is pulled down behind in sitting or bending (back +, front −); cloth bags under a flat seat "

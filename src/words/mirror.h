@@ -32,6 +32,7 @@ namespace sartorum::words {
 [[nodiscard]] QString by_hand_name(ByHand);
 [[nodiscard]] QString by_hand_how(ByHand);  // where and from what it is measured
 [[nodiscard]] QString found_place(ByHand, std::string_view place);
+[[nodiscard]] QString of_face(Face, const QString& place);
 // Why a cause cannot be put into the plan; empty where it can.
 [[nodiscard]] QString not_put(NotPut);
 // "Shoulder slope: −6 → −10 mm"

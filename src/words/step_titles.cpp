@@ -175,6 +175,10 @@ QString step_title(const Step& s, Unit unit)
         case StepKind::SwingCorner: return t("Swing the corner in until it overlaps %1").arg(a);
         case StepKind::DrawShoulderDart: return t("Draw a shoulder dart %1 wide").arg(a);
         case StepKind::DrawBustLevel: return t("Draw across through the bust point");
+        case StepKind::MarkTipAlong:
+            return more ? t("Mark the tip %1 further in").arg(a) : t("Mark the tip %1 nearer the edge").arg(a);
+        case StepKind::SlideBustDart:
+            return more ? t("Draw the dart %1 lower").arg(a) : t("Draw the dart %1 higher").arg(a);
         case StepKind::MarkTipAcross:
             return more ? t("Mark %1 further out than the bust point").arg(a)
                         : t("Mark %1 further in than the bust point").arg(a);

@@ -314,6 +314,11 @@ QString how_and_where(const Step& s, Unit unit)
                      "the "
                      "middle of the side dart to the side seam.")
                 .arg(place);
+        case StepKind::MarkTipAlong: return t("On the dart's middle line, from its old tip. The mouth stays.");
+        case StepKind::SlideBustDart:
+            return t(
+                "Both ends of its mouth go that far along the edge, its tip with them. As wide and as long as "
+                "it was.");
         case StepKind::MarkTipAcross: return t("Square to the grain from the bust point. Mouths and seams stay.");
         case StepKind::RedrawAimed:
             return t(
@@ -347,8 +352,7 @@ QString how_and_where(const Step& s, Unit unit)
                 "edge.");
         case StepKind::RedrawDart:
             return t("Straight lines from the mouth, each %1 long; lengthen the shorter leg past the edge. Fold "
-                     "the dart "
-                     "down and cut the mouth through both layers.")
+                     "the dart and cut the mouth through both layers.")
                 .arg(place);
         case StepKind::TrueBodiceSide:
             return t(

@@ -73,6 +73,8 @@ QString by_hand_name(ByHand h)
         case ByHand::WaistMark: return t("The waist as it was marked");
         case ByHand::BustDot: return t("The dot of the bust point");
         case ByHand::LetOut: return t("Let out until it lay");
+        case ByHand::BustDart: return t("The bust dart as it was pinned");
+        case ByHand::WaistDart: return t("The waist darts as they were pinned");
     }
     return {};
 }
@@ -89,14 +91,26 @@ QString by_hand_how(ByHand h)
         case ByHand::BustDot:
             return t("From the point drawn on the pattern: + lower, and + further from the centre.");
         case ByHand::LetOut: return t("All round, both sides together.");
+        case ByHand::BustDart:
+            return t("From the dart as it is drawn: + lower along its seam, + deeper at its mouth, + longer.");
+        case ByHand::WaistDart:
+            return t("Each dart, from how it is drawn: + nearer the side, + deeper at its mouth, + longer.");
     }
     return {};
 }
 
 QString found_place(ByHand h, std::string_view place)
 {
-    if (h != ByHand::BustDot) return place_name(place);
-    return place == "down" ? t("lower") : t("further out");
+    if (h == ByHand::BustDot) return place == "down" ? t("lower") : t("further out");
+    if (h != ByHand::BustDart && h != ByHand::WaistDart) return place_name(place);
+    if (place == "place") return h == ByHand::BustDart ? t("lower") : t("nearer the side");
+    return place == "depth" ? t("deeper") : t("longer");
+}
+
+QString of_face(Face face, const QString& place)
+{
+    if (face == Face::Both) return place;
+    return face == Face::Back ? t("back, %1").arg(place) : t("front, %1").arg(place);
 }
 
 QString not_put(NotPut n)

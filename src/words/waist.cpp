@@ -44,7 +44,12 @@ QString place_name(std::string_view key)
         QT_TRANSLATE_NOOP("words", "back neck end"),  QT_TRANSLATE_NOOP("words", "back tip"),
         QT_TRANSLATE_NOOP("words", "neck end"),       QT_TRANSLATE_NOOP("words", "tip"),
         QT_TRANSLATE_NOOP("words", "waist"),          QT_TRANSLATE_NOOP("words", "hip"),
-        QT_TRANSLATE_NOOP("words", "upper arm"),      QT_TRANSLATE_NOOP("words", "thigh")};
+        QT_TRANSLATE_NOOP("words", "upper arm"),      QT_TRANSLATE_NOOP("words", "thigh"),
+        QT_TRANSLATE_NOOP("words", "place"),          QT_TRANSLATE_NOOP("words", "depth"),
+        QT_TRANSLATE_NOOP("words", "length"),         QT_TRANSLATE_NOOP("words", "front place"),
+        QT_TRANSLATE_NOOP("words", "front depth"),    QT_TRANSLATE_NOOP("words", "front length"),
+        QT_TRANSLATE_NOOP("words", "back place"),     QT_TRANSLATE_NOOP("words", "back depth"),
+        QT_TRANSLATE_NOOP("words", "back length")};
     const auto said = QString::fromLatin1(key.data(), static_cast<qsizetype>(key.size())).replace('_', ' ');
     return t(said.toLatin1().constData());
 }
@@ -57,7 +62,8 @@ QString everywhere(AdjustmentKind kind)
 QString stations_text(AdjustmentKind kind, const std::vector<Length>& at, Unit u)
 {
     const bool alike = std::all_of(at.begin(), at.end(), [&](Length l) { return l == at.front(); });
-    if (alike) return t("%1 %2").arg(amount(at.front(), u, true), everywhere(kind));
+    if (alike && !adjustment(kind).unlike_places)
+        return t("%1 %2").arg(amount(at.front(), u, true), everywhere(kind));
     QStringList out;
     for (std::size_t i = 0; i < at.size(); ++i) {
         if (abs(at[i]) < nothing_drawn) continue;
@@ -69,6 +75,7 @@ QString stations_text(AdjustmentKind kind, const std::vector<Length>& at, Unit u
 
 QString stations_brief(const PlanLine& right, const PlanLine* left, Unit u)
 {
+    if (adjustment(right.kind).unlike_places) return stations_text(right.kind, right.at, u);
     auto [least, most] = std::minmax_element(right.at.begin(), right.at.end());
     Length low = *least;
     Length high = *most;

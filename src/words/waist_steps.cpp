@@ -81,8 +81,8 @@ QString waist_step_detail(const Step& s, Unit u)
                 "From the waist corner, as it leaves it, out to the mark, and into the old seam at the hip "
                 "line.");
         case StepKind::RedrawDartLegs:
-            return t("Both ends of its mouth go half of it along the waist line; from there straight to the tip, "
-                     "which stays. It is then %1 wide.")
+            return t("Both ends of its mouth go half of it along the edge; from there straight to the tip, which "
+                     "stays. It is then %1 wide.")
                 .arg(place);
         case StepKind::LeaveDart: return t("It is not sewn. Draw the waist over it as one smooth line.");
         case StepKind::AddDart:

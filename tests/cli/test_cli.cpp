@@ -507,7 +507,7 @@ private slots:
         const auto r = run({"adjustments"});
         QCOMPARE(r.code, 0);
         QVERIFY2(f.readAll().contains(r.out), "sartorum-cli adjustments > the table in docs/cli.md");
-        QCOMPARE(json::parse(run({"adjustments", "--json"}).out.toStdString()).size(), std::size_t{58});
+        QCOMPARE(json::parse(run({"adjustments", "--json"}).out.toStdString()).size(), std::size_t{60});
     }
 };
 SARTORUM_TEST(TestCli)

@@ -78,7 +78,9 @@ private slots:
                                                  AdjustmentKind::AcrossBack,
                                                  BackArmhole,
                                                  WidthAtWaist,
-                                                 DartMoved};
+                                                 DartMoved,
+                                                 AdjustmentKind::PinnedBustDart,
+                                                 AdjustmentKind::PinnedWaistDarts};
         QVERIFY(kinds == wanted);
         QVERIFY(!c.line(WaistToHip));
         const auto tee = bench(plain_tee())(plan_at("12"));

@@ -7,6 +7,8 @@
 #include "core/fitting/gate.h"
 #include "core/fitting/into_plan.h"
 #include "core/fitting/photo.h"
+#include "core/paper/dart_redraw.h"
+#include "core/pattern/dart.h"
 #include "core/plan/sewn_plan.h"
 #include "tests.h"
 #include "tops.h"
@@ -86,12 +88,13 @@ private slots:
         for (int i = 0; i < 6; ++i) QCOMPARE(put_on_of_key(key(static_cast<PutOn>(i))), static_cast<PutOn>(i));
         for (int i = 0; i < 4; ++i) {
             QCOMPARE(moment_of_key(key(static_cast<Moment>(i))), static_cast<Moment>(i));
-            QCOMPARE(by_hand_of_key(key(static_cast<ByHand>(i))), static_cast<ByHand>(i));
             QCOMPARE(photo_view_of_key(key(static_cast<PhotoView>(i))), static_cast<PhotoView>(i));
         }
         for (int i = 0; i < 5; ++i) QCOMPARE(since_of_key(key(static_cast<Since>(i))), static_cast<Since>(i));
         for (std::size_t i = 0; i < guideline_count; ++i)
             QCOMPARE(guideline_of_key(key(static_cast<Guideline>(i))), static_cast<Guideline>(i));
+        for (std::size_t i = 0; i < by_hand_count; ++i)
+            QCOMPARE(by_hand_of_key(key(static_cast<ByHand>(i))), static_cast<ByHand>(i));
         QVERIFY(!put_on_of_key("hat") && !since_of_key(""));
     }
     void what_is_gone_speaks_for_nothing()
@@ -374,6 +377,7 @@ private slots:
         const auto sewn = b(plan_as_sewn(c));
         const auto with = by_hand(t, sewn);
         QCOMPARE(with[0].decision.kind, Kind::SewnWaist);
+        QVERIFY(with[0].part_left && !out[0].part_left);
         QCOMPARE(mm(with[0].decision.at(Side::Left, "side")), 0.0);
     }
     void a_dot_and_a_seam_let_out_are_the_adjustments_own_amounts()
@@ -391,6 +395,67 @@ private slots:
         QCOMPARE(mm(out[0].decision.amount()), 18.0);
         QCOMPARE(out[1].decision.kind, Kind::UpperArm);
         QCOMPARE(out[2].not_put, NotPut::WithThisGarment);  // a top has no thigh
+    }
+
+    // A tissue's dart, pinned where it wants to lie; the dot takes some of the way with it.
+    void a_pinned_dart_becomes_an_adjustment_of_its_own()
+    {
+        const auto b = bench(with_sleeve(plain_bodice()));
+        const auto c = b(plan_at("14"));
+        TryOn t = toile({});
+        note_found(t, {ByHand::BustDart, "place", Face::Both, {}, Length::mm(12)});
+        note_found(t, {ByHand::BustDart, "depth", Face::Both, Side::Left, Length::mm(7)});
+        note_found(t, {ByHand::BustDart, "length", Face::Both, {}, Length::mm(-15)});
+        const auto out = by_hand(t, c);
+        QCOMPARE(out.size(), std::size_t{1});
+        const Decision& d = out[0].decision;
+        QCOMPARE(d.kind, Kind::PinnedBustDart);
+        QCOMPARE(mm(d.at(Side::Right, "place")), 12.0);
+        QCOMPARE(mm(d.at(Side::Left, "depth")), 7.0);
+        QCOMPARE(mm(d.at(Side::Right, "depth")), 0.0);
+        QCOMPARE(mm(d.at(Side::Left, "length")), -15.0);
+
+        note_found(t, {ByHand::BustDot, "down", Face::Both, {}, Length::mm(9)});
+        note_found(t, {ByHand::BustDot, "out", Face::Both, {}, Length::mm(6)});
+        const auto both = by_hand(t, c);
+        QCOMPARE(both.size(), std::size_t{3});
+        QCOMPARE(both[2].decision.kind, Kind::PinnedBustDart);
+        Plan plan = c.work.plan;
+        for (const auto& f : both) plan.decide(f.decision);
+        const auto then = b(plan);
+        for (const auto kind : {Kind::BustDepth, Kind::BustSpan, Kind::PinnedBustDart})
+            QCOMPARE(then.line(kind)->state, LineState::Accepted);
+        // On the paper it lies where it was pinned, counted from the toile.
+        const auto dart_of = [](const Garment& g) {
+            const Piece front = front_of(part_view(g, PartKind::Upper));
+            return front.darts[dart_at(front, *mouth_in(front, EdgeRole::Side))];
+        };
+        const Dart was = dart_of(c.altered);
+        const Dart is = dart_of(then.altered);
+        const auto middle = [](const Dart& x) { return (x.leg_a + x.leg_b) / 2; };
+        const double down = Geom::distance(middle(was), middle(is));
+        const double longer = Geom::distance(middle(is), is.tip) - Geom::distance(middle(was), was.tip);
+        QVERIFY2(std::abs(down - 12) < 0.5, qPrintable(QString::number(down)));
+        QVERIFY2(std::abs(longer + 15) < 0.5, qPrintable(QString::number(longer)));
+    }
+    void waist_darts_are_said_of_the_faces_that_have_some()
+    {
+        const Legs b;
+        const auto c = b(b.plan());
+        TryOn t = toile({});
+        note_found(t, {ByHand::WaistDart, "depth", Face::Back, {}, Length::mm(6)});
+        note_found(t, {ByHand::BustDart, "depth", Face::Both, {}, Length::mm(6)});
+        const auto out = by_hand(t, c);
+        QCOMPARE(out.size(), std::size_t{2});
+        QCOMPARE(out[0].not_put, NotPut::WithThisGarment);  // trousers have no bust
+        QCOMPARE(out[1].decision.kind, Kind::PinnedWaistDarts);
+        QCOMPARE(mm(out[1].decision.at({}, "back_depth")), 6.0);
+        QCOMPARE(mm(out[1].decision.at({}, "front_depth")), 0.0);
+        QVERIFY(can_be_found(ByHand::WaistDart, "depth", Face::Back, c));
+        QVERIFY(!can_be_found(ByHand::BustDart, "depth", Face::Both, c));
+        const auto sewn = b(plan_as_sewn(c));
+        QVERIFY(!can_be_found(ByHand::WaistDart, "depth", Face::Back, sewn));
+        QCOMPARE(by_hand(t, sewn)[1].not_put, NotPut::WithThisGarment);
     }
 
     // The gate.

@@ -163,15 +163,16 @@ std::vector<Showing> views_of_a_mirror()
                  if (d.room->try_ons().empty()) toile(d, "2026-11-14");
                  show(d).state().choose(0);
                  show(d).show_beside(0);
-                 show(d).show_face(0);
+                 show(d).show_face(MirrorFace::FrontAndBack);
              }},
-            {"its sides", [show](Desk& d) { show(d).show_face(1); }},
+            {"its sides", [show](Desk& d) { show(d).show_face(MirrorFace::Sides); }},
+            {"its sleeves", [show](Desk& d) { show(d).show_face(MirrorFace::Sleeves); }},
             {"by hand", [show](Desk& d) { show(d).show_beside(1); }},
             {"versions", [show](Desk& d) { show(d).show_beside(3); }},
             {"a photograph",
              [show](Desk& d) {
                  auto& m = show(d);
-                 m.show_face(2);
+                 m.show_face(MirrorFace::Photographs);
                  QImage picture{600, 900, QImage::Format_RGB32};
                  picture.fill(Qt::lightGray);
                  const auto id = m.state().here()->id;
@@ -189,7 +190,7 @@ std::vector<Showing> views_of_a_mirror()
                      d.room->decide(AdjustmentKind::ShoulderSlope, Answer::Accepted, Length::mm(-9));
                      toile(d, "2026-11-21");
                  }
-                 show(d).show_face(0);
+                 show(d).show_face(MirrorFace::FrontAndBack);
                  show(d).state().choose(1);
              }},
             {"toile sheet",

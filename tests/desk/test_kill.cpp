@@ -1,6 +1,8 @@
-// Killed outright in the middle of edits, 200 times: every change shown as kept before is there after.
+// Killed outright in the middle of edits, 200 times, and while photographs are read and kept, 40 times: every
+// change shown as kept before is there after.
 #include <csignal>
 
+#include <QImage>
 #include <QProcess>
 #include <QTemporaryDir>
 #include <QTest>
@@ -45,6 +47,41 @@ private slots:
         }
         QVERIFY(confirmed > 200);
         qInfo("%d changes, 200 kills", confirmed);
+    }
+
+    void every_photograph_shown_as_kept_survives_forty_kills_whole()
+    {
+        QTemporaryDir dir;
+        const QString path = dir.filePath("p.sartorum");
+        std::mt19937 rng{1130};
+        int confirmed = 0;
+        for (int i = 0; i < 40; ++i) {
+            QProcess p;
+            p.start(SARTORUM_EDITOR, {path, "photographs"});
+            QVERIFY(p.waitForStarted());
+            QVERIFY2(p.waitForReadyRead(60000), qPrintable(p.readAllStandardError()));
+            QTest::qSleep(std::uniform_int_distribution<int>{0, 240}(rng));
+            ::kill(static_cast<pid_t>(p.processId()), SIGKILL);
+            p.waitForFinished();
+            const auto lines = p.readAllStandardOutput().split('\n');
+            for (const auto& l : lines.first(lines.size() - 1)) confirmed = std::max(confirmed, l.toInt());
+
+            auto book = notebook::Notebook::open(path);
+            QVERIFY(book.has_value());
+            QVERIFY((*book)->unreadable().empty());
+            const auto on = (*book)->table();
+            const auto all = (*book)->photos((*book)->try_ons(*on.wearer, *on.pattern).front().id);
+            const auto found = static_cast<int>(all.size());
+            QVERIFY2(found == confirmed || found == confirmed + 1,
+                     qPrintable(QString("kill %1: confirmed %2, found %3").arg(i).arg(confirmed).arg(found)));
+            for (const auto& photo : all) {
+                const auto data = (*book)->picture(photo.blob);
+                QVERIFY(data && !QImage::fromData(*data).isNull());
+            }
+            confirmed = found;
+        }
+        QVERIFY(confirmed >= 40);
+        qInfo("%d photographs, 40 kills", confirmed);
     }
 };
 SARTORUM_TEST(TestKill)

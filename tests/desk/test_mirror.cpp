@@ -301,6 +301,85 @@ private slots:
         QVERIFY(d.line(PinnedShoulder).seen_on.empty());  // it is her own now
     }
 
+    void a_dart_pinned_on_the_tissue_becomes_its_own_amounts()
+    {
+        Desk d{at(), true};
+        lay_bodice(d);
+        TryOn t;
+        t.date = "2026-11-14";
+        t.what = PutOn::HalfTissue;
+        d.room->begin_try_on(t);
+        d.window->go_to(Station::Mirror);
+        mirror(d).setFocus();
+        d.key(Qt::Key_H);
+        const auto type = [&](const char* field, const QString& text) {
+            auto* edit = d.find<QLineEdit>(field);
+            edit->setFocus();
+            edit->selectAll();
+            d.type(text);
+            d.key(Qt::Key_Return);
+        };
+        type("found_bust_dart_place", "12 mm");
+        type("found_bust_dart_depth", "6 mm");
+        type("found_bust_dart_length", "-10 mm");
+        QVERIFY(said(d, "found_makes").contains("Bust dart as pinned"));
+        d.click("found_into_plan");
+        const auto& l = d.line(PinnedBustDart);
+        QVERIFY2(l.state == LineState::Accepted, qPrintable(said(d, "found_said")));
+        QVERIFY(is_near(l.at[0], Length::mm(12), Length::mm(1e-6)));
+        QVERIFY(is_near(l.at[1], Length::mm(6), Length::mm(1e-6)));
+        QVERIFY(is_near(l.at[2], Length::mm(-10), Length::mm(1e-6)));
+        QCOMPARE(l.seen_on, std::string{"2026-11-14"});
+        for (const auto& w : d.room->computed()->checks.walks) QVERIFY2(w.holds, w.seam.c_str());
+        // What the paper cannot carry is said, and nothing of what is there is lost.
+        type("found_bust_dart_length", "-190 mm");
+        d.click("found_into_plan");
+        QVERIFY2(!said(d, "found_said").startsWith("In the plan"), qPrintable(said(d, "found_said")));
+        QCOMPARE(state(d).entry().found.size(), std::size_t{3});
+        QVERIFY(!d.room->computed()->not_done.empty());
+    }
+
+    void a_sleeve_is_looked_at_by_itself()
+    {
+        Desk d{at(), true};
+        lay_pattern(d, "Heron");
+        TryOn t;
+        t.date = "2026-11-14";
+        t.what = PutOn::Sleeve;
+        d.room->begin_try_on(t);
+        d.window->go_to(Station::Mirror);
+        auto* figure = d.find<ToileFigure>("toile_figure");
+        QCOMPARE(figure->view(), FigureView::Sleeves);  // it is all that was put on
+        QTimer::singleShot(200, [&] {
+            auto* menu = d.window->findChild<QMenu*>("sights_near");
+            if (!menu) qFatal("no menu");
+            menu->setActiveAction(menu->actions().front());
+            QTest::keyClick(menu, Qt::Key_Return);
+        });
+        QTest::mouseClick(figure, Qt::LeftButton, {}, QPoint{figure->width() / 4, figure->height() / 2});
+        QCOMPARE(state(d).notes().size(), std::size_t{1});
+        const auto& note = state(d).notes()[0];
+        QCOMPARE(facts(note.seen.sight).from, SeenFrom::Sleeve);
+        QCOMPARE(note.seen.side, std::optional{Side::Left});
+        QVERIFY(std::abs(note.at->x) < 7);
+        // A sight of the front shows the front, and the note of the sleeve in hand the sleeve again.
+        note_by_keys(d, "neckline stands");
+        QCOMPARE(figure->view(), FigureView::FrontAndBack);
+        mirror(d).setFocus();
+        d.key(Qt::Key_1);
+        QCOMPARE(figure->view(), FigureView::Sleeves);
+        // What has no sleeve has no such view, and F goes past it.
+        lay_pattern(d, "Lockgate");
+        t.what = PutOn::Whole;
+        d.room->begin_try_on(t);
+        QCOMPARE(figure->view(), FigureView::FrontAndBack);
+        mirror(d).setFocus();
+        d.key(Qt::Key_F);
+        QCOMPARE(figure->view(), FigureView::Sides);
+        d.key(Qt::Key_F);
+        QVERIFY(!figure->isVisible());  // the photographs
+    }
+
     void a_photograph_is_kept_measured_and_taken_away()
     {
         Desk d{at(), true};
@@ -309,7 +388,7 @@ private slots:
         t.date = "2026-11-14";
         d.room->begin_try_on(t);
         d.window->go_to(Station::Mirror);
-        mirror(d).show_face(2);
+        mirror(d).show_face(MirrorFace::Photographs);
         auto* face = d.window->findChild<PhotoFace*>();
         const auto wait = [&] {
             while (face->reading()) QTest::qWait(10);

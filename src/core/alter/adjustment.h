@@ -76,8 +76,10 @@ enum class AdjustmentKind {
     CentreWedge,
     TurnUp,
     PinnedShoulder,
+    PinnedBustDart,
+    PinnedWaistDarts,
 };
-inline constexpr std::size_t adjustment_count = 58;
+inline constexpr std::size_t adjustment_count = 60;
 
 // Sewn: of a garment that is sewn already.
 enum class Zone { Frame, Lengths, Widths, Sleeve, Hem, Sewn };
@@ -220,7 +222,8 @@ struct Adjustment {
     bool reads_above = false;  // it does what the part above is, not only how the two were drawn
     // Where it takes an amount at each place; one without a place is then of all of them.
     std::span<const AmountPlace> places{};
-    bool when_sewn = false;  // with the sewn garment, and only then; all others on paper, before
+    bool unlike_places = false;  // not of one thing: where, how deep and how long
+    bool when_sewn = false;      // with the sewn garment, and only then; all others on paper, before
 };
 
 }  // namespace sartorum

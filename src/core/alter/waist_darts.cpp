@@ -29,17 +29,10 @@ const Dart& dart_of(const Piece& p, std::size_t mouth)
     return p.darts[dart_at(p, mouth)];
 }
 
-std::vector<std::size_t> waist_darts_of(const Piece& p)
-{
-    auto out = waist_mouths(p);
-    std::erase_if(out, [&](std::size_t mouth) { return dart_of(p, mouth).kind != DartKind::Dart; });
-    return out;
-}
-
 Length taken_at_waist(const Piece& p)
 {
     Length out;
-    for (const auto mouth : waist_darts_of(p)) out += mouth_width(dart_of(p, mouth));
+    for (const auto mouth : waist_dart_mouths(p)) out += mouth_width(dart_of(p, mouth));
     return out;
 }
 
@@ -50,7 +43,7 @@ Length dart_long(const Dart& d)
 
 Outcome<bool> leave_all(Applied& out, Piece& piece)
 {
-    for (auto all = waist_darts_of(piece); !all.empty(); all = waist_darts_of(piece)) {
+    for (auto all = waist_dart_mouths(piece); !all.empty(); all = waist_dart_mouths(piece)) {
         const Dart was = dart_of(piece, all.back());
         Piece after = dart_left(piece, all.back());
         Step step = redrawn_step(piece, after, StepKind::LeaveDart, {});
@@ -65,7 +58,7 @@ Outcome<bool> leave_all(Applied& out, Piece& piece)
 // hair.
 Outcome<bool> deepen_all(Applied& out, Piece& piece, Length amount)
 {
-    const auto darts = waist_darts_of(piece);
+    const auto darts = waist_dart_mouths(piece);
     const Piece was = piece;
     const Length waist = waist_run(was).length;
     Length share = amount / static_cast<double>(darts.size());
@@ -141,7 +134,7 @@ Outcome<bool> add_one(Applied& out, Piece& piece, Length amount)
 
 Outcome<bool> move_all(Applied& out, Piece& piece, Length amount)
 {
-    auto darts = waist_darts_of(piece);
+    auto darts = waist_dart_mouths(piece);
     if (amount > Length{}) std::reverse(darts.begin(), darts.end());
     for (const auto mouth : darts) {
         if (const auto ok = slide_fold(out.steps, piece, mouth, amount, StepKind::SlideDart); !ok) return ok;
@@ -187,7 +180,7 @@ Outcome<bool> alter_darts_of(Applied& out, PieceRole role, Length amount, DartsW
     const WaistDartsWay way = how.way;
     Piece& piece = *find_piece(out.garment.pieces, role);
     if (way == WaistDartsWay::Added) return add_one(out, piece, amount);
-    if (waist_darts_of(piece).empty()) return refuse(Why::WayNotHere, waist_darts_key);
+    if (waist_dart_mouths(piece).empty()) return refuse(Why::WayNotHere, waist_darts_key);
     if (way == WaistDartsWay::Moved) return move_all(out, piece, amount);
     const Length waist = waist_run(piece).length;
     const Length all = taken_at_waist(piece);
@@ -203,7 +196,7 @@ Outcome<bool> alter_darts_of(Applied& out, PieceRole role, Length amount, DartsW
 
 bool has_waist_dart(const Garment& part)
 {
-    return !waist_darts_of(front_of(part)).empty() || !waist_darts_of(back_of(part)).empty();
+    return !waist_dart_mouths(front_of(part)).empty() || !waist_dart_mouths(back_of(part)).empty();
 }
 
 Length half_closed(const Garment& g)

@@ -4,7 +4,9 @@
 #include <array>
 #include <functional>
 
+#include "core/alter/bust_depth.h"
 #include "core/alter/catalogue.h"
+#include "core/alter/pinned_darts.h"
 #include "core/alter/shoulder_slope.h"
 #include "core/plan/otherwise.h"
 
@@ -139,6 +141,8 @@ AdjustmentKind made_of(ByHand what, std::string_view at, bool sewn)
         case ByHand::Offcut: return PinnedShoulder;
         case ByHand::WaistMark: return sewn ? SewnWaist : WaistLine;
         case ByHand::BustDot: return at == "down" ? BustDepth : BustSpan;
+        case ByHand::BustDart: return PinnedBustDart;
+        case ByHand::WaistDart: return PinnedWaistDarts;
         case ByHand::LetOut: break;
     }
     if (at == "waist") return sewn ? SewnWaistWidth : WidthAtWaist;
@@ -146,10 +150,22 @@ AdjustmentKind made_of(ByHand what, std::string_view at, bool sewn)
     return at == "thigh" ? WidthAtThigh : UpperArm;
 }
 
-bool can_be_found(ByHand what, std::string_view at, const Computed& c)
+namespace {
+
+bool can_be_done(AdjustmentKind kind, const Computed& c)
+{
+    return c.line(kind) && (!c.work.plan.sewn || adjustment(kind).when_sewn);
+}
+
+}  // namespace
+
+bool can_be_found(ByHand what, std::string_view at, Face face, const Computed& c)
 {
     const auto kind = made_of(what, at, c.work.plan.sewn);
-    return c.line(kind) && (!c.work.plan.sewn || adjustment(kind).when_sewn);
+    if (!can_be_done(kind, c)) return false;
+    if (what != ByHand::WaistDart) return true;
+    const Garment part = part_view(c.traced, c.line(kind)->part);
+    return has_waist_dart(face == Face::Back ? back_of(part) : front_of(part));
 }
 
 std::optional<AdjustmentKind> with_a_sewn_garment(const Cause& c)
@@ -291,8 +307,8 @@ using FoundThere = std::function<std::optional<Length>(std::string_view place, S
 std::optional<FromHands> at_places(ByHand what, AdjustmentKind kind, const Computed& worn, const Computed& c,
                                    const FoundThere& found)
 {
-    FromHands out{what, NotPut::No, {}};
-    if (!c.line(kind)) {
+    FromHands out{what, NotPut::No, {}, false};
+    if (!can_be_done(kind, c)) {
         out.not_put = NotPut::WithThisGarment;
         return out;
     }
@@ -306,7 +322,11 @@ std::optional<FromHands> at_places(ByHand what, AdjustmentKind kind, const Compu
             auto by = found(place.key, side);
             if (!by && place.at_centre) by = found(place.key, other_side(side));
             moves = moves || abs(by.value_or(Length{})) >= agrees;
-            return std::clamp(worn_at(worn, kind, i, side) + by.value_or(Length{}), row.least, row.most);
+            const Length wanted = worn_at(worn, kind, i, side) + by.value_or(Length{});
+            if (!row.when_sewn) return wanted;  // what is much is said by the plan, what cannot be refused there
+            const Length can = std::clamp(wanted, row.least, row.most);
+            out.part_left = out.part_left || abs(wanted - can) >= agrees;
+            return can;
         };
         out.decision.set_sides_at(place.key, after(Side::Right), after(Side::Left));
     }
@@ -335,18 +355,64 @@ std::optional<FromHands> from_offcuts(const TryOn& t, const Computed& worn, cons
                      });
 }
 
+// How far the dot takes the bust dart with it: down where its box goes along; and its tip further out, which makes
+// it shorter by what lies in the dart's own way.
+struct TakenAlong {
+    Length down;
+    Length shorter;
+};
+TakenAlong taken_by_dot(const TryOn& t, const Computed& c)
+{
+    const auto dot = all_of(t, ByHand::BustDot);
+    const auto moved = [&](std::string_view place, AdjustmentKind kind) {
+        const Length by = found_at(dot, place, Face::Both, Side::Right).value_or(Length{});
+        return abs(by) >= agrees && can_be_done(kind, c) ? by : Length{};
+    };
+    const PlanLine* depth = c.line(BustDepth);
+    const bool box = depth && static_cast<BustDepthMethod>(depth->method) == BustDepthMethod::MoveBox;
+    const auto way = bust_dart_way(front_of(part_view(c.altered, PartKind::Upper)));
+    const Length out = moved("out", BustSpan);
+    return {box ? moved("down", BustDepth) : Length{}, way ? out * -(*way)[Geom::X] : Length{}};
+}
+
+std::optional<FromHands> from_bust_dart(const TryOn& t, const Computed& worn, const Computed& c)
+{
+    const auto all = all_of(t, ByHand::BustDart);
+    if (all.empty()) return std::nullopt;
+    const TakenAlong dot = can_be_done(PinnedBustDart, c) ? taken_by_dot(t, c) : TakenAlong{};
+    return at_places(ByHand::BustDart, PinnedBustDart, worn, c,
+                     [&](std::string_view place, Side side) -> std::optional<Length> {
+                         const auto by = found_at(all, place, Face::Both, side);
+                         if (!by) return std::nullopt;
+                         if (place == "place") return *by - dot.down;
+                         return place == "length" ? *by + dot.shorter : *by;
+                     });
+}
+
+std::optional<FromHands> from_waist_darts(const TryOn& t, const Computed& worn, const Computed& c)
+{
+    const auto all = all_of(t, ByHand::WaistDart);
+    if (all.empty()) return std::nullopt;
+    return at_places(ByHand::WaistDart, PinnedWaistDarts, worn, c, [&](std::string_view place, Side side) {
+        const Face face = place.starts_with("front") ? Face::Front : Face::Back;
+        return found_at(all, place.substr(place.find('_') + 1), face, side);
+    });
+}
+
 std::optional<FromHands> plain(const Computed& worn, const Computed& c, ByHand what, AdjustmentKind kind,
                                Length by)
 {
     if (abs(by) < agrees) return std::nullopt;
-    FromHands out{what, NotPut::No, {}};
+    FromHands out{what, NotPut::No, {}, false};
     const PlanLine* l = c.line(kind);
-    if (!l) {
+    if (!can_be_done(kind, c)) {
         out.not_put = NotPut::WithThisGarment;
         return out;
     }
     const auto& row = adjustment(kind);
-    const Length after = std::clamp(done_on(worn.line(kind), Face::Both) + by, row.least, row.most);
+    const Length wanted = done_on(worn.line(kind), Face::Both) + by;
+    const Length after = row.when_sewn ? std::clamp(wanted, row.least, row.most) : wanted;
+    out.part_left = abs(wanted - after) >= agrees;
     out.decision = with_amount(c, *l, Face::Both, {}, after);
     return out;
 }
@@ -367,6 +433,8 @@ std::vector<FromHands> from_hands(const TryOn& t, const Computed& worn, const Co
         for (const auto* f : all_of(t, what))
             add(plain(worn, c, what, made_of(what, f->at, c.work.plan.sewn), f->by));
     }
+    add(from_bust_dart(t, worn, c));
+    add(from_waist_darts(t, worn, c));
     return out;
 }
 

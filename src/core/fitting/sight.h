@@ -76,8 +76,13 @@ enum class Sight {
 };
 inline constexpr std::size_t sight_count = 60;
 
-// From where it is seen.
-enum class SeenFrom { Front, Back, Side };
+// From where it is seen; the sleeve is looked at by itself, from its outside.
+enum class SeenFrom { Front, Back, Side, Sleeve };
+// There are two such views, one of each side, and forwards is to one side of them.
+[[nodiscard]] constexpr bool from_a_side(SeenFrom f)
+{
+    return f == SeenFrom::Side || f == SeenFrom::Sleeve;
+}
 
 struct SightFacts {
     Sight sight;

@@ -12,12 +12,14 @@ constexpr std::array<std::string_view, 6> put_on_keys{"whole",  "shoulders",   "
                                                       "sleeve", "half_tissue", "garment"};
 constexpr std::array<std::string_view, moment_count> moment_keys{"standing", "sitting", "reaching", "walking"};
 constexpr std::array<std::string_view, 5> since_keys{"new", "less", "same", "more", "gone"};
-constexpr std::array<std::string_view, 4> by_hand_keys{"offcut", "waist_mark", "bust_dot", "let_out"};
+constexpr std::array<std::string_view, by_hand_count> by_hand_keys{"offcut",  "waist_mark", "bust_dot",
+                                                                   "let_out", "bust_dart",  "waist_dart"};
 
 constexpr std::array<std::string_view, 2> offcut_places{"neck_end", "tip"};
 constexpr std::array<std::string_view, 5> mark_places{"centre_front", "mid_front", "side", "mid_back",
                                                       "centre_back"};
 constexpr std::array<std::string_view, 2> dot_places{"down", "out"};
+constexpr std::array<std::string_view, 3> dart_places{"place", "depth", "length"};
 constexpr std::array<std::string_view, 4> let_out_places{"waist", "hip", "upper_arm", "thigh"};
 
 template <class E, std::size_t N>
@@ -69,8 +71,15 @@ std::span<const std::string_view> places_of(ByHand h)
         case ByHand::WaistMark: return mark_places;
         case ByHand::BustDot: return dot_places;
         case ByHand::LetOut: return let_out_places;
+        case ByHand::BustDart:
+        case ByHand::WaistDart: return dart_places;
     }
     return {};
+}
+
+bool of_faces(ByHand h)
+{
+    return h == ByHand::Offcut || h == ByHand::WaistDart;
 }
 
 CanBe within(PutOn what, CanBe can_be)

@@ -37,9 +37,14 @@ struct Note {
 // What hands found, as amounts at named places.
 //   Offcut     the strip cut off beyond the pinned seam; places neck_end, tip; of front or back
 //   WaistMark  the waist as it was marked, + above the paper's, − under it; places as of the waist line
+//   BustDart   as it was pinned, from the one that is drawn: places place (+ lower down its seam), depth (+
+//   deeper),
+//              length (+ longer)
+//   WaistDart  each dart of front or back, as of the bust; place + nearer the side
 //   BustDot    the dot of the bust point from the drawn one; places down (+ lower), out (+ from the centre)
 //   LetOut     all round, where seams were opened until it lay; places waist, hip, upper_arm, thigh
-enum class ByHand { Offcut, WaistMark, BustDot, LetOut };
+enum class ByHand { Offcut, WaistMark, BustDot, LetOut, BustDart, WaistDart };
+inline constexpr std::size_t by_hand_count = 6;
 struct Found {
     ByHand what{};
     std::string at{};
@@ -77,6 +82,8 @@ inline constexpr Length found_most = Length::mm(200);
 [[nodiscard]] std::optional<ByHand> by_hand_of_key(std::string_view);
 // Where that can be found; empty where the word is none of its.
 [[nodiscard]] std::span<const std::string_view> places_of(ByHand);
+// It is said of front and back apart.
+[[nodiscard]] bool of_faces(ByHand);
 
 // Of what was put on: shoulders and a sleeve say nothing of the hip.
 [[nodiscard]] CanBe within(PutOn, CanBe);

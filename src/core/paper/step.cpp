@@ -99,6 +99,7 @@ HandMark hand_mark(StepKind kind)
         case StepKind::MarkNeckAlong:
         case StepKind::DrawShoulderDart:
         case StepKind::DrawBustLevel:
+        case StepKind::MarkTipAlong:
         case StepKind::MarkTipAcross: return HandMark::Draw;
         case StepKind::CutCorner:
         case StepKind::CutToNeckPoint:
@@ -117,6 +118,7 @@ HandMark hand_mark(StepKind kind)
         case StepKind::RedrawNeckEnd:
         case StepKind::RedrawNeckline:
         case StepKind::RedrawAimed:
+        case StepKind::SlideBustDart:
         case StepKind::RedrawBottom:
         case StepKind::RedrawBottomSide:
         case StepKind::RedrawDart:

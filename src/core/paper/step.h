@@ -81,6 +81,8 @@ enum class StepKind {
     MarkDartTip,    // amount under (above) the tip
     DrawBustLevel,  // from the centre, `place` under the neck, to the bust point and on through the side dart
     // widths of a bodice
+    MarkTipAlong,       // amount further in (nearer the mouth), on the dart's middle line
+    SlideBustDart,      // amount lower (higher) along its seam, as wide and as long as it was
     MarkTipAcross,      // amount outside (inside) the bust point, square to the grain
     RedrawAimed,        // dart legs to tips amount further out (in)
     LayTogether,        // two panels at the bust point
@@ -155,7 +157,7 @@ enum class StepKind {
     GatherWaist,     // amount more (less) of the waist; then `second` in all, sewn `place` long
     MarkCalf,        // amount outside (inside) both seams, `place` under the knee line
     RedrawCalf,
-    RedrawDartLegs,  // amount wider (narrower) on the waist line, now `place` wide; its tip stays
+    RedrawDartLegs,  // amount wider (narrower) at the edge, now `place` wide; its tip stays
     LeaveDart,       // `place` wide, sewn no more: one line over it
     AddDart,         // amount wide, `place` long, `second` from the centre along the closed waist
     MarkKnee,        // amount outside (inside) both seams at the knee line

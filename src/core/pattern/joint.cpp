@@ -42,6 +42,13 @@ std::vector<std::size_t> waist_mouths(const Piece& p, EdgeRole role)
     return out;
 }
 
+std::vector<std::size_t> waist_dart_mouths(const Piece& p)
+{
+    auto out = waist_mouths(p);
+    std::erase_if(out, [&](std::size_t mouth) { return p.darts[dart_at(p, mouth)].kind != DartKind::Dart; });
+    return out;
+}
+
 WaistRun waist_run(const Piece& p, EdgeRole role)
 {
     WaistRun out;

@@ -15,6 +15,8 @@ struct WaistRun {
 [[nodiscard]] WaistRun waist_run(const Piece&, EdgeRole = EdgeRole::Waist);
 // Which edges those darts' mouths are.
 [[nodiscard]] std::vector<std::size_t> waist_mouths(const Piece&, EdgeRole = EdgeRole::Waist);
+// Of those the darts: no tucks, no pleats.
+[[nodiscard]] std::vector<std::size_t> waist_dart_mouths(const Piece&);
 // What a part above is sewn by, and what one below; no darts where the face is of gores.
 [[nodiscard]] WaistRun lower_run(const Garment& above, PieceRole face);
 [[nodiscard]] WaistRun upper_run(const Garment& below, PieceRole face);

@@ -55,7 +55,8 @@ ByHandView::ByHandView(Look& look, MirrorState& state, QWidget* parent)
 
 void ByHandView::build(QVBoxLayout* rows, QWidget* inside)
 {
-    for (const auto what : {ByHand::Offcut, ByHand::WaistMark, ByHand::BustDot, ByHand::LetOut}) {
+    for (const auto what : {ByHand::Offcut, ByHand::BustDot, ByHand::BustDart, ByHand::WaistMark,
+                            ByHand::WaistDart, ByHand::LetOut}) {
         auto* group = new QWidget{inside};
         auto* column = new QVBoxLayout{group};
         column->setContentsMargins(0, 4, 0, 4);
@@ -67,14 +68,10 @@ void ByHandView::build(QVBoxLayout* rows, QWidget* inside)
         auto* grid = new QGridLayout;
         grid->setHorizontalSpacing(8);
         grid->setVerticalSpacing(3);
-        const bool faces = what == ByHand::Offcut;
         int i = 0;
-        for (const auto face : faces ? std::vector{Face::Front, Face::Back} : std::vector{Face::Both}) {
+        for (const auto face : of_faces(what) ? std::vector{Face::Front, Face::Back} : std::vector{Face::Both}) {
             for (const auto& at : places_of(what)) {
-                const QString place = words::found_place(what, at);
-                const QString of_face =
-                    face == Face::Back ? tr("back, %1").arg(place) : tr("front, %1").arg(place);
-                const QString name = faces ? of_face : place;
+                const QString name = words::of_face(face, words::found_place(what, at));
                 Field f{what, std::string{at}, face, label(look_, name, 14, false, group),
                         new LengthField{look_, name, group}};
                 f.field->edit().setObjectName("found_" +
@@ -110,7 +107,7 @@ std::optional<Side> ByHandView::side() const
 
 bool ByHandView::serves(const Field& f) const
 {
-    return can_be_found(f.what, f.at, *state_.room().computed());
+    return can_be_found(f.what, f.at, f.face, *state_.room().computed());
 }
 
 std::optional<Length> ByHandView::found(const Field& f) const
@@ -169,6 +166,7 @@ void ByHandView::refresh()
     }
     for (const auto& [what, group] : groups_) group->setVisible(seen[what]);
     QStringList makes;
+    QStringList left;
     bool some = false;
     const auto& c = *state_.room().computed();
     for (const auto& f : from_hands(state_.entry(), state_.worn(), c)) {
@@ -176,10 +174,15 @@ void ByHandView::refresh()
         const auto* d = c.work.plan.decision(f.decision.kind);
         const bool taken = d && d->answer == Answer::Accepted && d->amounts == f.decision.amounts;
         some = some || !taken;
+        if (f.part_left) left << words::adjustment_name(f.decision.kind);
         makes << (taken ? tr("%1 (in the plan)") : QString{"%1"}).arg(words::adjustment_name(f.decision.kind));
     }
     makes_->setVisible(!makes.isEmpty());
-    makes_->setText(tr("This makes: %1.").arg(makes.join(", ")));
+    QStringList text{tr("This makes: %1.").arg(makes.join(", "))};
+    if (!left.isEmpty())
+        text << tr("Not all of it can be done with a garment that is sewn: %1. Keep the rest for the next one.")
+                    .arg(left.join(", "));
+    makes_->setText(text.join(" "));
     take_->setVisible(some && state_.is_newest());
     said_->setText(last_said_);
     said_->setVisible(!last_said_.isEmpty());

@@ -18,9 +18,10 @@ constexpr std::array every_put_on{PutOn::Whole,  PutOn::Shoulders,  PutOn::Skirt
 
 QString seen_from_name(SeenFrom f)
 {
-    return f == SeenFrom::Front  ? SightDialog::tr("front")
-           : f == SeenFrom::Back ? SightDialog::tr("back")
-                                 : SightDialog::tr("side");
+    return f == SeenFrom::Front    ? SightDialog::tr("front")
+           : f == SeenFrom::Back   ? SightDialog::tr("back")
+           : f == SeenFrom::Sleeve ? SightDialog::tr("sleeve")
+                                   : SightDialog::tr("side");
 }
 
 }  // namespace

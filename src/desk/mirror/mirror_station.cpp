@@ -97,8 +97,10 @@ QWidget* MirrorStation::build_picture()
     detail_->setObjectName("toile_detail");
     column->addWidget(detail_);
     auto* which = new QHBoxLayout;
-    faces_ = new Choices{
-        look_, {tr("Front and back"), tr("Both sides"), tr("Photographs")}, tr("How she is seen"), panel};
+    faces_ = new Choices{look_,
+                         {tr("Front and back"), tr("Both sides"), tr("Sleeves"), tr("Photographs")},
+                         tr("How she is seen"),
+                         panel};
     faces_->setObjectName("mirror_faces");
     faces_->wrap();
     which->addWidget(faces_);
@@ -130,7 +132,7 @@ QWidget* MirrorStation::build_picture()
     saved_->hide();
     column->addWidget(saved_);
     connect(save_, &Button::clicked, this, &MirrorStation::save_entry);
-    connect(faces_, &Choices::picked, this, &MirrorStation::show_face);
+    connect(faces_, &Choices::picked, this, [this](int i) { show_face(static_cast<MirrorFace>(i)); });
     connect(figure_, &ToileFigure::pointed, this, &MirrorStation::point_at);
     connect(new_, &Button::clicked, this, &MirrorStation::begin);
     connect(entry_, &Button::clicked, this, &MirrorStation::change_entry);
@@ -189,15 +191,48 @@ QWidget* MirrorStation::build_causes()
     return side;
 }
 
-void MirrorStation::show_face(int face)
+MirrorFace MirrorStation::face() const
 {
-    const bool was_photo = faces_->chosen() == 2;
-    faces_->choose(face);
-    if (face == 2) show_beside(measured_view);
-    if (was_photo && face < 2 && beside_->chosen() == measured_view) show_beside(seen_view);
-    figure_->setVisible(face < 2);
-    photo_->setVisible(face == 2);
-    figure_->see_sides(face == 1);
+    return static_cast<MirrorFace>(faces_->chosen());
+}
+
+void MirrorStation::show_face(MirrorFace face)
+{
+    using enum MirrorFace;
+    const bool was_photo = this->face() == Photographs;
+    const bool photo = face == Photographs;
+    faces_->choose(static_cast<int>(face));
+    if (photo) show_beside(measured_view);
+    if (was_photo && !photo && beside_->chosen() == measured_view) show_beside(seen_view);
+    figure_->setVisible(!photo);
+    photo_->setVisible(photo);
+    if (!photo)
+        figure_->see(face == Sleeves ? FigureView::Sleeves
+                     : face == Sides ? FigureView::Sides
+                                     : FigureView::FrontAndBack);
+}
+
+void MirrorStation::next_face()
+{
+    const auto next = static_cast<MirrorFace>((faces_->chosen() + 1) % 4);
+    show_face(next == MirrorFace::Sleeves && !has_sleeve() ? MirrorFace::Photographs : next);
+}
+
+bool MirrorStation::has_sleeve() const
+{
+    return room_.computed() && wears_of(room_.computed()->altered).sleeve;
+}
+
+// Where that is seen.
+MirrorFace MirrorStation::face_of(Sight s) const
+{
+    switch (facts(s).from) {
+        case SeenFrom::Side: return MirrorFace::Sides;
+        case SeenFrom::Sleeve: return has_sleeve() ? MirrorFace::Sleeves : MirrorFace::FrontAndBack;
+        case SeenFrom::Front:
+        case SeenFrom::Back: break;
+    }
+    return MirrorFace::FrontAndBack;
 }
 
 void MirrorStation::show_beside(int view)
@@ -208,7 +243,7 @@ void MirrorStation::show_beside(int view)
     photo_->tools()->setVisible(view == measured_view);
     versions_->setVisible(view == versions_view);
     if (view == versions_view) versions_->refresh();
-    if (view == measured_view && faces_->chosen() != 2) show_face(2);
+    if (view == measured_view && face() != MirrorFace::Photographs) show_face(MirrorFace::Photographs);
 }
 
 void MirrorStation::begin()
@@ -285,7 +320,9 @@ void MirrorStation::write_entry(const QString& path, bool photographs)
 void MirrorStation::add_note()
 {
     if (!state_.here()) return begin();
-    const auto first = figure_->sides_seen() ? std::optional{SeenFrom::Side} : std::nullopt;
+    const auto first = figure_->view() == FigureView::Sides     ? std::optional{SeenFrom::Side}
+                       : figure_->view() == FigureView::Sleeves ? std::optional{SeenFrom::Sleeve}
+                                                                : std::nullopt;
     SightDialog dialog{look_, state_.sights(), first, this};
     if (dialog.exec() == QDialog::Accepted && dialog.chosen()) add_sight(*dialog.chosen(), {}, {});
 }
@@ -296,7 +333,7 @@ void MirrorStation::point_at(SeenFrom from, FigurePoint at, std::optional<Side> 
     if (!state_.here()) return;
     const auto off = [&](Sight s) {
         const QPointF usual = place_of(s).at;
-        const double x = facts(s).sided && from != SeenFrom::Side ? std::abs(at.x) : at.x;
+        const double x = facts(s).sided && !from_a_side(from) ? std::abs(at.x) : at.x;
         return std::hypot(usual.x() - x, usual.y() - at.y);
     };
     std::vector<Sight> near;
@@ -312,7 +349,7 @@ void MirrorStation::point_at(SeenFrom from, FigurePoint at, std::optional<Side> 
         auto* act = menu.addAction(words::sight_name(s));
         connect(act, &QAction::triggered, this, [this, s, at, side, from] {
             const bool sided = facts(s).sided;
-            const FigurePoint where = sided && from != SeenFrom::Side ? FigurePoint{std::abs(at.x), at.y} : at;
+            const FigurePoint where = sided && !from_a_side(from) ? FigurePoint{std::abs(at.x), at.y} : at;
             add_sight(s, where, sided ? side : std::nullopt);
         });
     }
@@ -323,7 +360,7 @@ void MirrorStation::point_at(SeenFrom from, FigurePoint at, std::optional<Side> 
 
 void MirrorStation::add_sight(Sight s, std::optional<FigurePoint> at, std::optional<Side> side)
 {
-    show_face(facts(s).from == SeenFrom::Side ? 1 : 0);
+    show_face(face_of(s));
     show_beside(seen_view);
     state_.add({{s, Strength::Clear, side}, Moment::Standing, Since::New, at, {}});
     notes_->list().setFocus();
@@ -364,11 +401,16 @@ void MirrorStation::refresh()
     later_->setVisible(state_.count() > 1);
     earlier_->setEnabled(state_.number() > 1);
     later_->setEnabled(!state_.is_newest());
-    if (shown_entry_ != k->id) saved_->hide();
+    faces_->offer({true, true, has_sleeve(), true});
+    if (face() == MirrorFace::Sleeves && !has_sleeve()) show_face(MirrorFace::FrontAndBack);
+    if (shown_entry_ != k->id) {
+        saved_->hide();
+        if (k->entry.what == PutOn::Sleeve && has_sleeve()) show_face(MirrorFace::Sleeves);
+    }
     shown_entry_ = k->id;
     // The note in hand is seen.
-    if (const int i = state_.chosen(); i >= 0 && i != shown_note_ && faces_->chosen() < 2)
-        show_face(facts(state_.notes()[static_cast<std::size_t>(i)].seen.sight).from == SeenFrom::Side ? 1 : 0);
+    if (const int i = state_.chosen(); i >= 0 && i != shown_note_ && face() != MirrorFace::Photographs)
+        show_face(face_of(state_.notes()[static_cast<std::size_t>(i)].seen.sight));
     shown_note_ = state_.chosen();
     gate_->refresh();
     if (versions_->isVisible()) versions_->refresh();
@@ -390,7 +432,7 @@ void MirrorStation::keyPressEvent(QKeyEvent* e)
             if (some) gate_->take_focus();
             break;
         case Qt::Key_F:
-            if (some) show_face((faces_->chosen() + 1) % 3);
+            if (some) next_face();
             break;
         case Qt::Key_H:
             if (some) show_beside(beside_->chosen() == by_hand_view ? seen_view : by_hand_view);

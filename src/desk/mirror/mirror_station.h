@@ -16,6 +16,9 @@ class PhotoFace;
 class ToileFigure;
 class VersionsView;
 
+// How she is seen. Sleeves only where there are some.
+enum class MirrorFace { FrontAndBack, Sides, Sleeves, Photographs };
+
 class MirrorStation : public QWidget {
     Q_OBJECT
 public:
@@ -23,8 +26,8 @@ public:
     void begin();  // a new try-on
     // As a file (docs/cli.md, "Toile"); its photographs beside it only where they are asked for.
     void write_entry(const QString& path, bool photographs);
-    void add_note();             // from the list
-    void show_face(int face);    // 0 front and back, 1 sides, 2 photographs
+    void add_note();  // from the list
+    void show_face(MirrorFace);
     void show_beside(int view);  // 0 seen, 1 by hand, 2 measured, 3 versions
     [[nodiscard]] MirrorState& state() { return state_; }
 
@@ -42,6 +45,10 @@ private:
     QWidget* build_causes();
     void refresh();
     void fit_foot();
+    [[nodiscard]] MirrorFace face() const;
+    [[nodiscard]] MirrorFace face_of(Sight) const;
+    void next_face();
+    [[nodiscard]] bool has_sleeve() const;
     void point_at(SeenFrom, FigurePoint, std::optional<Side>, QPoint on_screen);
     void add_sight(Sight, std::optional<FigurePoint>, std::optional<Side>);
     void change_entry();

@@ -47,12 +47,12 @@ SightPlace place_of(Sight s)
         case Sight::RidesUp: return {{-2, 47}, Up, 0, 5, 1};
         case Sight::FullnessLow: return {{-3.4, 57}, Down, 0, 5, 1};
         case Sight::RidesUpSitting: return {{0, 55}, Up, 0, 6, 1};
-        case Sight::TightUpperArm: return {{0.4, 29}, Pull, 0, 5, 2};
-        case Sight::LooseUpperArm: return {{0.4, 30}, Loose, 0, 4.4, 2};
-        case Sight::FoldsSleeveFront: return {{11.6, 24}, Folds, -50, 5, 3};
-        case Sight::FoldsSleeveBack: return {{11.6, 24.6}, Folds, -50, 5, 3};
-        case Sight::CapPulls: return {{0.2, 21.6}, Folds, 0, 4.4, 2};
-        case Sight::CapFolds: return {{0.2, 22.4}, Loose, 0, 4, 2};
+        case Sight::TightUpperArm: return {{-0.5, 28.4}, Pull, 0, 4.6, 3};
+        case Sight::LooseUpperArm: return {{-0.5, 29.4}, Loose, 0, 4, 2};
+        case Sight::FoldsSleeveFront: return {{0.7, 23.6}, Folds, 118, 4.4, 3};
+        case Sight::FoldsSleeveBack: return {{-1.9, 23.8}, Folds, 62, 4.4, 3};
+        case Sight::CapPulls: return {{-0.5, 21.4}, Folds, 0, 3.2, 2};
+        case Sight::CapFolds: return {{-0.5, 22.2}, Loose, 0, 3, 2};
         case Sight::WaistNotReached: return {{0, 42}, Down, 0, 6, 1};
         case Sight::WaistPulledDown: return {{0, 42.4}, Down, 0, 6, 1};
         case Sight::CrotchHangs: return {{0, 57}, Down, 0, 4, 1};

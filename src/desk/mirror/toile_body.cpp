@@ -23,6 +23,60 @@ const QPolygonF& plain_side()
     return out;
 }
 
+constexpr double long_arm = 590;  // mm, with its hand left out
+constexpr double arm_top = 19.2;
+constexpr double arm_long = 33.0;
+constexpr double bicep = 26.4;
+constexpr double elbow = 37.5;
+
+// From the outside: its front edge and its back edge, from the top of the cap to the wrist.
+const QPolygonF& sleeve_front()
+{
+    static const QPolygonF out{QList<QPointF>{{-0.6, arm_top},
+                                              {0.9, 20.2},
+                                              {1.8, 22.6},
+                                              {2.2, 26},
+                                              {2.1, 31},
+                                              {2.0, 36},
+                                              {2.4, 42},
+                                              {3.1, 48},
+                                              {3.6, 52.3}}};
+    return out;
+}
+const QPolygonF& sleeve_back()
+{
+    static const QPolygonF out{QList<QPointF>{{-0.6, arm_top},
+                                              {-2.0, 20.3},
+                                              {-3.0, 22.8},
+                                              {-3.5, 26},
+                                              {-3.3, 31},
+                                              {-2.9, 36},
+                                              {-2.1, 41},
+                                              {-0.7, 46.5},
+                                              {0.5, 52.3}}};
+    return out;
+}
+
+// Where an edge that runs down lies at a level.
+QPointF at_level(const QPolygonF& edge, double level)
+{
+    for (qsizetype i = 1; i < edge.size(); ++i) {
+        if (edge[i].y() < level && i + 1 < edge.size()) continue;
+        const double t = std::clamp((level - edge[i - 1].y()) / (edge[i].y() - edge[i - 1].y()), 0.0, 1.0);
+        return edge[i - 1] + (edge[i] - edge[i - 1]) * t;
+    }
+    return edge.back();
+}
+
+QPolygonF down_to(const QPolygonF& edge, double level)
+{
+    QPolygonF out;
+    for (const auto& q : edge) {
+        if (q.y() < level) out << q;
+    }
+    return out << at_level(edge, level);
+}
+
 QPolygonF mapped(const QPolygonF& points, const ToileBody::ToScreen& at, bool mirrored = false)
 {
     QPolygonF out;
@@ -51,7 +105,10 @@ Wears wears_of(const Garment& g)
 {
     Wears out;
     for (const auto& p : g.pieces) {
-        if (p.role == PieceRole::Sleeve) out.sleeve = true;
+        if (p.role == PieceRole::Sleeve) {
+            out.sleeve = true;
+            out.sleeve_long = std::clamp(bounds(p).height() / long_arm, 0.25, 1.0);
+        }
         if (!goes_round(p)) continue;
         if (has_level(p, Level::Shoulder)) {
             out.upper = true;
@@ -63,6 +120,18 @@ Wears wears_of(const Garment& g)
         }
     }
     return out;
+}
+
+ToileBody::Part ToileBody::part(SeenFrom from) const
+{
+    if (from == SeenFrom::Sleeve) return {14.5, std::max(40.0, sleeve_end() + 5), 6.5};
+    const double wide = from == SeenFrom::Side ? 9.5 : wears_.upper ? 17 : 13;
+    return {wears_.upper ? 0.0 : 34.0, wears_.skirt || wears_.legs ? 100.0 : 64.0, wide};
+}
+
+double ToileBody::sleeve_end() const
+{
+    return arm_top + arm_long * wears_.sleeve_long;
 }
 
 ToileBody::ToileBody(Proportions body, Wears wears) : body_{std::move(body)}, wears_{wears} {}
@@ -92,11 +161,12 @@ QPolygonF ToileBody::along(std::initializer_list<QPointF> plain, double out) con
 
 void ToileBody::draw(QPainter& p, const Look& look, SeenFrom from, const ToScreen& at) const
 {
-    if (from == SeenFrom::Side)
+    if (from_a_side(from))
         draw_side(p, look, at);
     else
         draw_body(p, look, body_, from == SeenFrom::Back, wears_.upper, at);
     draw_cloth(p, look, from, at);
+    if (from_a_side(from) && wears_.upper) draw_sleeve(p, look, at);
     draw_balance(p, look, from, at);
 }
 
@@ -125,7 +195,7 @@ std::vector<QPainterPath> ToileBody::cloth(SeenFrom from, const ToScreen& at) co
 {
     std::vector<QPainterPath> out;
     const double end = hem();
-    if (from == SeenFrom::Side) {
+    if (from_a_side(from)) {
         const auto shape = [&](const QPolygonF& front, const QPolygonF& back) {
             out.push_back(between(mapped(front, at), mapped(back, at)));
         };
@@ -201,40 +271,42 @@ void ToileBody::draw_cloth(QPainter& p, const Look& look, SeenFrom from, const T
     p.setPen(QPen{d.walnut, 1.6});
     p.setBrush(d.paper);
     for (const auto& s : shapes) p.drawPath(s);
-    if (from != SeenFrom::Side) {  // both halves are one piece of cloth
-        const double k = std::abs(at({1, 0}).x() - at({0, 0}).x());
-        p.setPen(Qt::NoPen);
-        const double top = wears_.upper ? (from == SeenFrom::Front ? 21.0 : 18.4) : placed({0, 39.4}).y();
-        const double low = wears_.legs ? placed({0, 54.6}).y() : hem() - 0.4;
-        p.drawRect(QRectF{at({-0.6, top}), at({0.6, low})}.normalized().adjusted(-k * 0.1, 0, k * 0.1, 0));
-        return;
-    }
-    if (!wears_.upper) return;
-    // The arm hangs before the cloth.
+    if (from_a_side(from)) return;
+    // Both halves are one piece of cloth.
+    const double k = std::abs(at({1, 0}).x() - at({0, 0}).x());
+    p.setPen(Qt::NoPen);
+    const double top = wears_.upper ? (from == SeenFrom::Front ? 21.0 : 18.4) : placed({0, 39.4}).y();
+    const double low = wears_.legs ? placed({0, 54.6}).y() : hem() - 0.4;
+    p.drawRect(QRectF{at({-0.6, top}), at({0.6, low})}.normalized().adjusted(-k * 0.1, 0, k * 0.1, 0));
+}
+
+// The arm hangs before the cloth, the sleeve on it.
+void ToileBody::draw_sleeve(QPainter& p, const Look& look, const ToScreen& at) const
+{
+    const auto& d = look.dyes();
     const QPolygonF arm{{{-1.9, 20.6},
                          {-2.9, 25},
                          {-2.7, 33},
-                         {-1.9, 40},
-                         {-0.4, 47},
-                         {0.8, 53},
-                         {2.4, 54.4},
-                         {2.8, 51},
-                         {1.9, 45},
-                         {1.3, 38},
-                         {1.4, 30},
-                         {1.5, 24},
+                         {-2.1, 39.5},
+                         {-0.6, 46},
+                         {0.9, 52.2},
+                         {2.3, 55.2},
+                         {3.2, 54.4},
+                         {3.1, 51},
+                         {2.2, 45},
+                         {1.5, 38},
+                         {1.5, 30},
+                         {1.6, 24},
                          {0.6, 20.6}}};
     p.setPen(QPen{d.walnut_line, 1.4});
     p.setBrush(d.figure);
     p.drawPath(smooth_through(mapped(arm, at), true));
-    if (wears_.sleeve || wears_.upper) {
-        p.setPen(QPen{d.walnut, 1.6});
-        p.setBrush(d.paper);
-        if (wears_.sleeve)
-            p.drawPath(between(mapped(QPolygonF{{{-0.6, 19.4}, {-2.8, 21.6}, {-3.5, 26}, {-3.3, 33}}}, at),
-                               mapped(QPolygonF{{{-0.6, 19.4}, {1.3, 21.4}, {2.1, 26}, {2.0, 33}}}, at)));
-        p.drawLine(at({-0.9, 17.4}), at({-0.6, 19.4}));  // the shoulder seam
-    }
+    p.setPen(QPen{d.walnut, 1.6});
+    p.setBrush(d.paper);
+    if (wears_.sleeve)
+        p.drawPath(between(mapped(down_to(sleeve_front(), sleeve_end()), at),
+                           mapped(down_to(sleeve_back(), sleeve_end()), at)));
+    p.drawLine(at({-0.9, 17.4}), at({-0.6, arm_top}));  // the shoulder seam
 }
 
 // Dotted, where the lines drawn on a toile run.
@@ -244,6 +316,18 @@ void ToileBody::draw_balance(QPainter& p, const Look& look, SeenFrom from, const
     QPen dotted{look.dyes().walnut_line, 1.1, Qt::CustomDashLine};
     dotted.setDashPattern({1, 3});
     p.setPen(dotted);
+    if (from == SeenFrom::Sleeve) {
+        for (const double level : {bicep, elbow}) {
+            if (level < sleeve_end() - 1)
+                p.drawLine(at(at_level(sleeve_back(), level)), at(at_level(sleeve_front(), level)));
+        }
+        QPolygonF centre;
+        for (double y = arm_top; y < sleeve_end(); y += 2)
+            centre << at((at_level(sleeve_back(), y) + at_level(sleeve_front(), y)) / 2);
+        centre << at((at_level(sleeve_back(), sleeve_end()) + at_level(sleeve_front(), sleeve_end())) / 2);
+        p.drawPath(smooth_through(centre, false));
+        return;
+    }
     const auto across = [&](double level) {
         const double wide = from == SeenFrom::Side ? 4.2 : body_.half_width(level);
         p.drawLine(at({-wide, body_.y(level)}), at({wide, body_.y(level)}));

@@ -1,5 +1,5 @@
-// toile_body.h: the wearer and the toile, drawn from the front, the back and one side: abstract, with her own
-// proportions. A place to put sights at; no number is taken from it.
+// toile_body.h: the wearer and the toile, drawn from the front, the back and one side, and a sleeve by itself from
+// its outside: abstract, with her own proportions. A place to put sights at; no number is taken from it.
 #pragma once
 #include <QPainter>
 #include <functional>
@@ -15,6 +15,7 @@ struct Wears {
     bool upper = false;
     bool below_waist = false;  // an upper part that ends below it
     bool sleeve = false;
+    double sleeve_long = 0;  // of the arm's length
     bool skirt = false;
     bool legs = false;
 };
@@ -31,13 +32,18 @@ public:
     [[nodiscard]] QPointF placed(QPointF plain) const;
     [[nodiscard]] double hem() const;  // of the cloth
     // What of the height is worth seeing, and how far out from the middle.
-    [[nodiscard]] double top() const { return wears_.upper ? 0 : 34; }
-    [[nodiscard]] double bottom() const { return wears_.skirt || wears_.legs ? 100 : 64; }
-    [[nodiscard]] double half_width() const { return wears_.upper ? 17 : 13; }
+    struct Part {
+        double top = 0;
+        double bottom = 100;
+        double half_width = 17;
+    };
+    [[nodiscard]] Part part(SeenFrom) const;
     [[nodiscard]] const Wears& wears() const { return wears_; }
 
 private:
     void draw_side(QPainter&, const Look&, const ToScreen&) const;
+    void draw_sleeve(QPainter&, const Look&, const ToScreen&) const;
+    [[nodiscard]] double sleeve_end() const;
     void draw_cloth(QPainter&, const Look&, SeenFrom, const ToScreen&) const;
     void draw_balance(QPainter&, const Look&, SeenFrom, const ToScreen&) const;
     [[nodiscard]] std::vector<QPainterPath> cloth(SeenFrom, const ToScreen&) const;

@@ -28,6 +28,18 @@ QPainterPath fold_path(QPointF a, QPointF b, double bend, double wide)
     return path;
 }
 
+QString name_of(SeenFrom from, std::optional<Side> side)
+{
+    switch (from) {
+        case SeenFrom::Front: return ToileFigure::tr("front");
+        case SeenFrom::Back: return ToileFigure::tr("back");
+        case SeenFrom::Side:
+            return side == Side::Left ? ToileFigure::tr("left side") : ToileFigure::tr("right side");
+        case SeenFrom::Sleeve: break;
+    }
+    return side == Side::Left ? ToileFigure::tr("left sleeve") : ToileFigure::tr("right sleeve");
+}
+
 bool is_hem(Sight s)
 {
     return s == Sight::HemUpFront || s == Sight::HemDownFront || s == Sight::HemUpBack || s == Sight::HemDownBack;
@@ -96,9 +108,9 @@ ToileFigure::ToileFigure(Look& look, MirrorState& state, QWidget* parent)
     connect(&look, &Look::changed, this, [this] { lay_out(); });
 }
 
-void ToileFigure::see_sides(bool sides)
+void ToileFigure::see(FigureView view)
 {
-    sides_ = sides;
+    view_ = view;
     lay_out();
 }
 
@@ -109,7 +121,10 @@ std::vector<ToileFigure::OneFigure> ToileFigure::figures() const
     const QRectF left{0, 0, w, h};
     const QRectF right{w, 0, w, h};
     // Seen from the left she looks to the left.
-    if (sides_) return {{SeenFrom::Side, Side::Left, left}, {SeenFrom::Side, Side::Right, right}};
+    if (view_ != FigureView::FrontAndBack) {
+        const SeenFrom from = view_ == FigureView::Sides ? SeenFrom::Side : SeenFrom::Sleeve;
+        return {{from, Side::Left, left}, {from, Side::Right, right}};
+    }
     return {{SeenFrom::Front, {}, left}, {SeenFrom::Back, {}, right}};
 }
 
@@ -120,16 +135,17 @@ double ToileFigure::name_room() const
 
 double ToileFigure::unit() const
 {
-    const double tall = (height() - name_room() - 16) / (body_.bottom() - body_.top());
+    const auto part = body_.part(figures().front().from);
+    const double tall = (height() - name_room() - 16) / (part.bottom - part.top);
     const double room = width() / 2.0 - 2 * (badge + 2);
-    return std::min(tall, room / 2 / (sides_ ? 9.5 : body_.half_width()));
+    return std::min(tall, room / 2 / part.half_width);
 }
 
 QPointF ToileFigure::at(const OneFigure& f, QPointF q) const
 {
     const bool mirrored = f.from == SeenFrom::Back || f.side == Side::Left;
     // As much of the body under the cloth as there is room for.
-    const double low = std::min(100.0, body_.top() + (f.box.height() - 16) / unit());
+    const double low = std::min(100.0, body_.part(f.from).top + (f.box.height() - 16) / unit());
     const double y = f.box.bottom() - 8 - (low - q.y()) * unit();
     return {f.box.center().x() + (mirrored ? -q.x() : q.x()) * unit(), y};
 }
@@ -139,6 +155,12 @@ std::vector<QPointF> ToileFigure::spots_of(const OneFigure& f, const Note& n) co
     const auto& row = facts(n.seen.sight);
     const SightPlace usual = place_of(n.seen.sight);
     QPointF q = n.at ? QPointF{n.at->x, n.at->y} : body_.placed(usual.at);
+    if (f.from == SeenFrom::Sleeve) {
+        // Nothing of a sleeve lies so far out: it was put on the whole figure.
+        if (n.at && std::abs(q.x()) > body_.part(f.from).half_width) q = usual.at;
+        if (n.seen.side && n.seen.side != f.side) return {};
+        return {q};
+    }
     if (!n.at && is_hem(n.seen.sight)) q.setY(body_.hem() - 1.2);
     if (!n.at && body_.wears().upper && !body_.wears().skirt && !body_.wears().legs)
         q.setY(std::min(q.y(), body_.hem() - 2.4));
@@ -299,10 +321,7 @@ void ToileFigure::paintEvent(QPaintEvent*)
         p.setClipRect(f.box.adjusted(0, -2, 0, 4));
         body_.draw(p, look_, f.from, [&](QPointF q) { return at(f, q); });
         p.restore();
-        const QString name = f.from == SeenFrom::Front  ? tr("front")
-                             : f.from == SeenFrom::Back ? tr("back")
-                             : f.side == Side::Left     ? tr("left side")
-                                                        : tr("right side");
+        const QString name = name_of(f.from, f.side);
         p.setPen(d.faded);
         p.setFont(look_.lato(13));
         p.drawText(QRectF{f.box.left(), f.box.bottom() + 4, f.box.width(), name_room() - 4}, Qt::AlignCenter,
@@ -313,7 +332,8 @@ void ToileFigure::paintEvent(QPaintEvent*)
             if ((at_note.note == state_.chosen()) != chosen) continue;
             const auto& f = all[static_cast<std::size_t>(at_note.figure)];
             const Note& n = state_.notes()[static_cast<std::size_t>(at_note.note)];
-            for (const auto& c : at_note.spots) draw_sight(p, n, c, c.x() < f.box.center().x());
+            for (const auto& c : at_note.spots)
+                draw_sight(p, n, c, f.side ? f.side == Side::Left : c.x() < f.box.center().x());
             p.setPen(QPen{chosen ? d.woad : d.ink, chosen ? 1.6 : 1.0});
             p.drawLine(at_note.badge, at_note.spots.front());
             p.setBrush(chosen ? d.woad : d.ink);

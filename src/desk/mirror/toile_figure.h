@@ -1,5 +1,5 @@
 // toile_figure.h: the picture of the Mirror: the wearer with the toile on, from the front and the back or from
-// both sides, and every sight where it is seen, with its number.
+// both sides, or her sleeves by themselves, and every sight where it is seen, with its number.
 #pragma once
 #include <vector>
 
@@ -9,12 +9,14 @@
 
 namespace sartorum::desk {
 
+enum class FigureView { FrontAndBack, Sides, Sleeves };
+
 class ToileFigure : public QWidget {
     Q_OBJECT
 public:
     ToileFigure(Look&, MirrorState&, QWidget* parent = nullptr);
-    void see_sides(bool);
-    [[nodiscard]] bool sides_seen() const { return sides_; }
+    void see(FigureView);
+    [[nodiscard]] FigureView view() const { return view_; }
     // Where on the widget that note's badge is; for hands that press.
     [[nodiscard]] QPointF badge_of_note(int note) const;
 
@@ -31,7 +33,7 @@ protected:
 private:
     struct OneFigure {  // one figure
         SeenFrom from{};
-        std::optional<Side> side{};  // of a side view
+        std::optional<Side> side{};  // of what is seen from a side
         QRectF box;
     };
     struct Placed {
@@ -50,7 +52,7 @@ private:
     Look& look_;
     MirrorState& state_;
     ToileBody body_;
-    bool sides_ = false;
+    FigureView view_{};
     std::vector<Placed> placed_;
 };
 
