@@ -73,15 +73,9 @@ Foot::Keys keys_of(Station s)
                     {"K R", t("seams, roll one")},
                     {"F11", t("large")}};
         case Station::Mirror:
-            return {{"N", t("new note")},
-                    {"1–9", t("go to note")},
-                    {"C ↑ ↓", t("causes")},
-                    {"T", t("test")},
-                    {"F", t("front, sides, photographs")},
-                    {"H V", t("by hand, versions")},
-                    {"L", t("next line")},
-                    {"B", t("new try-on")},
-                    {"G", t("gate")}};
+            return {{"N", t("new note")},  {"1–9", t("go to note")},    {"C ↑ ↓", t("causes")},
+                    {"T", t("test")},      {"F", t("how she is seen")}, {"H V", t("by hand, versions")},
+                    {"L", t("next line")}, {"B", t("new try-on")},      {"G", t("gate")}};
         case Station::Print: return {{"Tab", t("next")}, {"← →", t("kind, paper")}, {"Enter", t("save")}};
     }
     return {};

@@ -84,6 +84,17 @@ QPainterPath gathers_path(const Edge& e)
     return out;
 }
 
+QPainterPath guides_path(const Piece& piece)
+{
+    QPainterPath out;
+    for (const auto& g : piece.guides) {
+        if (g.kind == GuideKind::Grain) continue;
+        out.moveTo(on_paper(g.a));
+        out.lineTo(on_paper(g.b));
+    }
+    return out;
+}
+
 QPainterPath darts_path(const Piece& piece)
 {
     QPainterPath out;

@@ -25,6 +25,8 @@ namespace sartorum::formats {
 [[nodiscard]] QPainterPath notch_path(const Piece&, const Notch&, double size);
 // A cross on the centre line for each button, `size` wide.
 [[nodiscard]] QPainterPath buttons_path(const Piece&, double size);
+// The lines printed on a piece: bust, waist, hip, across, bicep, centre; no grain.
+[[nodiscard]] QPainterPath guides_path(const Piece&);
 [[nodiscard]] QPainterPath grain_path(const Guide&, double head);
 
 }  // namespace sartorum::formats

@@ -15,6 +15,7 @@
 #include "desk/mirror/toile_figure.h"
 #include "desk/plan_hands.h"
 #include "desk/print/print_station.h"
+#include "desk/print/tile_map.h"
 #include "formats/try_on_json.h"
 #include "tests.h"
 
@@ -131,6 +132,26 @@ private slots:
         for (const char* line : {"Shoulders and one sleeve", "Bust line", "Across line", "Upper arm line",
                                  "long stitches", "glass heads", "front, neck end"})
             QVERIFY2(page.contains(line), line);
+        // The map of the toile's pieces shows the lines that are drawn on the cloth, the pattern's does not.
+        const auto show_kind = [&](int kind) {
+            auto* kinds = d.find<Choices>("print_kind");
+            kinds->setFocus();
+            while (kinds->chosen() != kind) d.key(kinds->chosen() < kind ? Qt::Key_Right : Qt::Key_Left);
+        };
+        const auto lines_on_map = [&] {
+            const QImage seen = d.window->findChild<TileMap*>()->grab().toImage();
+            int n = 0;
+            for (int y = 0; y < seen.height(); ++y)
+                for (int x = 0; x < seen.width(); ++x) {
+                    const QColor c = seen.pixelColor(x, y);
+                    n += c.red() - c.blue() > 70 && c.red() < 200;
+                }
+            return n;
+        };
+        show_kind(4);
+        QTRY_VERIFY(lines_on_map() > 300);
+        show_kind(0);
+        QTRY_COMPARE(lines_on_map(), 0);
         // Sewn, put on, looked at.
         d.key(Qt::Key_5, Qt::ControlModifier);
         begin_by_keys(d, "2026-11-14");

@@ -33,8 +33,8 @@ constexpr double elbow = 37.5;
 const QPolygonF& sleeve_front()
 {
     static const QPolygonF out{QList<QPointF>{{-0.6, arm_top},
-                                              {0.9, 20.2},
-                                              {1.8, 22.6},
+                                              {0.8, 19.9},
+                                              {1.8, 22.2},
                                               {2.2, 26},
                                               {2.1, 31},
                                               {2.0, 36},
@@ -46,8 +46,8 @@ const QPolygonF& sleeve_front()
 const QPolygonF& sleeve_back()
 {
     static const QPolygonF out{QList<QPointF>{{-0.6, arm_top},
-                                              {-2.0, 20.3},
-                                              {-3.0, 22.8},
+                                              {-2.0, 20.0},
+                                              {-3.0, 22.4},
                                               {-3.5, 26},
                                               {-3.3, 31},
                                               {-2.9, 36},
@@ -124,7 +124,7 @@ Wears wears_of(const Garment& g)
 
 ToileBody::Part ToileBody::part(SeenFrom from) const
 {
-    if (from == SeenFrom::Sleeve) return {14.5, std::max(40.0, sleeve_end() + 5), 6.5};
+    if (from == SeenFrom::Sleeve) return {16.4, std::max(38.0, sleeve_end() + 4), 4.6};
     const double wide = from == SeenFrom::Side ? 9.5 : wears_.upper ? 17 : 13;
     return {wears_.upper ? 0.0 : 34.0, wears_.skirt || wears_.legs ? 100.0 : 64.0, wide};
 }
@@ -161,10 +161,8 @@ QPolygonF ToileBody::along(std::initializer_list<QPointF> plain, double out) con
 
 void ToileBody::draw(QPainter& p, const Look& look, SeenFrom from, const ToScreen& at) const
 {
-    if (from_a_side(from))
-        draw_side(p, look, at);
-    else
-        draw_body(p, look, body_, from == SeenFrom::Back, wears_.upper, at);
+    if (from == SeenFrom::Side) draw_side(p, look, at);
+    if (!from_a_side(from)) draw_body(p, look, body_, from == SeenFrom::Back, wears_.upper, at);
     draw_cloth(p, look, from, at);
     if (from_a_side(from) && wears_.upper) draw_sleeve(p, look, at);
     draw_balance(p, look, from, at);
@@ -268,7 +266,8 @@ void ToileBody::draw_cloth(QPainter& p, const Look& look, SeenFrom from, const T
 {
     const auto& d = look.dyes();
     const auto shapes = cloth(from, at);
-    p.setPen(QPen{d.walnut, 1.6});
+    // What a sleeve hangs on is drawn lightly.
+    p.setPen(from == SeenFrom::Sleeve ? QPen{d.rule, 1.2} : QPen{d.walnut, 1.6});
     p.setBrush(d.paper);
     for (const auto& s : shapes) p.drawPath(s);
     if (from_a_side(from)) return;
@@ -303,9 +302,14 @@ void ToileBody::draw_sleeve(QPainter& p, const Look& look, const ToScreen& at) c
     p.drawPath(smooth_through(mapped(arm, at), true));
     p.setPen(QPen{d.walnut, 1.6});
     p.setBrush(d.paper);
-    if (wears_.sleeve)
-        p.drawPath(between(mapped(down_to(sleeve_front(), sleeve_end()), at),
-                           mapped(down_to(sleeve_back(), sleeve_end()), at)));
+    if (wears_.sleeve) {
+        // Over the cap in one line.
+        QPolygonF edge = reversed(down_to(sleeve_back(), sleeve_end()));
+        edge += down_to(sleeve_front(), sleeve_end()).mid(1);
+        QPainterPath sleeve = smooth_through(mapped(edge, at), false);
+        sleeve.closeSubpath();
+        p.drawPath(sleeve);
+    }
     p.drawLine(at({-0.9, 17.4}), at({-0.6, arm_top}));  // the shoulder seam
 }
 

@@ -14,6 +14,7 @@ namespace {
 
 constexpr double badge = 11;  // its radius
 constexpr double badge_pitch = 28;
+constexpr double sleeve_reach = 7;  // from its middle, figure units
 
 // One fold: widest in its middle, nothing at both ends.
 QPainterPath fold_path(QPointF a, QPointF b, double bend, double wide)
@@ -157,7 +158,7 @@ std::vector<QPointF> ToileFigure::spots_of(const OneFigure& f, const Note& n) co
     QPointF q = n.at ? QPointF{n.at->x, n.at->y} : body_.placed(usual.at);
     if (f.from == SeenFrom::Sleeve) {
         // Nothing of a sleeve lies so far out: it was put on the whole figure.
-        if (n.at && std::abs(q.x()) > body_.part(f.from).half_width) q = usual.at;
+        if (n.at && std::abs(q.x()) > sleeve_reach) q = usual.at;
         if (n.seen.side && n.seen.side != f.side) return {};
         return {q};
     }
@@ -248,7 +249,7 @@ void ToileFigure::draw_sight(QPainter& p, const Note& n, QPointF c, bool mirrore
     const double turn = (mirrored ? 180 - s.angle : s.angle) * M_PI / 180;
     const QPointF along{std::cos(turn), std::sin(turn)};
     const QPointF off{-along.y(), along.x()};
-    const double wide = std::max(1.1, (slight ? 0.2 : 0.46) * k);
+    const double wide = std::clamp((slight ? 0.2 : 0.46) * k, 1.1, slight ? 3.0 : 6.5);
     p.setPen(Qt::NoPen);
     p.setBrush(ink);
     const QPen thin{ink, slight ? 1.1 : 1.8, Qt::SolidLine, Qt::RoundCap};
@@ -318,14 +319,33 @@ void ToileFigure::paintEvent(QPaintEvent*)
     const auto all = figures();
     for (const auto& f : all) {
         p.save();
-        p.setClipRect(f.box.adjusted(0, -2, 0, 4));
+        QPainterPath frame;
+        if (f.from == SeenFrom::Sleeve)  // a near look, cut out of the whole
+            frame.addRoundedRect(f.box.adjusted(5, 2, -5, -2), 8, 8);
+        else
+            frame.addRect(f.box.adjusted(0, -2, 0, 4));
+        p.setClipPath(frame);
         body_.draw(p, look_, f.from, [&](QPointF q) { return at(f, q); });
         p.restore();
+        if (f.from == SeenFrom::Sleeve) {
+            p.setPen(QPen{d.edge, 1});
+            p.setBrush(Qt::NoBrush);
+            p.drawPath(frame);
+        }
         const QString name = name_of(f.from, f.side);
         p.setPen(d.faded);
         p.setFont(look_.lato(13));
-        p.drawText(QRectF{f.box.left(), f.box.bottom() + 4, f.box.width(), name_room() - 4}, Qt::AlignCenter,
-                   name);
+        const QRectF foot{f.box.left() + 6, f.box.bottom() + 4, f.box.width() - 12, name_room() - 4};
+        p.drawText(foot, Qt::AlignCenter, name);
+        const QString front = tr("front");
+        const QString back = tr("back");
+        const double beside = (foot.width() - p.fontMetrics().horizontalAdvance(name)) / 2 - 8;
+        const bool room = p.fontMetrics().horizontalAdvance(front) < beside;
+        if (f.from == SeenFrom::Sleeve && room) {  // from near it cannot be seen which way she looks
+            const bool to_left = f.side == Side::Left;
+            p.drawText(foot, Qt::AlignVCenter | Qt::AlignLeft, to_left ? front : back);
+            p.drawText(foot, Qt::AlignVCenter | Qt::AlignRight, to_left ? back : front);
+        }
     }
     for (const bool chosen : {false, true}) {
         for (const auto& at_note : placed_) {

@@ -10,6 +10,8 @@
 namespace sartorum::desk {
 namespace {
 
+const QColor line_on_cloth{0x8A, 0x5A, 0x12};
+
 QRectF on_screen(const formats::Tile& t, double s)
 {
     const double half = formats::tile_overlap_mm / 2;
@@ -82,6 +84,7 @@ void TileMap::paintEvent(QPaintEvent* e)
     const QRectF square = to_screen.mapRect(layout_.test_square);
     p.setFont(look_.lato(12.5));
     taken.push_back(square.adjusted(0, 0, 12.0 + p.fontMetrics().horizontalAdvance(tr("test square")), 0));
+    if (job_.for_toile) taken.back().setRight(all.right() * s);
     for (std::size_t i = 0; i < layout_.pieces.size(); ++i) {
         const auto& at = layout_.places[i];
         const auto shape = [&](const QPainterPath& path) { return to_screen.map(path.translated(at)); };
@@ -97,6 +100,10 @@ void TileMap::paintEvent(QPaintEvent* e)
             p.setPen(QPen{QColor{"#234E7A"}, 0.9, Qt::DashLine});
         }
         p.drawPath(shape(formats::darts_path(layout_.pieces[i])));
+        if (job_.for_toile) {  // the lines to be drawn on the cloth
+            p.setPen(QPen{line_on_cloth, 1.4, Qt::DashDotLine});
+            p.drawPath(shape(formats::guides_path(layout_.pieces[i])));
+        }
         p.setPen(QColor{"#26262B"});
         // Its longest word decides how large it can be.
         const auto words_of = words::piece_name(layout_.pieces[i]).split(' ');
@@ -120,6 +127,14 @@ void TileMap::paintEvent(QPaintEvent* e)
     p.setFont(look_.lato(12.5));
     p.drawText(square.adjusted(8, 0, 200, 0).translated(square.width(), 0), Qt::AlignVCenter | Qt::TextDontClip,
                tr("test square"));
+    if (job_.for_toile) {
+        const double beside = square.right() + 24 + p.fontMetrics().horizontalAdvance(tr("test square"));
+        const QPointF a{beside, square.center().y()};
+        p.setPen(QPen{line_on_cloth, 1.4, Qt::DashDotLine});
+        p.drawLine(a, a + QPointF{26, 0});
+        p.setPen(QColor{"#26262B"});
+        p.drawText(a + QPointF{34, 5}, tr("drawn on the cloth"));
+    }
     for (const auto& t : layout_.tiles) {
         const QRectF r = on_screen(t, s);
         p.setBrush(Qt::NoBrush);
