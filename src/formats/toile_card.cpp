@@ -3,7 +3,7 @@
 #include <QPainter>
 #include <algorithm>
 
-#include "core/fitting/into_plan.h"
+#include "core/fitting/from_hands.h"
 #include "core/paper/area.h"
 #include "formats/card_page.h"
 #include "formats/painter_paths.h"

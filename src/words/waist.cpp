@@ -62,7 +62,7 @@ QString everywhere(AdjustmentKind kind)
 QString stations_text(AdjustmentKind kind, const std::vector<Length>& at, Unit u)
 {
     const bool alike = std::all_of(at.begin(), at.end(), [&](Length l) { return l == at.front(); });
-    if (alike && !adjustment(kind).unlike_places)
+    if (alike && !unlike_places(adjustment(kind)))
         return t("%1 %2").arg(amount(at.front(), u, true), everywhere(kind));
     QStringList out;
     for (std::size_t i = 0; i < at.size(); ++i) {
@@ -75,7 +75,7 @@ QString stations_text(AdjustmentKind kind, const std::vector<Length>& at, Unit u
 
 QString stations_brief(const PlanLine& right, const PlanLine* left, Unit u)
 {
-    if (adjustment(right.kind).unlike_places) return stations_text(right.kind, right.at, u);
+    if (unlike_places(adjustment(right.kind))) return stations_text(right.kind, right.at, u);
     auto [least, most] = std::minmax_element(right.at.begin(), right.at.end());
     Length low = *least;
     Length high = *most;

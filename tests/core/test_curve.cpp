@@ -98,6 +98,18 @@ double between_directions(Point a, Point b)
 class TestCurve : public QObject {
     Q_OBJECT
 private slots:
+    void a_segment_of_no_length_goes_into_its_neighbour()
+    {
+        const Curve whole = cubic({0, 0}, {30, 40}, {80, 40}, {120, 0});
+        for (const double at : {0.00001, 0.99999}) {
+            const auto parts = split(whole, at);
+            const auto one = without_node(joined(parts.before, parts.after), 1);
+            QVERIFY(one && one->size_default() == 1);
+            const auto a = controls(*one, 0);
+            const auto b = controls(whole, 0);
+            for (std::size_t i = 0; i < a.size(); ++i) QVERIFY(Geom::distance(a[i], b[i]) < 0.01);
+        }
+    }
     void a_straight_line_is_as_long_as_pythagoras_says()
     {
         std::mt19937 rng{1};

@@ -543,6 +543,18 @@ private slots:
         QCOMPARE(profile.after.size(), profile.after_left.size());
     }
 
+    void what_follows_an_edge_of_one_side_alone_is_told_for_both()
+    {
+        for (const double right : {-4.0, 0.0}) {
+            Plan plan = trousers_plan();
+            plan.decide(unlike(Kind::WaistLine, Length::mm(right), Length::mm(-4 - right)));
+            const auto c = trousers()(plan);
+            const auto* l = c.line(Kind::Facings);
+            QVERIFY(l && c.left);
+            QCOMPARE(l->state, LineState::Accepted);
+            QCOMPARE(c.left_of(*l)->state, LineState::Accepted);
+        }
+    }
     void random_unlike_plans()
     {
         std::mt19937 rng{2026};

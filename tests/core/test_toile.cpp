@@ -4,6 +4,7 @@
 
 #include "core/alter/shoulder_slope.h"
 #include "core/fitting/again.h"
+#include "core/fitting/from_hands.h"
 #include "core/fitting/gate.h"
 #include "core/fitting/into_plan.h"
 #include "core/fitting/photo.h"
@@ -395,6 +396,13 @@ private slots:
         QCOMPARE(mm(out[0].decision.amount()), 18.0);
         QCOMPARE(out[1].decision.kind, Kind::UpperArm);
         QCOMPARE(out[2].not_put, NotPut::WithThisGarment);  // a top has no thigh
+        // Each side by its own dot, in one decision.
+        note_found(t, {ByHand::BustDot, "down", Face::Both, Side::Left, Length::mm(12)});
+        const auto apart = again(b, c, by_hand(t, c)[0].decision);
+        const auto* l = apart.line(Kind::BustDepth);
+        QVERIFY(l->state == LineState::Accepted && apart.left_of(*l));
+        QCOMPARE(mm(l->amount), 18.0);
+        QCOMPARE(mm(apart.left_of(*l)->amount), 12.0);
     }
 
     // A tissue's dart, pinned where it wants to lie; the dot takes some of the way with it.

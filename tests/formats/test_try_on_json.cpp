@@ -72,6 +72,8 @@ private slots:
                    {{Sight::HemUpFront, Strength::Clear, {}}, Moment::Standing, Since::New, {}, ""}};
         t.answers = {{SmallTest::PinchTips, true, Length::mm(9.5)}, {SmallTest::NapeToHem, false, {}}};
         t.found = {{ByHand::Offcut, "tip", Face::Back, Side::Right, Length::mm(31)},
+                   {ByHand::BustDart, "depth", Face::Both, {}, Length::mm(-4)},
+                   {ByHand::WaistDart, "length", Face::Back, {}, Length::mm(12)},
                    {ByHand::LetOut, "hip", Face::Both, {}, Length::mm(18)}};
         const auto read = formats::read_try_on(formats::try_on_json(t).dump());
         QVERIFY(read.has_value());

@@ -163,6 +163,7 @@ inline constexpr Length to_the_eye = Length::mm(1e-6);  // nothing at all
 struct AmountPlace {
     std::string_view key;    // kept forever
     bool at_centre = false;  // both sides meet there: one amount
+    bool plain = true;       // an amount that is said without a place is of it too
 };
 // The one furthest from nothing.
 [[nodiscard]] Length furthest(const std::vector<Length>&);
@@ -222,8 +223,7 @@ struct Adjustment {
     bool reads_above = false;  // it does what the part above is, not only how the two were drawn
     // Where it takes an amount at each place; one without a place is then of all of them.
     std::span<const AmountPlace> places{};
-    bool unlike_places = false;  // not of one thing: where, how deep and how long
-    bool when_sewn = false;      // with the sewn garment, and only then; all others on paper, before
+    bool when_sewn = false;  // with the sewn garment, and only then; all others on paper, before
 };
 
 }  // namespace sartorum

@@ -237,6 +237,11 @@ bool comes_before(AdjustmentKind a, AdjustmentKind b)
     return order_of(adjustment(a)) < order_of(adjustment(b));
 }
 
+bool unlike_places(const Adjustment& a)
+{
+    return std::any_of(a.places.begin(), a.places.end(), [](const AmountPlace& p) { return !p.plain; });
+}
+
 bool is_girth(AdjustmentKind kind)
 {
     using enum AdjustmentKind;

@@ -5,6 +5,8 @@
 namespace sartorum {
 
 [[nodiscard]] const std::array<Adjustment, adjustment_count>& catalogue();
+// Its places are not of one thing: where, how deep and how long.
+[[nodiscard]] bool unlike_places(const Adjustment&);
 // Its amount is all round.
 [[nodiscard]] bool is_girth(AdjustmentKind);
 [[nodiscard]] const Adjustment& adjustment(AdjustmentKind);

@@ -20,9 +20,13 @@ namespace {
 
 constexpr auto bust_dart_key = "pinned_bust_dart";
 constexpr auto waist_dart_key = "pinned_waist_darts";
-constexpr std::array<AmountPlace, 3> of_one_dart{{{"place"}, {"depth"}, {"length"}}};
-constexpr std::array<AmountPlace, 6> of_both_faces{
-    {{"front_place"}, {"front_depth"}, {"front_length"}, {"back_place"}, {"back_depth"}, {"back_length"}}};
+constexpr std::array<AmountPlace, 3> of_one_dart{{{"place", false, false}, {"depth"}, {"length", false, false}}};
+constexpr std::array<AmountPlace, 6> of_both_faces{{{"front_place", false, false},
+                                                    {"front_depth"},
+                                                    {"front_length", false, false},
+                                                    {"back_place", false, false},
+                                                    {"back_depth"},
+                                                    {"back_length", false, false}}};
 constexpr Length shortest_dart = Length::mm(20);
 constexpr Length hardly_moved = Length::mm(0.01);
 
@@ -35,7 +39,7 @@ struct Pinned {
 
 Pinned pinned_at(const Dose& dose, std::size_t from, std::size_t of)
 {
-    if (dose.at.size() != of) return {dose.front, dose.front, dose.front};
+    if (dose.at.size() != of) return {{}, dose.front, {}};
     return {dose.at[from], dose.at[from + 1], dose.at[from + 2]};
 }
 
@@ -263,7 +267,6 @@ Adjustment pinned_bust_dart_row()
         .place = at_bust_dart,
         .serves = [](const Garment& part) { return bust_dart(front_of(part)).has_value(); },
         .places = of_one_dart,
-        .unlike_places = true,
     };
 }
 
@@ -282,7 +285,6 @@ Adjustment pinned_waist_darts_row()
         .place = at_waist_dart,
         .serves = has_pinned_waist,
         .places = of_both_faces,
-        .unlike_places = true,
     };
 }
 

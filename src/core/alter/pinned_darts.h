@@ -7,7 +7,8 @@
 //          again at the seam's lower end: it stays as long as it was. An armhole becomes shorter by it
 // Waist    every dart at the waist of a face; the closed waist is closer by what they take deeper, what is sewn to
 //          it follows
-// Limits   50 mm; a dart stays 20 mm long, its tip not past the bust point, of a skirt or of trousers not under
+// Without a place an amount is of the depth
+// Limits   25 mm; a dart stays 20 mm long, its tip not past the bust point, of a skirt or of trousers not under
 // the
 //          hip line; 10 mm of the edge beside it
 // Source   common practice
@@ -16,7 +17,7 @@
 
 namespace sartorum {
 
-inline constexpr Length pinned_dart_limit = Length::mm(50);
+inline constexpr Length pinned_dart_limit = Length::mm(25);
 
 // At place, depth and length.
 [[nodiscard]] Outcome<Applied> alter_pinned_bust_dart(const Garment&, const Dose&);

@@ -125,4 +125,20 @@ void note_found(TryOn& t, const Found& f)
     t.found.push_back(f);
 }
 
+std::optional<Length> found_at(const TryOn& t, ByHand what, std::string_view at, Face face,
+                               std::optional<Side> side)
+{
+    std::optional<Length> out;
+    int best = -1;
+    for (const auto& f : t.found) {
+        const bool fits = f.what == what && f.at == at && (f.face == face || f.face == Face::Both) &&
+                          (!f.side || f.side == side);
+        const int how = (f.face == face ? 2 : 0) + (f.side ? 1 : 0);
+        if (!fits || how <= best) continue;
+        best = how;
+        out = f.by;
+    }
+    return out;
+}
+
 }  // namespace sartorum

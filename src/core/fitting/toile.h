@@ -93,5 +93,9 @@ inline constexpr Length found_most = Length::mm(200);
 void note_answer(TryOn&, const Answered&);
 // A thing found, in place of what was found there before; zero where nothing moved is a finding too.
 void note_found(TryOn&, const Found&);
+// At that place, of that face and side, or as it is said of both; none where nothing is said. Without a side: what
+// is said of both.
+[[nodiscard]] std::optional<Length> found_at(const TryOn&, ByHand, std::string_view place, Face,
+                                             std::optional<Side>);
 
 }  // namespace sartorum

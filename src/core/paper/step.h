@@ -81,8 +81,6 @@ enum class StepKind {
     MarkDartTip,    // amount under (above) the tip
     DrawBustLevel,  // from the centre, `place` under the neck, to the bust point and on through the side dart
     // widths of a bodice
-    MarkTipAlong,       // amount further in (nearer the mouth), on the dart's middle line
-    SlideBustDart,      // amount lower (higher) along its seam, as wide and as long as it was
     MarkTipAcross,      // amount outside (inside) the bust point, square to the grain
     RedrawAimed,        // dart legs to tips amount further out (in)
     LayTogether,        // two panels at the bust point
@@ -195,6 +193,9 @@ enum class StepKind {
     SewCentre,     // and where it is no straight line, stays a seam
     MarkBand,      // its notch again, `place` from the end it stood nearest to
     PartBand,      // a band's ends at the other centre: its notches as far from the other end
+    // darts as they were pinned
+    MarkTipAlong,   // amount further in (nearer the mouth), on the dart's middle line
+    SlideBustDart,  // amount lower (higher) along its seam, as wide and as long as it was
 };
 
 // The hand operation, for its picture mark.

@@ -450,12 +450,35 @@ Curve end_cornered(const Curve& c, double radians, Length reach)
     return reversed(start_cornered(reversed(c), radians, reach));
 }
 
+namespace {
+
+constexpr double one_place = 0.01;  // mm
+
+// The handles of two neighbouring segments replaced by one pair.
+Curve as_one(const Curve& c, std::size_t node, Point first, Point second)
+{
+    auto all = all_controls(c);
+    const auto at = all.begin() + static_cast<std::ptrdiff_t>(3 * (node - 1));
+    const auto next = all.erase(at + 1, at + 6);
+    all.insert(next, {first, second});
+    return from_controls(all);
+}
+
+// So short that it says nothing: a cut within a hair of a node that was there.
+bool is_stub(const std::vector<Point>& s)
+{
+    return std::all_of(s.begin() + 1, s.end(), [&](Point p) { return Geom::distance(p, s[0]) < one_place; });
+}
+
+}  // namespace
+
 std::optional<Curve> without_node(const Curve& c, std::size_t node)
 {
-    constexpr double same = 0.01;  // mm
     if (node == 0 || node >= c.size_default()) return std::nullopt;
     const auto p = controls(c, node - 1);
     const auto q = controls(c, node);
+    if (is_stub(p)) return as_one(c, node, q[1], q[2]);
+    if (is_stub(q)) return as_one(c, node, p[1], p[2]);
     const double before = Geom::distance(p[2], p[3]);
     const double after = Geom::distance(q[0], q[1]);
     constexpr double least = 1e-3;  // a shorter handle says no direction
@@ -466,15 +489,11 @@ std::optional<Curve> without_node(const Curve& c, std::size_t node)
     const auto again = split(whole, r);
     const auto near = [](const std::vector<Point>& x, const std::vector<Point>& y) {
         return std::equal(x.begin(), x.end(), y.begin(),
-                          [](Point a, Point b) { return Geom::distance(a, b) < same; });
+                          [](Point a, Point b) { return Geom::distance(a, b) < one_place; });
     };
     if (!near(controls(again.before, 0), p) || !near(controls(again.after, 0), q)) return std::nullopt;
-    auto all = all_controls(c);
-    const auto whole_controls = controls(whole, 0);
-    const auto at = static_cast<std::ptrdiff_t>(3 * (node - 1));
-    all.erase(all.begin() + at + 1, all.begin() + at + 6);
-    all.insert(all.begin() + at + 1, whole_controls.begin() + 1, whole_controls.begin() + 3);
-    return from_controls(all);
+    const auto together = controls(whole, 0);
+    return as_one(c, node, together[1], together[2]);
 }
 
 Curve scaled_to_length(const std::function<Curve(double)>& scaled, Length wanted)

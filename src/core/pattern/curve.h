@@ -62,7 +62,7 @@ struct NearPlace {
 // How long the curve is up to a time.
 [[nodiscard]] Length length_to(const Curve&, double time);
 // Two segments that are one cut in two (a straight line in two pieces too), told within 0.01 mm: the same curve in
-// one segment; none where they are not.
+// one segment; none where they are not. A segment of no length goes into its neighbour.
 [[nodiscard]] std::optional<Curve> without_node(const Curve&, std::size_t node);
 [[nodiscard]] Curve joined(const Curve& first, const Curve& second);  // a gap between them is closed straight
 

@@ -73,13 +73,14 @@ std::optional<Length> Decision::on(Side side, Face face) const
     return std::nullopt;
 }
 
-std::optional<Length> Decision::at(std::optional<Side> side, std::string_view place) const
+std::optional<Length> Decision::at(std::optional<Side> side, std::string_view place, bool or_plain) const
 {
     for (const auto s : {side, std::optional<Side>{}}) {
         const auto it = std::find_if(amounts.begin(), amounts.end(),
                                      [&](const Amount& a) { return a.at == place && a.side == s; });
         if (it != amounts.end()) return it->by;
     }
+    if (!or_plain) return std::nullopt;
     return side ? on(*side, Face::Both) : of(Face::Both);
 }
 

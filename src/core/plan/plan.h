@@ -45,8 +45,9 @@ struct Decision {
     // Of one side: its own, or what is said of both; of a face its own, or what is said of both.
     [[nodiscard]] std::optional<Length> on(Side, Face) const;
     // At a place: its own of that side, or of both; else what is said without a place. Without a side: what is
-    // said of both.
-    [[nodiscard]] std::optional<Length> at(std::optional<Side>, std::string_view place) const;
+    // said of both. `or_plain`: what is said without a place is of this one too.
+    [[nodiscard]] std::optional<Length> at(std::optional<Side>, std::string_view place,
+                                           bool or_plain = true) const;
     [[nodiscard]] bool has_places() const;  // some amount is of one place
     [[nodiscard]] bool has_sides() const;   // some amount is of one side
     [[nodiscard]] std::optional<Length> back() const { return of(Face::Back); }

@@ -98,7 +98,7 @@ void fill_places(PlanLine& line, const Adjustment& entry, const Decision* decisi
     std::vector<std::optional<Length>> own;
     for (const auto& place : entry.places) {
         const auto of = place.at_centre ? std::optional<Side>{} : std::optional{side};
-        own.push_back(decision ? decision->at(of, place.key) : std::nullopt);
+        own.push_back(decision ? decision->at(of, place.key, place.plain) : std::nullopt);
     }
     line.own_amount = std::any_of(own.begin(), own.end(), [](const auto& l) { return l.has_value(); });
     for (std::size_t i = 0; i < own.size(); ++i) {
@@ -205,7 +205,11 @@ void agree(const Adjustment& entry, PlanLine& right, PlanLine& left)
         right.back = left.back = at_places ? right.back : std::max(right.back, left.back);
         left.at = right.at;
     }
-    // What one side asks for is answered for both.
+    answer_alike(right, left);
+}
+
+void answer_alike(PlanLine& right, PlanLine& left)
+{
     using enum LineState;
     for (const auto state : {Refused, Accepted, Proposed, LeaveIt}) {
         if (right.state != state && left.state != state) continue;

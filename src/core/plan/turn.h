@@ -28,6 +28,8 @@ struct SidesAsked {
 // Both lines of one turn made one change: accepted or proposed together, nothing where only the other side asks,
 // one amount where the centre moves or nothing that can be drawn is between them.
 void agree(const Adjustment&, PlanLine& right, PlanLine& left);
+// What one side asks for is answered for both: refused, accepted, proposed, left, in that order.
+void answer_alike(PlanLine& right, PlanLine& left);
 [[nodiscard]] bool unlike(const PlanLine& right, const PlanLine& left);
 
 }  // namespace sartorum

@@ -5,6 +5,7 @@
 #include <QVBoxLayout>
 #include <algorithm>
 
+#include "core/fitting/from_hands.h"
 #include "words/mirror.h"
 #include "words/sides.h"
 #include "words/words.h"
@@ -112,13 +113,7 @@ bool ByHandView::serves(const Field& f) const
 
 std::optional<Length> ByHandView::found(const Field& f) const
 {
-    std::optional<Length> of_both;
-    for (const auto& x : state_.entry().found) {
-        if (x.what != f.what || x.at != f.at || x.face != f.face) continue;
-        if (x.side == side()) return x.by;
-        if (!x.side) of_both = x.by;
-    }
-    return of_both;
+    return found_at(state_.entry(), f.what, f.at, f.face, side());
 }
 
 void ByHandView::entered(const Field& f, std::optional<Length> by)

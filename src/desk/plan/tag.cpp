@@ -39,7 +39,7 @@ TagText tag_text(const Computed& c, const PlanLine& l, const QString& number, Un
     }
     if (!l.at.empty()) {
         const auto most = std::find(l.at.begin(), l.at.end(), l.amount) - l.at.begin();
-        const bool alike = !adjustment(l.kind).unlike_places &&
+        const bool alike = !unlike_places(adjustment(l.kind)) &&
                            std::all_of(l.at.begin(), l.at.end(), [&](Length x) { return x == l.amount; });
         out.place = alike ? words::everywhere(l.kind)
                           : words::place_name(adjustment(l.kind).places[static_cast<std::size_t>(most)].key);
