@@ -164,7 +164,6 @@ Said causes(const Options& o)
 // Every sight and every small test a toile's file can name.
 Said sights(const Options& o)
 {
-    constexpr std::array from{"front", "back", "side"};
     json seen = json::array();
     json tests = json::array();
     QString table;
@@ -174,7 +173,7 @@ Said sights(const Options& o)
         const auto said = words::sight_name(s);
         seen.push_back({{"sight", facts(s).key},
                         {"name", said.toStdString()},
-                        {"from", from[static_cast<std::size_t>(facts(s).from)]},
+                        {"from", key(facts(s).from)},
                         {"sided", facts(s).sided}});
         table += QString{"%1: %2\n"}.arg(text(facts(s).key), said);
     }

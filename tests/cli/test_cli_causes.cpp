@@ -81,6 +81,11 @@ private slots:
         const auto j = json::parse(ask({"sights", "--json"}).out.toStdString());
         QCOMPARE(j["sights"].size(), sartorum::sight_count);
         QCOMPARE(j["tests"].size(), sartorum::small_test_count);
+        for (const auto& s : j["sights"]) {
+            const std::string from = s["from"];
+            QVERIFY(from == "front" || from == "back" || from == "side" || from == "sleeve");
+            QVERIFY(s["sight"] != "tight_upper_arm" || from == "sleeve");
+        }
         QVERIFY(ask({"sights"}).out.contains("tip_stands_off: "));
     }
 };

@@ -78,6 +78,17 @@ static_assert(sights_in_order());
 
 }  // namespace
 
+std::string_view key(SeenFrom from)
+{
+    switch (from) {
+        case SeenFrom::Front: return "front";
+        case SeenFrom::Back: return "back";
+        case SeenFrom::Side: return "side";
+        case SeenFrom::Sleeve: return "sleeve";
+    }
+    return {};
+}
+
 const SightFacts& facts(Sight s)
 {
     return sight_rows[static_cast<std::size_t>(s)];

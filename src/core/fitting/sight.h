@@ -78,6 +78,7 @@ inline constexpr std::size_t sight_count = 60;
 
 // From where it is seen; the sleeve is looked at by itself, from its outside.
 enum class SeenFrom { Front, Back, Side, Sleeve };
+[[nodiscard]] std::string_view key(SeenFrom);
 // There are two such views, one of each side, and forwards is to one side of them.
 [[nodiscard]] constexpr bool from_a_side(SeenFrom f)
 {
