@@ -64,8 +64,9 @@ QString before_going_on(const Step& s)
                 "Fold the darts shut and lay the waist to what is sewn there: do they stand where they are "
                 "meant to?");
         case StepKind::RedrawDartLegs:
+        case StepKind::SlideBustDart:
         case StepKind::AddDart:
-            return t("Fold the dart shut: are both legs equally long, and does the waist run smoothly over it?");
+            return t("Fold the dart shut: are both legs equally long, and does the edge run smoothly over it?");
         case StepKind::ShiftSide: return t("Walk front and back side seam along each other.");
         case StepKind::AddTurnUp:
             return t("Folded up as it will be worn: do its edges lie on the seams of the leg?");

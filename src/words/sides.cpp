@@ -2,6 +2,7 @@
 
 #include <algorithm>
 
+#include "core/alter/catalogue.h"
 #include "words/say.h"
 #include "words/waist.h"
 #include "words/words.h"
@@ -61,8 +62,10 @@ QString amounts(const Computed& c, const PlanLine& line, Unit u)
 QString amounts_brief(const Computed& c, const PlanLine& line, Unit u)
 {
     const PlanLine* left = c.left_of(line);
-    if (!line.at.empty()) return stations_brief(line, left, u);
+    const bool listed = unlike_places(adjustment(line.kind));
+    if (!line.at.empty() && !listed) return stations_brief(line, left, u);
     if (!unlike(line, left)) return amounts(line, u);
+    if (listed) return each_side(amounts(line, u), amounts(*left, u));
     return each_side(brief(line, u), brief(*left, u));
 }
 

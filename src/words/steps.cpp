@@ -318,7 +318,7 @@ QString how_and_where(const Step& s, Unit unit)
         case StepKind::SlideBustDart:
             return t(
                 "Both ends of its mouth go that far along the edge, its tip with them. As wide and as long as "
-                "it was.");
+                "it was; fold it shut and draw the edge over it.");
         case StepKind::MarkTipAcross: return t("Square to the grain from the bust point. Mouths and seams stay.");
         case StepKind::RedrawAimed:
             return t(

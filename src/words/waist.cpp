@@ -75,7 +75,6 @@ QString stations_text(AdjustmentKind kind, const std::vector<Length>& at, Unit u
 
 QString stations_brief(const PlanLine& right, const PlanLine* left, Unit u)
 {
-    if (unlike_places(adjustment(right.kind))) return stations_text(right.kind, right.at, u);
     auto [least, most] = std::minmax_element(right.at.begin(), right.at.end());
     Length low = *least;
     Length high = *most;

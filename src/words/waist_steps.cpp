@@ -82,7 +82,7 @@ QString waist_step_detail(const Step& s, Unit u)
                 "line.");
         case StepKind::RedrawDartLegs:
             return t("Both ends of its mouth go half of it along the edge; from there straight to the tip, which "
-                     "stays. It is then %1 wide.")
+                     "stays. It is then %1 wide. Fold it shut and draw the edge over it.")
                 .arg(place);
         case StepKind::LeaveDart: return t("It is not sewn. Draw the waist over it as one smooth line.");
         case StepKind::AddDart:

@@ -253,6 +253,8 @@ bool runs_over_a_dart(const Step& s)
     const HandMark mark = hand_mark(s.kind);
     if (mark != HandMark::Redraw && mark != HandMark::True) return false;
     if (s.kind == StepKind::DrawBlend) return false;  // traced from line to line, as it lies
+    // The dart itself is drawn anew: it is folded afterwards.
+    if (s.kind == StepKind::RedrawDartLegs || s.kind == StepKind::SlideBustDart) return false;
     if (s.picture.panels.empty() || s.picture.redrawn_from.empty()) return false;
     const Piece& is = s.picture.panels.front();
     const Piece& was = s.picture.redrawn_from.front();

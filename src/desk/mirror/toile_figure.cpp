@@ -310,6 +310,42 @@ void ToileFigure::draw_sight(QPainter& p, const Note& n, QPointF c, bool mirrore
     }
 }
 
+void ToileFigure::draw_figure(QPainter& p, const OneFigure& f) const
+{
+    const bool near = f.from == SeenFrom::Sleeve;  // cut out of the whole
+    QPainterPath frame;
+    if (near)
+        frame.addRoundedRect(f.box.adjusted(5, 2, -5, -2), 8, 8);
+    else
+        frame.addRect(f.box.adjusted(0, -2, 0, 4));
+    p.save();
+    p.setClipPath(frame);
+    body_.draw(p, look_, f.from, [&](QPointF q) { return at(f, q); });
+    p.restore();
+    if (!near) return;
+    p.setPen(QPen{look_.dyes().edge, 1});
+    p.setBrush(Qt::NoBrush);
+    p.drawPath(frame);
+}
+
+void ToileFigure::draw_name(QPainter& p, const OneFigure& f) const
+{
+    p.setPen(look_.dyes().faded);
+    p.setFont(look_.lato(13));
+    const QRectF foot{f.box.left() + 6, f.box.bottom() + 4, f.box.width() - 12, name_room() - 4};
+    p.drawText(foot, Qt::AlignCenter, name_of(f.from, f.side));
+    if (f.from != SeenFrom::Sleeve) return;
+    // From near it cannot be seen which way she looks. On both or on none: by the longer name.
+    const QString front = tr("front");
+    const QString back = tr("back");
+    const auto wide = [&](const QString& text) { return p.fontMetrics().horizontalAdvance(text); };
+    const int names = std::max(wide(name_of(f.from, Side::Left)), wide(name_of(f.from, Side::Right)));
+    if (std::max(wide(front), wide(back)) >= (foot.width() - names) / 2 - 8) return;
+    const bool to_left = f.side == Side::Left;
+    p.drawText(foot, Qt::AlignVCenter | Qt::AlignLeft, to_left ? front : back);
+    p.drawText(foot, Qt::AlignVCenter | Qt::AlignRight, to_left ? back : front);
+}
+
 void ToileFigure::paintEvent(QPaintEvent*)
 {
     if (!state_.room().computed()) return;
@@ -318,34 +354,8 @@ void ToileFigure::paintEvent(QPaintEvent*)
     p.setRenderHint(QPainter::Antialiasing);
     const auto all = figures();
     for (const auto& f : all) {
-        p.save();
-        QPainterPath frame;
-        if (f.from == SeenFrom::Sleeve)  // a near look, cut out of the whole
-            frame.addRoundedRect(f.box.adjusted(5, 2, -5, -2), 8, 8);
-        else
-            frame.addRect(f.box.adjusted(0, -2, 0, 4));
-        p.setClipPath(frame);
-        body_.draw(p, look_, f.from, [&](QPointF q) { return at(f, q); });
-        p.restore();
-        if (f.from == SeenFrom::Sleeve) {
-            p.setPen(QPen{d.edge, 1});
-            p.setBrush(Qt::NoBrush);
-            p.drawPath(frame);
-        }
-        const QString name = name_of(f.from, f.side);
-        p.setPen(d.faded);
-        p.setFont(look_.lato(13));
-        const QRectF foot{f.box.left() + 6, f.box.bottom() + 4, f.box.width() - 12, name_room() - 4};
-        p.drawText(foot, Qt::AlignCenter, name);
-        const QString front = tr("front");
-        const QString back = tr("back");
-        const double beside = (foot.width() - p.fontMetrics().horizontalAdvance(name)) / 2 - 8;
-        const bool room = p.fontMetrics().horizontalAdvance(front) < beside;
-        if (f.from == SeenFrom::Sleeve && room) {  // from near it cannot be seen which way she looks
-            const bool to_left = f.side == Side::Left;
-            p.drawText(foot, Qt::AlignVCenter | Qt::AlignLeft, to_left ? front : back);
-            p.drawText(foot, Qt::AlignVCenter | Qt::AlignRight, to_left ? back : front);
-        }
+        draw_figure(p, f);
+        draw_name(p, f);
     }
     for (const bool chosen : {false, true}) {
         for (const auto& at_note : placed_) {

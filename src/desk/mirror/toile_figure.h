@@ -48,6 +48,8 @@ private:
     [[nodiscard]] double unit() const;
     [[nodiscard]] QPointF at(const OneFigure&, QPointF figure) const;
     [[nodiscard]] std::vector<QPointF> spots_of(const OneFigure&, const Note&) const;
+    void draw_figure(QPainter&, const OneFigure&) const;
+    void draw_name(QPainter&, const OneFigure&) const;
     void draw_sight(QPainter&, const Note&, QPointF figure, bool mirrored) const;
     Look& look_;
     MirrorState& state_;

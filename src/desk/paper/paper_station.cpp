@@ -4,6 +4,7 @@
 #include <QKeyEvent>
 #include <QVBoxLayout>
 
+#include "core/alter/catalogue.h"
 #include "core/pattern/gore.h"
 #include "desk/paper/canvas.h"
 #include "desk/paper/large_step.h"
@@ -206,8 +207,12 @@ void PaperStation::refresh()
     title_->setText(tr("Tracing"));
     sub_->setText(room_.print_label().sizes);
     if (const PlanLine* l = room_.step_here().line) {
-        title_->setText(words::adjustment_name(l->kind) + "  " + words::amounts_brief(c, *l, look_.unit()));
-        sub_->setText(words::way_or_meaning(l->kind, l->method, has_gores(c.altered.pieces)));
+        const QString name = words::adjustment_name(l->kind);
+        const QString amounts = words::amounts_brief(c, *l, look_.unit());
+        // Amounts of several things say themselves what they are of.
+        const bool listed = unlike_places(adjustment(l->kind));
+        title_->setText(listed ? name : name + "  " + amounts);
+        sub_->setText(listed ? amounts : words::way_or_meaning(l->kind, l->method, has_gores(c.altered.pieces)));
     }
 }
 
