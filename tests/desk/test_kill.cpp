@@ -13,6 +13,27 @@
 
 using namespace sartorum;
 
+namespace {
+
+// The last change it said was kept before it was killed, up to so many milliseconds after the first, at no
+// particular moment of one.
+int confirmed_when_killed(const QStringList& arguments, int most_ms, std::mt19937& rng)
+{
+    QProcess p;
+    p.start(SARTORUM_EDITOR, arguments);
+    if (!p.waitForStarted() || !p.waitForReadyRead(60000))
+        qFatal("%s", qPrintable(QString{p.readAllStandardError()}));
+    QTest::qSleep(std::uniform_int_distribution<int>{0, most_ms}(rng));
+    ::kill(static_cast<pid_t>(p.processId()), SIGKILL);
+    p.waitForFinished();
+    int out = 0;
+    const auto lines = p.readAllStandardOutput().split('\n');
+    for (const auto& l : lines.first(lines.size() - 1)) out = std::max(out, l.toInt());
+    return out;
+}
+
+}  // namespace
+
 class TestKill : public QObject {
     Q_OBJECT
 private slots:
@@ -23,16 +44,7 @@ private slots:
         std::mt19937 rng{2026};
         int confirmed = 0;
         for (int i = 0; i < 200; ++i) {
-            QProcess p;
-            p.start(SARTORUM_EDITOR, {path});
-            QVERIFY(p.waitForStarted());
-            QVERIFY2(p.waitForReadyRead(20000), qPrintable(p.readAllStandardError()));
-            // Some changes later, at no particular moment of one.
-            QTest::qSleep(std::uniform_int_distribution<int>{0, 25}(rng));
-            ::kill(static_cast<pid_t>(p.processId()), SIGKILL);
-            p.waitForFinished();
-            const auto lines = p.readAllStandardOutput().split('\n');
-            for (const auto& l : lines.first(lines.size() - 1)) confirmed = std::max(confirmed, l.toInt());
+            confirmed = std::max(confirmed, confirmed_when_killed({path}, 25, rng));
 
             auto book = notebook::Notebook::open(path);
             QVERIFY(book.has_value());
@@ -56,16 +68,7 @@ private slots:
         std::mt19937 rng{1130};
         int confirmed = 0;
         for (int i = 0; i < 40; ++i) {
-            QProcess p;
-            p.start(SARTORUM_EDITOR, {path, "photographs"});
-            QVERIFY(p.waitForStarted());
-            QVERIFY2(p.waitForReadyRead(60000), qPrintable(p.readAllStandardError()));
-            QTest::qSleep(std::uniform_int_distribution<int>{0, 240}(rng));
-            ::kill(static_cast<pid_t>(p.processId()), SIGKILL);
-            p.waitForFinished();
-            const auto lines = p.readAllStandardOutput().split('\n');
-            for (const auto& l : lines.first(lines.size() - 1)) confirmed = std::max(confirmed, l.toInt());
-
+            confirmed = std::max(confirmed, confirmed_when_killed({path, "photographs"}, 240, rng));
             auto book = notebook::Notebook::open(path);
             QVERIFY(book.has_value());
             QVERIFY((*book)->unreadable().empty());

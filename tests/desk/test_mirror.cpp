@@ -76,6 +76,15 @@ void begin_by_keys(Desk& d, const QString& day)
     d.settle();
 }
 
+void type_into(const Desk& d, const char* field, const QString& text)
+{
+    auto* edit = d.find<QLineEdit>(field);
+    edit->setFocus();
+    edit->selectAll();
+    d.type(text);
+    d.key(Qt::Key_Return);
+}
+
 std::vector<AdjustmentKind> told(const Desk& d)
 {
     std::vector<AdjustmentKind> out;
@@ -284,16 +293,9 @@ private slots:
         d.window->go_to(Station::Mirror);
         mirror(d).setFocus();
         d.key(Qt::Key_H);
-        const auto type = [&](const char* field, const QString& text) {
-            auto* edit = d.find<QLineEdit>(field);
-            edit->setFocus();
-            edit->selectAll();
-            d.type(text);
-            d.key(Qt::Key_Return);
-        };
-        type("found_offcut_neck_end", "25.4 mm");
-        type("found_offcut_tip", "34.4 mm");
-        type("found_offcut_tip_back", "30.4 mm");
+        type_into(d, "found_offcut_neck_end", "25.4 mm");
+        type_into(d, "found_offcut_tip", "34.4 mm");
+        type_into(d, "found_offcut_tip_back", "30.4 mm");
         QVERIFY(said(d, "found_makes").contains("Shoulder as pinned"));
         d.click("found_into_plan");
         const auto& l = d.line(PinnedShoulder);
@@ -333,16 +335,9 @@ private slots:
         d.window->go_to(Station::Mirror);
         mirror(d).setFocus();
         d.key(Qt::Key_H);
-        const auto type = [&](const char* field, const QString& text) {
-            auto* edit = d.find<QLineEdit>(field);
-            edit->setFocus();
-            edit->selectAll();
-            d.type(text);
-            d.key(Qt::Key_Return);
-        };
-        type("found_bust_dart_place", "12 mm");
-        type("found_bust_dart_depth", "6 mm");
-        type("found_bust_dart_length", "-10 mm");
+        type_into(d, "found_bust_dart_place", "12 mm");
+        type_into(d, "found_bust_dart_depth", "6 mm");
+        type_into(d, "found_bust_dart_length", "-10 mm");
         QVERIFY(said(d, "found_makes").contains("Bust dart as pinned"));
         d.click("found_into_plan");
         const auto& l = d.line(PinnedBustDart);
@@ -353,7 +348,7 @@ private slots:
         QCOMPARE(l.seen_on, std::string{"2026-11-14"});
         for (const auto& w : d.room->computed()->checks.walks) QVERIFY2(w.holds, w.seam.c_str());
         // What the paper cannot carry is said, and nothing of what is there is lost.
-        type("found_bust_dart_length", "-190 mm");
+        type_into(d, "found_bust_dart_length", "-190 mm");
         d.click("found_into_plan");
         QVERIFY2(!said(d, "found_said").startsWith("In the plan"), qPrintable(said(d, "found_said")));
         QCOMPARE(state(d).entry().found.size(), std::size_t{3});

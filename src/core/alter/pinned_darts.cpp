@@ -43,24 +43,9 @@ Pinned pinned_at(const Dose& dose, std::size_t from, std::size_t of)
     return {dose.at[from], dose.at[from + 1], dose.at[from + 2]};
 }
 
-const Dart& lying_at(const Piece& p, std::size_t mouth)
-{
-    return p.darts[dart_at(p, mouth)];
-}
-
-Point middle(const Dart& d)
-{
-    return (d.leg_a + d.leg_b) / 2;
-}
-
-Length long_of(const Dart& d)
-{
-    return Length::mm(Geom::distance(middle(d), d.tip));
-}
-
 Point inwards(const Dart& d)
 {
-    return Geom::unit_vector(d.tip - middle(d));
+    return Geom::unit_vector(d.tip - mouth_middle(d));
 }
 
 // From its tip on, along its middle line.
@@ -80,8 +65,8 @@ Outcome<bool> pin_depth(Steps& steps, Piece& piece, std::size_t mouth, Length by
     if (abs(by) < hardly_moved) return true;
     auto after = dart_deepened(piece, mouth, by);
     if (!after) return tl::make_unexpected(after.error());
-    const Dart& now = lying_at(*after, mouth);
-    const Length grew = mouth_width(now) - mouth_width(lying_at(piece, mouth));
+    const Dart& now = dart_of(*after, mouth);
+    const Length grew = mouth_width(now) - mouth_width(dart_of(piece, mouth));
     Step step = redrawn_step(piece, *after, StepKind::RedrawDartLegs, grew, mouth_width(now));
     step.picture.lines = {{now.leg_a, now.tip}, {now.tip, now.leg_b}};
     step.picture.dimensions = {{now.leg_a, now.leg_b, mouth_width(now)}};
@@ -93,8 +78,8 @@ Outcome<bool> pin_depth(Steps& steps, Piece& piece, std::size_t mouth, Length by
 Outcome<bool> pin_length(Steps& steps, Piece& piece, std::size_t mouth, Length by)
 {
     if (abs(by) < hardly_moved) return true;
-    const Dart was = lying_at(piece, mouth);
-    const Length least = shortest_dart - long_of(was);
+    const Dart was = dart_of(piece, mouth);
+    const Length least = shortest_dart - mouth_to_tip(was);
     const Length most = room_beyond(piece, was);
     if (by < least || by > most)
         return refuse_amount(Why::AmountTooLarge, piece.id, by, std::min(least, Length{}), most);
@@ -104,7 +89,7 @@ Outcome<bool> pin_length(Steps& steps, Piece& piece, std::size_t mouth, Length b
     Step mark = step_on(piece, StepKind::MarkTipAlong, by);
     mark.picture.lines = {{was.tip, tip}};
     mark.picture.dimensions = {{was.tip, tip, abs(by)}};
-    const Dart& now = lying_at(after, mouth);
+    const Dart& now = dart_of(after, mouth);
     Step draw = redrawn_step(piece, after, StepKind::RedrawDart, by, Length::mm(Geom::distance(now.leg_a, tip)));
     draw.picture.lines = {{now.leg_a, tip}, {now.leg_b, tip}};
     steps.insert(steps.end(), {std::move(mark), std::move(draw)});
@@ -117,12 +102,12 @@ using Slide = Outcome<bool> (*)(Steps&, Piece&, std::size_t mouth, Length by);
 // Down the seam it is in.
 Outcome<bool> slide_down(Steps& steps, Piece& piece, std::size_t mouth, Length by)
 {
-    const Dart was = lying_at(piece, mouth);
+    const Dart was = dart_of(piece, mouth);
     const bool travels_down = was.leg_b[Geom::Y] < was.leg_a[Geom::Y];
     auto slid = dart_slid(piece, mouth, travels_down ? by : -by);
     if (!slid) return tl::make_unexpected(slid.error());
     Step step = redrawn_step(piece, *slid, StepKind::SlideBustDart, by);
-    step.picture.dimensions = {{was.tip, lying_at(*slid, mouth).tip, abs(by)}};
+    step.picture.dimensions = {{was.tip, dart_of(*slid, mouth).tip, abs(by)}};
     steps.push_back(std::move(step));
     piece = std::move(*slid);
     return true;
@@ -146,15 +131,15 @@ Outcome<bool> pinned_once(Steps& steps, Piece& piece, std::size_t mouth, const P
 // as long as it was pinned.
 Outcome<bool> pin_dart(Steps& steps, Piece& piece, std::size_t mouth, const Pinned& by, Slide slide)
 {
-    const Dart was = lying_at(piece, mouth);
+    const Dart was = dart_of(piece, mouth);
     Pinned ask = by;
     for (int i = 0; i < 6; ++i) {
         Steps trial;
         Piece after = piece;
         if (const auto ok = pinned_once(trial, after, mouth, ask, slide); !ok) return ok;
-        const Dart& now = lying_at(after, mouth);
+        const Dart& now = dart_of(after, mouth);
         const Length wide = by.depth - (mouth_width(now) - mouth_width(was));
-        const Length deep = by.length - (long_of(now) - long_of(was));
+        const Length deep = by.length - (mouth_to_tip(now) - mouth_to_tip(was));
         if (abs(by.depth) >= hardly_moved) ask.depth += wide;
         if (abs(by.length) >= hardly_moved) ask.length += deep;
     }
@@ -244,7 +229,7 @@ Outcome<Applied> alter_pinned_waist_darts(const Garment& garment, const Dose& do
 std::optional<Point> bust_dart_way(const Piece& front)
 {
     const auto mouth = bust_dart(front);
-    return mouth ? std::optional{inwards(lying_at(front, *mouth))} : std::nullopt;
+    return mouth ? std::optional{inwards(dart_of(front, *mouth))} : std::nullopt;
 }
 
 bool has_waist_dart(const Piece& piece)

@@ -24,21 +24,11 @@ constexpr double eased_well = 1.0 / 12;
 // What is left of a dart when nearly all of it is given up: given up too.
 constexpr Length rest_given_up = Length::mm(1.5);
 
-const Dart& dart_of(const Piece& p, std::size_t mouth)
-{
-    return p.darts[dart_at(p, mouth)];
-}
-
 Length taken_at_waist(const Piece& p)
 {
     Length out;
     for (const auto mouth : waist_dart_mouths(p)) out += mouth_width(dart_of(p, mouth));
     return out;
-}
-
-Length dart_long(const Dart& d)
-{
-    return Length::mm(Geom::distance((d.leg_a + d.leg_b) / 2, d.tip));
 }
 
 Outcome<bool> leave_all(Applied& out, Piece& piece)
@@ -113,7 +103,7 @@ Length new_length(const Piece& p, std::size_t beside)
     const Length most = Length::mm((waist - guide(p, GuideKind::Hip)->a[Geom::Y]) * 0.8);
     const auto all = waist_mouths(p);
     const Length plain = Length::mm(p.role == PieceRole::Front ? 90 : 115);
-    return std::min(most, beside < all.size() ? dart_long(dart_of(p, all[beside])) : plain);
+    return std::min(most, beside < all.size() ? mouth_to_tip(dart_of(p, all[beside])) : plain);
 }
 
 Outcome<bool> add_one(Applied& out, Piece& piece, Length amount)

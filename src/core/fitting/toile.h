@@ -37,9 +37,8 @@ struct Note {
 // What hands found, as amounts at named places.
 //   Offcut     the strip cut off beyond the pinned seam; places neck_end, tip; of front or back
 //   WaistMark  the waist as it was marked, + above the paper's, − under it; places as of the waist line
-//   BustDart   as it was pinned, from the one that is drawn: places place (+ lower down its seam), depth (+
-//   deeper),
-//              length (+ longer)
+//   BustDart   as it was pinned, from the one that is drawn; places place (+ lower), depth (+ deeper), length (+
+//              longer)
 //   WaistDart  each dart of front or back, as of the bust; place + nearer the side
 //   BustDot    the dot of the bust point from the drawn one; places down (+ lower), out (+ from the centre)
 //   LetOut     all round, where seams were opened until it lay; places waist, hip, upper_arm, thigh

@@ -23,6 +23,21 @@ Length mouth_width(const Dart& d)
     return Length::mm(Geom::distance(d.leg_a, d.leg_b));
 }
 
+const Dart& dart_of(const Piece& piece, std::size_t mouth_edge)
+{
+    return piece.darts[dart_at(piece, mouth_edge)];
+}
+
+Point mouth_middle(const Dart& d)
+{
+    return (d.leg_a + d.leg_b) / 2;
+}
+
+Length mouth_to_tip(const Dart& d)
+{
+    return Length::mm(Geom::distance(mouth_middle(d), d.tip));
+}
+
 Geom::Affine turn_about(Point about, double radians)
 {
     return Geom::Translate(-about) * Geom::Rotate{radians} * Geom::Translate(about);

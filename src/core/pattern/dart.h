@@ -12,6 +12,9 @@ namespace sartorum {
 // At the tip, from leg_a round to leg_b; positive. 0 for a tuck or pleat.
 [[nodiscard]] double dart_radians(const Dart&);
 [[nodiscard]] Length mouth_width(const Dart&);
+[[nodiscard]] const Dart& dart_of(const Piece&, std::size_t mouth_edge);
+[[nodiscard]] Point mouth_middle(const Dart&);
+[[nodiscard]] Length mouth_to_tip(const Dart&);  // its length
 // A turn about a place that stays, counter-clockwise.
 [[nodiscard]] Geom::Affine turn_about(Point, double radians);
 // Takes one place to another, and another so far away in the direction of its own.
