@@ -7,6 +7,8 @@
 #include "crossed_skirt.h"
 #include "tests.h"
 
+namespace test_cli {
+
 using namespace sartorum::test;
 using nlohmann::json;
 
@@ -511,4 +513,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestCli)
+
+}  // namespace test_cli
+
 #include "test_cli.moc"

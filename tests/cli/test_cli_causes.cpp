@@ -8,6 +8,8 @@
 #include "core/fitting/small_test.h"
 #include "tests.h"
 
+namespace test_cli_causes {
+
 using json = nlohmann::json;
 
 namespace {
@@ -90,4 +92,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestCliCauses)
+
+}  // namespace test_cli_causes
+
 #include "test_cli_causes.moc"

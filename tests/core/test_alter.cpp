@@ -7,6 +7,8 @@
 #include "skirts.h"
 #include "tests.h"
 
+namespace test_alter {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -161,4 +163,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestAlter)
+
+}  // namespace test_alter
+
 #include "test_alter.moc"

@@ -10,6 +10,8 @@
 #include "tests.h"
 #include "tops.h"
 
+namespace test_backs {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -113,4 +115,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestBacks)
+
+}  // namespace test_backs
+
 #include "test_backs.moc"

@@ -21,6 +21,8 @@
 #include "core/pattern/shoulder.h"
 #include "tests.h"
 
+namespace test_bodice_adjustments {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -429,4 +431,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestBodiceAdjustments)
+
+}  // namespace test_bodice_adjustments
+
 #include "test_bodice_adjustments.moc"

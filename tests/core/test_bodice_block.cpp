@@ -8,6 +8,8 @@
 #include "core/pattern/part_rules.h"
 #include "tests.h"
 
+namespace test_bodice_block {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -179,4 +181,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestBodiceBlock)
+
+}  // namespace test_bodice_block
+
 #include "test_bodice_block.moc"

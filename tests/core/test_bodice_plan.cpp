@@ -11,6 +11,8 @@
 #include "tests.h"
 #include "tops.h"
 
+namespace test_bodice_plan {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -493,4 +495,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestBodicePlan)
+
+}  // namespace test_bodice_plan
+
 #include "test_bodice_plan.moc"

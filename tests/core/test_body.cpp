@@ -10,6 +10,8 @@
 #include "core/body/staleness.h"
 #include "tests.h"
 
+namespace test_body {
+
 using namespace sartorum;
 
 class TestBody : public QObject {
@@ -237,4 +239,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestBody)
+
+}  // namespace test_body
+
 #include "test_body.moc"

@@ -10,6 +10,8 @@
 #include "skirts.h"
 #include "tests.h"
 
+namespace test_centre_wedge {
+
 using namespace sartorum;
 using test::between;
 using test::face;
@@ -166,4 +168,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestCentreWedge)
+
+}  // namespace test_centre_wedge
+
 #include "test_centre_wedge.moc"

@@ -8,6 +8,8 @@
 #include "published_chart.h"
 #include "tests.h"
 
+namespace test_chart {
+
 using namespace sartorum;
 using sartorum::test::misses;
 
@@ -440,4 +442,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestChart)
+
+}  // namespace test_chart
+
 #include "test_chart.moc"

@@ -7,6 +7,8 @@
 #include "core/units/root.h"
 #include "tests.h"
 
+namespace test_curve {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -395,4 +397,7 @@ private slots:
 };
 
 SARTORUM_TEST(TestCurve)
+
+}  // namespace test_curve
+
 #include "test_curve.moc"

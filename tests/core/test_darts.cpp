@@ -14,6 +14,8 @@
 #include "skirts.h"
 #include "tests.h"
 
+namespace test_darts {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -440,4 +442,7 @@ private slots:
 };
 
 SARTORUM_TEST(TestDarts)
+
+}  // namespace test_darts
+
 #include "test_darts.moc"

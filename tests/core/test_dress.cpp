@@ -8,6 +8,8 @@
 #include "dresses.h"
 #include "tests.h"
 
+namespace test_dress {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -398,4 +400,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestDress)
+
+}  // namespace test_dress
+
 #include "test_dress.moc"

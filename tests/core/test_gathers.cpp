@@ -16,6 +16,8 @@
 #include "tests.h"
 #include "trousers_bench.h"
 
+namespace test_gathers {
+
 using namespace sartorum;
 using test::face;
 using test::mm;
@@ -218,4 +220,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestGathers)
+
+}  // namespace test_gathers
+
 #include "test_gathers.moc"

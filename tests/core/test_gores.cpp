@@ -15,6 +15,8 @@
 #include "skirts.h"
 #include "tests.h"
 
+namespace test_gores {
+
 using namespace sartorum;
 using demo::GoredFlat;
 using test::between;
@@ -410,4 +412,7 @@ private slots:
 };
 
 SARTORUM_TEST(TestGores)
+
+}  // namespace test_gores
+
 #include "test_gores.moc"

@@ -11,6 +11,8 @@
 #include "tests.h"
 #include "trousers_bench.h"
 
+namespace test_hip_curve {
+
 using namespace sartorum;
 using test::between;
 using test::face;
@@ -220,4 +222,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestHipCurve)
+
+}  // namespace test_hip_curve
+
 #include "test_hip_curve.moc"

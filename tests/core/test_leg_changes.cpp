@@ -17,6 +17,8 @@
 #include "tests.h"
 #include "trousers.h"
 
+namespace test_leg_changes {
+
 using namespace sartorum;
 using test::between;
 using test::legs_of;
@@ -455,4 +457,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestLegChanges)
+
+}  // namespace test_leg_changes
+
 #include "test_leg_changes.moc"

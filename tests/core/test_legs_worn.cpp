@@ -11,6 +11,8 @@
 #include "tests.h"
 #include "trousers_bench.h"
 
+namespace test_legs_worn {
+
 using namespace sartorum;
 using test::face;
 using test::mm;
@@ -190,4 +192,7 @@ private slots:
 };
 
 SARTORUM_TEST(TestLegsWorn)
+
+}  // namespace test_legs_worn
+
 #include "test_legs_worn.moc"

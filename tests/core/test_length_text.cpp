@@ -5,6 +5,8 @@
 #include "core/units/length_text.h"
 #include "tests.h"
 
+namespace test_length_text {
+
 using namespace sartorum;
 
 // What must not compile.
@@ -148,4 +150,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestLengthText)
+
+}  // namespace test_length_text
+
 #include "test_length_text.moc"

@@ -9,6 +9,8 @@
 #include "dresses.h"
 #include "tests.h"
 
+namespace test_make_up {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -451,4 +453,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestMakeUp)
+
+}  // namespace test_make_up
+
 #include "test_make_up.moc"

@@ -7,6 +7,8 @@
 #include "skirts.h"
 #include "tests.h"
 
+namespace test_paper {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -148,4 +150,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestPaper)
+
+}  // namespace test_paper
+
 #include "test_paper.moc"

@@ -10,6 +10,8 @@
 #include "tests.h"
 #include "tops.h"
 
+namespace test_parts {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -264,4 +266,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestParts)
+
+}  // namespace test_parts
+
 #include "test_parts.moc"

@@ -8,6 +8,8 @@
 #include "skirts.h"
 #include "tests.h"
 
+namespace test_pattern {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -98,4 +100,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestPattern)
+
+}  // namespace test_pattern
+
 #include "test_pattern.moc"

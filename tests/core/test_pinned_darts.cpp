@@ -12,6 +12,8 @@
 #include "faces.h"
 #include "tests.h"
 
+namespace test_pinned_darts {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -172,4 +174,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestPinnedDarts)
+
+}  // namespace test_pinned_darts
+
 #include "test_pinned_darts.moc"

@@ -9,6 +9,8 @@
 #include "tests.h"
 #include "tops.h"
 
+namespace test_pinned_shoulder {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -108,4 +110,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestPinnedShoulder)
+
+}  // namespace test_pinned_shoulder
+
 #include "test_pinned_shoulder.moc"

@@ -8,6 +8,8 @@
 #include "tests.h"
 #include "tops.h"
 
+namespace test_places {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -99,4 +101,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestPlaces)
+
+}  // namespace test_places
+
 #include "test_places.moc"

@@ -4,6 +4,8 @@
 #include "skirts.h"
 #include "tests.h"
 
+namespace test_plan {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -158,4 +160,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestPlan)
+
+}  // namespace test_plan
+
 #include "test_plan.moc"

@@ -16,6 +16,8 @@
 #include "tests.h"
 #include "tops.h"
 
+namespace test_princess {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -446,4 +448,7 @@ private slots:
 };
 
 SARTORUM_TEST(TestPrincess)
+
+}  // namespace test_princess
+
 #include "test_princess.moc"

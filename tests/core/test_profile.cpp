@@ -10,6 +10,8 @@
 #include "tests.h"
 #include "tops.h"
 
+namespace test_profile {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -253,4 +255,7 @@ private slots:
 };
 
 SARTORUM_TEST(TestProfile)
+
+}  // namespace test_profile
+
 #include "test_profile.moc"

@@ -11,6 +11,8 @@
 #include "tests.h"
 #include "trousers_bench.h"
 
+namespace test_sewn {
+
 using namespace sartorum;
 using test::between;
 using test::legs_of;
@@ -305,4 +307,7 @@ private slots:
 };
 
 SARTORUM_TEST(TestSewn)
+
+}  // namespace test_sewn
+
 #include "test_sewn.moc"

@@ -11,6 +11,8 @@
 #include "tests.h"
 #include "trousers_bench.h"
 
+namespace test_shaped_band {
+
 using namespace sartorum;
 using test::face;
 using test::mm;
@@ -287,4 +289,7 @@ private slots:
 };
 
 SARTORUM_TEST(TestShapedBand)
+
+}  // namespace test_shaped_band
+
 #include "test_shaped_band.moc"

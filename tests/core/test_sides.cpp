@@ -21,6 +21,8 @@
 #include "tops.h"
 #include "trousers.h"
 
+namespace test_sides {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -612,4 +614,7 @@ private slots:
 };
 
 SARTORUM_TEST(TestSides)
+
+}  // namespace test_sides
+
 #include "test_sides.moc"

@@ -12,6 +12,8 @@
 #include "tests.h"
 #include "tops.h"
 
+namespace test_sleeve {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -272,4 +274,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestSleeve)
+
+}  // namespace test_sleeve
+
 #include "test_sleeve.moc"

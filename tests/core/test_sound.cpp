@@ -9,6 +9,8 @@
 #include "tests.h"
 #include "tops.h"
 
+namespace test_sound {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -110,4 +112,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestSound)
+
+}  // namespace test_sound
+
 #include "test_sound.moc"

@@ -13,6 +13,8 @@
 #include "tests.h"
 #include "tissue_bench.h"
 
+namespace test_tissue {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -426,4 +428,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestTissue)
+
+}  // namespace test_tissue
+
 #include "test_tissue.moc"

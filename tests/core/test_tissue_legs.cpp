@@ -15,6 +15,8 @@
 #include "tissue_bench.h"
 #include "trousers.h"
 
+namespace test_tissue_legs {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -283,4 +285,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestTissueLegs)
+
+}  // namespace test_tissue_legs
+
 #include "test_tissue_legs.moc"

@@ -15,6 +15,8 @@
 #include "tops.h"
 #include "trousers_bench.h"
 
+namespace test_toile {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -565,4 +567,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestToile)
+
+}  // namespace test_toile
+
 #include "test_toile.moc"

@@ -14,6 +14,8 @@
 #include "tops.h"
 #include "trousers_bench.h"
 
+namespace test_toile_sheet {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -147,4 +149,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestToileSheet)
+
+}  // namespace test_toile_sheet
+
 #include "test_toile_sheet.moc"

@@ -13,6 +13,8 @@
 #include "tests.h"
 #include "trousers.h"
 
+namespace test_trousers {
+
 using namespace sartorum;
 using test::plain_legs;
 using test::plain_trousers;
@@ -305,4 +307,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestTrousers)
+
+}  // namespace test_trousers
+
 #include "test_trousers.moc"

@@ -11,6 +11,8 @@
 #include "tops.h"
 #include "trousers.h"
 
+namespace test_tucks {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -252,4 +254,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestTucks)
+
+}  // namespace test_tucks
+
 #include "test_tucks.moc"

@@ -13,6 +13,8 @@
 #include "tops.h"
 #include "trousers_bench.h"
 
+namespace test_turn_up {
+
 using namespace sartorum;
 using test::mm;
 
@@ -103,4 +105,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestTurnUp)
+
+}  // namespace test_turn_up
+
 #include "test_turn_up.moc"

@@ -12,6 +12,8 @@
 #include "tests.h"
 #include "trousers_bench.h"
 
+namespace test_waist_darts {
+
 using namespace sartorum;
 using test::face;
 using test::mm;
@@ -275,4 +277,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestWaistDarts)
+
+}  // namespace test_waist_darts
+
 #include "test_waist_darts.moc"

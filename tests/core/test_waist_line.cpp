@@ -20,6 +20,8 @@
 #include "tests.h"
 #include "trousers_bench.h"
 
+namespace test_waist_line {
+
 using namespace sartorum;
 using test::between;
 using test::face;
@@ -604,4 +606,7 @@ private slots:
 };
 
 SARTORUM_TEST(TestWaistLine)
+
+}  // namespace test_waist_line
+
 #include "test_waist_line.moc"

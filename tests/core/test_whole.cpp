@@ -9,6 +9,8 @@
 #include "tests.h"
 #include "tops.h"
 
+namespace test_whole {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -279,4 +281,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestWhole)
+
+}  // namespace test_whole
+
 #include "test_whole.moc"

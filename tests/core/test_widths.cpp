@@ -22,6 +22,8 @@
 #include "tests.h"
 #include "tops.h"
 
+namespace test_widths {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -507,4 +509,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestWidths)
+
+}  // namespace test_widths
+
 #include "test_widths.moc"

@@ -13,6 +13,8 @@
 #include "desk/tissue_hands.h"
 #include "tests.h"
 
+namespace test_chart_station {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -330,4 +332,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestChartStation)
+
+}  // namespace test_chart_station
+
 #include "test_chart_station.moc"

@@ -12,6 +12,8 @@
 #include "words/lines.h"
 #include "words/words.h"
 
+namespace test_dress_desk {
+
 using namespace sartorum;
 using namespace sartorum::desk;
 using namespace sartorum::test;
@@ -200,4 +202,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestDressDesk)
+
+}  // namespace test_dress_desk
+
 #include "test_dress_desk.moc"

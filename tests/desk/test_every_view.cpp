@@ -16,6 +16,8 @@
 #include "formats/photo_file.h"
 #include "tests.h"
 
+namespace test_every_view {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -465,4 +467,7 @@ private:
     }
 };
 SARTORUM_TEST(TestEveryView)
+
+}  // namespace test_every_view
+
 #include "test_every_view.moc"

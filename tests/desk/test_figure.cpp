@@ -5,6 +5,8 @@
 #include "desk/tape/measure_line.h"
 #include "tests.h"
 
+namespace test_figure {
+
 using namespace sartorum;
 using namespace sartorum::desk;
 
@@ -100,4 +102,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestFigure)
+
+}  // namespace test_figure
+
 #include "test_figure.moc"

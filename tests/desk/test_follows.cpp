@@ -12,6 +12,8 @@
 #include "tests.h"
 #include "words/words.h"
 
+namespace test_follows {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -194,4 +196,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestFollows)
+
+}  // namespace test_follows
+
 #include "test_follows.moc"

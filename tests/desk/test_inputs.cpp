@@ -9,6 +9,8 @@
 #include "desk/tissue_hands.h"
 #include "tests.h"
 
+namespace test_inputs {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -204,4 +206,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestInputs)
+
+}  // namespace test_inputs
+
 #include "test_inputs.moc"

@@ -8,6 +8,8 @@
 #include "desk/print/print_station.h"
 #include "tests.h"
 
+namespace test_journey {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -314,4 +316,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestJourney)
+
+}  // namespace test_journey
+
 #include "test_journey.moc"

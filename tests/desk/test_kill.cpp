@@ -11,6 +11,8 @@
 #include "notebook/notebook.h"
 #include "tests.h"
 
+namespace test_kill {
+
 using namespace sartorum;
 
 namespace {
@@ -88,4 +90,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestKill)
+
+}  // namespace test_kill
+
 #include "test_kill.moc"

@@ -11,6 +11,8 @@
 #include "tests.h"
 #include "words/words.h"
 
+namespace test_large_text {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -222,4 +224,7 @@ private slots:
 };
 
 SARTORUM_TEST(TestLargeText)
+
+}  // namespace test_large_text
+
 #include "test_large_text.moc"

@@ -19,6 +19,8 @@
 #include "formats/try_on_json.h"
 #include "tests.h"
 
+namespace test_mirror {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -551,4 +553,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestMirror)
+
+}  // namespace test_mirror
+
 #include "test_mirror.moc"

@@ -17,6 +17,8 @@
 #include "notebook/copies.h"
 #include "tests.h"
 
+namespace test_nothing_vanishes {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -352,4 +354,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestNothingVanishes)
+
+}  // namespace test_nothing_vanishes
+
 #include "test_nothing_vanishes.moc"

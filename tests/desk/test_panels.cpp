@@ -13,6 +13,8 @@
 #include "tests.h"
 #include "words/words.h"
 
+namespace test_panels {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -170,4 +172,7 @@ private slots:
 };
 
 SARTORUM_TEST(TestPanels)
+
+}  // namespace test_panels
+
 #include "test_panels.moc"

@@ -8,6 +8,8 @@
 #include "tests.h"
 #include "words/words.h"
 
+namespace test_plan_map {
+
 using namespace sartorum;
 using namespace sartorum::test;
 using enum AdjustmentKind;
@@ -325,4 +327,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestPlanMap)
+
+}  // namespace test_plan_map
+
 #include "test_plan_map.moc"

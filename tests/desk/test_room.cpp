@@ -3,9 +3,12 @@
 #include <QTemporaryDir>
 #include <QTest>
 
+#include "demo_notebook.h"
 #include "desk/demo.h"
 #include "desk/room.h"
 #include "tests.h"
+
+namespace test_room {
 
 using namespace sartorum;
 using namespace sartorum::desk;
@@ -16,8 +19,9 @@ class TestRoom : public QObject {
     int made_ = 0;
     std::unique_ptr<Room> room(bool demo)
     {
-        auto book = std::move(*notebook::Notebook::open(dir_.filePath(QString::number(++made_))));
-        if (demo && !fill_with_demo(*book, QString{SARTORUM_SOURCE_DIR} + "/demo")) qFatal("no demo");
+        const QString path = dir_.filePath(QString::number(++made_));
+        if (demo) test::lay_demo_notebook(path);
+        auto book = std::move(*notebook::Notebook::open(path));
         return std::make_unique<Room>(std::move(book), [] { return QDate{2026, 11, 23}; });
     }
 
@@ -181,4 +185,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestRoom)
+
+}  // namespace test_room
+
 #include "test_room.moc"

@@ -11,6 +11,8 @@
 #include "tests.h"
 #include "words/words.h"
 
+namespace test_sewn_desk {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -230,4 +232,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestSewnDesk)
+
+}  // namespace test_sewn_desk
+
 #include "test_sewn_desk.moc"

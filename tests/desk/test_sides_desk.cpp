@@ -12,6 +12,8 @@
 #include "words/measures.h"
 #include "words/sides.h"
 
+namespace test_sides_desk {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -208,4 +210,7 @@ private slots:
 };
 
 SARTORUM_TEST(TestSidesDesk)
+
+}  // namespace test_sides_desk
+
 #include "test_sides_desk.moc"

@@ -14,6 +14,8 @@
 #include "standins/tape/tape.h"
 #include "tests.h"
 
+namespace test_tape {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -311,4 +313,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestTape)
+
+}  // namespace test_tape
+
 #include "test_tape.moc"

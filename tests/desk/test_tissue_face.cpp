@@ -5,6 +5,8 @@
 #include "desk/tissue_hands.h"
 #include "tests.h"
 
+namespace test_tissue_face {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -277,4 +279,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestTissueFace)
+
+}  // namespace test_tissue_face
+
 #include "test_tissue_face.moc"

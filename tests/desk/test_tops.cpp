@@ -13,6 +13,8 @@
 #include "desk/tissue_hands.h"
 #include "tests.h"
 
+namespace test_tops {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -312,4 +314,7 @@ private:
     static AdjustmentKind RoundBack_() { return AdjustmentKind::RoundBack; }
 };
 SARTORUM_TEST(TestTops)
+
+}  // namespace test_tops
+
 #include "test_tops.moc"

@@ -16,6 +16,8 @@
 #include "words/goes_on.h"
 #include "words/words.h"
 
+namespace test_trousers_desk {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -289,4 +291,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestTrousersDesk)
+
+}  // namespace test_trousers_desk
+
 #include "test_trousers_desk.moc"

@@ -10,6 +10,8 @@
 #include "tests.h"
 #include "words/words.h"
 
+namespace test_work_stations {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -293,4 +295,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestWorkStations)
+
+}  // namespace test_work_stations
+
 #include "test_work_stations.moc"

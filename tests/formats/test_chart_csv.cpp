@@ -5,6 +5,8 @@
 #include "formats/chart_csv.h"
 #include "tests.h"
 
+namespace test_chart_csv {
+
 using namespace sartorum;
 using formats::read_chart_csv;
 
@@ -253,4 +255,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestChartCsv)
+
+}  // namespace test_chart_csv
+
 #include "test_chart_csv.moc"

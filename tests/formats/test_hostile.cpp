@@ -13,6 +13,8 @@
 #include "tests.h"
 #include "words/words.h"
 
+namespace test_hostile {
+
 using namespace sartorum;
 using namespace sartorum::formats;
 
@@ -275,4 +277,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestHostile)
+
+}  // namespace test_hostile
+
 #include "test_hostile.moc"

@@ -11,6 +11,8 @@
 #include "tests.h"
 #include "tops.h"
 
+namespace test_json {
+
 using namespace sartorum;
 using namespace sartorum::test;
 using namespace sartorum::formats;
@@ -360,4 +362,7 @@ private slots:
 };
 
 SARTORUM_TEST(TestJson)
+
+}  // namespace test_json
+
 #include "test_json.moc"

@@ -17,6 +17,8 @@
 #include "tests.h"
 #include "words/words.h"
 
+namespace test_pages {
+
 using namespace sartorum;
 using namespace sartorum::test;
 using namespace sartorum::formats;
@@ -363,4 +365,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestPages)
+
+}  // namespace test_pages
+
 #include "test_pages.moc"

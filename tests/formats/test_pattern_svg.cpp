@@ -12,6 +12,8 @@
 #include "princess_fronts.h"
 #include "tests.h"
 
+namespace test_pattern_svg {
+
 using namespace sartorum;
 using namespace sartorum::test;
 using formats::read_pattern_svg;
@@ -404,4 +406,7 @@ private slots:
 };
 
 SARTORUM_TEST(TestPatternSvg)
+
+}  // namespace test_pattern_svg
+
 #include "test_pattern_svg.moc"

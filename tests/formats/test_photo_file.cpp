@@ -13,6 +13,8 @@
 #include "tests.h"
 #include "words/words.h"
 
+namespace test_photo_file {
+
 using namespace sartorum;
 using namespace sartorum::formats;
 
@@ -137,4 +139,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestPhotoFile)
+
+}  // namespace test_photo_file
+
 #include "test_photo_file.moc"

@@ -12,6 +12,8 @@
 #include "formats/text_file.h"
 #include "tests.h"
 
+namespace test_text_file {
+
 using namespace sartorum;
 using namespace sartorum::formats;
 
@@ -97,4 +99,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestTextFile)
+
+}  // namespace test_text_file
+
 #include "test_text_file.moc"

@@ -6,6 +6,8 @@
 #include "trousers_bench.h"
 #include "words/mirror.h"
 
+namespace test_try_on_json {
+
 using namespace sartorum;
 
 namespace {
@@ -145,4 +147,7 @@ private slots:
 };
 
 SARTORUM_TEST(TestTryOnJson)
+
+}  // namespace test_try_on_json
+
 #include "test_try_on_json.moc"

@@ -15,6 +15,8 @@
 #include "notebook/schema.h"
 #include "tests.h"
 
+namespace test_notebook {
+
 using namespace sartorum;
 using namespace sartorum::notebook;
 
@@ -532,4 +534,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestNotebook)
+
+}  // namespace test_notebook
+
 #include "test_notebook.moc"

@@ -7,6 +7,8 @@
 #include "notebook/notebook.h"
 #include "tests.h"
 
+namespace test_old_notebooks {
+
 using namespace sartorum;
 using namespace sartorum::notebook;
 
@@ -390,4 +392,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestOldNotebooks)
+
+}  // namespace test_old_notebooks
+
 #include "test_old_notebooks.moc"

@@ -16,11 +16,13 @@
 #include <cstdlib>
 #include <random>
 
-#include "desk/demo.h"
+#include "demo_notebook.h"
 #include "notebook/copies.h"
 #include "notebook/notebook.h"
 #include "notebook/schema.h"
 #include "tests.h"
+
+namespace test_strange_notebooks {
 
 using namespace sartorum;
 using namespace sartorum::notebook;
@@ -122,8 +124,7 @@ class TestStrangeNotebooks : public QObject {
     QString demo_book(const char* name)
     {
         const QString path = at(QLatin1String{name});
-        auto book = Notebook::open(path);
-        if (!book || !desk::fill_with_demo(**book, QString{SARTORUM_SOURCE_DIR} + "/demo")) qFatal("no demo");
+        test::lay_demo_notebook(path);
         return path;
     }
     QString fixture(int version, const QString& name)
@@ -529,4 +530,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestStrangeNotebooks)
+
+}  // namespace test_strange_notebooks
+
 #include "test_strange_notebooks.moc"

@@ -10,6 +10,8 @@
 #include "notebook/notebook.h"
 #include "tests.h"
 
+namespace test_try_ons {
+
 using namespace sartorum;
 using namespace sartorum::notebook;
 
@@ -246,4 +248,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestTryOns)
+
+}  // namespace test_try_ons
+
 #include "test_try_ons.moc"

@@ -17,6 +17,8 @@
 #include "tests.h"
 #include "tops.h"
 
+namespace test_advice {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -342,4 +344,7 @@ private slots:
 };
 
 SARTORUM_TEST(TestAdvice)
+
+}  // namespace test_advice
+
 #include "test_advice.moc"

@@ -14,6 +14,8 @@
 #include "princess_fronts.h"
 #include "tests.h"
 
+namespace test_against_geos {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -385,4 +387,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestAgainstGeos)
+
+}  // namespace test_against_geos
+
 #include "test_against_geos.moc"

@@ -12,6 +12,8 @@
 #include "tests.h"
 #include "tops.h"
 
+namespace test_caps {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -197,4 +199,7 @@ private slots:
 };
 
 SARTORUM_TEST(TestCaps)
+
+}  // namespace test_caps
+
 #include "test_caps.moc"

@@ -12,6 +12,8 @@
 #include "tests.h"
 #include "trade/toile_cases.h"
 
+namespace test_causes {
+
 using namespace sartorum;
 using test::cases;
 using test::Worn;
@@ -308,4 +310,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestCauses)
+
+}  // namespace test_causes
+
 #include "test_causes.moc"

@@ -8,6 +8,8 @@
 #include "core/plan/compute.h"
 #include "tests.h"
 
+namespace test_documents {
+
 using namespace sartorum;
 
 namespace {
@@ -84,4 +86,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestDocuments)
+
+}  // namespace test_documents
+
 #include "test_documents.moc"

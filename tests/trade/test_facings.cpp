@@ -13,6 +13,8 @@
 #include "geos_lines.h"
 #include "tests.h"
 
+namespace test_facings {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -314,4 +316,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestFacings)
+
+}  // namespace test_facings
+
 #include "test_facings.moc"

@@ -8,6 +8,8 @@
 #include "dresses.h"
 #include "tests.h"
 
+namespace test_goes_on {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -231,4 +233,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestGoesOn)
+
+}  // namespace test_goes_on
+
 #include "test_goes_on.moc"

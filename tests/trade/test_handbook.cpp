@@ -12,6 +12,8 @@
 #include "core/paper/bodice_redraw.h"
 #include "tests.h"
 
+namespace test_handbook {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -115,4 +117,7 @@ private slots:
 };
 
 SARTORUM_TEST(TestHandbook)
+
+}  // namespace test_handbook
+
 #include "test_handbook.moc"

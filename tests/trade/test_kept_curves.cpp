@@ -10,6 +10,8 @@
 #include "tests.h"
 #include "tops.h"
 
+namespace test_kept_curves {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -261,4 +263,7 @@ private slots:
 };
 
 SARTORUM_TEST(TestKeptCurves)
+
+}  // namespace test_kept_curves
+
 #include "test_kept_curves.moc"

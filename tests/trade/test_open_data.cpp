@@ -9,6 +9,8 @@
 #include "published_chart.h"
 #include "tests.h"
 
+namespace test_open_data {
+
 using namespace sartorum;
 using test::misses;
 
@@ -186,4 +188,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestOpenData)
+
+}  // namespace test_open_data
+
 #include "test_open_data.moc"

@@ -7,6 +7,8 @@
 
 #include "tests.h"
 
+namespace test_walls {
+
 namespace {
 
 QStringList offenders(const QString& folder, const QRegularExpression& forbidden)
@@ -74,6 +76,26 @@ private slots:
         QCOMPARE(seen, int(rows.size()));
         QVERIFY2(bad.isEmpty(), qPrintable(bad.join("\n")));
     }
+    // So that each header is once met first: what it lacks shows there (`./run headers` compiles each alone).
+    void a_source_includes_its_own_header_first()
+    {
+        static const QRegularExpression include{"^#include [<\"]([^>\"]+)[>\"]", QRegularExpression::MultilineOption};
+        const QString src = QString{SARTORUM_SOURCE_DIR} + "/src/";
+        QStringList bad;
+        int seen = 0;
+        QDirIterator it{src, {"*.cpp"}, QDir::Files, QDirIterator::Subdirectories};
+        while (it.hasNext()) {
+            QFile f{it.next()};
+            const QString header = f.fileName().chopped(3) + "h";
+            if (!QFile::exists(header)) continue;
+            QVERIFY(f.open(QIODevice::ReadOnly));
+            ++seen;
+            if (include.match(QString::fromUtf8(f.readAll())).captured(1) != header.mid(src.size()))
+                bad << f.fileName();
+        }
+        QVERIFY(seen > 200);
+        QVERIFY2(bad.isEmpty(), qPrintable(bad.join("\n")));
+    }
     void lower_rooms_of_the_core_do_not_reach_up()
     {
         const QStringList order{"units",  "body",  "chart", "pattern", "paper",
@@ -88,4 +110,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestWalls)
+
+}  // namespace test_walls
+
 #include "test_walls.moc"

@@ -10,6 +10,8 @@
 #include "words/sides.h"
 #include "words/words.h"
 
+namespace test_words {
+
 using namespace sartorum;
 using namespace sartorum::test;
 
@@ -496,4 +498,7 @@ private slots:
     }
 };
 SARTORUM_TEST(TestWords)
+
+}  // namespace test_words
+
 #include "test_words.moc"
