@@ -12,7 +12,7 @@ namespace sartorum {
 namespace {
 
 constexpr Length alike = Length::mm(1e-9);
-constexpr Length drawn = Length::mm(0.5);
+constexpr Length least_drawn = Length::mm(0.5);
 
 Piece& at_centre(Applied& a, PieceRole face)
 {
@@ -30,7 +30,7 @@ void raise_top(Applied& out, PieceRole face, Length amount)
         Piece& piece = out.garment.pieces[i];
         const Length here = top_length(piece);
         const Piece after = top_raised(piece, amount, along / whole, (along + here) / whole);
-        if (i == pieces.front() && amount >= drawn) {
+        if (i == pieces.front() && amount >= least_drawn) {
             const Point from = edge(piece, EdgeRole::Centre).curve.finalPoint();
             const Point to = edge(after, EdgeRole::Centre).curve.finalPoint();
             Step mark = step_on(piece, StepKind::MarkTopCentre, amount);
@@ -38,7 +38,7 @@ void raise_top(Applied& out, PieceRole face, Length amount)
             mark.picture.dimensions = {{from, to, amount}};
             out.steps.push_back(std::move(mark));
         }
-        if (amount >= drawn) out.steps.push_back(redrawn_step(piece, after, StepKind::RedrawTop, amount));
+        if (amount >= least_drawn) out.steps.push_back(redrawn_step(piece, after, StepKind::RedrawTop, amount));
         piece = after;
         along += here;
     }
@@ -47,8 +47,8 @@ void raise_top(Applied& out, PieceRole face, Length amount)
 void lower_bottom(Applied& out, PieceRole face, Length amount)
 {
     Piece& piece = at_centre(out, face);
-    piece = amount < drawn ? bottom_redrawn(piece, no_shift, {0, -amount.in_mm()})
-                           : bottom_moved_at_centre(out, piece, amount);
+    piece = amount < least_drawn ? bottom_redrawn(piece, no_shift, {0, -amount.in_mm()})
+                                 : bottom_moved_at_centre(out, piece, amount);
 }
 
 Length length_at_centre(Applied& a, PieceRole face)

@@ -21,14 +21,14 @@
 namespace sartorum {
 namespace {
 
-struct Wedge {
+struct FoldedWedge {
     Point upper;
     Point lower;
     Point hinge;
     double radians;  // the lower part turns clockwise
 };
 
-Wedge wedge_of(const Piece& piece, Length taken)
+FoldedWedge wedge_of(const Piece& piece, Length taken)
 {
     const auto line = *guide(piece, GuideKind::LengthenShorten);
     const double half = taken.in_mm() / 2;
@@ -39,7 +39,7 @@ Wedge wedge_of(const Piece& piece, Length taken)
 // Draw, cut to the side, close. Gives the paper with the wedge closed and its edges smoothed.
 Outcome<Piece> wedge_closed(Applied& applied, const Piece& piece, Length taken)
 {
-    const Wedge w = wedge_of(piece, taken);
+    const FoldedWedge w = wedge_of(piece, taken);
     // The wedge must stay above the lower edge: after much shortening there may be no room for it.
     const Curve& lower = piece.edges[*edge_index(piece, EdgeRole::Side, true)].curve;
     const double floor =

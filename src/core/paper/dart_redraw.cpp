@@ -9,7 +9,7 @@
 namespace sartorum {
 namespace {
 
-constexpr double hair = 1e-3;  // so that both parts of a parted edge are lines
+constexpr double least_part = 1e-3;  // so that both parts of a parted edge are lines
 
 // Turned with its neighbours: direction of the edge before the mouth at its leg.
 Curve mouth_drawn(const Piece& p, std::size_t mouth)
@@ -138,7 +138,7 @@ OutlinePlace place_facing(const Piece& p, EdgeRole role, Point pivot, double fro
         const OutlinePlace here = place_along(p, role, whole * (from + (to - from) * i / tries));
         const Curve& c = p.edges[here.edge].curve;
         const auto end = static_cast<double>(c.size_default());
-        const Point along = start_direction(split(c, std::clamp(here.time, hair, end - hair)).after);
+        const Point along = start_direction(split(c, std::clamp(here.time, least_part, end - least_part)).after);
         const double off = std::abs(Geom::dot(along, Geom::unit_vector(pivot - point_at(p, here))));
         if (off >= least) continue;
         least = off;
@@ -175,8 +175,9 @@ std::size_t part_edge(Piece& p, const OutlinePlace& at)
     const auto end = static_cast<double>(old.curve.size_default());
     // At a node of the curve where one is near: no slivers.
     const double node = std::round(at.time);
-    const bool near_node = std::abs(at.time - node) < hair && node > 0.5 && node < end - 0.5;
-    const auto [before, after] = split(old.curve, near_node ? node : std::clamp(at.time, hair, end - hair));
+    const bool near_node = std::abs(at.time - node) < least_part && node > 0.5 && node < end - 0.5;
+    const auto [before, after] =
+        split(old.curve, near_node ? node : std::clamp(at.time, least_part, end - least_part));
     p.edges[at.edge].curve = before;
     Edge rest = old;
     rest.curve = after;
@@ -308,8 +309,8 @@ Pivoted pivoted_into_dart(const Piece& piece, const OutlinePlace& place, std::si
         return best ? *best : nearest(whole, where).time;
     };
     const auto end = static_cast<double>(whole.size_default());
-    const double t0 = std::clamp(time_near(ray(half)), hair, end - 2 * hair);
-    const double t1 = std::clamp(time_near(ray(-half)), t0 + hair, end - hair);
+    const double t0 = std::clamp(time_near(ray(half)), least_part, end - 2 * least_part);
+    const double t1 = std::clamp(time_near(ray(-half)), t0 + least_part, end - least_part);
     const Curve before = split(whole, t0).before;
     const Curve after = split(whole, t1).after;
     const double angle =

@@ -1,3 +1,5 @@
+#include "desk/mirror/mirror_dialogs.h"
+
 #include <QComboBox>
 #include <QGridLayout>
 #include <QKeyEvent>
@@ -7,7 +9,6 @@
 #include <algorithm>
 
 #include "desk/dialogs/sheet.h"
-#include "desk/mirror/mirror_dialogs.h"
 #include "words/mirror.h"
 
 namespace sartorum::desk {

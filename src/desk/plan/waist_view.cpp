@@ -18,7 +18,7 @@ namespace sartorum::desk {
 namespace {
 
 constexpr double steepest = 4;  // heights are drawn up to so many times larger than widths
-constexpr double hold_within = 16;
+constexpr double station_within = 16;
 constexpr int settles_ms = 700;
 
 const Adjustment& drawn_by(const Room& room)
@@ -201,7 +201,8 @@ void WaistPicture::mousePressEvent(QMouseEvent* e)
     for (std::size_t i = 0; i < station_count; ++i) {
         // The whole upright at a station can be taken hold of.
         const QPointF off = handle(*l, i) - e->position();
-        if (std::abs(off.x()) > hold_within * look_.scale() || std::abs(off.y()) > 3 * hold_within * look_.scale())
+        if (std::abs(off.x()) > station_within * look_.scale() ||
+            std::abs(off.y()) > 3 * station_within * look_.scale())
             continue;
         station_ = i;
         drag_ = Drag{e->position(), half(*l).by[i]};
