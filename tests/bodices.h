@@ -10,10 +10,10 @@
 
 namespace sartorum::test {
 
-// How often to try at random: a third of it where the sanitizers look at every step.
+// How often to try at random: a third of it where the whole runs in another program (SARTORUM_SAMPLE).
 inline constexpr int tries(int n)
 {
-#ifdef __SANITIZE_ADDRESS__
+#ifdef SARTORUM_SAMPLE
     return n / 3;
 #else
     return n;

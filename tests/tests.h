@@ -26,6 +26,10 @@ struct Joined {
     }
 };
 
+// The classes of this program: all, or the one that is named first; `2/3` behind its name: the second of three parts of
+// its functions. Needs an application.
+[[nodiscard]] int run();
+
 }  // namespace sartorum::test
 
 #define SARTORUM_TEST(Class)                             \

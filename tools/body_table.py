@@ -1,4 +1,4 @@
-#!/usr/bin/env python3
+#!/usr/bin/python3
 """Writes src/core/body/likely_table.h from tests/trade/data/body-dimensions.csv. Standard library only."""
 import csv
 import pathlib

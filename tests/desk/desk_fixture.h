@@ -8,7 +8,7 @@
 #include <QTest>
 #include <QTimer>
 
-#include "desk/demo.h"
+#include "demo_notebook.h"
 #include "desk/window.h"
 
 namespace sartorum::test {
@@ -22,9 +22,9 @@ struct Desk {
 
     Desk(const QString& path, bool demo, QDate today = {2026, 11, 23})
     {
+        if (demo) lay_demo_notebook(path);
         auto book = notebook::Notebook::open(path);
         if (!book) qFatal("the notebook does not open");
-        if (demo && !fill_with_demo(**book, QString{SARTORUM_SOURCE_DIR} + "/demo")) qFatal("no demo");
         room = std::make_unique<Room>(std::move(*book), [today] { return today; });
         window = std::make_unique<Window>(look, *room);
         window->show();
