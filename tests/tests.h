@@ -26,8 +26,8 @@ struct Joined {
     }
 };
 
-// The classes of this program: all, or the one that is named first; `2/3` behind its name: the second of three parts of
-// its functions. Needs an application.
+// The classes of this program: all, or the one that is named first; `2/3` behind its name: the second of three
+// parts of its functions. Needs an application.
 [[nodiscard]] int run();
 
 }  // namespace sartorum::test

@@ -13,7 +13,9 @@ inline void lay_pattern(Desk& d, const QString& name)
     for (const auto& p : d.room->book().patterns()) {
         if (p.name.contains(name)) d.room->choose_pattern(p.id);
     }
-    d.room->choose(d.room->advice()->choice);
+    // Who was not measured for its chart is given one size of it.
+    constexpr SizeChoice one_size{2, 2, 2};
+    d.room->choose(d.room->advice() ? d.room->advice()->choice : one_size);
 }
 
 // That demo wearer stands at the table.

@@ -1,23 +1,17 @@
 #include "core/paper/sound.h"
 
-#include <boost/geometry.hpp>
-#include <boost/geometry/geometries/point_xy.hpp>
-#include <boost/geometry/geometries/polygon.hpp>
-
 #include <algorithm>
 #include <array>
 #include <utility>
 #include <vector>
 
+#include "core/paper/ring.h"
 #include "core/pattern/dart.h"
 
 namespace sartorum {
 namespace {
 
 constexpr double sliver = 1e-3;  // mm
-
-using Place = boost::geometry::model::d2::point_xy<double>;
-using Ring = boost::geometry::model::polygon<Place>;
 
 double control_length(const Geom::CubicBezier& s)
 {
@@ -112,14 +106,7 @@ bool clearly_simple(const Piece& piece)
 
 bool crosses_itself(const Piece& piece)
 {
-    if (clearly_simple(piece)) return false;
-    Ring ring;
-    for (const auto& p : outline_points(piece, Length::mm(0.1)))
-        boost::geometry::append(ring.outer(), Place{p[Geom::X], p[Geom::Y]});
-    boost::geometry::correct(ring);
-    boost::geometry::validity_failure_type why{};
-    if (boost::geometry::is_valid(ring, why)) return false;
-    return why != boost::geometry::failure_duplicate_points;
+    return !clearly_simple(piece) && ring_crosses_itself(outline_points(piece, Length::mm(0.1)));
 }
 
 // Straight from end to end, which costs nothing to take and is never longer than the edge.

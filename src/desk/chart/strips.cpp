@@ -413,9 +413,9 @@ void Strips::draw_answer(QPainter& p, Measure m, const Taken& taken, const QRect
                           return row.measure == m && ease_holds(row, difference);
                       }));
     // The frame in its nearest size is what the rest is fitted to.
-    const auto& advice = *room_.advice();
-    const bool frame = !paper && m == Measure::HighBust && anchor_of(advice.school.school) == m &&
-                       on == size_at(advice.choice, m);
+    const auto& advice = room_.advice();  // none where too little was read
+    const bool frame = advice && !paper && m == Measure::HighBust && anchor_of(advice->school.school) == m &&
+                       on == size_at(advice->choice, m);
     const bool good = inside || in_range || held || frame;
     const QString text = inside     ? tr("within measuring")
                          : in_range ? tr("inside the printed range")
