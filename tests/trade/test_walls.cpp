@@ -79,7 +79,8 @@ private slots:
     // So that each header is once met first: what it lacks shows there (`./run headers` compiles each alone).
     void a_source_includes_its_own_header_first()
     {
-        static const QRegularExpression include{"^#include [<\"]([^>\"]+)[>\"]", QRegularExpression::MultilineOption};
+        static const QRegularExpression include{"^#include [<\"]([^>\"]+)[>\"]",
+                                                QRegularExpression::MultilineOption};
         const QString src = QString{SARTORUM_SOURCE_DIR} + "/src/";
         QStringList bad;
         int seen = 0;
