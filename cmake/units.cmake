@@ -16,4 +16,6 @@ function(sartorum_mocs target)  # headers...
   qt_wrap_cpp(made ${ARGN})
   target_sources(${target} PRIVATE ${ARGN} ${made})
   set_source_files_properties(${made} PROPERTIES UNITY_GROUP mocs)
+  # In a target that waits for nothing, so that no source waits for the libraries below because of its moc.
+  add_custom_target(mocs_of_${target} DEPENDS ${made})
 endfunction()
