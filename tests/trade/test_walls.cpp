@@ -76,6 +76,15 @@ private slots:
         QCOMPARE(seen, int(rows.size()));
         QVERIFY2(bad.isEmpty(), qPrintable(bad.join("\n")));
     }
+    // So the sanitizers need not ask at each access whether it is aligned (CMakeLists.txt).
+    void nothing_is_cast_to_what_lies_otherwise_in_memory()
+    {
+        for (const char* room : {"src/core", "src/words", "src/formats"}) {
+            const auto bad = offenders(
+                room, QRegularExpression{"\\breinterpret_cast\\b|\\bmem(cpy|move)\\b|\\bunion\\s+\\w*\\s*\\{"});
+            QVERIFY2(bad.isEmpty(), qPrintable(bad.join("\n")));
+        }
+    }
     // So that each header is once met first: what it lacks shows there (`./run headers` compiles each alone).
     void a_source_includes_its_own_header_first()
     {
