@@ -19,6 +19,25 @@ private slots:
         QVERIFY(c.has_value());
         QCOMPARE(c->sizes[1].body.at(Measure::Hip).in_mm(), 920.0);
     }
+    void a_column_may_be_named_as_makers_name_it()  // common practice
+    {
+        struct Named {
+            const char* word;
+            Measure means;
+            int cm;
+        };
+        for (const auto& n : {Named{"inseam", Measure::InsideLeg, 78},
+                              {"rise", Measure::BodyRise, 27},
+                              {"seat", Measure::Hip, 90},
+                              {"biceps", Measure::UpperArm, 28}}) {
+            const std::string next = std::to_string(n.cm + 1);
+            const auto c = read_chart_csv("size,waist cm," + std::string{n.word} + " cm\n8,64," +
+                                          std::to_string(n.cm) + "\n10,68," + next + "\n");
+            QVERIFY2(c.has_value(), n.word);
+            QVERIFY2(c->sizes[1].body.contains(n.means), n.word);
+            QCOMPARE(c->sizes[1].body.at(n.means).in_mm(), 10.0 * (n.cm + 1));
+        }
+    }
     void inches_with_fractions_and_quoted_cells_are_read()
     {
         const auto c = read_chart_csv("\"size\",\"waist in\",hip (in)\n8,25 1/4,\"35 ½\"\n10,26 1/4,36½\n");
