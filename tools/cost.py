@@ -69,7 +69,7 @@ def main(folder, page):
         results = folder / f"{tree}.xml"
         if results.exists():
             classes = ran(results)
-            parts.append((f"{tree}: running {len(classes)} classes", sum(classes.values())))
+            parts.append((f"{tree}: running the tests", sum(classes.values())))
             slowest += [(seconds, name) for name, seconds in classes.items()]
     was = kept(page)
     # A machine may be slower than that of the kept figures, or shared: what grew is told against the rest.

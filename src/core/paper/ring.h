@@ -6,7 +6,8 @@
 
 namespace sartorum {
 
-// The last is joined to the first. Points that stand twice are no crossing; fewer than three are none either.
+// The last is joined to the first. Points that stand twice are no crossing; what encloses nothing (fewer than
+// three points, a spike) counts as one.
 [[nodiscard]] bool ring_crosses_itself(const std::vector<Geom::Point>&);
 
 }  // namespace sartorum
