@@ -217,12 +217,12 @@ void drag(const QString& demo, Kept& kept)
     const Work work = work_of(pattern, chart, body.set, plan);
     const double pass = plain_ms(pattern.find("16")->pieces);
     Work unlike = work;
-    unlike.plan.decisions[1].set_side(Side::Left, Length::mm(-3));
+    unlike.plan.decisions[1].set({Face::Both, Side::Left}, Length::mm(-3));
     const auto both = dragged_in_turn(
         {work, dress_to_drag(demo, body.set), unlike, all_in_one_to_drag(demo, body.set)}, [](Plan& p, int i) {
             const Length amount = Length::mm(-6.0 + i % 12);
             if (p.decisions[1].has_sides())
-                p.decisions[1].set_side(Side::Right, amount);
+                p.decisions[1].set({Face::Both, Side::Right}, amount);
             else
                 p.decisions[1].set_amount(amount);
         });

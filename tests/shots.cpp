@@ -164,9 +164,8 @@ int main(int argc, char** argv)
     look.set_night(false);
     window.go_to(Station::Plan);
     // A waist that stands high in front as it was measured, and the left side higher by hand.
-    constexpr std::size_t side = 2;
-    room.decide(place_taken(*room.computed(), *room.computed()->line(AdjustmentKind::WaistLine), side, Side::Left,
-                            Length::mm(8)));
+    const PlanLine& waist = *room.computed()->line(AdjustmentKind::WaistLine);
+    room.decide(room.plan().accepting(waist.kind, waist.part, {Face::Both, Side::Left, "side"}, Length::mm(8)));
     window.findChild<PlanStation*>()->show_adjustment(AdjustmentKind::WaistLine);
     beside(8);
     shot("plan-waist");

@@ -109,7 +109,8 @@ public:
     void drop_trial();  // as it stood before the hand took hold
     [[nodiscard]] bool trying() const { return trial_.has_value(); }
     [[nodiscard]] std::optional<AdjustmentKind> tried() const { return trial_; }
-    // Every proposal, one after the other: what an earlier one changes may bring a later one up. One act.
+    // The proposals as they stand, but those that are more than is usual; what comes up through them waits. One
+    // act.
     void accept_all();
     void leave_zone(Zone);  // every proposal there, as bought; one act
     // Try-ons of this wearer and pattern, oldest first, and the versions they hang on, newest first.

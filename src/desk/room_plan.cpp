@@ -161,9 +161,10 @@ void Room::leave_zone(Zone zone)
 void Room::accept_all()
 {
     if (!computed_ || !chart_) return;
-    Plan next = before_trial_.value_or(plan_);
-    if (auto all = with_all_proposed({pattern_, printed_chart_, body_, next})) next = all->work.plan;
-    if (save_plan(next, tr("all that is proposed"))) take_plan(next);
+    drop_trial();
+    const auto next = with_waiting_taken(*computed_);
+    if (!next) return;
+    if (save_plan(*next, tr("what was proposed"))) take_plan(*next);
 }
 
 // Another amount or answer leaves the way it is done as it was chosen, and amounts of a place or a side as they

@@ -85,6 +85,10 @@ Outcome<bool> read_amounts(const json& list, const std::string& field, Decision&
     for (const auto& entry : list) {
         auto amount = amount_of(entry, field);
         if (!amount) return tl::make_unexpected(amount.error());
+        const bool twice = std::any_of(into.amounts.begin(), into.amounts.end(), [&](const Amount& a) {
+            return a.at == amount->at && a.face == amount->face && a.side == amount->side;
+        });
+        if (twice) return refuse(Why::KeyTwice, field);
         into.amounts.push_back(std::move(*amount));
     }
     return true;

@@ -3,6 +3,26 @@
 #include "words/words.h"
 
 namespace sartorum::words {
+namespace {
+
+// The bound it went past; the other one says nothing about it.
+QString too_large(const Refusal& r, Unit u)
+{
+    const auto kind = adjustment_of_key(r.field);
+    const QString advice = kind ? limit_advice(*kind) : t("Take another size, or make a toile first.");
+    const QString given = amount(r.given, u, true);
+    if (r.low == r.high) return t("%1 is more than this method carries here. %2").arg(given, advice);
+    if (r.given > r.high)
+        return t("%1 is more than this method carries here: %2 is the most. %3")
+            .arg(given, amount(r.high, u, true), advice);
+    if (r.low > Length{})
+        return t("%1 is too little here: %2 is the least. Type more, or leave it as bought.")
+            .arg(given, amount(r.low, u, true));
+    return t("%1 is more than this method carries here: %2 is the most. %3")
+        .arg(given, amount(r.low, u, true), advice);
+}
+
+}  // namespace
 
 QString refusal(const Refusal& r, Unit u)
 {
@@ -264,14 +284,7 @@ QString refusal(const Refusal& r, Unit u)
         case Why::NeedsSideDart:
             return t(
                 "The front has no dart in the side seam to move. The bust point itself needs no change here.");
-        case Why::AmountTooLarge:
-            if (const auto kind = adjustment_of_key(r.field)) {
-                return t("%1 is more than this method carries (%2 to %3). %4")
-                    .arg(amount(r.given, u, true), amount(r.low, u, true), amount(r.high, u, true),
-                         limit_advice(*kind));
-            }
-            return t("%1 is more than this method carries (%2 to %3). Take another size, or make a toile first.")
-                .arg(amount(r.given, u, true), amount(r.low, u, true), amount(r.high, u, true));
+        case Why::AmountTooLarge: return too_large(r, u);
         case Why::BodyIncomplete: return t("%1 has not been read yet. Measure it at the Tape.").arg(name);
         case Why::KeyMissing: return t("“%1” is missing in the file, or is not what it should be.").arg(field);
         case Why::KeyUnknown: return t("“%1” is not known here. Check its spelling, or take it out.").arg(field);

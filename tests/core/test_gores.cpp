@@ -70,7 +70,7 @@ BodySet body_of(const SizeChart& c, std::size_t size)
 Plan accepting(AdjustmentKind kind, Length amount, const std::string& waist = "14", const std::string& hip = "14")
 {
     Plan p = plan_in_sizes(waist, hip);
-    p.put(p.taken(kind, amount, {}));
+    p.put({kind, Answer::Accepted, amount});
     return p;
 }
 
@@ -303,7 +303,7 @@ private slots:
         const Length wish = Length::mm(700);
         body.readings[Measure::SkirtLength] = {wish, wish};
         Plan plan = plan_in_sizes("14", "14");
-        plan.put(plan.taken(AdjustmentKind::FinishedLength, {}, {}));
+        plan.put({AdjustmentKind::FinishedLength, Answer::Accepted});
         const auto c = need(compute(work_of(in_sizes(g), chart, body, plan)));
         const Piece& yoke = *find_piece(c.altered.pieces, "yoke-front");
         const Piece& side = *find_piece(c.altered.pieces, "front-2");
@@ -403,7 +403,7 @@ private slots:
             g.fullness = g.yoke > Length{} && i % 4 == 3 ? 1.7 : 1;
             const auto chart = chart_of(g);
             Plan plan = plan_in_sizes("14", i % 3 == 0 ? "16" : "14");
-            for (const auto kind : kinds) plan.put(plan.taken(kind, Length::mm(between(rng, -15, 30)), {}));
+            for (const auto kind : kinds) plan.put({kind, Answer::Accepted, Length::mm(between(rng, -15, 30))});
             const auto c = need(compute(work_of(in_sizes(g), chart, body_of(chart, 1), plan)));
             QVERIFY2(walks(c), qPrintable(QString::number(i)));
             QVERIFY(c.not_done.empty());

@@ -149,8 +149,8 @@ private slots:
         const SizeChart chart = chart_for(pattern);
         Plan plan = dress_plan("12", "12", "12");
         Decision d{AdjustmentKind::PinnedWaistDarts, Answer::Accepted};
-        d.set_at("front_depth", {}, Length::mm(6));
-        d.set_at("back_depth", Side::Left, Length::mm(4));
+        d.set({Face::Both, {}, "front_depth"}, Length::mm(6));
+        d.set({Face::Both, Side::Left, "back_depth"}, Length::mm(4));
         plan.decide(d);
         const Computed c = need(compute(pattern, chart, {}, plan));
         const auto* l = c.line(AdjustmentKind::PinnedWaistDarts);

@@ -96,9 +96,9 @@ private slots:
         const auto b = bench();
         Plan p = plan_at("14");
         Decision d{AdjustmentKind::PinnedShoulder, Answer::Accepted};
-        d.set_at("front_tip", Side::Right, Length::mm(-9));
-        d.set_at("front_tip", Side::Left, Length::mm(-4));
-        d.set_at("back_neck_end", {}, Length::mm(-6));
+        d.set({Face::Both, Side::Right, "front_tip"}, Length::mm(-9));
+        d.set({Face::Both, Side::Left, "front_tip"}, Length::mm(-4));
+        d.set({Face::Both, {}, "back_neck_end"}, Length::mm(-6));
         p.decide(d);
         const auto c = b(p);
         const auto* l = c.line(AdjustmentKind::PinnedShoulder);

@@ -1,4 +1,7 @@
 #include <QTest>
+#include <map>
+#include <random>
+#include <tuple>
 
 #include "core/plan/compute.h"
 #include "skirts.h"
@@ -85,6 +88,56 @@ private slots:
                 plan.decide({AdjustmentKind::FinishedLength, Answer::Accepted, {}});
                 const auto c = *compute(p, chart_of(p), body(720, 960, 228.6, 655), plan);
                 QVERIFY(is_near(c.altered_flat.of(GarmentMeasure::Side), Length::mm(655), Length::mm(0.05)));
+            }
+        }
+    }
+    // One amount said alone, of every adjustment that has faces, sides or places: all others stay what they were,
+    // those said and those left to the proposal.
+    void one_amount_said_alone_leaves_all_others()
+    {
+        std::mt19937 rng{371};
+        const auto cells = [](const Decision& d, const std::vector<std::string>& places) {
+            std::map<std::tuple<std::string, Side, Face>, std::optional<Length>> out;
+            for (const auto& at : places) {
+                for (const auto side : both_sides) {
+                    for (const auto face : each_face)
+                        out[{at, side, face}] = at.empty() ? d.on(side, face) : d.at(side, at, false);
+                }
+            }
+            return out;
+        };
+        for (const auto& entry : catalogue()) {
+            std::vector<std::string> places;
+            for (const auto& p : entry.places) places.emplace_back(p.key);
+            if (places.empty()) places.emplace_back("");
+            const bool faces = entry.acts_on == ActsOn::Apart && entry.places.empty();
+            for (int i = 0; i < 40; ++i) {
+                Decision d{entry.kind, Answer::Accepted};
+                for (int step = 0; step < 6; ++step) {
+                    Which which;
+                    which.at = places[rng() % places.size()];
+                    if (faces && rng() % 2) which.face = rng() % 2 ? Face::Front : Face::Back;
+                    if (rng() % 2) which.side = rng() % 2 ? Side::Right : Side::Left;
+                    const auto by = rng() % 4 ? std::optional{Length::mm(double(rng() % 20) - 10)} : std::nullopt;
+                    const auto before = cells(d, places);
+                    d.set(which, by);
+                    for (const auto& [cell, is] : cells(d, places)) {
+                        const auto& [at, side, face] = cell;
+                        const bool meant = at == which.at && (!which.side || *which.side == side) &&
+                                           (which.face == Face::Both || which.face == face);
+                        QVERIFY2(is == (meant ? by : before.at(cell)), entry.key.data());
+                    }
+                }
+                Decision again = d;
+                again.one_amount();
+                for (const auto& at : places) {
+                    for (const auto face : each_face) {
+                        const auto right = at.empty() ? d.on(Side::Right, face) : d.at(Side::Right, at, false);
+                        const auto left =
+                            at.empty() ? again.on(Side::Left, face) : again.at(Side::Left, at, false);
+                        QVERIFY(left == right && !again.has_sides());
+                    }
+                }
             }
         }
     }

@@ -35,8 +35,8 @@ const Length mm = Length::mm(1);
 Decision unlike(Kind kind, Length right, Length left)
 {
     Decision d{kind, Answer::Accepted};
-    d.set_side(Side::Right, right);
-    d.set_side(Side::Left, left);
+    d.set({Face::Both, Side::Right}, right);
+    d.set({Face::Both, Side::Left}, left);
     return d;
 }
 

@@ -4,6 +4,7 @@
 
 #include "core/alter/shoulder_slope.h"
 #include "core/fitting/again.h"
+#include "core/fitting/amounts.h"
 #include "core/fitting/from_hands.h"
 #include "core/fitting/gate.h"
 #include "core/fitting/into_plan.h"
@@ -182,6 +183,59 @@ private slots:
         // More than the adjustment can be given: nothing is put.
         const auto most = again(b, c, {Kind::ShoulderSlope, Answer::Accepted, -shoulder_slope_limit});
         QCOMPARE(put(cause(Kind::ShoulderSlope, -1), t, most).not_put, NotPut::AtMost);
+    }
+    // What is shown is what goes in: of the face and the side it is about; all that was decided before stays, and
+    // what was not on the paper does not come onto it.
+    void what_is_put_in_is_what_is_shown_and_nothing_else()
+    {
+        const auto b = bench();
+        int put_in = 0;
+        for (const int begun : {0, 1, 2}) {
+            Plan plan = plan_at("14");
+            if (begun == 1) {
+                Decision length{Kind::BodiceLength, Answer::Accepted};
+                length.set({Face::Back}, Length::mm(-1));
+                plan.decide(length);
+                plan.decide({Kind::ShoulderSlope, Answer::Accepted, Length::mm(-4), Length::mm(-2)});
+            }
+            BodySet body;
+            if (begun == 2)
+                body = body_of({{Measure::Bust, 1010}, {Measure::Waist, 800}, {Measure::CrossShoulder, 380}});
+            const auto c = b(plan, body);
+            for (const auto& f : all_causes()) {
+                for (const auto& t :
+                     {toile({note(S::FoldsNeckToUnderarm)}), toile({note(S::FoldsNeckToUnderarm, Side::Left)})}) {
+                    const auto into = put(f, t, c);
+                    if (into.not_put != NotPut::No) continue;
+                    ++put_in;
+                    const auto kind = into.decision.kind;
+                    Work work = c.work;
+                    work.plan.decide(into.decision);
+                    const auto then = compute(work);
+                    QVERIFY(then.has_value());
+                    const auto& was = *c.line(kind);
+                    const auto& is = *then->line(kind);
+                    if (is.state != LineState::Accepted) continue;  // refused, and said
+                    const char* name = adjustment(kind).key.data();
+                    const bool apart = adjustment(kind).acts_on == ActsOn::Apart;
+                    if (adjustment(kind).places.empty()) {
+                        const bool left = into.side == Side::Left && then->left_of(is);
+                        const auto& of = left ? *then->left_of(is) : is;
+                        const bool back = apart && f.cause.face == Face::Back;
+                        QVERIFY2(is_near(back ? of.back : of.amount, into.after, Length::mm(0.05)), name);
+                    }
+                    const auto before = [&](Face face) { return done_on(&was, face); };
+                    if (apart && f.cause.face == Face::Front && !into.side)
+                        QVERIFY2(is_near(is.back, before(Face::Back), Length::mm(1e-6)), name);
+                    if (apart && f.cause.face == Face::Back && !into.side)
+                        QVERIFY2(is_near(is.amount, before(Face::Front), Length::mm(1e-6)), name);
+                    for (const auto& d : c.work.plan.decisions) {
+                        if (d.kind != kind) QVERIFY2(*then->work.plan.decision(d.kind) == d, name);
+                    }
+                }
+            }
+        }
+        QVERIFY2(put_in > 60, qPrintable(QString::number(put_in)));
     }
     // Seen before the plan took it up: nothing more of it until a body has worn that.
     void what_the_plan_took_up_since_waits_for_the_next_toile()

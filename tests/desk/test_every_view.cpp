@@ -294,8 +294,8 @@ private slots:
                              open_card(desk, AdjustmentKind::CrotchWedge);
                          }});
         Decision waist{AdjustmentKind::WaistLine, Answer::Accepted};
-        waist.set_at("centre_front", {}, Length::mm(-20));
-        waist.set_at("side", {}, Length::mm(9.5));
+        waist.set({Face::Both, {}, "centre_front"}, Length::mm(-20));
+        waist.set({Face::Both, {}, "side"}, Length::mm(9.5));
         d.room->decide(waist);
         views.push_back({"plan, waist", [](Desk& desk) {
                              desk.window->go_to(Station::Plan);

@@ -253,6 +253,64 @@ private slots:
         d.click("more_amount_shoulder_slope");
         QVERIFY(is_near(d.line(ShoulderSlope).back, Length::mm(-5), Length::mm(1e-9)));
         QVERIFY(is_near(d.line(ShoulderSlope).amount, Length::mm(-5), Length::mm(1e-9)));
+        // Alike now, and still told apart.
+        d.click("less_back_shoulder_slope");
+        QVERIFY(is_near(d.line(ShoulderSlope).back, Length::mm(-6), Length::mm(1e-9)));
+        QVERIFY(is_near(d.line(ShoulderSlope).amount, Length::mm(-5), Length::mm(1e-9)));
+    }
+    // Past what is usual a step says why it stops; back from there it goes.
+    void beyond_the_usual_a_step_back_goes_and_a_step_on_says_why_not()
+    {
+        Desk d{at(), true};
+        lay_bodice(d);
+        d.window->go_to(Station::Plan);
+        const Length most = adjustment(ShoulderLength).most;
+        d.room->decide(ShoulderLength, Answer::Accepted, most + Length::mm(4));
+        open_card(d, ShoulderLength);
+        d.click("more_amount_shoulder_length");
+        QVERIFY(is_near(d.line(ShoulderLength).amount, most + Length::mm(4), Length::mm(1e-9)));
+        bool told = false;
+        for (auto* l : d.window->findChildren<QLabel*>())
+            told = told || (l->isVisible() && l->text().contains("More than is usual here"));
+        QVERIFY(told);
+        for (int i = 0; i < 2; ++i) d.click("less_amount_shoulder_length");
+        QVERIFY(is_near(d.line(ShoulderLength).amount, most + Length::mm(2), Length::mm(1e-9)));
+    }
+    // A front typed while front and back are told apart leaves the back to the proposal, or as it was; undo too.
+    void one_face_typed_leaves_the_other()
+    {
+        Desk d{at(), true};
+        lay_bodice(d);
+        d.window->go_to(Station::Plan);
+        for (const auto kind : {ShoulderSlope, BodiceLength}) {
+            d.room->forget(kind);
+            open_card(d, kind);
+            const QString key = QString::fromLatin1(adjustment(kind).key.data());
+            const auto id = [&](const char* what) { return (what + key).toUtf8(); };
+            if (!d.window->findChild<QLineEdit*>(QString{"back_"} + key)->isVisible())
+                d.click(id("faces_").constData());
+            const auto type = [&](const QString& field, const char* text) {
+                auto* e = d.find<QLineEdit>(field.toUtf8().constData());
+                e->setFocus();
+                e->selectAll();
+                d.type(text);
+                d.key(Qt::Key_Return);
+            };
+            const auto all = [&] { return std::pair{d.line(kind).amount, d.line(kind).back}; };
+            const Length proposed = d.line(kind).back;
+            type("amount_" + key, "0.4");
+            QCOMPARE(all().second, proposed);
+            QVERIFY(is_near(all().first, Length::mm(4), Length::mm(1e-9)));
+            QVERIFY(!d.room->plan().decision(kind)->on(Side::Right, Face::Back));  // undecided still
+            type("back_" + key, "-0.3");
+            type("amount_" + key, "0.2");
+            QVERIFY(is_near(all().second, Length::mm(-3), Length::mm(1e-9)));
+            QVERIFY(is_near(all().first, Length::mm(2), Length::mm(1e-9)));
+            d.room->undo();
+            QVERIFY(is_near(all().first, Length::mm(4), Length::mm(1e-9)));
+            d.room->undo();
+            QCOMPARE(all().second, proposed);
+        }
     }
     void while_a_hand_tries_what_was_proposed_the_picture_stays_before_and_after()
     {

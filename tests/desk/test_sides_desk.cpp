@@ -64,7 +64,7 @@ private slots:
         QVERIFY(d.line(ShoulderSlope).amount < left_line(d, ShoulderSlope).amount);
         const QString spoken = map_of(d).tag_of(ShoulderSlope)->accessibleDescription();
         QVERIFY2(spoken.contains("right") && spoken.contains("left"), qPrintable(spoken));
-        d.click("accept_all");
+        d.accept_all();
         const auto& c = *d.room->computed();
         QVERIFY(c.left && cut_by_side(c) && c.not_done.empty());
         QVERIFY(c.checks.seams_hold());
@@ -117,6 +117,7 @@ private slots:
         QCOMPARE(pad_of(d).side_in_hand(), std::optional{Side::Right});
         type_side(d, "amount_shoulder_slope", "-0.9");
         type_side(d, "left_amount_shoulder_slope", "-0.5");
+        d.click("faces_shoulder_slope");
         type_side(d, "left_back_shoulder_slope", "-0.3");
         QCOMPARE(mm(d.line(ShoulderSlope).amount), -9.0);
         QCOMPARE(mm(left_line(d, ShoulderSlope).amount), -5.0);

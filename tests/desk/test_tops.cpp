@@ -85,7 +85,7 @@ private slots:
         QVERIFY(!on_fold(*find_piece(d.room->computed()->bought.pieces, PieceRole::Back)));
 
         d.window->go_to(Station::Plan);
-        d.click("accept_all");
+        d.accept_all();
         QVERIFY(d.line(ShoulderLength).state == LineState::NothingKnown);  // cut in, without a sleeve
         QVERIFY(is_near(d.line(BodiceLength).amount, Length::mm(12.5), Length::mm(0.01)));
         // A toile showed the ball of the shoulder forward: typed by hand.
@@ -158,6 +158,7 @@ private slots:
         };
         type_into("amount_shoulder_slope", "-0.6");
         QCOMPARE(d.line(ShoulderSlope).back.in_mm(), d.line(ShoulderSlope).amount.in_mm());
+        d.click("faces_shoulder_slope");
         type_into("back_shoulder_slope", "-0.4");
         QVERIFY(is_near(d.line(ShoulderSlope).amount, Length::mm(-6), Length::mm(1e-9)));
         QVERIFY(is_near(d.line(ShoulderSlope).back, Length::mm(-4), Length::mm(1e-9)));

@@ -44,8 +44,15 @@ bool same_decision(const Decision& a, const Decision& b)
     const auto near = [](const std::optional<Length>& x, const std::optional<Length>& y) {
         return x.has_value() == y.has_value() && (!x || abs(*x - *y) < Length::mm(1e-6));
     };
-    return a.kind == b.kind && a.answer == b.answer && near(a.amount(), b.amount()) && near(a.back(), b.back()) &&
-           a.method == b.method;
+    for (const auto side : both_sides) {
+        for (const auto face : each_face) {
+            if (!near(a.on(side, face), b.on(side, face))) return false;
+        }
+        for (const auto& place : adjustment(a.kind).places) {
+            if (!near(a.at(side, place.key, false), b.at(side, place.key, false))) return false;
+        }
+    }
+    return a.kind == b.kind && a.answer == b.answer && a.method == b.method;
 }
 
 Plan random_plan(std::mt19937& rng)
@@ -58,6 +65,13 @@ Plan random_plan(std::mt19937& rng)
         if (d.answer == Answer::Accepted && rng() % 2)
             d.set_amount(Length::mm(std::round(between(rng, a.least.in_mm(), a.most.in_mm()) * 10) / 10));
         if (d.amount() && a.acts_on == ActsOn::Apart && rng() % 2) d.set_back(*d.amount() * 0.5);
+        for (int i = 0; i < 3 && d.answer == Answer::Accepted && rng() % 2; ++i) {
+            Which which;
+            if (!a.places.empty()) which.at = a.places[rng() % a.places.size()].key;
+            if (a.acts_on == ActsOn::Apart && a.places.empty()) which.face = each_face[rng() % 2];
+            if (rng() % 2) which.side = both_sides[rng() % 2];
+            d.set(which, Length::mm(std::round(between(rng, -9, 9) * 10) / 10));
+        }
         if (d.answer == Answer::Accepted && !a.methods.empty() && rng() % 2) d.method = rng() % a.methods.size();
         p.decide(d);
     }
@@ -300,8 +314,8 @@ private slots:
         plan.sides = SidesWay::Larger;
         plan.sewn = true;
         Decision lower{AdjustmentKind::SewnWaist, Answer::Accepted};
-        lower.set_at("centre_front", {}, Length::mm(-20));
-        lower.set_at("side", Side::Left, Length::mm(-4));
+        lower.set({Face::Both, {}, "centre_front"}, Length::mm(-20));
+        lower.set({Face::Both, Side::Left, "side"}, Length::mm(-4));
         plan.decide(lower);
         Decision waist{AdjustmentKind::WidthAtWaist, Answer::Accepted, Length::mm(20)};
         plan.put(waist);

@@ -96,12 +96,12 @@ class TestPages : public QObject {
         const SizeChart chart = chart_of(p);
         Plan plan = plan_in_sizes("14", "14");
         Decision hip{AdjustmentKind::WidthAtHip, Answer::Accepted};
-        hip.set_side(Side::Right, Length::mm(36));
-        hip.set_side(Side::Left, Length::mm(12));
+        hip.set({Face::Both, Side::Right}, Length::mm(36));
+        hip.set({Face::Both, Side::Left}, Length::mm(12));
         plan.decide(hip);
         Decision depth{AdjustmentKind::WaistToHip, Answer::Accepted};
-        depth.set_side(Side::Right, Length::mm(8));
-        depth.set_side(Side::Left, Length::mm(16));
+        depth.set({Face::Both, Side::Right}, Length::mm(8));
+        depth.set({Face::Both, Side::Left}, Length::mm(16));
         plan.decide(depth);
         return *compute(p, chart, {}, plan);
     }

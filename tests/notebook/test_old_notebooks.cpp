@@ -244,8 +244,10 @@ private slots:
         next.sides = SidesWay::Larger;
         Decision slope{AdjustmentKind::ShoulderSlope, Answer::Accepted};
         slope.sides = SidesWay::Apart;
-        slope.set_side(Side::Right, Length::mm(-9), Length::mm(-7));
-        slope.set_side(Side::Left, Length::mm(-5), Length::mm(-3));
+        slope.set({Face::Front, Side::Right}, Length::mm(-9));
+        slope.set({Face::Back, Side::Right}, Length::mm(-7));
+        slope.set({Face::Front, Side::Left}, Length::mm(-5));
+        slope.set({Face::Back, Side::Left}, Length::mm(-3));
         next.decide(slope);
         QVERIFY(book->save_plan(wearer, PlanFor::pattern(1), next, "sides"));
         QVERIFY(plan().sides == SidesWay::Larger);
@@ -273,8 +275,8 @@ private slots:
         Plan next = plan();
         next.sewn = true;
         Decision waist{AdjustmentKind::SewnWaist, Answer::Accepted};
-        waist.set_at("centre_front", {}, Length::mm(-20));
-        waist.set_at("side", Side::Left, Length::mm(-6));
+        waist.set({Face::Both, {}, "centre_front"}, Length::mm(-20));
+        waist.set({Face::Both, Side::Left, "side"}, Length::mm(-6));
         next.decide(waist);
         QVERIFY(book->save_plan(wearer, PlanFor::pattern(1), next, "sewn"));
         QVERIFY(plan().sewn);
@@ -299,8 +301,8 @@ private slots:
         const auto plan = [&] { return book->plan(wearer, PlanFor::pattern(1)); };
         QVERIFY(plan().sewn);
         Decision waist{AdjustmentKind::SewnWaist, Answer::Accepted};
-        waist.set_at("centre_front", {}, Length::mm(-20));
-        waist.set_at("side", Side::Left, Length::mm(-9));
+        waist.set({Face::Both, {}, "centre_front"}, Length::mm(-20));
+        waist.set({Face::Both, Side::Left, "side"}, Length::mm(-9));
         QVERIFY(*plan().decision(AdjustmentKind::SewnWaist) == waist);
         QVERIFY(book->versions(wearer, 1)[0].what == KeptFor::Cut);
         Plan next = plan();

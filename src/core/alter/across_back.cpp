@@ -27,8 +27,9 @@ struct Corner {
     Point up;  // on the shoulder
 };
 
-// Paper wide enough to be held while it is moved.
-constexpr double least_strip = 20;  // mm
+// Paper wide enough to be held while it is moved; less than is liked where there is no more.
+constexpr double liked_strip = 20;  // mm
+constexpr double least_strip = 8;
 constexpr double least_upright = 30;
 constexpr double beside_dart = 5;
 
@@ -40,7 +41,7 @@ Corner corner_of(const Piece& back)
     const double first = mouth_in(back, EdgeRole::Shoulder) ? beside_dart : 0;
     double along = length(outer).in_mm() / 2;
     const auto at = [&] { return outer.pointAt(time_at(outer, Length::mm(along))); };
-    while (along > first && out[Geom::X] - at()[Geom::X] < least_strip) along = std::max(first, along - 1);
+    while (along > first && out[Geom::X] - at()[Geom::X] < liked_strip) along = std::max(first, along - 1);
     const Point up = at();
     return {out, {up[Geom::X], out[Geom::Y]}, up};
 }

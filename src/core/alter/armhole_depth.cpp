@@ -5,13 +5,14 @@
 #include "core/alter/places.h"
 #include "core/alter/shared.h"
 #include "core/paper/bodice_redraw.h"
+#include "core/paper/guides.h"
 
 namespace sartorum {
 namespace {
 
 Outcome<bool> lower_armhole(Applied& applied, Piece& piece, Length amount)
 {
-    const auto line = *guide(piece, GuideKind::Across);
+    const Guide line = on_paper(piece, *guide(piece, GuideKind::Across));
     const Length room = Length::mm(line.b[Geom::Y] - underarm(piece)[Geom::Y] - 15);
     if (-amount > room) return refuse_amount(Why::AmountTooLarge, "armhole_depth", amount, -room, paper_most);
     const Length place = Length::mm(shoulder_tip(piece)[Geom::Y] - line.b[Geom::Y]);

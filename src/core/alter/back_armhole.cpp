@@ -15,6 +15,14 @@ constexpr double least_reach = 25;             // mm from the pivot to the armho
 constexpr Length most_eased = Length::mm(10);  // common practice
 constexpr double cut_at = 0.15;                // of the shoulder's outer edge
 
+// The corner where two lines meet smoothed a thumb's breadth to either side, so that elsewhere they stay.
+Curve trued_over(const Curve& above, const Curve& below)
+{
+    const Length reach = corner_reach * 2.0;
+    const double corner = Geom::angle_between(end_direction(above), start_direction(below));
+    return joined(end_cornered(above, corner / 2, reach), start_cornered(below, -corner / 2, reach));
+}
+
 // The outer corner turned about the pivot: shoulder drawn on to its new tip, armhole trued over the overlap.
 Piece corner_turned(const Piece& piece, Point up, Point out_at, const Geom::Affine& how)
 {
@@ -29,14 +37,16 @@ Piece corner_turned(const Piece& piece, Point up, Point out_at, const Geom::Affi
     inner = plain ? straight(inner.initialPoint(), tail.finalPoint()) : smoothly_joined(inner, tail);
     const double leaning = Geom::angle_between(end_direction(tail), end_direction(inner));
     p.edges.erase(p.edges.begin() + static_cast<std::ptrdiff_t>(outer));
-    // Armhole: the step halved, then one line.
+    // Armhole: what the upper part covers of the lower is gone; the step beside it halved, then one line.
     const std::size_t upper = lower - 1;
     Curve& high = p.edges[upper].curve;
     Curve& low = p.edges[upper + 1].curve;
+    const auto covered = nearest(low, high.finalPoint());
+    if (covered.inside) low = split(low, covered.time).after;
     const Point step = low.initialPoint() - high.finalPoint();
     high = start_turned(eased(high, {0, 0}, step / 2), leaning);
     low = eased(low, -step / 2, {0, 0});
-    high = smoothly_joined(high, low);
+    high = trued_over(high, low);
     p.edges.erase(p.edges.begin() + static_cast<std::ptrdiff_t>(upper) + 1);
     settle_notches(p);
     settle_darts(p);

@@ -32,6 +32,7 @@ Piece opened_below(const Piece& front, std::size_t mouth, Length amount)
         if (p.edges[i].role == EdgeRole::DartMouth) redraw_dart(p, i, front.darts[dart_at(front, i)].tip);
     }
     aim_dart(p, mouth, bp, Length::mm(Geom::distance(bp, front.darts[dart_at(front, mouth)].tip)));
+    keep_beside_dart(p, mouth, length(front.edges[mouth - 1].curve), length(front.edges[mouth + 1].curve));
     keep_underarm_corner(p, front);
     settle_notches(p);
     settle_darts(p);

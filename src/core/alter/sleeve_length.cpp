@@ -22,7 +22,8 @@ Outcome<Applied> alter_length(const Garment& garment, const Dose& dose, bool abo
     const Curve& front = edge(sleeve, EdgeRole::UnderarmFront).curve;
     const Curve& back = edge(sleeve, EdgeRole::UnderarmBack).curve;
     const double under = std::min(front.initialPoint()[Geom::Y], back.finalPoint()[Geom::Y]);
-    const double hem = std::max(front.finalPoint()[Geom::Y], back.initialPoint()[Geom::Y]);
+    // Its highest place: a short sleeve's hem may rise towards its middle.
+    const double hem = edge(sleeve, EdgeRole::Hem).curve.boundsExact()->bottom();
     const double from = above ? under : elbow->a[Geom::Y];
     const double to = above && elbow ? elbow->a[Geom::Y] : hem;
     const double level = (from + to) / 2;

@@ -48,11 +48,48 @@ std::vector<Shift> shifts(const Piece& p, Length amount, TucksWay way)
     return outwards;
 }
 
+// Between two tucks, and between a tuck and the waist's end or a dart; what is less already stays as it is.
+constexpr Length between_least = Length::mm(2);
+constexpr Length beside_least = Length::mm(10);
+
+// How far all of them can be moved together: what lies between two tucks that go alike stays as it is.
+Outcome<bool> room_for(const Piece& p, const std::vector<Shift>& all, Length amount)
+{
+    const auto share = [&](std::size_t mouth) -> std::optional<double> {
+        for (const auto& s : all) {
+            if (s.mouth == mouth) return s.by / amount;
+        }
+        return std::nullopt;
+    };
+    double least = -paper_most.in_mm();
+    double most = paper_most.in_mm();
+    for (std::size_t i = 0; i < p.edges.size(); ++i) {
+        const auto near = i > 0 ? share(i - 1) : std::nullopt;
+        const auto far = i + 1 < p.edges.size() ? share(i + 1) : std::nullopt;
+        if (!near && !far) continue;
+        const std::size_t mouth = far ? i + 1 : i - 1;
+        const Dart& d = p.darts[dart_at(p, mouth)];
+        const double way = d.leg_b[Geom::X] > d.leg_a[Geom::X] ? 1 : -1;  // of travel: to the side, or from it
+        const double grows = (far.value_or(0) - near.value_or(0)) * way;
+        const Length floor = near && far ? between_least : beside_least;
+        const Length here = length(p.edges[i].curve);
+        const double room = (here - std::min(here, floor)).in_mm();
+        if (grows < 0) most = std::min(most, room / -grows);
+        if (grows > 0) least = std::max(least, -room / grows);
+    }
+    if (amount.in_mm() >= least && amount.in_mm() <= most) return true;
+    return refuse_amount(Why::AmountTooLarge, "tucks", amount, Length::mm(least), Length::mm(most));
+}
+
 Outcome<bool> shift_tucks(Applied& out, PieceRole role, Length amount, TucksWay way)
 {
     Piece& piece = *find_piece(out.garment.pieces, role);
-    for (const auto& s : shifts(piece, amount, way)) {
-        if (const auto ok = slide_fold(out.steps, piece, s.mouth, s.by, StepKind::SlideTuck); !ok) return ok;
+    const auto all = shifts(piece, amount, way);
+    if (all.empty()) return true;
+    if (auto room = room_for(piece, all, amount); !room) return room;
+    for (const auto& s : all) {
+        if (const auto ok = slide_fold(out.steps, piece, s.mouth, s.by, StepKind::SlideTuck, Length{}); !ok)
+            return ok;
     }
     return true;
 }
@@ -94,12 +131,13 @@ bool can_be_fuller(const Garment& part)
 
 }  // namespace
 
-Outcome<bool> slide_fold(std::vector<Step>& steps, Piece& piece, std::size_t mouth, Length by, StepKind kind)
+Outcome<bool> slide_fold(std::vector<Step>& steps, Piece& piece, std::size_t mouth, Length by, StepKind kind,
+                         Length kept)
 {
     const Dart was = piece.darts[dart_at(piece, mouth)];
     // A waist runs to the side in a skirt, from it in a bodice.
     const bool to_side = was.leg_b[Geom::X] > was.leg_a[Geom::X];
-    auto slid = dart_slid(piece, mouth, to_side ? by : -by);
+    auto slid = dart_slid(piece, mouth, to_side ? by : -by, kept);
     if (!slid) return tl::make_unexpected(slid.error());
     const Dart& now = slid->darts[dart_at(*slid, mouth)];
     const auto all = waist_mouths(*slid);

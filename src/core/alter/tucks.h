@@ -8,6 +8,7 @@
 // Limits   10 mm of the waist must stay beside each
 #pragma once
 #include "core/alter/adjustment.h"
+#include "core/paper/dart_redraw.h"
 
 namespace sartorum {
 
@@ -19,7 +20,8 @@ enum class TucksWay { Moved, Spaced, Fuller };
 void between_tucks(Applied&, const Garment& before);
 
 // One fold in the waist drawn that far nearer the side (+) or the centre, and the step that says so.
-[[nodiscard]] Outcome<bool> slide_fold(std::vector<Step>&, Piece&, std::size_t mouth, Length by, StepKind);
+[[nodiscard]] Outcome<bool> slide_fold(std::vector<Step>&, Piece&, std::size_t mouth, Length by, StepKind,
+                                       Length kept = kept_beside_dart);
 
 [[nodiscard]] Outcome<Applied> alter_tucks(const Garment&, const Dose&);
 [[nodiscard]] Adjustment tucks_row();

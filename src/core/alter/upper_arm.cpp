@@ -27,21 +27,13 @@ std::vector<Piece> quarters(const Piece& sleeve, Point top, Point middle, Point 
     return {front->first, front->second, back->first, back->second};
 }
 
-Length bicep_of(const Piece& sleeve)
-{
-    return Length::mm(Geom::distance(edge(sleeve, EdgeRole::UnderarmFront).curve.initialPoint(),
-                                     edge(sleeve, EdgeRole::UnderarmBack).curve.finalPoint()));
-}
-
 Outcome<bool> spread_kept(Applied& out, Piece& sleeve, Length amount)
 {
-    const BicepSpread spread = bicep_spread(sleeve, amount);
     // A cap of that length is flat, or as steep as it can be, before it has that width.
-    const Length came = bicep_of(spread.piece) - bicep_of(sleeve);
-    if (abs(came - amount) > Length::mm(0.1)) {
-        const Length most = abs(came);
-        return refuse_amount(Why::AmountTooLarge, "upper_arm", amount, -most, most);
-    }
+    const BicepRoom room = bicep_room(sleeve);
+    if (amount > room.more || amount < room.less)
+        return refuse_amount(Why::AmountTooLarge, "upper_arm", amount, room.less, room.more);
+    const BicepSpread spread = bicep_spread(sleeve, amount);
     const Point top = top_notch(sleeve);
     const auto bicep = *guide(sleeve, GuideKind::Bicep);
     const double share = (top[Geom::X] - bicep.a[Geom::X]) / (bicep.b[Geom::X] - bicep.a[Geom::X]);

@@ -109,7 +109,7 @@ Length new_length(const Piece& p, std::size_t beside)
 Outcome<bool> add_one(Applied& out, Piece& piece, Length amount)
 {
     if (amount < Length{})
-        return refuse_amount(Why::OutOfRange, waist_darts_key, amount, dart_least, waist_darts_limit);
+        return refuse_amount(Why::AmountTooLarge, waist_darts_key, amount, dart_least, waist_darts_limit);
     const Room room = widest_room(piece);
     const NewDart dart{amount, room.at, new_length(piece, room.beside)};
     auto after = dart_added(piece, dart);
@@ -175,7 +175,7 @@ Outcome<bool> alter_darts_of(Applied& out, PieceRole role, Length amount, DartsW
     const Length waist = waist_run(piece).length;
     const Length all = taken_at_waist(piece);
     if (way == WaistDartsWay::Eased && amount > Length{})
-        return refuse_amount(Why::OutOfRange, waist_darts_key, amount, -all, {});
+        return refuse_amount(Why::AmountTooLarge, waist_darts_key, amount, -all, {});
     if (amount < -all - rest_given_up)
         return refuse_amount(Why::AmountTooLarge, piece.id, amount, -all, waist_darts_limit);
     const auto ok = amount < rest_given_up - all ? leave_all(out, piece) : deepen_all(out, piece, amount);

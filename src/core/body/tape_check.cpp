@@ -58,9 +58,9 @@ Length TapeCheck::corrected(Length reading) const
 Length TapeCheck::left_on(Length reading) const
 {
     if (at_.empty()) return {};
-    if (at_.size() == 1) return mark_deviation() * (reading / at_[0].tape);
+    if (at_.size() == 1) return mark_deviation() * (factor() * (reading / at_[0].tape));
     const double t = (reading - at_[0].tape) / (at_[1].tape - at_[0].tape);
-    return mark_deviation() * std::hypot(1.0 - t, t);
+    return mark_deviation() * (factor() * std::hypot(1.0 - t, t));
 }
 
 }  // namespace sartorum

@@ -3,8 +3,9 @@
 // One check: the tape shows t at the ruler's R, so a reading x is really x·R/t (common practice). It cannot tell
 // a stretched tape from a worn end. Two checks at two lengths can: then true = R1 + (x − t1)·(R2 − R1)/(t2 − t1).
 // Uncertainty: each check is read to the millimetre, a standard deviation of 1 mm/√12, which grows with the length
-// measured: 1 mm on a 30 cm ruler leaves ±0.9 mm (one standard deviation) on 91 cm, on a 1.5 m ruler ±0.2 mm.
-// Limits: ruler at least 100 mm; the tape within 5 % of it, else the check itself is a slip.
+// measured, and with the tape's own factor R/t: 1 mm on a 30 cm ruler leaves ±0.9 mm (one standard deviation) on
+// 91 cm, on a 1.5 m ruler ±0.2 mm. Limits: ruler at least 100 mm; the tape within 5 % of it, else the check itself
+// is a slip.
 #pragma once
 #include <vector>
 

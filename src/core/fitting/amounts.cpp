@@ -21,35 +21,23 @@ bool one_sided(AdjustmentKind kind)
     return row.places.empty() && row.at_join != AtJoin::WholeGarment && row.at_centre != AtCentre::Together;
 }
 
+Decision begun_from(const Computed& c, const PlanLine& l)
+{
+    Decision out = c.work.plan.accepting(l.kind, l.part);
+    if (l.state == LineState::Accepted || l.state == LineState::Refused) return out;
+    // Nothing of it is on the paper: nothing but what is now said comes onto it.
+    out.amounts.clear();
+    const auto& places = adjustment(l.kind).places;
+    if (places.empty()) out.set({}, Length{});
+    for (const auto& place : places) out.set({Face::Both, {}, std::string{place.key}}, Length{});
+    return out;
+}
+
 Decision with_amount(const Computed& c, const PlanLine& l, Face face, std::optional<Side> side, Length after)
 {
-    const PlanLine* other = c.left_of(l);
-    const bool apart =
-        side || (other && one_sided(l.kind) && (other->amount != l.amount || other->back != l.back));
-    const auto on = [&](const PlanLine& of) {
-        const bool accepted = of.state == LineState::Accepted;
-        const Length front = accepted ? of.amount : Length{};
-        const Length back = accepted ? of.back : Length{};
-        return std::pair{face == Face::Back ? front : after, face == Face::Front ? back : after};
-    };
-    if (!apart) {
-        const auto [front, back] = on(l);
-        return c.work.plan.taken(l.kind, front, adjustment(l.kind).acts_on == ActsOn::Apart ? back : front);
-    }
-    Decision out = c.work.plan.taken(l.kind, {}, {});
-    for (const auto s : {Side::Right, Side::Left}) {
-        const PlanLine& of = s == Side::Left && other ? *other : l;
-        const bool accepted = of.state == LineState::Accepted;
-        const auto here = on(of);
-        const bool meant = !side || side == s;
-        out.set_side(s,
-                     meant      ? here.first
-                     : accepted ? of.amount
-                                : Length{},
-                     meant      ? here.second
-                     : accepted ? of.back
-                                : Length{});
-    }
+    Decision out = begun_from(c, l);
+    const bool apart = adjustment(l.kind).acts_on == ActsOn::Apart;
+    out.set({apart ? face : Face::Both, side}, after);
     return out;
 }
 

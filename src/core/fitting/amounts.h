@@ -11,6 +11,8 @@ namespace sartorum {
 // Of that face, or at that place; nothing where it is not accepted.
 [[nodiscard]] Length done_on(const PlanLine*, Face);
 [[nodiscard]] Length done_at(const Computed&, AdjustmentKind, std::size_t place, Side);
+// To be given another amount: as it was accepted, or with nothing of it anywhere, whatever is proposed.
+[[nodiscard]] Decision begun_from(const Computed&, const PlanLine&);
 // With that much on the faces and the side meant, the others as they are.
 [[nodiscard]] Decision with_amount(const Computed&, const PlanLine&, Face, std::optional<Side>, Length after);
 

@@ -61,8 +61,7 @@ std::optional<FromHands> at_places(ByHand what, AdjustmentKind kind, const Compu
         return out;
     }
     const auto& row = adjustment(kind);
-    out.decision = c.work.plan.taken(kind, {}, {});
-    out.decision.amounts.clear();
+    out.decision = begun_from(c, *c.line(kind));
     bool moves = false;
     for (std::size_t i = 0; i < row.places.size(); ++i) {
         const auto& place = row.places[i];
@@ -76,7 +75,7 @@ std::optional<FromHands> at_places(ByHand what, AdjustmentKind kind, const Compu
             out.part_left = out.part_left || abs(wanted - can) >= agrees;
             return can;
         };
-        out.decision.set_sides_at(place.key, after(Side::Right), after(Side::Left));
+        out.decision.set_places(place.key, after(Side::Right), after(Side::Left));
     }
     return moves ? std::optional{std::move(out)} : std::nullopt;
 }
@@ -169,7 +168,7 @@ std::optional<FromHands> plain(const Computed& worn, const Computed& c, ByHand w
         out.decision = with_amount(c, *l, Face::Both, {}, of_right);
     } else {
         out.decision = with_amount(c, *l, Face::Both, Side::Right, of_right);
-        out.decision.set_side(Side::Left, of_left, of_left);
+        out.decision.set({Face::Both, Side::Left}, of_left);
     }
     return out;
 }

@@ -21,14 +21,26 @@ constexpr std::array<double, 5> tilt_in_front{1, 0.5, 0, 0, 0};
 // All of its places moved by a share of it each.
 Decision with_places(const Computed& c, const PlanLine& l, std::span<const double> shares, Length by)
 {
-    Decision out = c.work.plan.taken(l.kind, {}, {});
+    Decision out = begun_from(c, l);
     const auto& places = adjustment(l.kind).places;
-    out.amounts.clear();
     for (std::size_t i = 0; i < places.size(); ++i) {
+        if (shares[i] == 0) continue;
         const auto after = [&](Side side) { return done_at(c, l.kind, i, side) + by * shares[i]; };
-        out.set_sides_at(places[i].key, after(Side::Right), after(Side::Left));
+        out.set_places(places[i].key, after(Side::Right), after(Side::Left));
     }
     return out;
+}
+
+// Accepted as it is proposed puts in what is shown, and nothing else: it may go with the body from then on.
+bool proposed_just_so(const PlanLine& l, const Computed& c, Length amount)
+{
+    const Decision* d = c.work.plan.decision(l.kind, l.part);
+    if ((d && !d->amounts.empty()) || adjustment(l.kind).acts_on == ActsOn::Apart) return false;
+    const PlanLine* left = c.left_of(l);
+    const auto so = [&](const PlanLine& of) {
+        return of.proposal && abs(of.proposal->amount - amount) < to_the_eye;
+    };
+    return so(l) && (!left || so(*left));
 }
 
 bool other_way(const CauseFacts& f, const PlanLine& l, const Computed& c)
@@ -68,8 +80,9 @@ ForPlan put(const Cause& cause, const PlanLine& l, Suggested by, std::optional<S
         out.decision = with_places(c, l, tilt_in_front, out.after - out.before);
     } else if (by.from == AmountFrom::Body) {
         out.after = by.amount;
-        out.decision = c.work.plan.taken(l.kind, {}, {});  // as it is proposed, on either side
         out.side.reset();
+        out.decision = proposed_just_so(l, c, by.amount) ? c.work.plan.accepting(l.kind, l.part)
+                                                         : with_amount(c, l, cause.face, {}, by.amount);
     } else {
         out.after = std::clamp(out.before + by.amount, row.least, row.most);
         out.decision = with_amount(c, l, cause.face, out.side, out.after);

@@ -307,7 +307,15 @@ Piece lowered_at_across(const Piece& piece, Point by)
     }
     redraw_edge(out, hole, eased(piece.edges[hole].curve, no_shift, by));
     shift_edges(out, hole + 1, centre - 1, by);
-    redraw_edge(out, centre, redraw::trued(piece.edges[centre].curve, by, no_shift));
+    const Curve& centre_line = piece.edges[centre].curve;
+    // The lowest place of a low neckline lies below the line, and goes down with it.
+    if (centre_line.finalPoint()[Geom::Y] < level) {
+        const std::size_t neck = redraw::index_of(piece, EdgeRole::Neck);
+        redraw_edge(out, centre, moved(centre_line, by));
+        redraw_edge(out, neck, eased(piece.edges[neck].curve, by, no_shift));
+    } else {
+        redraw_edge(out, centre, redraw::trued(centre_line, by, no_shift));
+    }
     settle_darts(out);
     shift_guides_below(out, level, by);
     if (out.bust_point && (*out.bust_point)[Geom::Y] < level) *out.bust_point += by;

@@ -64,11 +64,10 @@ Curve smoothly_joined(const Curve& a, const Curve& b)
     return joined(end_turned(a, corner / 2), start_turned(b, -corner / 2));
 }
 
-Outcome<Piece> dart_slid(const Piece& piece, std::size_t mouth, Length along)
+Outcome<Piece> dart_slid(const Piece& piece, std::size_t mouth, Length along, Length kept)
 {
     const Curve& before = piece.edges[mouth - 1].curve;
     const Curve& after = piece.edges[mouth + 1].curve;
-    constexpr Length kept = Length::mm(10);
     const Length back = kept - length(before);
     const Length on = length(after) - kept;
     if (along < back || along > on)
@@ -221,6 +220,43 @@ void aim_dart(Piece& p, std::size_t mouth, Point pivot, Length before)
     const Dart& d = p.darts[dart_at(p, mouth)];
     const Point to_middle = Geom::unit_vector((d.leg_a + d.leg_b) / 2 - pivot);
     redraw_dart(p, mouth, pivot + to_middle * std::min(reach, whole * 0.6));
+}
+
+void keep_beside_dart(Piece& p, std::size_t mouth, Length before, Length after)
+{
+    Dart& d = p.darts[dart_at(p, mouth)];
+    const Curve above = p.edges[mouth - 1].curve;
+    const Curve below = p.edges[mouth + 1].curve;
+    const auto turned = [&](Point leg, double radians) { return d.tip + (leg - d.tip) * Geom::Rotate{radians}; };
+    const auto edge_to = [&](double radians) {
+        return sheared(above, no_shift, turned(d.leg_a, radians) - d.leg_a);
+    };
+    const auto edge_from = [&](double radians) {
+        return sheared(below, turned(d.leg_b, radians) - d.leg_b, no_shift);
+    };
+    // A leg stands across its edge: turned, it takes or gives almost all of its way.
+    const auto turn_to = [&](auto edge_at, Length wanted, Point leg) {
+        const double reach = std::max(Geom::distance(leg, d.tip), 1.0);
+        constexpr int rounds = 12;
+        double was = 0;
+        double off_was = (length(edge_at(was)) - wanted).in_mm();
+        double is = off_was / reach;
+        for (int i = 0; i < rounds && std::abs(off_was) > 1e-7; ++i) {
+            const double off = (length(edge_at(is)) - wanted).in_mm();
+            const double slope = (off - off_was) / (is - was);
+            if (!std::isfinite(slope) || std::abs(slope) < reach * 0.05) break;
+            was = std::exchange(is, is - off / slope);
+            off_was = off;
+        }
+        return is;
+    };
+    const double at_a = turn_to(edge_to, before, d.leg_a);
+    const double at_b = turn_to(edge_from, after, d.leg_b);
+    redraw_edge(p, mouth - 1, edge_to(at_a));
+    redraw_edge(p, mouth + 1, edge_from(at_b));
+    d.leg_a = turned(d.leg_a, at_a);
+    d.leg_b = turned(d.leg_b, at_b);
+    p.edges[mouth].curve = mouth_drawn(p, mouth);
 }
 
 namespace {

@@ -44,9 +44,15 @@ void redraw_dart(Piece&, std::size_t mouth, Point tip);
 // The same with the tip `before` short of the pivot, on the way from it to the mouth's middle.
 void aim_dart(Piece&, std::size_t mouth, Point pivot, Length before);
 
+// The edges on either side of a dart as long as they were: its legs, as long as they are, turned a little about
+// its tip.
+void keep_beside_dart(Piece&, std::size_t mouth, Length before, Length after);
+
 // The dart drawn again that far along its edge, in travel, the mouth and its depth as they were; the edge on
-// either side runs to it. Refuses what leaves less than a centimetre of the edge.
-[[nodiscard]] Outcome<Piece> dart_slid(const Piece&, std::size_t mouth, Length along);
+// either side runs to it. Refuses what leaves less than `kept` of the edge.
+inline constexpr Length kept_beside_dart = Length::mm(10);
+[[nodiscard]] Outcome<Piece> dart_slid(const Piece&, std::size_t mouth, Length along,
+                                       Length kept = kept_beside_dart);
 
 // The paper between a place and a dart turned about the pivot: the dart opens (+) or closes by the angle; at the
 // place paper folds over, or gapes. A place before the dart in travel turns what lies between them, one behind it

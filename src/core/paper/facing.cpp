@@ -119,6 +119,47 @@ Curve parallel_to(const Curve& c, double width)
     return from_controls(out);
 }
 
+// Smooth through these places.
+Curve through(const std::vector<Point>& at)
+{
+    const auto along = [&](std::size_t i) {
+        return (at[std::min(i + 1, at.size() - 1)] - at[i > 0 ? i - 1 : 0]) /
+               (i == 0 || i + 1 == at.size() ? 3 : 6);
+    };
+    std::vector<Point> out{at.front()};
+    for (std::size_t i = 1; i < at.size(); ++i) {
+        const std::initializer_list<Point> next{at[i - 1] + along(i - 1), at[i] - along(i), at[i]};
+        out.insert(out.end(), next);
+    }
+    return from_controls(out);
+}
+
+// Of an edge that bends too tightly in several places: through the places of its parallel that lie as far from all
+// of it; none where those are few.
+std::optional<Curve> parallel_past_bends(const Curve& c, double width)
+{
+    constexpr double least_share = 0.55;
+    constexpr double least_step = 2;  // mm
+    std::vector<Point> kept;
+    double met = 0;  // along the edge
+    double all = 0;
+    for (std::size_t i = 0; i < c.size_default(); ++i) {
+        for (int k = 1; k < looks; ++k) {
+            const double t = double(k) / looks;
+            const double here = Geom::L2(segment_of(c, i).pointAndDerivatives(t, 1)[1]);
+            all += here;
+            if (!has_parallel_at(c, i, t, width)) continue;
+            met += here;
+            const Point at = going(segment_of(c, i), t, width).at;
+            const Point along = segment_of(c, i).unitTangentAt(t);
+            const bool on = kept.empty() || Geom::dot(at - kept.back(), along) > least_step;
+            if (on) kept.push_back(at);
+        }
+    }
+    if (kept.size() < 4 || met < all * least_share) return std::nullopt;
+    return through(kept);
+}
+
 std::optional<Point> where_cross(Point a, Point b, Point c, Point d)
 {
     const Point ab = b - a;
@@ -252,13 +293,13 @@ Shut shut_along(const Piece& on, EdgeRole role, OverDart how)
 Outcome<Piece> drawn_inside(const Shut& shut, Length width, const Piece& like)
 {
     const auto& [sewn, before, after, notches] = shut;
-    const auto no_room = [&] {
-        return refuse_amount(Why::FacingNoRoom, like.id, width, line_least, facing_width_most);
-    };
+    const auto no_room = [&] { return refuse(Why::FacingNoRoom, like.id); };
     if (width < line_least || width > facing_width_most) return no_room();
     const auto followed = with_parallel(sewn.curve, width.in_mm());
-    if (!followed) return no_room();
-    const Curve line = parallel_to(*followed, width.in_mm());
+    const auto drawn = followed ? std::optional{parallel_to(*followed, width.in_mm())}
+                                : parallel_past_bends(sewn.curve, width.in_mm());
+    if (!drawn) return no_room();
+    const Curve& line = *drawn;
     const auto way = carried_on(line, 2 * width.in_mm());
     const auto from = first_met(way, reversed(before.curve));
     const auto to = first_met(way, after.curve);
@@ -280,6 +321,7 @@ Outcome<Piece> drawn_inside(const Shut& shut, Length width, const Piece& like)
                  {EdgeRole::Plain, end_before, before.allowance, before.on_fold}};
     out.notches = notches;
     out.guides = {grain_in(sewn.curve, width.in_mm())};
+    drop_slivers(out);
     // A tight bow has no parallel so far inside it.
     if (unsound(out)) return no_room();
     return out;

@@ -85,9 +85,8 @@ double off_box(const Curve& c, Point at)
 // Where a place on the outline lies on its edges; the end of one edge is the start of the next.
 std::optional<Crossing> on_outline(const Piece& piece, Point at)
 {
-    constexpr double within = 0.5;
     std::optional<Crossing> best;
-    double least = within;
+    double least = mark_within.in_mm();
     for (std::size_t e = 0; e < piece.edges.size(); ++e) {
         const Curve& c = piece.edges[e].curve;
         if (off_box(c, at) >= least) continue;
@@ -95,8 +94,9 @@ std::optional<Crossing> on_outline(const Piece& piece, Point at)
         if (near.off >= least) continue;
         least = near.off;
         const bool end = near.time > static_cast<double>(c.size_default()) - 1e-7;
-        best = end ? Crossing{(e + 1) % piece.edges.size(), 0, at, 0}
-                   : Crossing{e, near.time < 1e-7 ? 0 : near.time, at, 0};
+        const Point on = c.pointAt(near.time);
+        best = end ? Crossing{(e + 1) % piece.edges.size(), 0, on, 0}
+                   : Crossing{e, near.time < 1e-7 ? 0 : near.time, on, 0};
     }
     return best;
 }
@@ -141,11 +141,15 @@ void share_marks(CutPiece& cut)
 
 }  // namespace
 
-Outcome<CutPiece> cut_along(const Piece& piece, const Polygon& way)
+Outcome<CutPiece> cut_along(const Piece& piece, const Polygon& drawn)
 {
-    const auto from = on_outline(piece, way.front());
-    const auto to = on_outline(piece, way.back());
+    const auto from = on_outline(piece, drawn.front());
+    const auto to = on_outline(piece, drawn.back());
     if (!from || !to || from->edge == to->edge) return refuse(Why::LineMissesPiece, piece.id);
+    // A line drawn by hand ends on the edge, not a hair beside it.
+    Polygon way = drawn;
+    way.front() = from->at;
+    way.back() = to->at;
     CutPiece out{panel_of(piece, travelled(piece, *from, *to)), panel_of(piece, travelled(piece, *to, *from)),
                  way.front(), way.back()};
     const auto along = [&](Polygon line) {

@@ -17,7 +17,8 @@ struct CutPiece {
 
 // The line through `at` in `direction` must meet the outline in exactly two places, on two edges.
 [[nodiscard]] Outcome<CutPiece> cut_through(const Piece&, Point at, Point direction);
-// The same along any line from one place of the outline to another: bent, or ending where a hinge stays.
+// The same along any line from one place of the outline to another, each within mark_within of it: bent, or ending
+// where a hinge stays.
 [[nodiscard]] Outcome<CutPiece> cut_along(const Piece&, const Polygon& way);
 [[nodiscard]] Piece rejoined(const Piece& first, const Piece& second);
 

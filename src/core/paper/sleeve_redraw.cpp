@@ -77,24 +77,32 @@ double turned_by(const Curve& was, const Curve& is, bool at_start)
                     : Geom::angle_between(end_direction(was), end_direction(is));
 }
 
-// New underarm lines; the cap's and the hem's ends follow them and keep their corners.
-void put_underarms(Piece& p, const Curve& front, const Curve& back)
+// New underarm lines from where the cap ends; the hem's ends follow them and keep their corners.
+void put_underarms_below(Piece& p, const Curve& front, const Curve& back)
 {
     const Curve front_was = line(p, EdgeRole::UnderarmFront);
     const Curve back_was = line(p, EdgeRole::UnderarmBack);
-    Curve& cap_front = p.edges[at(p, EdgeRole::CapFront)].curve;
-    Curve& cap_back = p.edges[at(p, EdgeRole::CapBack)].curve;
     Curve& hem = p.edges[at(p, EdgeRole::Hem)].curve;
-    cap_front = end_turned(eased(cap_front, no_shift, front.initialPoint() - cap_front.finalPoint()),
-                           turned_by(front_was, front, true));
-    cap_back = start_turned(eased(cap_back, back.finalPoint() - cap_back.initialPoint(), no_shift),
-                            turned_by(back_was, back, false));
     hem = start_turned(eased(hem, front.finalPoint() - hem.initialPoint(), no_shift),
                        turned_by(front_was, front, false));
     hem =
         end_turned(eased(hem, no_shift, back.initialPoint() - hem.finalPoint()), turned_by(back_was, back, true));
     p.edges[at(p, EdgeRole::UnderarmFront)].curve = front;
     p.edges[at(p, EdgeRole::UnderarmBack)].curve = back;
+}
+
+// The same where the cap's ends go along, and keep their corners too.
+void put_underarms(Piece& p, const Curve& front, const Curve& back)
+{
+    const Curve front_was = line(p, EdgeRole::UnderarmFront);
+    const Curve back_was = line(p, EdgeRole::UnderarmBack);
+    Curve& cap_front = p.edges[at(p, EdgeRole::CapFront)].curve;
+    Curve& cap_back = p.edges[at(p, EdgeRole::CapBack)].curve;
+    cap_front = end_turned(eased(cap_front, no_shift, front.initialPoint() - cap_front.finalPoint()),
+                           turned_by(front_was, front, true));
+    cap_back = start_turned(eased(cap_back, back.finalPoint() - cap_back.initialPoint(), no_shift),
+                            turned_by(back_was, back, false));
+    put_underarms_below(p, front, back);
 }
 
 // The place at distance r from a and s from b, on the side of `near`.
@@ -178,31 +186,80 @@ void match_cap_notches(Piece& sleeve, const Piece& front, const Piece& back)
     put_notches(sleeve, places);
 }
 
-BicepSpread bicep_spread(const Piece& sleeve, Length by)
-{
-    const Point top = top_notch(sleeve);
-    const Curve& hem_line = line(sleeve, EdgeRole::Hem);
-    const Point hem = hem_line.pointAt(hem_line.nearestTime({top[Geom::X], hem_line.initialPoint()[Geom::Y]}));
-    const Point front = line(sleeve, EdgeRole::UnderarmFront).initialPoint();
-    const Point back = line(sleeve, EdgeRole::UnderarmBack).finalPoint();
-    const auto lowered = [&](double down) {
+namespace {
+
+// The hinges a sleeve is spread about, and where the underarms come to when its top is lowered.
+struct BicepHinges {
+    Point top;
+    Point hem;
+    Point front;
+    Point back;
+
+    explicit BicepHinges(const Piece& sleeve)
+        : top{top_notch(sleeve)},
+          front{line(sleeve, EdgeRole::UnderarmFront).initialPoint()},
+          back{line(sleeve, EdgeRole::UnderarmBack).finalPoint()}
+    {
+        const Curve& low = line(sleeve, EdgeRole::Hem);
+        hem = low.pointAt(low.nearestTime({top[Geom::X], low.initialPoint()[Geom::Y]}));
+    }
+    [[nodiscard]] std::pair<Point, Point> lowered(double down) const
+    {
         const Point to = top - Point{0, down};
         const auto swung = [&](Point under) {
             return at_distances(hem, Geom::distance(hem, under), to, Geom::distance(top, under), under);
         };
-        return std::pair{swung(front), swung(back)};
-    };
+        return {swung(front), swung(back)};
+    }
+    [[nodiscard]] double width(double down) const
+    {
+        const auto [f, b] = lowered(down);
+        return Geom::distance(f, b);
+    }
+    // How far the top goes while the sleeve gets wider, or narrower, all along: beyond that it turns back.
+    [[nodiscard]] double furthest(bool wider) const
+    {
+        constexpr double step = 0.25;
+        constexpr double cap_left = 15;
+        constexpr double most_raised = 120;
+        const double most =
+            wider ? top[Geom::Y] - std::max(front[Geom::Y], back[Geom::Y]) - cap_left : most_raised;
+        double down = 0;
+        double was = width(0);
+        for (double next = step; next <= most; next += step) {
+            const double is = width(wider ? next : -next);
+            if (wider ? is <= was : is >= was) break;
+            down = next;
+            was = is;
+        }
+        return wider ? down : -down;
+    }
+};
+
+}  // namespace
+
+BicepRoom bicep_room(const Piece& sleeve)
+{
+    const BicepHinges hinges{sleeve};
+    const double now = hinges.width(0);
+    return {Length::mm(hinges.width(hinges.furthest(false)) - now),
+            Length::mm(hinges.width(hinges.furthest(true)) - now)};
+}
+
+BicepSpread bicep_spread(const Piece& sleeve, Length by)
+{
+    const BicepHinges hinges{sleeve};
+    const auto& [top, hem, front, back] = hinges;
     // Lower, the sleeve is wider: one value of `down` gives the width.
     const double want = Geom::distance(front, back) + by.in_mm();
-    double low = -top[Geom::Y] + std::min(front[Geom::Y], back[Geom::Y]) - 120;
-    double high = top[Geom::Y] - std::max(front[Geom::Y], back[Geom::Y]) - 15;  // still a cap
+    double low = by < Length{} ? hinges.furthest(false) : 0;
+    double high = by < Length{} ? 0 : hinges.furthest(true);
     for (int i = 0; i < 60; ++i) {
         const double middle = (low + high) / 2;
-        const auto [f, b] = lowered(middle);
-        (Geom::distance(f, b) < want ? low : high) = middle;
+        (hinges.width(middle) < want ? low : high) = middle;
     }
     const double down = (low + high) / 2;
-    const auto [to_front, to_back] = lowered(down);
+    const auto [to_front, to_back] = hinges.lowered(down);
     const Point to = top - Point{0, down};
     BicepSpread out{sleeve,
                     Length::mm(down),
@@ -267,8 +324,8 @@ Piece sleeve_longer(const Piece& sleeve, double level, Length by)
     const auto places = notch_places(sleeve);
     const Point down{0, -by.in_mm()};
     p.edges[at(p, EdgeRole::Hem)].curve = moved(line(sleeve, EdgeRole::Hem), down);
-    put_underarms(p, sheared(line(sleeve, EdgeRole::UnderarmFront), no_shift, down),
-                  sheared(line(sleeve, EdgeRole::UnderarmBack), down, no_shift));
+    put_underarms_below(p, sheared(line(sleeve, EdgeRole::UnderarmFront), no_shift, down),
+                        sheared(line(sleeve, EdgeRole::UnderarmBack), down, no_shift));
     for (auto& g : p.guides) {
         if (g.kind == GuideKind::Grain) g.b += down;
         if (g.kind == GuideKind::Elbow && g.a[Geom::Y] < level) g = {g.kind, g.a + down, g.b + down};
@@ -283,8 +340,8 @@ Piece hem_wider(const Piece& sleeve, Length by)
     Piece p = sleeve;
     const auto places = notch_places(sleeve);
     const Point half{by.in_mm() / 2, 0};
-    put_underarms(p, sheared(line(sleeve, EdgeRole::UnderarmFront), no_shift, half),
-                  sheared(line(sleeve, EdgeRole::UnderarmBack), -half, no_shift));
+    put_underarms_below(p, sheared(line(sleeve, EdgeRole::UnderarmFront), no_shift, half),
+                        sheared(line(sleeve, EdgeRole::UnderarmBack), -half, no_shift));
     put_notches(p, places);
     settle_guides(p);
     return p;
@@ -304,8 +361,8 @@ Piece wider_at(const Piece& sleeve, double level, Length by)
         return c;
     };
     const Point half{by.in_mm() / 2, 0};
-    put_underarms(p, bowed(line(sleeve, EdgeRole::UnderarmFront), half),
-                  bowed(line(sleeve, EdgeRole::UnderarmBack), -half));
+    put_underarms_below(p, bowed(line(sleeve, EdgeRole::UnderarmFront), half),
+                        bowed(line(sleeve, EdgeRole::UnderarmBack), -half));
     put_notches(p, places);
     settle_guides(p);
     return p;

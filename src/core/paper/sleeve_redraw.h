@@ -32,6 +32,13 @@ struct BicepSpread {
     Point hem;  // the hinge there
 };
 [[nodiscard]] BicepSpread bicep_spread(const Piece& sleeve, Length by);
+// The narrowest and the widest that turning about those hinges makes it: as changes of its width. Short of the
+// hem's and the top's own distance from the underarms, and while there still is a cap.
+struct BicepRoom {
+    Length less;
+    Length more;
+};
+[[nodiscard]] BicepRoom bicep_room(const Piece& sleeve);
 // Split from top to hem, each half moved out by half.
 [[nodiscard]] Piece split_through(const Piece& sleeve, Length by);
 

@@ -11,7 +11,7 @@
 namespace sartorum {
 namespace {
 
-constexpr double sliver = 1e-3;  // mm
+constexpr double sliver = 0.01;  // mm
 
 double control_length(const Geom::CubicBezier& s)
 {
@@ -143,8 +143,42 @@ std::optional<Unsound> unsound(const Piece& p)
     return crosses_itself(p) ? std::optional{Unsound::Crossing} : std::nullopt;
 }
 
+namespace {
+
+// On its chord, its handles beyond its ends.
+bool goes_back(const Geom::CubicBezier& s)
+{
+    constexpr double off = 1e-3;  // mm
+    const Point chord = s[3] - s[0];
+    const double len = Geom::L2(chord);
+    if (len < sliver) return false;
+    const auto across = [&](Point p) { return std::abs(Geom::cross(chord, p - s[0])) / len; };
+    const auto along = [&](Point p) { return Geom::dot(chord, p - s[0]) / len; };
+    if (across(s[1]) > off || across(s[2]) > off) return false;
+    return std::min(along(s[1]), along(s[2])) < -off || std::max(along(s[1]), along(s[2])) > len + off;
+}
+
+void straighten(Curve& c)
+{
+    const std::size_t n = c.size_default();
+    bool any = false;
+    for (std::size_t i = 0; i < n; ++i) any = any || goes_back(segment_of(c, i));
+    if (!any) return;
+    auto all = all_controls(c);
+    for (std::size_t i = 0; i < n; ++i) {
+        if (!goes_back(segment_of(c, i))) continue;
+        const Point third = (all[3 * i + 3] - all[3 * i]) / 3;
+        all[3 * i + 1] = all[3 * i] + third;
+        all[3 * i + 2] = all[3 * i + 3] - third;
+    }
+    c = from_controls(all);
+}
+
+}  // namespace
+
 void drop_slivers(Piece& p)
 {
+    for (auto& e : p.edges) straighten(e.curve);
     for (auto& e : p.edges) {
         if (e.curve.size_default() < 2 || !has_sliver(e.curve)) continue;
         std::vector<Point> kept{e.curve.initialPoint()};

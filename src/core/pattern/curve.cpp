@@ -237,9 +237,12 @@ bool is_straight(const Curve& c, std::size_t i)
     const double len = Geom::L2(chord);
     if (len == 0) return true;
     constexpr double off = 1e-7;
-    return std::abs(Geom::cross(chord, s[1] - s[0])) / len < off &&
-           std::abs(Geom::cross(chord, s[2] - s[0])) / len < off && Geom::dot(chord, s[1] - s[0]) >= 0 &&
-           Geom::dot(chord, s[3] - s[2]) >= 0;
+    // Handles beyond the ends would have it go forth and back.
+    const auto between = [&](Point p) {
+        const double along = Geom::dot(chord, p - s[0]) / len;
+        return std::abs(Geom::cross(chord, p - s[0])) / len < off && along >= -off && along <= len + off;
+    };
+    return between(s[1]) && between(s[2]);
 }
 
 Point start_direction(const Curve& c)
@@ -418,9 +421,8 @@ std::vector<double> times_where(const Curve& c, Geom::Dim2 dimension, double val
     return out;
 }
 
-double at_node(const Curve& c, double time)
+double at_node(const Curve& c, double time, double near)
 {
-    constexpr double near = 0.05;
     const double node = std::round(time);
     return Geom::distance(c.pointAt(time), c.pointAt(node)) < near ? node : time;
 }
@@ -441,7 +443,10 @@ Curve start_cornered(const Curve& c, double radians, Length reach)
 {
     if (std::abs(radians) < 1e-12) return c;
     if (length(c) <= reach * 1.5) return start_turned(c, radians);
-    const auto [near, far] = split(c, time_at(c, reach));
+    // At the node of a corner that was turned before, so that turning twice leaves no hair between the two.
+    constexpr double turned_before = 2;
+    const double time = at_node(c, time_at(c, reach), turned_before);
+    const auto [near, far] = split(c, time);
     return joined(start_turned(near, radians), far);
 }
 

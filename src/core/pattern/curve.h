@@ -50,8 +50,8 @@ struct Halves {
 [[nodiscard]] double time_at(const Curve&, Length along);
 // The times at which a coordinate has that value, in order.
 [[nodiscard]] std::vector<double> times_where(const Curve&, Geom::Dim2, double value);
-// The time, or that of a node within 0.05 mm of it: a cut there leaves no segment that is none.
-[[nodiscard]] double at_node(const Curve&, double time);
+// The time, or that of a node as near as that, in mm: a cut there leaves no segment that is none.
+[[nodiscard]] double at_node(const Curve&, double time, double near = 0.05);
 // The place of a curve nearest to a point.
 struct NearPlace {
     double time = 0;

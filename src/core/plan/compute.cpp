@@ -61,6 +61,22 @@ std::optional<Refusal> left_undone(const Adjustment& entry, const PlanLine& line
     return std::nullopt;
 }
 
+// Accepted for a part, or a seam, that has not got it.
+bool decided_for_another(const Computed& c, const Adjustment& entry)
+{
+    const auto has = [&](const std::string& subject) {
+        if (entry.at_join == AtJoin::WholeGarment)
+            return std::any_of(c.traced.seams.begin(), c.traced.seams.end(),
+                               [&](const Seam& s) { return s.id == subject; });
+        return std::any_of(c.lines.begin(), c.lines.end(),
+                           [&](const PlanLine& l) { return l.kind == entry.kind && key(l.part) == subject; });
+    };
+    const auto& decisions = c.work.plan.decisions;
+    return std::any_of(decisions.begin(), decisions.end(), [&](const Decision& d) {
+        return d.kind == entry.kind && d.answer == Answer::Accepted && !d.subject.empty() && !has(d.subject);
+    });
+}
+
 // Every accepted decision is on the paper, or stands here.
 std::vector<NotDone> not_done(const Computed& computed, const std::vector<FittingTurn>& order, const BodySet& body)
 {
@@ -84,8 +100,11 @@ std::vector<NotDone> not_done(const Computed& computed, const std::vector<Fittin
             if (const auto why = left_undone(entry, line, body, !computed.doubts.empty()))
                 out.push_back({entry.kind, *why});
         }
+        const auto nowhere = Refusal{Why::NotOnThisGarment, std::string{entry.key}, {}, {}, {}, 0};
         if (!there)
-            out.push_back({entry.kind, Refusal{Why::NotOnThisGarment, std::string{entry.key}, {}, {}, {}, 0}});
+            out.push_back({entry.kind, nowhere});
+        else if (decided_for_another(computed, entry))
+            out.push_back({entry.kind, nowhere});
     }
     return out;
 }

@@ -5,6 +5,7 @@
 #include <exception>
 #include <new>
 
+#include "core/paper/guides.h"
 #include "core/paper/princess_redraw.h"
 #include "core/paper/sound.h"
 
@@ -24,7 +25,7 @@ Outcome<Applied> done_alone(const Doing& doing, const Dose& dose)
     }
 }
 
-// Panels trued, and nothing on the paper that no hand can cut.
+// Panels trued, lines across still from edge to edge, and nothing on the paper that no hand can cut.
 Outcome<Applied> done_once(const Doing& doing, const Dose& dose)
 {
     auto out = done_alone(doing, dose);
@@ -34,6 +35,7 @@ Outcome<Applied> done_once(const Doing& doing, const Dose& dose)
         const Piece* before = find_piece(doing.was.pieces, p.id);
         if (!before || same_paper(*before, p)) continue;
         drop_slivers(p);
+        keep_lines_across(p, *before);
         if (unsound(p) && !unsound(*before)) return refuse(Why::PaperCrosses, std::string{doing.entry.key});
     }
     return out;

@@ -6,6 +6,7 @@
 #include <utility>
 
 #include "core/alter/follow.h"
+#include "core/paper/sound.h"
 #include "core/pattern/part_rules.h"
 #include "core/plan/marks_met.h"
 
@@ -163,6 +164,7 @@ void Lane::commit(const FittingTurn& turn, PlanLine& line, Tried done, Others ot
     const std::size_t at = part_at(turn.part);
     const PartState& was = standing->parts[at];
     Applied& applied = *done.applied;
+    for (auto& piece : applied.garment.pieces) drop_slivers(piece);
     auto next = std::make_shared<Standing>(*standing);
     PartState& p = next->parts[at];
     p.measured.take_again(was.now->pieces, applied.garment.pieces);

@@ -20,15 +20,16 @@ std::optional<Garment> with_more(const Computed& c, const PlanLine& line, Length
     Work work = c.work;
     if (c.left) work.body = std::make_shared<const BodySet>(one_sided(*work.body, side));
     for (auto& d : work.plan.decisions) {
-        const auto front = d.on(side, Face::Front);
-        const auto back = d.on(side, Face::Back);
-        if (!d.has_sides()) continue;
-        d.set_side(Side::Right, {});
-        d.set_side(Side::Left, {});
-        d.set_amount(front);
-        d.set_back(back == front ? std::nullopt : back);
+        if (side == Side::Left) {
+            for (const auto face : each_face) d.set({face, Side::Right}, d.on(Side::Left, face));
+        }
+        if (d.has_sides()) d.one_amount();
     }
-    work.plan.decide(work.plan.taken(line.kind, here.amount + by, here.back + by));
+    Decision more = work.plan.accepting(line.kind, line.part);
+    const bool apart = adjustment(line.kind).acts_on == ActsOn::Apart;
+    more.set({apart ? Face::Front : Face::Both}, here.amount + by);
+    if (apart) more.set({Face::Back}, here.back + by);
+    work.plan.decide(std::move(more));
     const auto out = compute(std::move(work));
     return out ? std::optional{part_view(out->altered, line.part)} : std::nullopt;
 }
@@ -77,38 +78,6 @@ std::optional<Handle> handle_of(const Computed& c, AdjustmentKind kind, Side sid
             take(was->id, is->edges[e].curve.initialPoint() - was->edges[e].curve.initialPoint());
     }
     return best;
-}
-
-Decision taken_apart(const Computed& c, const PlanLine& line)
-{
-    const PlanLine* left = c.left_of(line);
-    const PlanLine& other = left ? *left : line;
-    Decision out = c.work.plan.taken(line.kind, {}, {});
-    out.set_side(Side::Right, line.amount, line.back);
-    out.set_side(Side::Left, other.amount, other.back);
-    return out;
-}
-
-Decision place_taken(const Computed& c, const PlanLine& line, std::size_t place, std::optional<Side> side,
-                     Length by)
-{
-    const auto& places = adjustment(line.kind).places;
-    const PlanLine* left = c.left_of(line);
-    const PlanLine& other = left ? *left : line;
-    const Decision* was = c.work.plan.decision(line.kind, line.part);
-    Decision out = was ? *was : Decision{line.kind, Answer::Accepted};
-    out.answer = Answer::Accepted;
-    out.seen_on.clear();
-    out.amounts.clear();
-    for (std::size_t i = 0; i < places.size(); ++i) {
-        Length right = line.at[i];
-        Length on_left = other.at[i];
-        const bool both = !side || places[i].at_centre;
-        if (i == place && (both || side == Side::Right)) right = by;
-        if (i == place && (both || side == Side::Left)) on_left = by;
-        out.set_sides_at(places[i].key, right, on_left);
-    }
-    return out;
 }
 
 }  // namespace sartorum

@@ -19,11 +19,5 @@ struct Handle {
     Point a_millimetre;  // in millimetres, for one of the amount; tried out, not derived
 };
 [[nodiscard]] std::optional<Handle> handle_of(const Computed&, AdjustmentKind, Side = Side::Right);
-// Both sides' amounts as they are now, of her own; each side can then be changed alone.
-[[nodiscard]] Decision taken_apart(const Computed&, const PlanLine&);
-// Of an adjustment with places: what stands at each of them now, of her own, and another amount at one of them; on
-// one side, the other's staying, or on both. Where both sides meet it is of both.
-[[nodiscard]] Decision place_taken(const Computed&, const PlanLine&, std::size_t place, std::optional<Side>,
-                                   Length);
 
 }  // namespace sartorum

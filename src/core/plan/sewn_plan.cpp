@@ -2,7 +2,7 @@
 
 #include <algorithm>
 
-#include "core/plan/otherwise.h"
+#include "core/alter/catalogue.h"
 
 namespace sartorum {
 namespace {
@@ -13,16 +13,14 @@ Decision as_it_is(const Computed& c, const PlanLine& line, const Decision& was)
     Decision out = was;
     out.method = adjustment(line.kind).methods.empty() ? was.method : std::optional{line.method};
     const PlanLine* left = c.left_of(line);
-    if (!line.at.empty()) {
-        out.amounts = place_taken(c, line, 0, {}, line.at.front()).amounts;
-    } else if (left && (left->amount != line.amount || left->back != line.back)) {
-        out.amounts.clear();
-        out.set_side(Side::Right, line.amount, line.back);
-        out.set_side(Side::Left, left->amount, left->back);
-    } else {
-        out.amounts.clear();
-        out.set_amount(line.amount);
-        if (line.back != line.amount) out.set_back(line.back);
+    const PlanLine& other = left ? *left : line;
+    const auto& places = adjustment(line.kind).places;
+    out.amounts.clear();
+    for (std::size_t i = 0; i < places.size(); ++i) out.set_places(places[i].key, line.at[i], other.at[i]);
+    if (!places.empty()) return out;
+    for (const auto& [side, of] : {std::pair{Side::Right, &line}, {Side::Left, &other}}) {
+        out.set({Face::Front, side}, of->amount);
+        out.set({Face::Back, side}, of->back);
     }
     return out;
 }

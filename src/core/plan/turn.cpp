@@ -91,8 +91,7 @@ void ask_nothing(PlanLine& line)
     std::fill(line.at.begin(), line.at.end(), Length{});
 }
 
-// Her own at each place, where both sides meet only what is said of both; without one of her own there nothing,
-// where she has some elsewhere.
+// Her own at each place, where both sides meet only what is said of both; elsewhere as it is proposed.
 void fill_places(PlanLine& line, const Adjustment& entry, const Decision* decision, Side side, bool from_proposal)
 {
     std::vector<std::optional<Length>> own;
@@ -102,8 +101,7 @@ void fill_places(PlanLine& line, const Adjustment& entry, const Decision* decisi
     }
     line.own_amount = std::any_of(own.begin(), own.end(), [](const auto& l) { return l.has_value(); });
     for (std::size_t i = 0; i < own.size(); ++i) {
-        const bool proposed = !line.own_amount && from_proposal;
-        line.at.push_back(own[i].value_or(proposed ? at_place(line.proposal->at, i) : Length{}));
+        line.at.push_back(own[i].value_or(from_proposal ? at_place(line.proposal->at, i) : Length{}));
     }
     line.amount = line.back = furthest(line.at);
 }
@@ -177,7 +175,7 @@ PlanLine line_of(const FittingTurn& turn, const FittingState& state, const std::
     const bool works_at_zero = zero_works(entry, line.method);
     const bool from_proposal = line.proposal && !works_at_zero;
     const auto own = [&](Face face) { return decision ? decision->on(side, face) : std::nullopt; };
-    line.own_amount = own(Face::Front).has_value();
+    line.own_amount = own(Face::Front).has_value() || own(Face::Back).has_value();
     line.amount = own(Face::Front).value_or(from_proposal ? line.proposal->amount : Length{});
     line.back = own(Face::Back).value_or(from_proposal ? back_of(*line.proposal) : Length{});
     if (!entry.places.empty()) fill_places(line, entry, decision, side, from_proposal);

@@ -142,9 +142,12 @@ using Outcome = tl::expected<T, Refusal>;
     return tl::make_unexpected(Refusal{why, std::move(field), {}, {}, {}, line});
 }
 
+// With what would be taken instead. Of an adjustment's amount none where that holds what is refused: it would then
+// be no reason.
 [[nodiscard]] inline tl::unexpected<Refusal> refuse_amount(Why why, std::string field, Length given, Length low,
                                                            Length high)
 {
+    if (why == Why::AmountTooLarge && given >= low && given <= high) low = high = Length{};
     return tl::make_unexpected(Refusal{why, std::move(field), given, low, high, 0});
 }
 

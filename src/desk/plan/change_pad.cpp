@@ -101,10 +101,13 @@ void ChangePad::build(QWidget* inside)
     auto* parting = new QHBoxLayout;
     parting_ = new Button{look_, {}, ButtonKind::Small, inside};
     parting->addWidget(parting_);
+    parting_faces_ = new Button{look_, {}, ButtonKind::Small, inside};
+    parting->addWidget(parting_faces_);
     parting->addStretch();
     column->addLayout(parting);
     connect(sides_way_, &Choices::picked, this, &ChangePad::take_sides);
     connect(parting_, &Button::clicked, this, [this] { parted() ? join_sides() : part_sides(); });
+    connect(parting_faces_, &Button::clicked, this, [this] { faces_parted() ? join_faces() : part_faces(); });
     ways_place_ = new QVBoxLayout;
     ways_place_->setContentsMargins(0, 2, 0, 0);
     column->addLayout(ways_place_);
@@ -124,8 +127,11 @@ void ChangePad::build(QWidget* inside)
     column->addLayout(row);
     column->addStretch();
     connect(looked_, &Button::clicked, this, [this] { room_.looked_again(kind_); });
+    // In the way that was chosen, and every amount as it is proposed.
     connect(follow_, &Button::clicked, this, [this] {
-        adjustment(kind_).places.empty() ? decide({}, {}) : room_.decide(Decision{kind_, Answer::Accepted});
+        Decision d = room_.plan().accepting(kind_, line()->part);
+        d.amounts.clear();
+        room_.decide(d);
     });
     connect(toggle_, &Toggle::clicked, this, &ChangePad::flip);
 }
@@ -149,8 +155,8 @@ ChangePad::Row ChangePad::amount_row(Side side, Face face, QVBoxLayout* column)
     column->addLayout(row);
     out.field->check = [this](Length l) -> std::optional<Refusal> {
         const std::string name{adjustment(kind_).key};
-        // On one side alone nothing is an amount.
-        if (l == Length{} && !parted()) return Refusal{Why::AmountZero, name, l, {}, {}, 0};
+        // On one side or one face alone nothing is an amount.
+        if (l == Length{} && !parted() && !faces_parted()) return Refusal{Why::AmountZero, name, l, {}, {}, 0};
         if (abs(l) > paper_most) return Refusal{Why::AmountTooLarge, name, l, -paper_most, paper_most, 0};
         return std::nullopt;
     };
@@ -183,6 +189,7 @@ void ChangePad::show_change(AdjustmentKind kind, const QString& number)
             for (auto& of : side) of.field->edit().clearFocus();
         }
         parted_by_hand_.reset();
+        faces_by_hand_.reset();
         hand_ = Side::Right;
     }
     const bool other = kind != std::exchange(kind_, kind) || name_->text().isEmpty();
@@ -224,6 +231,7 @@ void ChangePad::name_all()
     }
     sides_way_->setObjectName("sides_" + key);
     parting_->setObjectName("part_" + key);
+    parting_faces_->setObjectName("faces_" + key);
 }
 
 void ChangePad::rebuild_ways()
@@ -250,21 +258,14 @@ void ChangePad::take_way(int way)
     room_.decide(d);
 }
 
-void ChangePad::decide(std::optional<Length> amount, std::optional<Length> back)
-{
-    room_.decide(room_.plan().taken(kind_, amount, back));
-}
-
 void ChangePad::flip()
 {
     const auto* l = line();
     if (!l) return;
-    const Decision* was = room_.plan().decision(kind_);
-    // Each side's own amount stays where it is.
+    // What was said of amounts stays said.
     const auto answer = [&](Answer said) {
-        if (!was || (!was->has_sides() && !was->has_places()))
-            return room_.decide(kind_, said, l->own_amount ? std::optional{l->amount} : std::nullopt);
-        Decision d = *was;
+        Decision d = room_.plan().accepting(kind_, l->part);
+        if (const Decision* was = room_.plan().decision(kind_, l->part)) d.seen_on = was->seen_on;
         d.answer = said;
         room_.decide(d);
     };
@@ -282,29 +283,49 @@ void ChangePad::flip()
     refresh();
 }
 
-// One face alone once they differ, and the back from the first; else both. Nothing would be no adjustment: it is
-// stepped over.
+// One face alone where they are told apart and one is meant. Nothing would be no adjustment: it is stepped over.
 void ChangePad::nudge(double steps, bool fine, Face face)
 {
     if (!line() || !line()->at.empty()) return;
     const auto side = side_in_hand();
     const PlanLine& now = line_on(hand_);
-    const bool apart = now.back != now.amount;
+    const Length by = grain() * (fine ? steps / 2 : steps);
     const auto stepped = [&](Length amount, Face of) {
-        if (face != Face::Both && face != of && (apart || face == Face::Back)) return amount;
-        const Length by = grain() * (fine ? steps / 2 : steps);
-        return abs(amount + by) < to_the_eye && !side ? amount + by * 2.0 : amount + by;
+        if (face != Face::Both && face != of && faces_parted()) return amount;
+        const bool stands_over = abs(amount + by) < to_the_eye && !side && !faces_parted();
+        return stands_over ? amount + by * 2.0 : amount + by;
     };
     try_amount(stepped(now.amount, Face::Front), stepped(now.back, Face::Back));
 }
 
 void ChangePad::try_amount(Length front, Length back)
 {
-    const auto& entry = adjustment(kind_);
     const auto side = side_in_hand();
-    // A hand that drags stops at what is usual; more is typed.
-    if ((front == Length{} && !side) || front < entry.least || front > entry.most) return;
-    room_.try_out(with_amounts(side, front, back));
+    const PlanLine& now = line_on(hand_);
+    if (front == Length{} && back == Length{} && !side) return;
+    stay_parted();
+    const auto usual = usual_amounts(adjustment(kind_), now.method);
+    const auto further = [&](Length from, Length to) {
+        return (to > usual.most && to > from) || (to < usual.least && to < from);
+    };
+    if (further(now.amount, front) || (has_faces() && further(now.back, back))) {
+        const bool of_back = !further(now.amount, front);
+        row(side.value_or(Side::Right), of_back && faces_parted() ? Face::Back : Face::Front)
+            .field->say(tr("More than is usual here. If it is meant, type it."), true);
+        return;
+    }
+    const auto with = [&](Decision d, Face face, Length by) {
+        d.set({face, side}, by);
+        return d;
+    };
+    Decision next = room_.plan().accepting(kind_, now.part);
+    if (!has_faces()) {
+        next = with(next, Face::Both, front);
+    } else {
+        if (front != now.amount) next = with(next, Face::Front, front);
+        if (back != now.back) next = with(next, Face::Back, back);
+    }
+    room_.try_out(next);
 }
 
 void ChangePad::take_places()
@@ -320,7 +341,7 @@ void ChangePad::say(QLabel* l, const QString& text)
 
 void ChangePad::refresh_amounts(const PlanLine& l)
 {
-    const bool faces = adjustment(kind_).acts_on == ActsOn::Apart;
+    const bool faces = faces_parted();
     const bool whole = adjustment(kind_).at_join == AtJoin::WholeGarment;  // done, or not
     const bool sides = parted();
     for (const auto side : both_sides) {
@@ -328,7 +349,8 @@ void ChangePad::refresh_amounts(const PlanLine& l)
         for (const auto face : {Face::Front, Face::Back}) {
             Row& of = row(side, face);
             const bool back = face == Face::Back;
-            const QString of_face = !faces ? tr("Amount") : back ? tr("Back") : tr("Front");
+            const QString alike = has_faces() ? tr("Front and back") : tr("Amount");
+            const QString of_face = !faces ? alike : back ? tr("Back") : tr("Front");
             const QString of_side = side == Side::Right ? tr("Right") : tr("Left");
             of.name->setText(!sides ? of_face : faces ? tr("%1, %2").arg(of_side, of_face.toLower()) : of_side);
             const bool seen = !whole && l.at.empty() && (!back || faces) && (sides || side == Side::Right);
@@ -336,7 +358,7 @@ void ChangePad::refresh_amounts(const PlanLine& l)
                 w->setVisible(seen);
             const Length amount = back ? now.back : now.amount;
             of.field->edit().setFixedWidth(static_cast<int>(92 * look_.scale()));
-            const bool nothing = amount == Length{} && !sides;
+            const bool nothing = amount == Length{} && !sides && !faces;
             if (!of.field->edit().hasFocus() || of.field->value())
                 of.field->show_value(nothing ? std::nullopt : std::optional{amount});
             QFont font = of.name->font();

@@ -21,14 +21,17 @@ public:
     [[nodiscard]] AdjustmentKind kind() const { return kind_; }
     [[nodiscard]] LengthField& amount_field() { return *rows_[0][0].field; }
     void flip();  // accept or leave
-    // Tries an amount; Room::keep_trial() writes it. Nothing would be no adjustment: the hand goes on without it.
+    // Tries amounts; Room::keep_trial() writes them. Nothing would be no adjustment: the hand goes on without it.
+    // Past what is usual it stops, and says so; back from there it goes.
     void try_amount(Length front, Length back);
     // By so many steps of the unit in use: a millimetre, an eighth of an inch; fine: half of one. Of sides told
     // apart the one in hand.
     void nudge(double steps, bool fine, Face = Face::Both);
     // Left and right told apart; then the other side taken in hand.
     void part_sides();
-    void join_sides();   // one amount for both again
+    void join_sides();  // one amount for both again
+    void part_faces();  // front and back told apart; and one amount for both again
+    void join_faces();
     void take_places();  // the keys go to the amounts at its places
     // None while both have one amount.
     [[nodiscard]] std::optional<Side> side_in_hand() const;
@@ -50,9 +53,11 @@ private:
     Row& row(Side side, Face face) { return rows_[side == Side::Left][face == Face::Back]; }
     [[nodiscard]] bool has_sides() const;  // it can be done otherwise on each side
     [[nodiscard]] bool parted() const;
+    [[nodiscard]] bool has_faces() const;  // front and back may have amounts of their own
+    [[nodiscard]] bool faces_parted() const;
+    void stay_parted();
     [[nodiscard]] const PlanLine& line_on(Side) const;
     void type_amount(Side, Face, Length);
-    [[nodiscard]] Decision with_amounts(std::optional<Side>, Length front, Length back) const;
     void refresh_sides(const PlanLine&);
     void take_sides(int way);
     void build(QWidget* inside);
@@ -61,7 +66,6 @@ private:
     void refresh();
     void refresh_amounts(const PlanLine&);
     void say(QLabel*, const QString&);
-    void decide(std::optional<Length> amount, std::optional<Length> back);
     void take_way(int);
     Room& room_;
     AdjustmentKind kind_{};
@@ -78,10 +82,12 @@ private:
     QLabel* sides_said_;
     Choices* sides_way_;
     Button* parting_;
+    Button* parting_faces_;
     PlaceFields* place_fields_;
     QLabel* places_said_;
     Button* places_;
     std::optional<AdjustmentKind> parted_by_hand_{};
+    std::optional<AdjustmentKind> faces_by_hand_{};
     Side hand_ = Side::Right;
     QVBoxLayout* ways_place_;
     Choices* ways_ = nullptr;

@@ -1,31 +1,56 @@
 // The sides of a change: told apart, typed, joined again.
-#include "core/plan/otherwise.h"
 #include "desk/plan/change_pad.h"
 #include "words/sides.h"
 
 namespace sartorum::desk {
 
+// What is typed is of that side and that face; all else stays as it is, decided or not.
 void ChangePad::type_amount(Side side, Face face, Length l)
 {
     if (!line()) return;
     hand_ = side;
-    if (parted()) {
-        const PlanLine& now = line_on(side);
-        const bool back = face == Face::Back;
-        const bool both = adjustment(kind_).acts_on != ActsOn::Apart || (!back && now.back == now.amount);
-        return room_.decide(with_amounts(side, back ? now.amount : l, back || both ? l : now.back));
-    }
-    const Decision* was = room_.plan().decision(kind_);
-    face == Face::Back ? decide(line()->amount, l) : decide(l, was ? was->back() : std::nullopt);
+    stay_parted();
+    const auto of_side = parted() ? std::optional{side} : std::nullopt;
+    room_.decide(room_.plan().accepting(kind_, line()->part, {faces_parted() ? face : Face::Both, of_side}, l));
 }
 
-// Accepted with these amounts: of one side, the other's as it is, or of both.
-Decision ChangePad::with_amounts(std::optional<Side> side, Length front, Length back) const
+// What is told apart stays so while its pad is open, also where two amounts come to be the same.
+void ChangePad::stay_parted()
 {
-    if (!side) return room_.plan().taken(kind_, front, back);
-    Decision out = taken_apart(*room_.computed(), *line());
-    out.set_side(*side, front, back);
-    return out;
+    if (parted()) parted_by_hand_ = kind_;
+    if (faces_parted()) faces_by_hand_ = kind_;
+}
+
+bool ChangePad::has_faces() const
+{
+    return adjustment(kind_).acts_on == ActsOn::Apart && adjustment(kind_).places.empty();
+}
+
+bool ChangePad::faces_parted() const
+{
+    if (!line() || !has_faces()) return false;
+    const auto unlike = [](const PlanLine& l) { return l.amount != l.back; };
+    return faces_by_hand_ == kind_ || unlike(*line()) || unlike(line_on(Side::Left));
+}
+
+void ChangePad::part_faces()
+{
+    if (!line() || !has_faces()) return;
+    faces_by_hand_ = kind_;
+    refresh();
+}
+
+// The front's, of both.
+void ChangePad::join_faces()
+{
+    if (!line()) return;
+    faces_by_hand_.reset();
+    if (faces_parted()) {
+        Decision d = room_.plan().accepting(kind_, line()->part);
+        for (const auto side : both_sides) d.set({Face::Both, side}, line_on(side).amount);
+        room_.decide(d);
+    }
+    refresh();
 }
 
 bool ChangePad::has_sides() const
@@ -85,10 +110,9 @@ void ChangePad::join_sides()
 void ChangePad::take_sides(int way)
 {
     if (!line()) return;
-    const Decision* was = room_.plan().decision(kind_);
+    const Decision* was = room_.plan().decision(kind_, line()->part);
     Decision d = was ? *was : Decision{kind_, Answer::Accepted};
-    d.set_side(Side::Right, {});
-    d.set_side(Side::Left, {});
+    std::erase_if(d.amounts, [](const Amount& a) { return a.at.empty() && a.side; });
     d.sides = static_cast<SidesWay>(way);
     parted_by_hand_.reset();
     room_.decide(d);
@@ -103,6 +127,8 @@ void ChangePad::refresh_sides(const PlanLine& l)
     sides_way_->choose(static_cast<int>(d ? d->sides : SidesWay::Usual));
     parting_->setVisible(has_sides());
     parting_->setText(parted() ? tr("One amount for both sides") : tr("Left and right apart"));
+    parting_faces_->setVisible(has_faces());
+    parting_faces_->setText(faces_parted() ? tr("One amount for front and back") : tr("Front and back apart"));
 }
 
 }  // namespace sartorum::desk

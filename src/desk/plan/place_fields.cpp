@@ -3,7 +3,6 @@
 #include <QGridLayout>
 #include <QVBoxLayout>
 
-#include "core/plan/otherwise.h"
 #include "core/plan/waist.h"
 #include "words/waist.h"
 
@@ -60,7 +59,9 @@ void PlaceFields::build()
 void PlaceFields::typed(std::size_t place, Length by)
 {
     const auto* l = room_.computed() ? room_.computed()->line(*kind_) : nullptr;
-    if (l) room_.decide(place_taken(*room_.computed(), *l, place, side(), by));
+    if (!l) return;
+    const std::string at{adjustment(*kind_).places[place].key};
+    room_.decide(room_.plan().accepting(*kind_, l->part, {Face::Both, side(), at}, by));
 }
 
 void PlaceFields::show_line(const PlanLine* line)

@@ -322,7 +322,7 @@ void WaistView::build(QWidget* inside)
             return Refusal{Why::AmountTooLarge, std::string{drawn_by(room_).key}, l, -paper_most, most, 0};
         };
         connect(fields_[i], &LengthField::entered, this, [this, i](Length by) {
-            if (line()) room_.decide(place_taken(*room_.computed(), *line(), i, side(), by));
+            if (line()) room_.decide(with_station(i, by));
         });
         rows->addWidget(names_[i], static_cast<int>(i), 0);
         rows->addWidget(fields_[i], static_cast<int>(i), 1, Qt::AlignRight);
@@ -343,7 +343,7 @@ void WaistView::build(QWidget* inside)
         room_.decide(Decision{drawn_by(room_).kind, Answer::Accepted});
     });
     connect(picture_, &WaistPicture::moved, this, [this](std::size_t i, Length by) {
-        if (line()) room_.try_out(place_taken(*room_.computed(), *line(), i, side(), by));
+        if (line()) room_.try_out(with_station(i, by));
     });
     connect(picture_, &WaistPicture::settled, &room_, &Room::keep_trial);
     connect(picture_, &WaistPicture::dropped, &room_, &Room::drop_trial);
@@ -358,6 +358,12 @@ void WaistView::take_focus()
 const PlanLine* WaistView::line() const
 {
     return waist_of(room_);
+}
+
+Decision WaistView::with_station(std::size_t i, Length by) const
+{
+    const std::string at{adjustment(line()->kind).places[i].key};
+    return room_.plan().accepting(line()->kind, line()->part, {Face::Both, side(), at}, by);
 }
 
 std::optional<Side> WaistView::side() const

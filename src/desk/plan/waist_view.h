@@ -70,6 +70,7 @@ private:
     void refresh();
     void describe(const WaistUnrolled&, const PlanLine&);
     [[nodiscard]] const PlanLine* line() const;
+    [[nodiscard]] Decision with_station(std::size_t, Length) const;
     [[nodiscard]] std::optional<Side> side() const;
     [[nodiscard]] const PlanLine& shown() const;
     Room& room_;
