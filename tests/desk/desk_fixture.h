@@ -46,6 +46,15 @@ struct Desk {
         QTest::qWait(20);
     }
     void click(const char* name) const { QTest::mouseClick(find(name), Qt::LeftButton); }
+    // What is proposed, and then what comes up through it, until only what is unusual waits.
+    void accept_all() const
+    {
+        for (int i = 0; i < 12; ++i) {
+            const auto* all = window->findChild<QWidget*>("accept_all");
+            if (!all || !all->isVisible()) return;
+            click("accept_all");
+        }
+    }
     void key(int k, Qt::KeyboardModifiers m = {}) const
     {
         QWidget* w = QApplication::focusWidget();

@@ -47,7 +47,7 @@ private slots:
             d.click("take_to_plan");
             QVERIFY(d.room->sizes_chosen());
             QCOMPARE(d.window->current(), Station::Plan);
-            d.click("accept_all");
+            d.accept_all();
             QVERIFY(d.line(AdjustmentKind::WaistToHip).state == LineState::Accepted);
             QVERIFY(d.line(AdjustmentKind::FinishedLength).state == LineState::Accepted);
             QVERIFY(d.line(AdjustmentKind::WidthAtWaist).state == LineState::LeaveIt);
@@ -216,7 +216,7 @@ private slots:
         QVERIFY2(d.room->computed().has_value(), "a pattern of one size and its chart make the paper");
         d.window->go_to(Station::Chart);
         d.click("take_to_plan");
-        d.click("accept_all");
+        d.accept_all();
         QVERIFY(is_near(d.line(AdjustmentKind::WaistToHip).amount, Length::mm(17), Length::mm(0.01)));
         QVERIFY(d.room->computed()->checks.all_hold());
         QVERIFY(

@@ -136,9 +136,19 @@ private slots:
         lay_bodice(d);
         d.window->go_to(Station::Plan);
         const int acts = acts_of(path);
+        const auto before = d.room->computed()->lines;
         d.click("accept_all");
         QCOMPARE(acts_of(path), acts + 1);
-        for (const auto& l : d.room->computed()->lines) QVERIFY(l.state != LineState::Proposed);
+        int taken = 0;
+        for (const auto& l : before) {
+            const PlanLine& is = d.line(l.kind);
+            const bool asked = l.state == LineState::Proposed;
+            // With the amount that stood there, or it waits.
+            if (asked && is.state == LineState::Accepted) QVERIFY(is_near(is.amount, l.amount, Length::mm(0.5)));
+            if (!asked && is.state == LineState::Accepted) QVERIFY(l.state == LineState::Accepted || is.by_itself);
+            taken += asked && is.state == LineState::Accepted;
+        }
+        QVERIFY(taken > 2);
         d.key(Qt::Key_Z, Qt::ControlModifier);
         QVERIFY(d.room->plan().decisions.empty());
     }

@@ -95,7 +95,7 @@ private slots:
 
         d.window->go_to(Station::Plan);
         QVERIFY(!stands_out(d, DartMoved) && !stands_out(d, KnitDart));
-        d.click("accept_all");
+        d.accept_all();
         QCOMPARE(d.line(Bust).state, LineState::Accepted);
         QCOMPARE(d.line(Bust).method, static_cast<std::size_t>(BustMethod::Princess));
         QCOMPARE(d.line(UpperArm).state, LineState::Accepted);

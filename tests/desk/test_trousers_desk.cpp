@@ -105,7 +105,7 @@ private slots:
             const bool open = std::any_of(lines.begin(), lines.end(),
                                           [](const PlanLine& l) { return l.state == LineState::Proposed; });
             if (!open) break;
-            d.click("accept_all");
+            d.accept_all();
         }
         const auto& c = *d.room->computed();
         QVERIFY(d.line(AdjustmentKind::WaistToHip).state == LineState::Accepted);

@@ -69,6 +69,80 @@ Outcome<Plan> first_plan(const SizeChart& chart, const BodySet& body, const Choi
     return with_first_sizes(std::move(plan), chart, body, pattern);
 }
 
+namespace {
+
+constexpr Length as_it_stood = Length::mm(0.5);  // nobody sews nearer
+
+bool beyond_usual(const PlanLine& l)
+{
+    const auto usual = usual_amounts(adjustment(l.kind), l.method);
+    const auto past = [&](Length by) { return by > usual.most || by < usual.least; };
+    return past(l.amount) || past(l.back);
+}
+
+bool as_shown(const PlanLine& was, const PlanLine& is)
+{
+    if (is.state != LineState::Accepted || was.at.size() != is.at.size()) return false;
+    for (std::size_t i = 0; i < was.at.size(); ++i) {
+        if (abs(was.at[i] - is.at[i]) > as_it_stood) return false;
+    }
+    return abs(was.amount - is.amount) <= as_it_stood && abs(was.back - is.back) <= as_it_stood;
+}
+
+const PlanLine* same_line(const Computed& c, const PlanLine& l)
+{
+    const auto it = std::find_if(c.lines.begin(), c.lines.end(),
+                                 [&](const PlanLine& x) { return x.kind == l.kind && x.part == l.part; });
+    return it == c.lines.end() ? nullptr : &*it;
+}
+
+// Of that part alone, where another part's is not proposed.
+std::string subject_of(const Computed& c, const PlanLine& l)
+{
+    const bool alone = std::any_of(c.lines.begin(), c.lines.end(), [&](const PlanLine& x) {
+        return x.kind == l.kind && x.part != l.part && x.state != LineState::Proposed;
+    });
+    return alone ? std::string{key(l.part)} : std::string{};
+}
+
+}  // namespace
+
+Waiting waiting(const Computed& c)
+{
+    Waiting out;
+    for (const auto& l : c.lines) {
+        if (l.state != LineState::Proposed) continue;
+        const PlanLine* left = c.left_of(l);
+        const bool much = beyond_usual(l) || (left && beyond_usual(*left));
+        (much ? out.unusual : out.plain).push_back(&l);
+    }
+    return out;
+}
+
+Outcome<Plan> with_waiting_taken(const Computed& c)
+{
+    auto taken = waiting(c).plain;
+    for (;;) {
+        Work next = c.work;
+        for (const auto* l : taken) {
+            Decision d{l->kind, Answer::Accepted};
+            d.subject = subject_of(c, *l);
+            next.plan.put(std::move(d));
+        }
+        auto then = compute(next);
+        if (!then) return tl::make_unexpected(then.error());
+        // The first that comes out otherwise waits; what comes after it may then be as it stood.
+        const auto otherwise = std::find_if(taken.begin(), taken.end(), [&](const PlanLine* l) {
+            const PlanLine* is = same_line(*then, *l);
+            const PlanLine* left = c.left_of(*l);
+            const PlanLine* is_left = is ? then->left_of(*is) : nullptr;
+            return !is || !as_shown(*l, *is) || !as_shown(left ? *left : *l, is_left ? *is_left : *is);
+        });
+        if (otherwise == taken.end()) return next.plan;
+        taken.erase(otherwise);
+    }
+}
+
 Outcome<Computed> with_all_proposed(Work work)
 {
     auto c = compute(std::move(work));

@@ -18,4 +18,15 @@ namespace sartorum {
 // Every proposal outside the noise taken, in fitting order: what an earlier one changes may bring a later one up.
 [[nodiscard]] Outcome<Computed> with_all_proposed(Work);
 
+// What is proposed, as it stands there: what can be taken in one go, and what is more than is usual with it, which
+// is looked at by itself.
+struct Waiting {
+    std::vector<const PlanLine*> plain{};
+    std::vector<const PlanLine*> unusual{};
+};
+[[nodiscard]] Waiting waiting(const Computed&);
+// The plain ones taken, each with the amount that stood there: what comes out otherwise once the others are taken
+// waits, as does what comes up through them.
+[[nodiscard]] Outcome<Plan> with_waiting_taken(const Computed&);
+
 }  // namespace sartorum

@@ -8,6 +8,7 @@
 #include <algorithm>
 #include <utility>
 
+#include "core/plan/first_plan.h"
 #include "desk/plan/change_pad.h"
 #include "desk/plan/crotch_view.h"
 #include "desk/plan/doubt_view.h"
@@ -253,9 +254,16 @@ void PlanStation::refresh_sums()
     if (c.work.plan.sewn) sum = tr("Sewn already: only what can be done with it is offered. %1").arg(sum);
     if (comparing_) sum = tr("Since the plan before: %1").arg(before_.changes(look_.unit()));
     left_->setText(sum);
-    all_->setText(waiting == 1 ? tr("Accept the one proposed") : tr("Accept all %1 proposed").arg(waiting));
+    const auto asked = sartorum::waiting(c);
+    const auto plain = static_cast<int>(asked.plain.size());
+    const auto unusual = static_cast<int>(asked.unusual.size());
+    all_->setText(
+        unusual == 0 ? plain == 1 ? tr("Accept the one proposed") : tr("Accept all %1 proposed").arg(plain)
+        : unusual == 1
+            ? tr("Accept %1 of %2: one is more than usual").arg(plain).arg(plain + 1)
+            : tr("Accept %1 of %2: %3 are more than usual").arg(plain).arg(plain + unusual).arg(unusual));
     all_->setAccessibleName(all_->text());
-    all_->setVisible(waiting > 0);
+    all_->setVisible(plain > 0);
     zone_->setText(tr("Leave the %1 of %2").arg(here).arg(words::zone_name(zone)));
     zone_->setAccessibleName(zone_->text());
     zone_->setVisible(here > 1);
