@@ -346,6 +346,7 @@ void Room::look_round()
     const auto mine = book_->try_to_write();
     if (!mine) emit refused(trouble_text(mine.error()));
     if (!written && !(mine && *mine)) return;
+    worked_out_.clear();
     reload();
     emit changed();
 }
@@ -370,6 +371,7 @@ void Room::redo()
 
 void Room::turned(const notebook::Result<bool>& result)
 {
+    worked_out_.clear();  // a version's number may be another's now
     if (result && !*result)
         emit refused(trouble_text({notebook::Trouble::NothingThere, {}}));
     else

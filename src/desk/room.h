@@ -122,6 +122,7 @@ public:
     [[nodiscard]] bool seen_as_it_is() const;
     // What changed since a body saw it last.
     [[nodiscard]] Gate gate() const;
+    [[nodiscard]] Looked looked_last() const;  // at the last toile
     // Keeps the version as it is now, and hangs the try-on on it.
     void begin_try_on(const TryOn&);
     void keep_try_on(notebook::Id, const TryOn&, const QString& act);
@@ -130,7 +131,9 @@ public:
     void change_photo(notebook::Id, const Photo&);
     void forget_photo(notebook::Id);
     // The version as it is now is printed, or goes on to good cloth: kept, and what was said of it.
-    void keep_printed();
+    // What was printed, as it was when its pages were begun (work_now).
+    void keep_printed(const QByteArray& work);
+    [[nodiscard]] QByteArray work_now() const;
     void pass_gate();
     void sweep_pictures();
     void undo();
@@ -151,7 +154,6 @@ private:
     [[nodiscard]] std::string size_for(const Tissue&) const;
     void settle_kind();
     void settle_chart();
-    [[nodiscard]] QByteArray work_now() const;
     [[nodiscard]] QString next_version_name(notebook::KeptFor) const;
     bool save_plan(const Plan&, const QString& act);
     void take_plan(const Plan&);

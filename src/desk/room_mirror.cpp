@@ -48,16 +48,22 @@ Gate Room::gate() const
     if (!computed_) return {};
     const auto& all = try_ons();
     const auto seen = all.empty() ? nullptr : version(all.back().version);
-    return gate_before_cloth(seen.get(), *computed_);
+    return gate_before_cloth(seen.get(), *computed_, looked_last());
+}
+
+Looked Room::looked_last() const
+{
+    const auto& all = try_ons();
+    if (all.empty()) return {};
+    return looked(all.back().entry, all.size() > 1 ? &all[all.size() - 2].entry : nullptr);
 }
 
 bool Room::seen_as_it_is() const
 {
     if (!computed_ || !try_ons_ || try_ons_->empty()) return false;
     const auto known = worked_out_.find(try_ons_->back().version);
-    const bool still = tally(try_ons_->back().entry).here() > 0;
-    return known != worked_out_.end() && known->second && !still &&
-           gate_before_cloth(known->second.get(), *computed_).open();
+    return known != worked_out_.end() && known->second &&
+           gate_before_cloth(known->second.get(), *computed_, looked_last()).open();
 }
 
 QByteArray Room::work_now() const
@@ -87,6 +93,7 @@ void Room::keep_try_on(notebook::Id id, const TryOn& entry, const QString& act)
 
 void Room::forget_try_on(notebook::Id id)
 {
+    worked_out_.clear();  // its version goes too, and its number may be given again
     kept(book_->forget_try_on(id));
 }
 
@@ -105,16 +112,17 @@ void Room::forget_photo(notebook::Id id)
     kept(book_->forget_photo(id));
 }
 
-void Room::keep_printed()
+void Room::keep_printed(const QByteArray& work)
 {
     if (!computed_ || !table_.wearer || !table_.pattern || looks_only()) return;
     kept(book_->keep_version(*table_.wearer, *table_.pattern, next_version_name(notebook::KeptFor::Printed),
-                             today_(), notebook::KeptFor::Printed, work_now()));
+                             today_(), notebook::KeptFor::Printed, work));
 }
 
 void Room::pass_gate()
 {
     if (!computed_ || !table_.wearer || !table_.pattern) return;
+    keep_trial();
     const auto id =
         book_->keep_version(*table_.wearer, *table_.pattern, next_version_name(notebook::KeptFor::Printed),
                             today_(), notebook::KeptFor::Printed, work_now());

@@ -57,6 +57,8 @@ std::string write_chart_csv(const SizeChart& chart, Unit unit)
         for (const auto& row : chart.cups) out += "," + quoted(row.letter) + "," + digits(row.difference, unit);
         out += "\n";
         beside("cups by", chart.cups_by == CupBy::Underbust ? "underbust" : "high bust");
+    } else if (chart.cups_by == CupBy::Underbust) {
+        beside("cups by", "underbust");
     }
     if (chart.height_from && chart.height_to)
         beside("height range", digits(*chart.height_from, unit) + "-" + digits(*chart.height_to, unit));
@@ -64,7 +66,7 @@ std::string write_chart_csv(const SizeChart& chart, Unit unit)
         beside(quoted("height " + group), digits(range.from, unit) + "-" + digits(range.to, unit));
     if (chart.allowance) beside("allowance", digits(*chart.allowance, unit));
     for (const auto& v : chart.views)
-        out += "view " + quoted(v.name) + "," + quoted(v.first) + "," + quoted(v.last) + "\n";
+        out += quoted("view " + v.name) + "," + quoted(v.first) + "," + quoted(v.last) + "\n";
     const bool cup_groups =
         grouped && std::all_of(chart.sizes.begin(), chart.sizes.end(),
                                [&](const ChartSize& s) { return chart.drafted_cup.contains(s.group); });

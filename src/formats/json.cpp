@@ -56,6 +56,7 @@ json compare_json(const SizeChart& chart, const Advice& advice, const BodySet& b
         auto& entry = measures[std::string{f.key}];
         entry = {{"value_mm", taken->value.in_mm()}, {"spread_mm", taken->spread.in_mm()}};
         if (taken->state == ReadingState::ThirdAsked) entry["third_reading_asked"] = true;
+        if (taken->state == ReadingState::NoneAgree) entry["readings_disagree"] = true;
     }
     json costs = json::array();
     for (const auto& cost : advice.costs) {

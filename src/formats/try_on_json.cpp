@@ -158,6 +158,10 @@ Outcome<bool> read_head(const json& j, TryOn& out)
         *into = std::move(*text);
     }
     if (!out.date.empty() && !is_iso_date(out.date)) return refuse(Why::DateBroken, out.date);
+    if (j.contains("nothing_to_see")) {
+        if (!j["nothing_to_see"].is_boolean()) return refuse(Why::ValueIllTyped, "nothing_to_see");
+        out.nothing_to_see = j["nothing_to_see"].get<bool>();
+    }
     const auto what = said_or(j, "what", put_on_of_key, PutOn::Whole);
     if (!what) return tl::make_unexpected(what.error());
     out.what = *what;
@@ -197,8 +201,8 @@ Outcome<TryOn> read_try_on(const std::string& text)
 {
     const auto j = parse(text);
     if (!j) return tl::make_unexpected(j.error());
-    static constexpr std::array<std::string_view, 9> keys{"date",  "what", "cloth",   "worn", "moments",
-                                                          "words", "seen", "answers", "found"};
+    static constexpr std::array<std::string_view, 10> keys{"date",  "what", "cloth",   "worn",  "moments",
+                                                           "words", "seen", "answers", "found", "nothing_to_see"};
     if (!j->is_object()) return refuse(Why::ValueIllTyped, "try-on");
     if (const auto ok = only(*j, keys); !ok) return tl::make_unexpected(ok.error());
     TryOn out;
@@ -230,6 +234,7 @@ nlohmann::ordered_json try_on_json(const TryOn& t)
     }
     out["moments"] = json::array();
     for (const auto m : t.moments) out["moments"].push_back(text_of(key(m)));
+    if (t.nothing_to_see) out["nothing_to_see"] = true;
     out["seen"] = json::array();
     for (const auto& n : t.notes) {
         json one{{"sight", text_of(facts(n.seen.sight).key)},

@@ -22,10 +22,14 @@ std::string said(const QVariant& v)
     return v.toString().left(static_cast<qsizetype>(most_words)).toStdString();
 }
 
-QString moments_text(const std::vector<Moment>& moments)
+// Among the moments: in none of them was there anything to see.
+const QString nothing_word = "nothing_to_see";
+
+QString moments_text(const TryOn& t)
 {
     QStringList out;
-    for (const auto m : moments) out << plain_word(sartorum::key(m));
+    for (const auto m : t.moments) out << plain_word(sartorum::key(m));
+    if (t.nothing_to_see) out << nothing_word;
     return out.join(' ');
 }
 
@@ -47,8 +51,8 @@ std::optional<double> place_of(const QVariant& v)
 
 QVariantList values_of(const TryOn& t)
 {
-    return {text(t.date), plain_word(sartorum::key(t.what)), text(t.cloth),
-            text(t.worn), moments_text(t.moments),           text(t.words)};
+    return {text(t.date), plain_word(sartorum::key(t.what)), text(t.cloth), text(t.worn), moments_text(t),
+            text(t.words)};
 }
 
 const QStringList try_on_columns{"tried_on", "put_on", "cloth", "worn", "moments", "words"};
@@ -272,7 +276,8 @@ std::optional<TryOn> Notebook::try_on(Id id) const
               said(q.value(5)),
               {},
               {},
-              {}};
+              {},
+              q.value(4).toString().split(' ').contains(nothing_word)};
     for (auto& row : notes(id)) out.notes.push_back(std::move(row.value));
     for (auto& row : answers(id)) out.answers.push_back(row.value);
     for (auto& row : found(id)) out.found.push_back(std::move(row.value));

@@ -310,6 +310,10 @@ QString reading_state(const Taken& taken, Measure m, Unit u)
                 .arg(apart, allowed);
         case ReadingState::MiddleTaken:
             return t("The middle one of the readings counts; they lie %1 apart.").arg(apart);
+        case ReadingState::NoneAgree:
+            return t("No two of the readings agree within %1. Read again, in place of the one that is furthest "
+                     "off.")
+                .arg(allowed);
     }
     return {};
 }

@@ -131,6 +131,7 @@ QString not_put(NotPut n)
 
 QString moved_sentence(const Moved& m, Unit u)
 {
+    if (m.other_way && m.was == m.now) return t("%1: another way").arg(adjustment_name(m.kind));
     return t("%1 %2 → %3").arg(adjustment_name(m.kind), number(m.was, u, true), amount(m.now, u, true));
 }
 
@@ -150,9 +151,18 @@ QString next_look(NextLook l)
 QString gate_sentence(const Gate& g)
 {
     if (g.never_seen) return t("Nobody has worn this yet. %1").arg(next_look(g.look));
-    if (g.moved.empty() && !g.sizes_changed) return t("Cut as it was last seen on a body.");
-    if (g.open()) return t("What moved since it was last worn is less than anybody sees.");
-    return g.sizes_changed ? t("Another size than was worn last. %1").arg(next_look(g.look)) : next_look(g.look);
+    if (g.sizes_changed) return t("The size has changed since the last fitting. %1").arg(next_look(g.look));
+    if (g.made_otherwise) return t("The pieces are made up differently now. %1").arg(next_look(g.look));
+    if (g.look != NextLook::Nothing) return next_look(g.look);
+    const auto& l = g.looked;
+    if (!l.at)
+        return t("The last toile was not looked at yet. Mark what you see, or say that there is nothing to see.");
+    if (l.asked == 1) return t("One thing seen on the toile before was not looked at again.");
+    if (l.asked > 1) return t("%1 things seen on the toile before were not looked at again.").arg(l.asked);
+    if (l.here == 1) return t("As it was last worn; what was seen on it is still there.");
+    if (l.here > 1) return t("As it was last worn; %1 things seen on it are still there.").arg(l.here);
+    if (g.moved.empty()) return t("Cut as it was last seen on a body.");
+    return t("Changes since the last fitting are too small to see.");
 }
 
 QString sew_first(NextLook l)

@@ -39,6 +39,38 @@ private slots:
         // memory).
         QVERIFY(std::abs(std::pow(t.spread.in_mm() / 8.0, 2) - 0.4487) < 1e-4);
     }
+    // The doubt never shrinks as readings come apart, and there is no tick past what is allowed.
+    void doubt_grows_with_disagreement()
+    {
+        for (const auto& f : all_measures) {
+            if (f.kind == MeasureKind::Wish) continue;
+            const double at = (f.least + (f.most - f.least) * 0.4).in_mm();
+            for (const int n : {2, 3}) {
+                Length last;
+                for (double off = 0; off <= 60; off += 0.5) {
+                    std::vector<Length> readings{Length::mm(at), Length::mm(at + off)};
+                    if (n == 3) readings.push_back(Length::mm(at - off));
+                    const auto t = *take(f.measure, readings);
+                    QVERIFY2(t.spread >= last, f.key.data());
+                    last = t.spread;
+                    const bool allowed = Length::mm(off) <= f.disagree();
+                    QCOMPARE(t.settled(), allowed);
+                }
+            }
+        }
+        // Three readings 8.5 cm apart, no two of which agree.
+        const auto wide = *take(Measure::Waist, {Length::mm(800), Length::mm(842), Length::mm(885)});
+        QVERIFY(wide.state == ReadingState::NoneAgree && wide.spread >= Length::mm(42));
+    }
+    void bust_points_too_far_apart_are_asked_about()
+    {
+        BodySet set{"2026-12-02", {}};
+        set.readings[Measure::Bust] = {Length::mm(980), Length::mm(982)};
+        set.readings[Measure::BustSpan] = {Length::mm(330)};
+        QCOMPARE(sense_of(Measure::BustSpan, set).size(), std::size_t{1});
+        set.readings[Measure::BustSpan] = {Length::mm(192)};
+        QVERIFY(sense_of(Measure::BustSpan, set).empty());
+    }
     void one_reading_of_a_girth_wants_another_but_a_wish_does_not()
     {
         QCOMPARE(take(Measure::Waist, {Length::mm(800)})->state, ReadingState::OneMore);

@@ -98,6 +98,14 @@ private slots:
             joined(straight({0, 0}, {1, 0}), odd.sizes[2].pieces[0].edges[0].curve);
         QVERIFY(!check_pattern(odd).has_value());
     }
+    void two_seams_of_one_name_are_refused()
+    {
+        Pattern p = graded_skirt();
+        QVERIFY(check_pattern(p).has_value());
+        p.seams.push_back(p.seams.front());
+        const auto twice = check_pattern(p);
+        QVERIFY(!twice && twice.error().why == Why::KeyTwice);
+    }
 };
 SARTORUM_TEST(TestPattern)
 

@@ -527,6 +527,28 @@ private slots:
     {
         const auto b = bench(with_sleeve(plain_bodice()));
         const auto c = b(plan_at("14"));
+        // Looked at: green only when something was noted, or that there is nothing to see, and all of it is gone.
+        TryOn bare = toile({});
+        QVERIFY(!gate_before_cloth(&c, c, looked(bare, nullptr)).open());
+        bare.nothing_to_see = true;
+        QVERIFY(gate_before_cloth(&c, c, looked(bare, nullptr)).open());
+        const TryOn seen = toile({note(S::FoldsNeckToUnderarm)});
+        QCOMPARE(looked(toile({}), &seen).asked, std::size_t{1});
+        QVERIFY(!gate_before_cloth(&c, c, looked(seen, nullptr)).open());
+        QVERIFY(!gate_before_cloth(&c, c, looked(toile({note(S::TipStandsOff)}), &seen)).open());
+        TryOn gone = toile({note(S::FoldsNeckToUnderarm)});
+        gone.notes[0].since = Since::Gone;
+        QVERIFY(gate_before_cloth(&c, c, looked(gone, &seen)).open());
+        // Another way with the same amount, and other pieces, have not been on a body.
+        {
+            Plan tips = c.work.plan;
+            tips.decide({Kind::ShoulderSlope, Answer::Accepted, Length::mm(-6), {}, 0});
+            Plan ends = tips;
+            ends.decide({Kind::ShoulderSlope, Answer::Accepted, Length::mm(-6), {}, 1});
+            const auto by_tips = b(tips);
+            const auto other = gate_before_cloth(&by_tips, b(ends));
+            QVERIFY(!other.open() && other.moved.size() == 1 && other.moved[0].other_way);
+        }
         QVERIFY(gate_before_cloth(nullptr, c).never_seen);
         QVERIFY(gate_before_cloth(&c, c).open());
         const auto look = [&](std::initializer_list<Decision> ds) {

@@ -232,6 +232,24 @@ private slots:
         // What changes after it asks for a look again, and says which.
         d.room->decide(ShoulderSlope, Answer::Accepted, Length::mm(-20));
         QVERIFY(said(d, "gate_said").contains("shoulders"));
+        // Past it only in two steps, the first of which says what is not settled.
+        d.find("gate_pass")->setFocus();
+        d.key(Qt::Key_Return);
+        QVERIFY(said(d, "gate_said").contains("Not settled") && said(d, "gate_said").contains("shoulders"));
+        QVERIFY(d.room->versions().front().passed_on != QString{} && d.room->versions().size() == 2);
+        // A toile on which nothing is noted yet is not green; that there is nothing to see can be said.
+        const auto versions = d.room->versions().size();
+        begin_by_keys(d, "2026-11-22");
+        QVERIFY(d.room->versions().size() > versions && !d.room->gate().open());
+        QVERIFY(said(d, "gate_said").contains("not looked at"));
+        d.click("nothing_to_see");
+        QVERIFY(d.room->gate().open() && said(d, "gate_said").contains("Cut as it was last seen"));
+        // Undone, and another plan put on: its number is the undone one's, its paper is not.
+        d.room->undo();
+        d.room->undo();
+        d.room->decide(ShoulderSlope, Answer::Accepted, Length::mm(-6));
+        d.room->begin_try_on({"2026-11-22", PutOn::Whole, {}, {}, {Moment::Standing}, {}, {}, {}, {}, true});
+        QVERIFY(d.room->gate().moved.empty() && d.room->gate().open());
         mirror(d).setFocus();
         d.key(Qt::Key_V);
         QVERIFY(d.find("versions")->accessibleDescription().contains("toile 2, tried on, 21 November"));

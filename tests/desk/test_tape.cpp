@@ -46,6 +46,42 @@ class TestTape : public QObject {
     QString at() { return dir_.filePath(QString::number(++made_)); }
 
 private slots:
+    // Enter in an empty second field asks for the reading; a correction that parts two readings asks for the third
+    // there and then: what is typed next never falls into another measure.
+    void what_is_typed_next_belongs_to_this_measure()
+    {
+        Desk d{at(), false};
+        d.room->add_wearer("Wilhelmine");
+        d.room->walk_round(Round::Bra);
+        tape_of(d).resume();
+        d.type("92.4");
+        d.key(Qt::Key_Return);
+        d.key(Qt::Key_Return);  // empty
+        QCOMPARE(focus_name(), QString{"reading2"});
+        d.type("92.6");
+        d.key(Qt::Key_Return);
+        d.type("99.4");
+        d.key(Qt::Key_Return);
+        d.type("99.6");
+        d.key(Qt::Key_Return);
+        QVERIFY(!d.room->body().taken(Measure::Underbust));
+        // Back to the bust, the first reading corrected by 8 cm.
+        tape_of(d).go_to(Measure::Bust);
+        auto* first = d.find<QLineEdit>("reading1");
+        first->setFocus();
+        first->selectAll();
+        d.type("107.4");
+        d.key(Qt::Key_Return);
+        QCOMPARE(focus_name(), QString{"reading3"});
+        d.type("91");
+        d.key(Qt::Key_Return);
+        QVERIFY(d.room->body().taken(Measure::Bust)->state == ReadingState::NoneAgree);
+        QVERIFY(focus_name().startsWith("reading"));
+        d.type("99.5");
+        d.key(Qt::Key_Return);
+        QVERIFY(d.room->body().taken(Measure::Bust)->settled());
+        QVERIFY(!d.room->body().taken(Measure::Underbust));
+    }
     void a_guided_round_by_keyboard_alone()
     {
         const QString path = at();

@@ -135,6 +135,13 @@ private slots:
         QCOMPARE(again.maker, c.maker);
         QCOMPARE(again.cups, c.cups);
         QCOMPARE(again.views, c.views);
+        // A name with a comma survives its own file.
+        SizeChart loose = c;
+        loose.views[0].name = "A, loose";
+        loose.views[0].first = "10";
+        const auto back = read_chart_csv(formats::write_chart_csv(loose));
+        QVERIFY(back.has_value());
+        QCOMPARE(back->views, loose.views);
         QCOMPARE(again.drafted_cup, c.drafted_cup);
         QVERIFY(is_near(*again.allowance, *c.allowance, Length::mm(1e-9)));
         for (std::size_t i = 0; i < c.sizes.size(); ++i) {

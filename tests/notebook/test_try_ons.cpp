@@ -22,6 +22,7 @@ using S = Sight;
 TryOn full_try_on()
 {
     TryOn t;
+    t.nothing_to_see = true;
     t.date = "2026-11-14";
     t.what = PutOn::Shoulders;
     t.cloth = "calico";

@@ -180,8 +180,7 @@ bool room_for_facing(const Piece& on, EdgeRole role, double width)
         sewn = walked(e.curve, 100);
     }
     if (sewn.empty()) return false;
-    const auto parallel =
-        shape(GEOSOffsetCurve(line_through(sewn).get(), -width, 16, GEOSBUF_JOIN_ROUND, 5));
+    const auto parallel = shape(GEOSOffsetCurve(line_through(sewn).get(), -width, 16, GEOSBUF_JOIN_ROUND, 5));
     const auto inside = shape(GEOSIntersection(parallel.get(), polygon_of(on).get()));
     double all = 0;
     double in = 0;
@@ -262,10 +261,9 @@ private slots:
                     const auto both = worked_out(
                         g, with(plan, {{Kind::BustDepth, by, {}, "move_box"}, {Kind::BodiceLength, 12}}));
                     QVERIFY2(both.not_done.empty() && both.not_made.empty(), qPrintable(refusals(both)));
-                    const double longer = walked_along(*find_piece(both.altered.pieces, PieceRole::Front),
-                                                       EdgeRole::Centre) -
-                                          walked_along(*find_piece(moved.altered.pieces, PieceRole::Front),
-                                                       EdgeRole::Centre);
+                    const double longer =
+                        walked_along(*find_piece(both.altered.pieces, PieceRole::Front), EdgeRole::Centre) -
+                        walked_along(*find_piece(moved.altered.pieces, PieceRole::Front), EdgeRole::Centre);
                     QVERIFY2(close(longer, 12, 0.05), qPrintable(QString::fromStdString(g.name)));
                     ++tried;
                 }
@@ -355,11 +353,11 @@ private slots:
     void two_changes_of_an_upper_back_find_room()
     {
         const auto& g = demo_garment("windlass-bodice");
-        for (const auto& plan : std::vector<std::vector<Wanted>>{
-                 {{Kind::RoundBack, 10.5}, {Kind::AcrossBack, 7}},
-                 {{Kind::RoundBack, 10.5}, {Kind::AcrossBack, -7}},
-                 {{Kind::ShoulderLength, -14}, {Kind::AcrossBack, 7}},
-                 {{Kind::ShoulderLength, -14}, {Kind::AcrossBack, -7}}}) {
+        for (const auto& plan :
+             std::vector<std::vector<Wanted>>{{{Kind::RoundBack, 10.5}, {Kind::AcrossBack, 7}},
+                                              {{Kind::RoundBack, 10.5}, {Kind::AcrossBack, -7}},
+                                              {{Kind::ShoulderLength, -14}, {Kind::AcrossBack, 7}},
+                                              {{Kind::ShoulderLength, -14}, {Kind::AcrossBack, -7}}}) {
             for (const auto& size : g.pattern.sizes) {
                 const auto c = worked_out(g, with(plan_in_size(size.size), plan));
                 QVERIFY2(c.not_done.empty(), qPrintable(refusals(c)));
@@ -421,6 +419,35 @@ private slots:
         QVERIFY(over.not_done.size() == 1 && close(over.not_done.front().why.low.in_mm(), -50, 0.01));
     }
 
+    // Of two legs or arms that differ the tighter says whether it holds, wherever it is measured.
+    void of_two_limbs_the_smaller_is_told()
+    {
+        for (const auto& g : demo_garments()) {
+            const std::string size = g.pattern.sizes.front().size;
+            for (const auto kind : {Kind::WidthAtThigh, Kind::WidthAtKnee, Kind::WidthAtCalf, Kind::WidthAtLegHem,
+                                    Kind::UpperArm, Kind::SleeveHem}) {
+                Plan plan = plan_in_size(size);
+                Decision d{kind, Answer::Accepted};
+                d.set({Face::Both, Side::Right}, mm(14));
+                d.set({Face::Both, Side::Left}, mm(-16));
+                plan.decide(d);
+                const auto c = worked_out(g, plan);
+                if (!c.left) continue;
+                for (const auto& row : all_garment_measures()) {
+                    if (!row.of_a_limb || !c.altered_flat.has(row.measure)) continue;
+                    const Length tighter =
+                        std::min(c.left->right_flat.of(row.measure), c.left->flat.of(row.measure));
+                    QVERIFY2(close(c.altered_flat.of(row.measure).in_mm(), tighter.in_mm()), row.key.data());
+                }
+            }
+        }
+        // Measured on one leg or one sleeve all round: a limb's.
+        for (const auto& row : all_garment_measures()) {
+            const bool one = row.kind == MeasureKind::Girth && !row.lies.empty() && row.lies.front().times == 1;
+            QVERIFY2(!one || row.of_a_limb, row.key.data());
+        }
+    }
+
     void an_armhole_is_deepened_in_every_size()
     {
         const auto& g = demo_garment("sluice-waistcoat");
@@ -460,14 +487,13 @@ private slots:
                                 if (n.why.low == n.why.high) continue;
                                 ++refused;
                                 const bool inside = n.why.given >= n.why.low && n.why.given <= n.why.high;
-                                QVERIFY2(!inside,
-                                         qPrintable(QString{"%1 %2 way %3: %4 in %5 to %6"}
-                                                        .arg(QString::fromStdString(g.name))
-                                                        .arg(entry.key.data())
-                                                        .arg(way)
-                                                        .arg(n.why.given.in_mm())
-                                                        .arg(n.why.low.in_mm())
-                                                        .arg(n.why.high.in_mm())));
+                                QVERIFY2(!inside, qPrintable(QString{"%1 %2 way %3: %4 in %5 to %6"}
+                                                                 .arg(QString::fromStdString(g.name))
+                                                                 .arg(entry.key.data())
+                                                                 .arg(way)
+                                                                 .arg(n.why.given.in_mm())
+                                                                 .arg(n.why.low.in_mm())
+                                                                 .arg(n.why.high.in_mm())));
                             }
                         }
                     }
@@ -582,13 +608,19 @@ private slots:
                         const auto wide = facing ? facing_width(*facing, s.b.front().role) : std::nullopt;
                         if (!wide || !on || s.a.size() != 1 || on->id != n.why.field) continue;
                         // Another facing of that piece, which was drawn.
-                        const double lacks = walked_side(c->altered.pieces, s.a) - walked_side(c->altered.pieces, s.b);
+                        const double lacks =
+                            walked_side(c->altered.pieces, s.a) - walked_side(c->altered.pieces, s.b);
                         if (std::abs(lacks) < 0.5) continue;
                         QVERIFY2(!room_for_facing(*on, s.a.front().role, wide->in_mm()),
                                  qPrintable(name + s.id.c_str()));
                     }
                 }
-                if (n.why.why == Why::LineMissesPiece) { qInfo("%s %s", qPrintable(name), adjustment(n.kind).key.data()); for (const auto& d : plan.decisions) qInfo("   %s %f m %zu", adjustment(d.kind).key.data(), d.amount().value_or(Length{}).in_mm(), d.method.value_or(99)); }
+                if (n.why.why == Why::LineMissesPiece) {
+                    qInfo("%s %s", qPrintable(name), adjustment(n.kind).key.data());
+                    for (const auto& d : plan.decisions)
+                        qInfo("   %s %f m %zu", adjustment(d.kind).key.data(),
+                              d.amount().value_or(Length{}).in_mm(), d.method.value_or(99));
+                }
             }
         }
         QVERIFY2(done > tries(900), qPrintable(QString::number(done)));
@@ -605,8 +637,8 @@ private slots:
                 if (!c.line(Kind::BustLength) || !c.not_done.empty()) continue;
                 for (const auto& p : c.altered.pieces) {
                     if (p.part != PartKind::Upper || !goes_round(p)) continue;
-                    const double grew = walked_along(p, EdgeRole::Side) -
-                                        walked_along(piece_of(plain, p.id), EdgeRole::Side);
+                    const double grew =
+                        walked_along(p, EdgeRole::Side) - walked_along(piece_of(plain, p.id), EdgeRole::Side);
                     QVERIFY2(std::abs(grew) < 0.05, qPrintable(QString{"%1 %2 %3: side grew %4"}
                                                                    .arg(QString::fromStdString(g.name))
                                                                    .arg(QString::fromStdString(p.id))

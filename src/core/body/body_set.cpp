@@ -36,6 +36,19 @@ Outcome<Length> check_reading(Measure m, Length reading)
     return reading;
 }
 
+namespace {
+
+// How near the next reading lies to the middle one; of an even number the two in the middle.
+Length beside_middle(const std::vector<Length>& sorted)
+{
+    const std::size_t n = sorted.size();
+    const std::size_t at = n / 2;
+    const Length below = sorted[at] - sorted[at - 1];
+    return n % 2 == 0 ? below : std::min(below, sorted[at + 1] - sorted[at]);
+}
+
+}  // namespace
+
 std::optional<Taken> take(Measure m, const std::vector<Length>& readings, const TapeCheck& tape,
                           const Repeatability& hand)
 {
@@ -57,9 +70,11 @@ std::optional<Taken> take(Measure m, const std::vector<Length>& readings, const 
         out.value = (sorted[0] + sorted[1]) / 2.0;
         out.spread = out.state == ReadingState::Agree ? s * std::numbers::sqrt2 : std::max(out.apart, s * 2.0);
     } else {
-        out.state = ReadingState::MiddleTaken;
         out.value = n % 2 == 1 ? sorted[n / 2] : (sorted[n / 2 - 1] + sorted[n / 2]) / 2.0;
-        out.spread = s * (2.0 * std::sqrt(1.0 - std::numbers::sqrt3 / std::numbers::pi));
+        // A blunder is left aside where the middle one has company; without it nobody knows which is right.
+        const Length company = beside_middle(sorted);
+        out.state = company <= f.disagree() ? ReadingState::MiddleTaken : ReadingState::NoneAgree;
+        out.spread = std::max(s * (2.0 * std::sqrt(1.0 - std::numbers::sqrt3 / std::numbers::pi)), company);
     }
     out.as_read = out.value;
     if (!tape.empty() && f.kind != MeasureKind::Wish) {

@@ -19,11 +19,12 @@
 
 namespace sartorum {
 
-enum class ReadingState { Unread, OneMore, Agree, ThirdAsked, MiddleTaken };
+// NoneAgree: three or more, and no two beside the middle within what is allowed.
+enum class ReadingState { Unread, OneMore, Agree, ThirdAsked, MiddleTaken, NoneAgree };
 
 struct Taken {
     Length value;
-    Length spread;  // ±, two standard deviations
+    Length spread;  // ±, two standard deviations; no less than what the readings it rests on stand apart by
     ReadingState state = ReadingState::Unread;
     Length apart;      // largest distance between two readings
     Length as_read{};  // before the tape was corrected

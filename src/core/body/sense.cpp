@@ -74,6 +74,18 @@ void check_trunk(Measure m, const std::map<Measure, Length>& v, std::vector<Sens
     }
 }
 
+// Bust points stand a sixth to a quarter of the bust's girth apart; a good deal either way is asked about. From
+// memory.
+void check_span(Measure m, const std::map<Measure, Length>& v, std::vector<Sense>& out)
+{
+    if (m != BustSpan) return;
+    const Length low = v.contains(Bust) ? v.at(Bust) * 0.14 : Length::mm(110);
+    const Length high = v.contains(Bust) ? v.at(Bust) * 0.28 : Length::mm(300);
+    const Length span = v.at(BustSpan);
+    if (span < low || span > high)
+        out.push_back({SenseKind::OutsideLikely, m, m, span, (low + high) / 2.0, low, high});
+}
+
 void check_likely(Measure m, std::map<Measure, Length> v, std::vector<Sense>& out)
 {
     const Length value = v.at(m);
@@ -98,6 +110,7 @@ std::vector<Sense> sense_of(Measure m, const BodySet& set)
     const auto v = values_of(set);
     if (!v.contains(m)) return out;
     check_likely(m, v, out);
+    check_span(m, v, out);
     check_rise(m, set, v, out);
     check_trunk(m, v, out);
     for (const auto& [less, more] : orders) {

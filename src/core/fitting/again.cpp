@@ -48,4 +48,11 @@ Tally tally(const TryOn& t)
     return out;
 }
 
+Looked looked(const TryOn& last, const TryOn* before)
+{
+    const bool said = !last.notes.empty() || !last.answers.empty() || !last.found.empty();
+    const bool nothing = last.nothing_to_see && last.notes.empty();
+    return {said || nothing, tally(last).here(), before && !nothing ? asked_again(*before, last).size() : 0};
+}
+
 }  // namespace sartorum

@@ -18,4 +18,13 @@ struct Tally {
 };
 [[nodiscard]] Tally tally(const TryOn&);
 
+// What is left to look at on a toile before good cloth is cut.
+struct Looked {
+    bool at = true;  // something was noted, tried or found on it, or it was said that there is nothing to see
+    std::size_t here = 0;   // what was seen on it is still there
+    std::size_t asked = 0;  // what was seen on the one before and was not looked at again
+    [[nodiscard]] bool done() const { return at && here == 0 && asked == 0; }
+};
+[[nodiscard]] Looked looked(const TryOn& last, const TryOn* before);
+
 }  // namespace sartorum

@@ -49,8 +49,12 @@ std::optional<Moved> moved(const Computed& seen, const Computed& now, Adjustment
         if (abs(is[i] - was[i]) > abs(is[most] - was[most]) + nothing_moved) most = i;
     }
     Moved out{kind, part, was[most], is[most]};
-    if (abs(out.by()) <= nothing_moved) return std::nullopt;
-    out.small = abs(out.by()) < (is_girth(kind) ? unseen_of_girth : unseen);
+    const PlanLine* then = line_of(seen, kind, part);
+    const PlanLine* line = line_of(now, kind, part);
+    const auto done = [](const PlanLine* l) { return l && l->state == LineState::Accepted; };
+    out.other_way = done(then) && done(line) && then->method != line->method;
+    if (abs(out.by()) <= nothing_moved && !out.other_way) return std::nullopt;
+    out.small = !out.other_way && abs(out.by()) < (is_girth(kind) ? unseen_of_girth : unseen);
     return out;
 }
 
@@ -93,12 +97,14 @@ std::vector<Moved> moved_since(const Computed& seen, const Computed& now)
     return out;
 }
 
-Gate gate_before_cloth(const Computed* seen, const Computed& now)
+Gate gate_before_cloth(const Computed* seen, const Computed& now, const Looked& looked)
 {
     if (!seen) return {{}, true, false, NextLook::Whole};
     Gate out{moved_since(*seen, now), false, seen->work.plan.sizes != now.work.plan.sizes, NextLook::Nothing};
+    out.looked = looked;
+    out.made_otherwise = !(seen->work.plan.make_up == now.work.plan.make_up);
     for (const auto& m : out.moved) out.look = together(out.look, look_at(m));
-    if (out.sizes_changed) out.look = NextLook::Whole;
+    if (out.sizes_changed || out.made_otherwise) out.look = NextLook::Whole;
     return out;
 }
 

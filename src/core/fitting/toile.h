@@ -63,6 +63,7 @@ struct TryOn {
     std::vector<Note> notes{};
     std::vector<Answered> answers{};
     std::vector<Found> found{};
+    bool nothing_to_see = false;  // it was looked at, and there was nothing; a note says otherwise
     friend bool operator==(const TryOn&, const TryOn&) = default;
 };
 

@@ -71,6 +71,8 @@ struct GarmentMeasureFacts {
     bool tells_change;  // named among what an adjustment changed
     int place;          // in the table of finished measures, from 1; 0: not in it
     std::span<const LiesOn> lies;
+    // Of one arm or one leg: of two that differ the smaller says whether it holds.
+    bool of_a_limb = false;
 };
 
 [[nodiscard]] std::span<const GarmentMeasureFacts, garment_measure_count> all_garment_measures();

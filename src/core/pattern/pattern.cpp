@@ -212,6 +212,12 @@ Outcome<Pattern> check_pattern(Pattern pattern)
         }
     }
     for (auto& seam : pattern.seams) from_above(seam, pattern.sizes.front().pieces);
+    for (std::size_t i = 0; i < pattern.seams.size(); ++i) {
+        for (std::size_t j = 0; j < i; ++j) {
+            if (pattern.seams[i].id == pattern.seams[j].id)
+                return refuse(Why::KeyTwice, "seam " + pattern.seams[i].id);
+        }
+    }
     for (const auto& seam : pattern.seams) {
         if (abs(seam.ease) > seam_ease_most)
             return refuse_amount(Why::NumberBroken, "data-ease", seam.ease, {}, seam_ease_most);

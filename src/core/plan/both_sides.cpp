@@ -165,10 +165,8 @@ FlatMeasures of_both(const FlatMeasures& right, const FlatMeasures& left)
     for (const auto& row : all_garment_measures()) {
         const auto m = row.measure;
         if (!right.has(m)) continue;
-        using enum GarmentMeasure;
-        const bool limb = m == UpperArm || m == SleeveHem || m == Thigh || m == Knee || m == LegHem;
         const Length whole = goes_all_round(m) ? (right.of(m) + left.of(m)) / 2.0
-                             : limb            ? std::min(right.of(m), left.of(m))
+                             : row.of_a_limb   ? std::min(right.of(m), left.of(m))
                                                : right.of(m);
         out.add(m, whole);
     }

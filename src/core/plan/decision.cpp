@@ -11,10 +11,7 @@ constexpr std::array<std::string_view, 3> sides_keys{"usual", "apart", "larger"}
 // What is said at one place, of each side's front and back.
 struct Said {
     std::optional<Length> of[2][2];  // right and left, front and back
-    [[nodiscard]] bool sides_alike() const
-    {
-        return of[0][0] == of[1][0] && of[0][1] == of[1][1];
-    }
+    [[nodiscard]] bool sides_alike() const { return of[0][0] == of[1][0] && of[0][1] == of[1][1]; }
 };
 
 bool plain(const Amount& a)
@@ -144,7 +141,8 @@ void Decision::set(const Which& which, std::optional<Length> by)
     for (const auto side : both_sides) {
         if (which.side && *which.side != side) continue;
         for (const auto face : each_face) {
-            if (which.face == Face::Both || which.face == face) said.of[side == Side::Left][face == Face::Back] = by;
+            if (which.face == Face::Both || which.face == face)
+                said.of[side == Side::Left][face == Face::Back] = by;
         }
     }
     write(*this, which.at, said);

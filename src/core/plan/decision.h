@@ -1,7 +1,8 @@
 // decision.h: what the sewist decided of one adjustment: accepted or declined, in which way, and by how much.
 //
-// An amount is of a place, a face and a side, or of all that it does not name. What nothing is said of goes as it is
-// proposed. One amount is said alone (set): all others stay as they were, the said ones and those left to the proposal.
+// An amount is of a place, a face and a side, or of all that it does not name. What nothing is said of goes as it
+// is proposed. One amount is said alone (set): all others stay as they were, the said ones and those left to the
+// proposal.
 #pragma once
 #include <map>
 #include <optional>

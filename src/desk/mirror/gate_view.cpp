@@ -61,7 +61,10 @@ GateView::GateView(Look& look, Room& room, QWidget* parent) : Panel{look, parent
     ways_->addStretch();
     column->addLayout(ways_);
     connect(sheet_, &Button::clicked, this, &GateView::sheet_wanted);
+    // Past what is not settled in two steps: the first says what that is.
     connect(pass_, &Button::clicked, this, [this] {
+        if (!open_ && !std::exchange(asked_, true)) return refresh();
+        asked_ = false;
         room_.pass_gate();
         emit passed();
     });
@@ -77,12 +80,8 @@ void GateView::refresh()
     if (!room_.computed()) return;
     ways_->setDirection(look_.scale() > roomy_text ? QBoxLayout::TopToBottom : QBoxLayout::LeftToRight);
     const Gate g = room_.gate();
-    const auto still = room_.try_ons().empty() ? 0 : tally(room_.try_ons().back().entry).here();
-    open_ = g.open() && (still == 0 || !g.moved.empty());
+    open_ = g.open();
     QString said = words::gate_sentence(g);
-    if (g.moved.empty() && !g.never_seen && still > 0)
-        said = still == 1 ? tr("As it was last worn; what was seen on it is still there.")
-                          : tr("As it was last worn; %1 things seen on it are still there.").arg(still);
     const auto& all = room_.versions();
     // Said once, and kept: that it was passed as it stands now.
     const auto now = all.empty() ? nullptr : room_.version(all.front().id);
@@ -95,6 +94,11 @@ void GateView::refresh()
     said_->setText(said);
     moved_->setText(moved_text(g.moved, most_moved, look_.unit()));
     moved_->setVisible(!g.moved.empty());
+    if (open_ || passed_now || said != yellow_) asked_ = false;
+    yellow_ = said;
+    if (asked_) said = tr("Not settled: %1 Press again to cut all the same.").arg(said);
+    said_->setText(said);
+    pass_->setText(asked_ ? tr("Cut all the same") : tr("On to good cloth"));
     pass_->setVisible(!passed_now);
     setAccessibleName(title_->text() + ": " + said);
     setAccessibleDescription(moved_->text());

@@ -32,6 +32,8 @@ private:
     Button* sheet_;
     Button* pass_;
     bool open_ = false;
+    bool asked_ = false;  // once, where it is not open
+    QString yellow_;      // what it was asked about
 };
 
 class VersionsView : public QWidget {

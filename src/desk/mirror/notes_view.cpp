@@ -137,6 +137,14 @@ NotesView::NotesView(Look& look, MirrorState& state, QWidget* parent) : QWidget{
     connect(add, &Button::clicked, this, &NotesView::add_wanted);
     head->addWidget(add);
     column->addLayout(head);
+    nothing_ = new Button{look, {}, ButtonKind::Small, this};
+    nothing_->setObjectName("nothing_to_see");
+    column->addWidget(nothing_, 0, Qt::AlignLeft);
+    connect(nothing_, &Button::clicked, this, [this] {
+        TryOn next = state_.entry();
+        next.nothing_to_see = !next.nothing_to_see;
+        state_.keep(next, tr("nothing to see"));
+    });
     scroll_ = new QScrollArea{this};
     scroll_->setWidgetResizable(true);
     scroll_->setFocusPolicy(Qt::NoFocus);
@@ -232,6 +240,10 @@ void NotesView::refresh()
     if (t.same + t.less > 0) said << tr("%1 still there").arg(t.same + t.less);
     if (t.gone > 0) said << tr("%1 gone").arg(t.gone);
     if (waits > 0) said << tr("%1 to ask again").arg(waits);
+    const bool bare = state_.here() && state_.entry().notes.empty();
+    if (bare && state_.entry().nothing_to_see) said = {tr("Looked at: nothing to see.")};
+    nothing_->setVisible(bare);
+    nothing_->setText(state_.entry().nothing_to_see ? tr("Not looked at yet") : tr("Nothing to see"));
     tally_->setText(said.join(", "));
     const int i = state_.chosen();
     const bool some = i >= 0 && i < static_cast<int>(state_.notes().size());

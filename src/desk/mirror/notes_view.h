@@ -49,6 +49,7 @@ private:
     NotesList* list_;
     QScrollArea* scroll_;
     QLabel* tally_;
+    Button* nothing_;  // to see: said of a toile without notes
     QWidget* more_;
     Choices* again_;
     QLabel* again_said_;

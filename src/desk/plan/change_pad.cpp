@@ -98,13 +98,10 @@ void ChangePad::build(QWidget* inside)
     sides_way_ = new Choices{look_, names, tr("Right and left"), inside};
     sides_way_->wrap();
     column->addWidget(sides_way_);
-    auto* parting = new QHBoxLayout;
+    // One below the other: side by side they are wider than the pad.
     parting_ = new Button{look_, {}, ButtonKind::Small, inside};
-    parting->addWidget(parting_);
     parting_faces_ = new Button{look_, {}, ButtonKind::Small, inside};
-    parting->addWidget(parting_faces_);
-    parting->addStretch();
-    column->addLayout(parting);
+    for (auto* b : {parting_, parting_faces_}) column->addWidget(b, 0, Qt::AlignLeft);
     connect(sides_way_, &Choices::picked, this, &ChangePad::take_sides);
     connect(parting_, &Button::clicked, this, [this] { parted() ? join_sides() : part_sides(); });
     connect(parting_faces_, &Button::clicked, this, [this] { faces_parted() ? join_faces() : part_faces(); });

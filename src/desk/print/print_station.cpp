@@ -269,6 +269,9 @@ void PrintStation::save_pages()
     }
     const auto if_there = ask_to_replace(path);
     if (!if_there) return;
+    // What is kept is what is printed, whatever is changed while it is drawn.
+    room_.keep_trial();
+    printing_ = is_card() ? QByteArray{} : room_.work_now();
     stop_ = false;
     cancel_->show();
     said_->setText(tr("Drawing the pages…"));
@@ -302,7 +305,7 @@ void PrintStation::finish(const Outcome<int>& result, const QString& path)
     } else {
         said_->setText(tr("Saved %1").arg(QFileInfo{path}.fileName()));
         // What leaves the printer is kept as it was.
-        if (!is_card()) room_.keep_printed();
+        if (!printing_.isEmpty()) room_.keep_printed(printing_);
         emit written(path);
     }
 }

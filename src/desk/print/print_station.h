@@ -59,6 +59,7 @@ private:
     Button* svg_;
     Button* cancel_;
     QThread* worker_ = nullptr;
+    QByteArray printing_;       // the work that is being printed, to be kept; empty: nothing is
     QThread* layer_ = nullptr;  // works out how the pages lie
     int generation_ = 0;        // of what is to be shown; what was laid out for an earlier one is not
     std::atomic<bool> stop_ = false;

@@ -299,7 +299,7 @@ void Figure::draw_tag(QPainter& p, Measure m)
                                  r.height() < 42 * k ? 17 : 21, QFont::Medium, false);
     const QPointF mark{r.left() + 10 + w + 18, value_base - 7 * k};
     const bool questioned = !sense_of(m, room_.body()).empty();
-    if (taken->state == ReadingState::ThirdAsked || questioned)
+    if (taken->state == ReadingState::ThirdAsked || taken->state == ReadingState::NoneAgree || questioned)
         draw_triangle(p, look_, mark, 7.5);
     else if (taken->settled())
         draw_tick(p, look_, mark, 6.5);

@@ -223,6 +223,19 @@ void TapeStation::keep(std::size_t cell, Length l)
     room_.keep_readings(current_, values, side_);
 }
 
+// The keyboard to the reading that is still wanted: the first empty one, or the one that is furthest off.
+void TapeStation::ask_reading()
+{
+    const auto values = readings();
+    if (values.size() < cells_.size()) return cells_[values.size()]->edit().setFocus();
+    const Length middle = room_.body().taken(current_, side_)->as_read;
+    const auto off = std::max_element(values.begin(), values.begin() + static_cast<std::ptrdiff_t>(cells_.size()),
+                                      [&](Length a, Length b) { return abs(a - middle) < abs(b - middle); });
+    auto& edit = cells_[static_cast<std::size_t>(off - values.begin())]->edit();
+    edit.setFocus();
+    edit.selectAll();
+}
+
 void TapeStation::remove(std::size_t cell)
 {
     auto values = readings();
@@ -243,8 +256,8 @@ void TapeStation::take_pressed(Length l)
     }
     const auto values = readings();
     const auto before = room_.body().taken(current_, side_);
-    const bool wants =
-        !before || before->state == ReadingState::OneMore || before->state == ReadingState::ThirdAsked;
+    const bool wants = !before || before->state == ReadingState::OneMore ||
+                       before->state == ReadingState::ThirdAsked || before->state == ReadingState::NoneAgree;
     if (!wants) {
         say_live(tr("This measure has its readings. Go on, or empty a field to read again."));
         return;

@@ -52,6 +52,7 @@ private:
     void refresh_readings();
     void refresh_sections();
     void keep(std::size_t cell, Length);
+    void ask_reading();
     void remove(std::size_t cell);
     void take_pressed(Length);
     void next();

@@ -168,15 +168,15 @@ void TapeStation::build_readings(QVBoxLayout* column, QWidget* pad)
         connect(cells_[i], &LengthField::entered, this, [this, i](Length l) { keep(i, l); });
         connect(cells_[i], &LengthField::cleared, this, [this, i] { remove(i); });
         connect(cells_[i], &LengthField::enter_pressed, this, [this, i] {
-            if (!cells_[i]->value()) return;
-            // On to the next reading this measure still wants, else to the next measure.
             const auto taken = room_.body().taken(current_, side_);
-            const bool wants =
-                taken && (taken->state == ReadingState::OneMore || taken->state == ReadingState::ThirdAsked);
-            if (wants && i + 1 < cells_.size() && cells_[i + 1]->edit().text().isEmpty())
-                cells_[i + 1]->edit().setFocus();
-            else
-                next();
+            if (!cells_[i]->value()) {
+                if (taken && !taken->settled() && cells_[i]->edit().text().isEmpty())
+                    cells_[i]->say(tr("Read it once more, and type it here."), false);
+                return;
+            }
+            // On to the reading this measure still wants, else to the next measure.
+            if (taken && !taken->settled()) return ask_reading();
+            next();
         });
         stack->addWidget(cells_[i]);
         box->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Maximum);
