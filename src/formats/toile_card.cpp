@@ -42,7 +42,7 @@ public:
         pieces();
         more();
         heading(say("Pin, wear, look"));
-        for (const auto& hint : words::toile_hints(look_)) bullet(hint);
+        for (const auto& hint : words::toile_hints(look_, pieces_)) bullet(hint);
         for (const auto& n : c_.not_done) bullet(words::not_done(n, unit_));
         found();
         return pages();
@@ -156,6 +156,9 @@ private:
         heading(say("Leave more allowance"));
         bullet(say("The pieces of the toile print with it: the solid line is the cutting line."));
         for (const auto& m : all) bullet(words::more_allowance_text(m, unit_));
+        const bool shoulders =
+            std::any_of(all.begin(), all.end(), [](const MoreAllowance& m) { return m.at == EdgeRole::Shoulder; });
+        if (shoulders) bullet(words::by_hand_how(ByHand::Offcut, unit_));
     }
 
     // Empty fields, to be filled on the wearer.

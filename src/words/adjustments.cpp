@@ -121,9 +121,10 @@ QString amount_meaning(AdjustmentKind k, bool of_gores)
         case AdjustmentKind::BustSpan: return t("on each side; + further apart");
         case AdjustmentKind::Bust: return t("on each half front");
         case AdjustmentKind::BustLength: return t("at centre front, nothing at the side");
-        case AdjustmentKind::KnitDart: return t("pinched, one fold layer");
+        case AdjustmentKind::KnitDart: return t("depth of the pinched fold: it takes out twice as much");
         case AdjustmentKind::NeckGape:
-        case AdjustmentKind::ArmholeGape: return t("pinched out at the edge");
+        case AdjustmentKind::ArmholeGape:
+            return t("taken out at the edge in all: twice the depth of the pinched fold");
         case AdjustmentKind::AcrossFront: return t("each side; − takes off, + adds");
         case AdjustmentKind::AcrossBack: return t("each side, half-way down the armhole");
         case AdjustmentKind::BackArmhole: return t("overlapped at the armhole");

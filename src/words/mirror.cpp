@@ -91,13 +91,17 @@ QString small_test(SmallTest s)
         case SmallTest::NapeToHem:
             return t("Tape from the nape to the hem level: is the body longer down the middle than the paper?");
         case SmallTest::OpenShoulderTip:
-            return t("Unpick the seam at the shoulder tip. Does it open, and the sleeve then hang well?");
+            return t(
+                "Take it off and unpick the shoulder seam at its tip. Back on: does it open, and does the sleeve "
+                "hang well?");
         case SmallTest::PinchNeckToBust: return t("Pinch from the neckline towards the bust point. Does it lie?");
         case SmallTest::PinchAcrossAboveSeat:
             return t("Pinch the folds across, at the middle of the back. Does it lie, the hem level?");
-        case SmallTest::SideSeamsOut: return t("Open the side seams over the hip. Are the folds gone?");
+        case SmallTest::SideSeamsOut:
+            return t("Take it off and unpick the side seams at the hip. Back on: have the folds gone?");
         case SmallTest::PinchAcrossBodice: return t("Pinch across, all round. Does the waist come to its place?");
-        case SmallTest::WaistUnpicked: return t("Unpick the waist, or let it down. Does it find its place lower?");
+        case SmallTest::WaistUnpicked:
+            return t("Take it off and unpick the waist seam. Back on: does the waist settle lower?");
         case SmallTest::DotBelowDart: return t("Dot the bust point. Does the dot lie below the dart's tip?");
         case SmallTest::DotAboveDart: return t("Dot the bust point. Does the dot lie above the dart's tip?");
         case SmallTest::FrontByTape:
@@ -108,16 +112,21 @@ QString small_test(SmallTest s)
         case SmallTest::PinchArmholeToBust:
             return t("Pinch from the armhole towards the bust point. Does it lie?");
         case SmallTest::PinchBeforeArmhole: return t("Pinch 6 mm upright before the armhole. Is the fold gone?");
-        case SmallTest::FrontArmholeSnipped: return t("Let it out before the armhole. Does it ease?");
+        case SmallTest::FrontArmholeSnipped:
+            return t("Take it off and let the seam out in front of the armhole. Back on: has the strain gone?");
         case SmallTest::PinchBehindArm: return t("Pinch at the middle of the back armhole. Does it lie?");
-        case SmallTest::BackOpened: return t("Open the back between the shoulder blades. Does it ease?");
+        case SmallTest::BackOpened:
+            return t("Take it off and slit the back between the shoulder blades. Back on: has the strain gone?");
         case SmallTest::PinchUprightBack:
             return t("Pinch upright between the shoulder blades. Can the arms still reach?");
         case SmallTest::LiftUnderarm: return t("Lift the underarm by hand. Is the sleeve easy then?");
-        case SmallTest::UnderarmSnipped: return t("Snip the underarm a few millimetres. Does it no longer cut?");
-        case SmallTest::SleeveSeamOut: return t("Open the sleeve seam. Does it ease?");
+        case SmallTest::UnderarmSnipped:
+            return t("Take it off and clip the underarm allowance. Back on: has it stopped cutting in?");
+        case SmallTest::SleeveSeamOut:
+            return t("Take it off and unpick the sleeve's underarm seam. Back on: has the strain gone?");
         case SmallTest::TurnCap: return t("Turn the sleeve's top forward by a finger. Are the folds gone?");
-        case SmallTest::CapLetUp: return t("Let the sleeve out at its top. Does it no longer pull?");
+        case SmallTest::CapLetUp:
+            return t("Take it off and let the sleeve out at its cap. Back on: has the strain gone?");
         case SmallTest::PinchAcrossCap: return t("Pinch across the top of the sleeve. Are the folds gone?");
         case SmallTest::FullestLineLow: return t("Look at its widest place. Does it lie below the body's?");
         case SmallTest::HemMarksAboveFront:
@@ -128,16 +137,23 @@ QString small_test(SmallTest s)
         case SmallTest::StringLonger:
             return t("Lay the string between the legs. Is it longer than the crotch seam?");
         case SmallTest::SeatPinchFree: return t("At the side of the seat: can a pinch be taken?");
-        case SmallTest::BackLetOut: return t("Let only the back out, at its side. Does it sit?");
-        case SmallTest::InnerLegOpened: return t("Open the inner leg a little in front. Are the folds gone?");
+        case SmallTest::BackLetOut:
+            return t(
+                "Take it off and let out only the back, at the side seam. Back on: does the seat lie smooth?");
+        case SmallTest::InnerLegOpened:
+            return t(
+                "Take it off, unpick the top of the inside leg and let the front out. Back on: have the smile "
+                "lines gone?");
         case SmallTest::PinchAcrossUnderSeat:
             return t("Pinch across under the seat, standing straight. Does it lie?");
         case SmallTest::PinchAlongUnderSeat: return t("Pinch upright at the back of the thigh. Does it lie?");
-        case SmallTest::ThighSeamOut: return t("Open the seams at the thigh. Does it ease?");
+        case SmallTest::ThighSeamOut:
+            return t("Take it off and unpick the seams at the thigh. Back on: has the strain gone?");
         case SmallTest::RisePinchedAround:
             return t("Pinch all round under the hip. Does the crotch come to its place?");
-        case SmallTest::WaistOpened: return t("Open the waist. Does all below it hang well?");
-        case SmallTest::PinchAtWaist: return t("Pinch at the side seams of the waist. Does it lie, and stay?");
+        case SmallTest::WaistOpened: return t("Undo the waist. Does everything below it hang well?");
+        case SmallTest::PinchAtWaist:
+            return t("Pinch the waist in at each side seam, equally. Does it lie flat and stay up?");
         case SmallTest::SeamBeforeLine:
             return t(
                 "From the side: does the seam lie before the line from the ear lobe to the middle of the upper "
@@ -155,9 +171,8 @@ QString small_test(SmallTest s)
 QString care_on_a_body()
 {
     return t(
-        "Pins with glass heads lie along the body, not at it; a helper pins. Seams are opened with the blunt side "
-        "to "
-        "the skin.");
+        "Pin along the body, never pointing at it, and let a helper pin. Take the toile off before you unpick or "
+        "cut.");
 }
 
 QString cause_name(const std::optional<Cause>& c)

@@ -30,7 +30,7 @@ namespace sartorum::words {
 // With its number, for those who listen.
 [[nodiscard]] QString note_sentence(const Note&, int number, bool waits);
 [[nodiscard]] QString by_hand_name(ByHand);
-[[nodiscard]] QString by_hand_how(ByHand);  // where and from what it is measured
+[[nodiscard]] QString by_hand_how(ByHand, Unit);  // where and from what it is measured
 [[nodiscard]] QString found_place(ByHand, std::string_view place);
 [[nodiscard]] QString of_face(Face, const QString& place);
 // Why a cause cannot be put into the plan; empty where it can.
@@ -48,7 +48,8 @@ namespace sartorum::words {
 [[nodiscard]] QString line_to_draw(const LineToDraw&, bool on_sleeve, Unit);
 // "Shoulder: 40 mm in all; …"
 [[nodiscard]] QString more_allowance_text(const MoreAllowance&, Unit);
-[[nodiscard]] QStringList toile_hints(NextLook);  // what to pin, wear and do
+// What to pin, wear and do with a toile of these pieces.
+[[nodiscard]] QStringList toile_hints(NextLook, const std::vector<Piece>&);
 
 // Photographs.
 [[nodiscard]] QString photo_view_name(PhotoView);

@@ -1,6 +1,8 @@
 // What is said of a try-on as it is kept: notes, what hands found, photographs, the gate.
 #include <cmath>
 
+#include "core/alter/shoulder_slope.h"
+#include "core/pattern/part_rules.h"
 #include "words/mirror.h"
 #include "words/say.h"
 #include "words/sides.h"
@@ -79,13 +81,13 @@ QString by_hand_name(ByHand h)
     return {};
 }
 
-QString by_hand_how(ByHand h)
+QString by_hand_how(ByHand h, Unit u)
 {
     switch (h) {
         case ByHand::Offcut:
-            return t(
-                "Pinned along the shoulder and cut off: how deep is the strip at its ends? With an inch of extra "
-                "allowance a strip of an inch changes nothing.");
+            return t("Take it off and trim to the pattern's own seam allowance outside the pins. How deep is the "
+                     "trimmed strip at each end? A strip of %1, the extra allowance, changes nothing.")
+                .arg(amount(toile_extra, u));
         case ByHand::WaistMark:
             return t("Hem level, elastic where the waist is wanted: + above the paper's waist, \u2212 under it.");
         case ByHand::BustDot:
@@ -221,23 +223,29 @@ QString more_allowance_text(const MoreAllowance& m, Unit u)
     }
 }
 
-QStringList toile_hints(NextLook l)
+QStringList toile_hints(NextLook l, const std::vector<Piece>& pieces)
 {
     QStringList out;
     out << t("Woven cheap cloth of the same weight; for a knit one that stretches as much. Iron it, do not starch "
              "it.")
         << t("Draw the lines on both sides of the cloth, square to the grain.");
-    if (l != NextLook::LowerPart)
-        out << t("Snip the neckline's and the armholes' allowances until they lie; do not cut past the stitching "
-                 "line.")
-            << t("Set in one sleeve only, with long stitches.");
-    if (l == NextLook::LowerPart || l == NextLook::Whole)
+    const auto has = [&](auto what) { return std::any_of(pieces.begin(), pieces.end(), what); };
+    const bool shoulders = has([](const Piece& p) { return goes_round(p) && has_level(p, Level::Shoulder); });
+    const bool hangs = has([](const Piece& p) { return goes_round(p) && !has_level(p, Level::Shoulder); });
+    if (shoulders)
+        out << t(
+            "Staystitch neck and armholes, then clip the allowances until they lie flat, stopping short of the "
+            "stitching.");
+    if (has([](const Piece& p) { return p.role == PieceRole::Sleeve; }))
+        out << t("Set in one sleeve only, with long stitches.");
+    if (hangs || l == NextLook::Whole)
         out << t("An elastic round the waist tells where it wants to lie; leave the hem unturned.");
-    out << t("Wear what will be worn under it, and the shoes. Look standing, sitting, reaching and walking.")
-        << t("Half the tissue itself, taped to the wearer at centre back, is a toile too: dot the bust point with "
-             "a "
-             "pencil, pin the dart where it wants to lie.")
-        << care_on_a_body();
+    out << t("Wear what will be worn under it, and the shoes. Look standing, sitting, reaching and walking.");
+    if (shoulders)
+        out << t(
+            "Half the tissue itself, taped to the undergarment at centre back, is a toile too: dot the bust point "
+            "with a soft felt pen, pin the dart where it wants to lie.");
+    out << care_on_a_body();
     return out;
 }
 

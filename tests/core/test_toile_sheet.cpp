@@ -5,6 +5,7 @@
 #include <random>
 
 #include "core/alter/catalogue.h"
+#include "core/fitting/photo.h"
 #include "core/fitting/toile_sheet.h"
 #include "core/pattern/part_rules.h"
 #include "core/pattern/whole.h"
@@ -124,6 +125,18 @@ private slots:
             QVERIFY(std::abs(area_mm2(p) - area_mm2(*was)) < 1e-6);  // the stitching lines stay
             if (p.role == PieceRole::Sleeve) QCOMPARE(p.cut, 1);
         }
+    }
+    // Trousers have no shoulder to lay a line along.
+    void lines_of_a_photograph_fit_the_garments_parts()
+    {
+        const auto top = bench(with_sleeve(plain_bodice()))(plan_at("14"));
+        const auto legs = lockgate_bench()();
+        for (const auto g : {Guideline::EarLine, Guideline::Seam, Guideline::Bust}) {
+            QVERIFY(can_be_laid(g, top.altered.pieces));
+            QVERIFY(!can_be_laid(g, legs.altered.pieces));
+        }
+        for (const auto g : {Guideline::Hip, Guideline::Hem, Guideline::Distance})
+            QVERIFY(can_be_laid(g, legs.altered.pieces));
     }
     void what_is_sewn_first_is_what_shows_most()
     {

@@ -141,7 +141,7 @@ private slots:
         QVERIFY(written.wait(30000));
         const QString page = text_of(written.first().first().toString());
         for (const char* line : {"Shoulders and one sleeve", "Bust line", "Across line", "Upper arm line",
-                                 "long stitches", "glass heads", "front, neck end"})
+                                 "long stitches", "Pin along the body", "front, neck end"})
             QVERIFY2(page.contains(line), line);
         // The map of the toile's pieces shows the lines that are drawn on the cloth, the pattern's does not.
         const auto show_kind = [&](int kind) {

@@ -134,7 +134,7 @@ private slots:
         QCOMPARE(by.from, AmountFrom::Pinch);
         QCOMPARE(by.amount, Length::mm(-14));
         o.answers = {{SmallTest::PinchAtWaist, true, Length::mm(8)}};
-        QCOMPARE(suggested(*facts(Cause{AdjustmentKind::WidthAtWaist, -1}), o, c).amount, Length::mm(-16));
+        QCOMPARE(suggested(*facts(Cause{AdjustmentKind::WidthAtWaist, -1}), o, c).amount, Length::mm(-8));
         o.answers = {{SmallTest::PinchAcrossUnderSeat, true, Length::mm(90)}};
         QCOMPARE(suggested(*facts(Cause{AdjustmentKind::CrotchWedge, -1, Face::Back}), o, c).amount,
                  Length::mm(-30));

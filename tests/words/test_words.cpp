@@ -7,6 +7,7 @@
 #include "princess_fronts.h"
 #include "tests.h"
 #include "words/lines.h"
+#include "words/mirror.h"
 #include "words/sides.h"
 #include "words/words.h"
 
@@ -57,6 +58,30 @@ private slots:
                 check_voice(s);
                 QVERIFY2(s.endsWith('.') || s.endsWith('?'), qPrintable(s));
             }
+        }
+    }
+    // A toile of trousers hears nothing of necks, sleeves and bust points; nothing is cut or unpicked on the body.
+    void a_toile_is_told_of_what_it_has()
+    {
+        const auto said = [](const std::vector<Piece>& pieces) {
+            return words::toile_hints(NextLook::Whole, pieces).join(" ");
+        };
+        Piece front;
+        front.part = PartKind::Trousers;
+        front.role = PieceRole::Front;
+        const QString legs = said({front});
+        for (const char* word : {"neck", "armhole", "sleeve", "bust"}) QVERIFY2(!legs.contains(word), word);
+        QVERIFY(legs.contains("lastic"));
+        Piece upper = front;
+        upper.part = PartKind::Upper;
+        QVERIFY(said({upper}).contains("bust point"));
+        QVERIFY(legs.contains("Take the toile off before"));
+        for (const auto& f : all_small_tests()) {
+            const QString test = words::small_test(f.test);
+            check_voice(test);
+            const bool blade =
+                test.contains("slit") || test.contains("clip") || test.contains("Unpick", Qt::CaseInsensitive);
+            QVERIFY2(!blade || test.contains("Take it off"), qPrintable(test));
         }
     }
     void a_row_of_the_plan_reads_the_same_wherever_it_stands()

@@ -74,7 +74,8 @@ std::optional<Taken> take(Measure m, const std::vector<Length>& readings, const 
         // A blunder is left aside where the middle one has company; without it nobody knows which is right.
         const Length company = beside_middle(sorted);
         out.state = company <= f.disagree() ? ReadingState::MiddleTaken : ReadingState::NoneAgree;
-        out.spread = std::max(s * (2.0 * std::sqrt(1.0 - std::numbers::sqrt3 / std::numbers::pi)), company);
+        const Length usual = s * (2.0 * std::sqrt(1.0 - std::numbers::sqrt3 / std::numbers::pi));
+        out.spread = out.state == ReadingState::MiddleTaken ? usual : std::max(usual, company);
     }
     out.as_read = out.value;
     if (!tape.empty() && f.kind != MeasureKind::Wish) {

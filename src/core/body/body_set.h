@@ -24,7 +24,7 @@ enum class ReadingState { Unread, OneMore, Agree, ThirdAsked, MiddleTaken, NoneA
 
 struct Taken {
     Length value;
-    Length spread;  // ±, two standard deviations; no less than what the readings it rests on stand apart by
+    Length spread;  // ±, two standard deviations; where none agree, no less than how far the nearest stands off
     ReadingState state = ReadingState::Unread;
     Length apart;      // largest distance between two readings
     Length as_read{};  // before the tape was corrected

@@ -5,6 +5,8 @@
 #include <cmath>
 #include <numbers>
 
+#include "core/pattern/part_rules.h"
+
 namespace sartorum {
 namespace {
 
@@ -73,6 +75,26 @@ std::optional<Guideline> guideline_of_key(std::string_view text)
     const auto it = std::find(guideline_keys.begin(), guideline_keys.end(), text);
     return it == guideline_keys.end() ? std::nullopt
                                       : std::optional{static_cast<Guideline>(it - guideline_keys.begin())};
+}
+
+bool can_be_laid(Guideline what, const std::vector<Piece>& pieces)
+{
+    const auto some = [&](Level level) {
+        return std::any_of(pieces.begin(), pieces.end(),
+                           [&](const Piece& p) { return goes_round(p) && has_level(p, level); });
+    };
+    switch (what) {
+        case Guideline::EarLine:
+        case Guideline::Seam: return some(Level::Shoulder);
+        case Guideline::Bust: return some(Level::Bust) || some(Level::Underarm);
+        case Guideline::KnownLength:
+        case Guideline::Upright:
+        case Guideline::Waist:
+        case Guideline::Hip:
+        case Guideline::Hem:
+        case Guideline::Distance: return true;
+    }
+    return true;
 }
 
 const PhotoLine* line(const Photo& p, Guideline what)

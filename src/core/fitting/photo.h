@@ -18,6 +18,7 @@
 #include <vector>
 
 #include "core/fitting/toile.h"
+#include "core/pattern/piece.h"
 
 namespace sartorum {
 
@@ -57,6 +58,8 @@ struct WithDoubt {
 [[nodiscard]] std::string_view key(Guideline);
 [[nodiscard]] std::optional<PhotoView> photo_view_of_key(std::string_view);
 [[nodiscard]] std::optional<Guideline> guideline_of_key(std::string_view);
+// There is something on a garment of these pieces to lay it along.
+[[nodiscard]] bool can_be_laid(Guideline, const std::vector<Piece>&);
 
 [[nodiscard]] const PhotoLine* line(const Photo&, Guideline);
 // In place of one that was laid before.

@@ -193,7 +193,7 @@ const std::vector<SmallTestFacts>& test_rows()
          "waist_opened",
          Stage::Widths,
          {{{K::WidthAtWaist, 1}, Tells::Surely}, {{K::WaistToHip, 1}, Tells::Little}}},
-        {SmallTest::PinchAtWaist, "pinch_at_waist", Stage::Widths, {{{K::WidthAtWaist, -1}, Tells::Surely}}, 2},
+        {SmallTest::PinchAtWaist, "pinch_at_waist", Stage::Widths, {{{K::WidthAtWaist, -1}, Tells::Surely}}, 1},
         {SmallTest::SeamBeforeLine,
          "seam_before_line",
          Stage::Shoulders,

@@ -13,6 +13,7 @@ namespace {
 // No hand draws the difference.
 constexpr Length same_amount = Length::mm(0.25);
 constexpr Length same_place = Length::mm(0.5);
+constexpr Length least_told = Length::mm(0.5);
 
 bool same_words(const Step& a, const Step& b)
 {
@@ -24,6 +25,16 @@ bool same_words(const Step& a, const Step& b)
 std::span<const Step> of_line(const std::vector<Step>& steps, const PlanLine& line)
 {
     return std::span{steps}.subspan(line.first_step, line.steps);
+}
+
+// So little that nobody draws it, in no step and at no place: the paper is as it was.
+bool too_little(std::span<const Step> steps, const PlanLine& line)
+{
+    const auto little = [](Length by) { return abs(by) < least_told; };
+    const bool some = line.amount != Length{} || line.back != Length{};
+    return some && little(line.amount) && little(line.back) &&
+           std::all_of(line.at.begin(), line.at.end(), little) &&
+           std::all_of(steps.begin(), steps.end(), [&](const Step& s) { return little(s.amount); });
 }
 
 }  // namespace
@@ -44,6 +55,7 @@ std::vector<ToldStep> told_steps(const Computed& c)
         const PlanLine* other = c.left_of(line);
         const auto right = of_line(c.steps, line);
         const auto left = other ? of_line(c.left->steps, *other) : right;
+        if (too_little(right, line) && (!other || too_little(left, *other))) continue;
         if (std::equal(right.begin(), right.end(), left.begin(), left.end(), same_words)) {
             for (std::size_t i = 0; i < right.size(); ++i)
                 out.push_back({.step = &right[i], .on_left = &left[i], .line = &line});

@@ -63,8 +63,9 @@ void ByHandView::build(QVBoxLayout* rows, QWidget* inside)
         column->setContentsMargins(0, 4, 0, 4);
         column->setSpacing(3);
         column->addWidget(heading(look_, words::by_hand_name(what), 15, group));
-        auto* how = caption(look_, words::by_hand_how(what), group);
+        auto* how = caption(look_, words::by_hand_how(what, look_.unit()), group);
         how->setWordWrap(true);
+        hows_.emplace_back(what, how);
         column->addWidget(how);
         auto* grid = new QGridLayout;
         grid->setHorizontalSpacing(8);
@@ -150,6 +151,7 @@ void ByHandView::take()
 void ByHandView::refresh()
 {
     if (!state_.room().computed()) return;
+    for (const auto& [what, how] : hows_) how->setText(words::by_hand_how(what, look_.unit()));
     std::map<ByHand, bool> seen;
     for (auto& f : fields_) {
         const bool here = serves(f);

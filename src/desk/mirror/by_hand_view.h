@@ -33,6 +33,7 @@ private:
     Choices* side_;
     std::vector<Field> fields_;
     std::map<ByHand, QWidget*> groups_;
+    std::vector<std::pair<ByHand, QLabel*>> hows_;
     QLabel* makes_;
     Button* take_;
     QLabel* said_;

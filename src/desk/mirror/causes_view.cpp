@@ -185,8 +185,8 @@ void CausesView::build_test(QVBoxLayout* column)
     test_text_->setObjectName("test_text");
     rows->addWidget(test_text_);
     auto* pinch = new QHBoxLayout;
-    pinch_name_ = label(look_, tr("Pinched off the edge"), 14, true, test_);
-    pinch_ = new LengthField{look_, tr("What the edge lost in all"), test_};
+    pinch_name_ = label(look_, tr("Taken out, in all"), 14, true, test_);
+    pinch_ = new LengthField{look_, tr("Total taken out: twice the depth of the pinched fold"), test_};
     pinch_->edit().setObjectName("pinched");
     pinch_->edit().setFixedWidth(110);
     pinch_->check = [](Length l) -> std::optional<Refusal> {

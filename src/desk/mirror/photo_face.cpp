@@ -370,8 +370,11 @@ void PhotoFace::take_line(int i)
 void PhotoFace::next_line(int way)
 {
     const int n = static_cast<int>(guideline_count);
-    const int now = hand_ ? static_cast<int>(*hand_) : way > 0 ? -1 : 0;
-    take_line((now + way + n) % n);
+    int next = hand_ ? static_cast<int>(*hand_) : way > 0 ? -1 : 0;
+    do {
+        next = (next + way + n) % n;
+    } while (!can_be_laid(static_cast<Guideline>(next), state_.worn().altered.pieces));
+    take_line(next);
 }
 
 void PhotoFace::say(const QString& text)
@@ -446,6 +449,10 @@ void PhotoFace::refresh()
     lift_->setVisible(p && hand_ && line(p->photo, *hand_));
     if (!p) return;
     view_->choose(static_cast<int>(p->photo.view));
+    std::vector<bool> fit;
+    for (std::size_t i = 0; i < guideline_count; ++i)
+        fit.push_back(can_be_laid(static_cast<Guideline>(i), state_.worn().altered.pieces));
+    lines_->offer(fit);
     lines_->choose(hand_ ? static_cast<int>(*hand_) : -1);
     canvas_->show(picture_, p->photo, hand_);
     how_->setText(hand_ ? words::guideline_how(*hand_) : words::camera_deceives());
