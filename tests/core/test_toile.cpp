@@ -548,6 +548,11 @@ private slots:
             const auto by_tips = b(tips);
             const auto other = gate_before_cloth(&by_tips, b(ends));
             QVERIFY(!other.open() && other.moved.size() == 1 && other.moved[0].other_way);
+            Plan without = tips;
+            without.make_up.left_out = {"sleeve"};
+            const auto pieces = gate_before_cloth(&by_tips, b(without));
+            QVERIFY(pieces.made_otherwise && pieces.moved.empty() && !pieces.same() && !pieces.open());
+            QVERIFY(gate_before_cloth(&by_tips, b(tips)).same());
         }
         QVERIFY(gate_before_cloth(nullptr, c).never_seen);
         QVERIFY(gate_before_cloth(&c, c).open());

@@ -29,6 +29,8 @@ struct Gate {
     NextLook look{};
     bool made_otherwise = false;  // pieces left out, brought in, an opening moved
     Looked looked{};              // of the last toile
+    // The same garment, as far as it was decided.
+    [[nodiscard]] bool same() const { return !never_seen && moved.empty() && !sizes_changed && !made_otherwise; }
     // Nothing moved that a body would show, and all that was seen was looked at again and is gone.
     [[nodiscard]] bool open() const { return look == NextLook::Nothing && looked.done(); }
 };

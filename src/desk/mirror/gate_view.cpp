@@ -85,13 +85,11 @@ void GateView::refresh()
     const auto& all = room_.versions();
     // Said once, and kept: that it was passed as it stands now.
     const auto now = all.empty() ? nullptr : room_.version(all.front().id);
-    const bool same = now && moved_since(*now, *room_.computed()).empty() &&
-                      now->work.plan.sizes == room_.computed()->work.plan.sizes;
-    const bool passed_now = same && !all.front().passed_on.isEmpty();
+    const bool passed_now =
+        gate_before_cloth(now.get(), *room_.computed()).same() && !all.front().passed_on.isEmpty();
     if (passed_now)
         said = tr("Passed on %1, as it is now: %2")
                    .arg(words::day_in_words(all.front().passed_on.toStdString()), all.front().name);
-    said_->setText(said);
     moved_->setText(moved_text(g.moved, most_moved, look_.unit()));
     moved_->setVisible(!g.moved.empty());
     if (open_ || passed_now || said != yellow_) asked_ = false;
@@ -186,10 +184,11 @@ void VersionsView::refresh()
     std::vector<std::shared_ptr<const Computed>> held;
     const auto say_change = [&](const Computed* earlier) {
         if (!earlier) return tr("cannot be read any more");
-        const auto moved = moved_since(*earlier, *later);
-        const bool sizes = earlier->work.plan.sizes != later->work.plan.sizes;
-        if (moved.empty() && !sizes) return tr("the same as the one before");
-        return (sizes ? tr("another size; ") : QString{}) + moved_text(moved, most_moved, look_.unit());
+        const Gate since = gate_before_cloth(earlier, *later);
+        if (since.same()) return tr("the same as the one before");
+        return (since.sizes_changed ? tr("another size; ") : QString{}) +
+               (since.made_otherwise ? tr("the pieces are made up differently; ") : QString{}) +
+               moved_text(since.moved, most_moved, look_.unit());
     };
     for (std::size_t i = 0; i < std::min(all.size(), most_versions); ++i) {
         const auto c = room_.version(all[i].id);
