@@ -165,6 +165,13 @@ UsualAmounts usual_amounts(const Adjustment& a, std::size_t method)
     return a.usual ? a.usual(method) : UsualAmounts{a.least, a.most};
 }
 
+std::optional<Length> usual_passed(const Adjustment& a, std::size_t method, Length by)
+{
+    const auto usual = usual_amounts(a, method);
+    if (by > usual.most) return usual.most;
+    return by < usual.least ? std::optional{usual.least} : std::nullopt;
+}
+
 namespace {
 
 bool fits(const Adjustment& a, const Garment& part)

@@ -50,7 +50,6 @@ std::vector<Shift> shifts(const Piece& p, Length amount, TucksWay way)
 
 // Between two tucks, and between a tuck and the waist's end or a dart; what is less already stays as it is.
 constexpr Length between_least = Length::mm(2);
-constexpr Length beside_least = Length::mm(10);
 
 // How far all of them can be moved together: what lies between two tucks that go alike stays as it is.
 Outcome<bool> room_for(const Piece& p, const std::vector<Shift>& all, Length amount)
@@ -71,7 +70,7 @@ Outcome<bool> room_for(const Piece& p, const std::vector<Shift>& all, Length amo
         const Dart& d = p.darts[dart_at(p, mouth)];
         const double way = d.leg_b[Geom::X] > d.leg_a[Geom::X] ? 1 : -1;  // of travel: to the side, or from it
         const double grows = (far.value_or(0) - near.value_or(0)) * way;
-        const Length floor = near && far ? between_least : beside_least;
+        const Length floor = near && far ? between_least : kept_beside_dart;
         const Length here = length(p.edges[i].curve);
         const double room = (here - std::min(here, floor)).in_mm();
         if (grows < 0) most = std::min(most, room / -grows);

@@ -5,7 +5,9 @@
 //          about the middle of them, which stays; fuller: of a skirt, each takes the amount more cloth down to the
 //          hem (core/paper/fold_spread.h)
 // Stays    how many there are, how deep when they are moved, the closed waist, all else. Common practice
-// Limits   10 mm of the waist must stay beside each
+// Limits   10 mm of the waist must stay beside the first and the last, 2 mm between two (from memory); what is
+// less
+//          already stays as it is
 #pragma once
 #include "core/alter/adjustment.h"
 #include "core/paper/dart_redraw.h"

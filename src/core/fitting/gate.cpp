@@ -12,13 +12,6 @@ constexpr Length unseen = Length::mm(5);
 constexpr Length unseen_of_girth = Length::mm(10);
 constexpr Length nothing_moved = Length::mm(0.05);
 
-const PlanLine* line_of(const Computed& c, AdjustmentKind kind, PartKind part)
-{
-    const auto it = std::find_if(c.lines.begin(), c.lines.end(),
-                                 [&](const PlanLine& l) { return l.kind == kind && l.part == part; });
-    return it == c.lines.end() ? nullptr : &*it;
-}
-
 struct Amounts {
     std::vector<Length> all;  // right front, right back, left front, left back, right places, left places
 };
@@ -27,7 +20,7 @@ Amounts applied(const Computed& c, AdjustmentKind kind, PartKind part)
 {
     const std::size_t places = adjustment(kind).places.size();
     Amounts out{std::vector<Length>(4 + 2 * places)};
-    const PlanLine* right = line_of(c, kind, part);
+    const PlanLine* right = c.line(kind, part);
     if (!right || right->state != LineState::Accepted) return out;
     const PlanLine* left = c.left_of(*right);
     const auto put = [&](const PlanLine& l, std::size_t faces, std::size_t at) {
@@ -49,8 +42,8 @@ std::optional<Moved> moved(const Computed& seen, const Computed& now, Adjustment
         if (abs(is[i] - was[i]) > abs(is[most] - was[most]) + nothing_moved) most = i;
     }
     Moved out{kind, part, was[most], is[most]};
-    const PlanLine* then = line_of(seen, kind, part);
-    const PlanLine* line = line_of(now, kind, part);
+    const PlanLine* then = seen.line(kind, part);
+    const PlanLine* line = now.line(kind, part);
     const auto done = [](const PlanLine* l) { return l && l->state == LineState::Accepted; };
     out.other_way = done(then) && done(line) && then->method != line->method;
     if (abs(out.by()) <= nothing_moved && !out.other_way) return std::nullopt;
@@ -92,7 +85,7 @@ std::vector<Moved> moved_since(const Computed& seen, const Computed& now)
     };
     for (const auto& l : now.lines) add(l);
     for (const auto& l : seen.lines) {
-        if (!line_of(now, l.kind, l.part)) add(l);
+        if (!now.line(l.kind, l.part)) add(l);
     }
     return out;
 }

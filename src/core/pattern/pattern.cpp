@@ -24,11 +24,12 @@ bool same_skeleton(const Piece& a, const Piece& b)
            std::equal(a.edges.begin(), a.edges.end(), b.edges.begin(), b.edges.end(), same_edge);
 }
 
-std::optional<std::string> id_twice(const std::vector<Piece>& pieces)
+template <class T>
+std::optional<std::string> id_twice(const std::vector<T>& all)
 {
     std::set<std::string> seen;
-    for (const auto& p : pieces) {
-        if (!seen.insert(p.id).second) return p.id;
+    for (const auto& one : all) {
+        if (!seen.insert(one.id).second) return one.id;
     }
     return std::nullopt;
 }
@@ -212,12 +213,7 @@ Outcome<Pattern> check_pattern(Pattern pattern)
         }
     }
     for (auto& seam : pattern.seams) from_above(seam, pattern.sizes.front().pieces);
-    for (std::size_t i = 0; i < pattern.seams.size(); ++i) {
-        for (std::size_t j = 0; j < i; ++j) {
-            if (pattern.seams[i].id == pattern.seams[j].id)
-                return refuse(Why::KeyTwice, "seam " + pattern.seams[i].id);
-        }
-    }
+    if (const auto twice = id_twice(pattern.seams)) return refuse(Why::KeyTwice, "seam " + *twice);
     for (const auto& seam : pattern.seams) {
         if (abs(seam.ease) > seam_ease_most)
             return refuse_amount(Why::NumberBroken, "data-ease", seam.ease, {}, seam_ease_most);

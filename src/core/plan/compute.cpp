@@ -100,11 +100,8 @@ std::vector<NotDone> not_done(const Computed& computed, const std::vector<Fittin
             if (const auto why = left_undone(entry, line, body, !computed.doubts.empty()))
                 out.push_back({entry.kind, *why});
         }
-        const auto nowhere = Refusal{Why::NotOnThisGarment, std::string{entry.key}, {}, {}, {}, 0};
-        if (!there)
-            out.push_back({entry.kind, nowhere});
-        else if (decided_for_another(computed, entry))
-            out.push_back({entry.kind, nowhere});
+        if (!there || decided_for_another(computed, entry))
+            out.push_back({entry.kind, Refusal{Why::NotOnThisGarment, std::string{entry.key}, {}, {}, {}, 0}});
     }
     return out;
 }
@@ -341,6 +338,13 @@ Work work_of(Pattern pattern, SizeChart chart, BodySet body, Plan plan)
 const PlanLine* Computed::line(AdjustmentKind kind) const
 {
     const auto it = std::find_if(lines.begin(), lines.end(), [&](const PlanLine& l) { return l.kind == kind; });
+    return it == lines.end() ? nullptr : &*it;
+}
+
+const PlanLine* Computed::line(AdjustmentKind kind, PartKind part) const
+{
+    const auto it = std::find_if(lines.begin(), lines.end(),
+                                 [&](const PlanLine& l) { return l.kind == kind && l.part == part; });
     return it == lines.end() ? nullptr : &*it;
 }
 

@@ -120,6 +120,7 @@ struct Computed {
     std::shared_ptr<const Trail> trail{};
     // One for each adjustment that serves a part of this garment, in fitting order; the uppermost part's.
     [[nodiscard]] const PlanLine* line(AdjustmentKind) const;
+    [[nodiscard]] const PlanLine* line(AdjustmentKind, PartKind) const;  // that part's
     // The left side's line beside one of these; none where both sides are one.
     [[nodiscard]] const PlanLine* left_of(const PlanLine&) const;
 };

@@ -75,9 +75,8 @@ constexpr Length as_it_stood = Length::mm(0.5);  // nobody sews nearer
 
 bool beyond_usual(const PlanLine& l)
 {
-    const auto usual = usual_amounts(adjustment(l.kind), l.method);
-    const auto past = [&](Length by) { return by > usual.most || by < usual.least; };
-    return past(l.amount) || past(l.back);
+    const auto& entry = adjustment(l.kind);
+    return usual_passed(entry, l.method, l.amount) || usual_passed(entry, l.method, l.back);
 }
 
 bool as_shown(const PlanLine& was, const PlanLine& is)
@@ -87,13 +86,6 @@ bool as_shown(const PlanLine& was, const PlanLine& is)
         if (abs(was.at[i] - is.at[i]) > as_it_stood) return false;
     }
     return abs(was.amount - is.amount) <= as_it_stood && abs(was.back - is.back) <= as_it_stood;
-}
-
-const PlanLine* same_line(const Computed& c, const PlanLine& l)
-{
-    const auto it = std::find_if(c.lines.begin(), c.lines.end(),
-                                 [&](const PlanLine& x) { return x.kind == l.kind && x.part == l.part; });
-    return it == c.lines.end() ? nullptr : &*it;
 }
 
 // Of that part alone, where another part's is not proposed.
@@ -133,7 +125,7 @@ Outcome<Plan> with_waiting_taken(const Computed& c)
         if (!then) return tl::make_unexpected(then.error());
         // The first that comes out otherwise waits; what comes after it may then be as it stood.
         const auto otherwise = std::find_if(taken.begin(), taken.end(), [&](const PlanLine* l) {
-            const PlanLine* is = same_line(*then, *l);
+            const PlanLine* is = then->line(l->kind, l->part);
             const PlanLine* left = c.left_of(*l);
             const PlanLine* is_left = is ? then->left_of(*is) : nullptr;
             return !is || !as_shown(*l, *is) || !as_shown(left ? *left : *l, is_left ? *is_left : *is);

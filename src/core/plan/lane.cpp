@@ -25,12 +25,9 @@ void add_difference(Consequences& out, const FlatMeasures& before, const FlatMea
 // More than the way usually carries.
 void add_unusual(PlanLine& line, const Adjustment& entry, const Dose& dose)
 {
-    const auto usual = usual_amounts(entry, dose.method);
     for (const auto amount : {dose.front, dose.back}) {
-        const bool over = amount > usual.most;
-        if (!over && amount >= usual.least) continue;
-        line.cautions.push_back({CautionKind::Amount, amount, over ? usual.most : usual.least});
-        return;
+        const auto bound = usual_passed(entry, dose.method, amount);
+        if (bound) return line.cautions.push_back({CautionKind::Amount, amount, *bound});
     }
 }
 

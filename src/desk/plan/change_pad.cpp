@@ -301,9 +301,9 @@ void ChangePad::try_amount(Length front, Length back)
     const PlanLine& now = line_on(hand_);
     if (front == Length{} && back == Length{} && !side) return;
     stay_parted();
-    const auto usual = usual_amounts(adjustment(kind_), now.method);
     const auto further = [&](Length from, Length to) {
-        return (to > usual.most && to > from) || (to < usual.least && to < from);
+        const auto bound = usual_passed(adjustment(kind_), now.method, to);
+        return bound && (to > *bound ? to > from : to < from);
     };
     if (further(now.amount, front) || (has_faces() && further(now.back, back))) {
         const bool of_back = !further(now.amount, front);
@@ -311,17 +311,12 @@ void ChangePad::try_amount(Length front, Length back)
             .field->say(tr("More than is usual here. If it is meant, type it."), true);
         return;
     }
-    const auto with = [&](Decision d, Face face, Length by) {
-        d.set({face, side}, by);
-        return d;
-    };
     Decision next = room_.plan().accepting(kind_, now.part);
-    if (!has_faces()) {
-        next = with(next, Face::Both, front);
-    } else {
-        if (front != now.amount) next = with(next, Face::Front, front);
-        if (back != now.back) next = with(next, Face::Back, back);
-    }
+    if (!has_faces())
+        next.set({Face::Both, side}, front);
+    else if (front != now.amount)
+        next.set({Face::Front, side}, front);
+    if (has_faces() && back != now.back) next.set({Face::Back, side}, back);
     room_.try_out(next);
 }
 
