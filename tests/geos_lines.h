@@ -19,6 +19,22 @@ inline Shape shape(GEOSGeometry* g)
     return {g, GEOSGeom_destroy};
 }
 
+// By the Bernstein formula, not by the core's own flattening.
+inline std::vector<Point> bernstein(const Curve& c, int steps)
+{
+    std::vector<Point> out;
+    for (std::size_t i = 0; i < c.size_default(); ++i) {
+        const auto p = controls(c, i);
+        for (int k = i == 0 ? 0 : 1; k <= steps; ++k) {
+            const double t = double(k) / steps;
+            const double s = 1 - t;
+            out.push_back(p[0] * (s * s * s) + p[1] * (3 * s * s * t) + p[2] * (3 * s * t * t) +
+                          p[3] * (t * t * t));
+        }
+    }
+    return out;
+}
+
 inline Shape line_through(const std::vector<Point>& points)
 {
     auto* seq = GEOSCoordSeq_create(static_cast<unsigned>(points.size()), 2);

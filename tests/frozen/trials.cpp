@@ -3,10 +3,8 @@
 #include <QtGlobal>
 #include <algorithm>
 
-#include "formats/chart_csv.h"
+#include "demo_garments.h"
 #include "formats/json.h"
-#include "formats/pattern_svg.h"
-#include "formats/text_file.h"
 #include "frozen/draws.h"
 #include "princess_fronts.h"
 #include "tops.h"
@@ -118,14 +116,6 @@ struct Subject {
     Pattern pattern;
     SizeChart chart;
 };
-
-std::string demo_file(const std::string& name)
-{
-    const auto text =
-        formats::read_file(QString::fromStdString(std::string{SARTORUM_SOURCE_DIR} + "/demo/" + name));
-    if (!text) qFatal("demo file %s", name.c_str());
-    return *text;
-}
 
 using Files = std::vector<std::pair<const char*, const char*>>;
 

@@ -10,9 +10,7 @@
 #include "core/pattern/shoulder.h"
 #include "core/plan/chain.h"
 #include "core/plan/compute.h"
-#include "formats/chart_csv.h"
-#include "formats/pattern_svg.h"
-#include "formats/text_file.h"
+#include "demo_garments.h"
 #include "princess_fronts.h"
 #include "tests.h"
 #include "tops.h"
@@ -34,20 +32,12 @@ struct Drafted {
     bool knit = false;
 };
 
-std::string demo_text(const std::string& file)
-{
-    const auto text =
-        formats::read_file(QString::fromStdString(std::string{SARTORUM_SOURCE_DIR} + "/demo/" + file));
-    if (!text) qFatal("demo file %s", file.c_str());
-    return *text;
-}
-
-std::vector<Drafted> demo_garments()
+std::vector<Drafted> drafted_garments()
 {
     std::vector<Drafted> out;
     const auto add = [&](const char* drawing, const char* chart, GarmentKind kind, bool knit) {
-        out.push_back({drawing, *formats::read_pattern_svg(demo_text(drawing)),
-                       *formats::read_chart_csv(demo_text(chart)), kind, knit});
+        out.push_back({drawing, *formats::read_pattern_svg(demo_file(drawing)),
+                       *formats::read_chart_csv(demo_file(chart)), kind, knit});
     };
     add("windlass-bodice.svg", "windlass-dress.csv", GarmentKind::Dress, false);
     add("heron-tee.svg", "heron-tee.csv", GarmentKind::Top, true);
@@ -287,7 +277,7 @@ class TestAdvice : public QObject {
 private slots:
     void a_body_that_is_the_chart_needs_nothing()
     {
-        std::vector<Drafted> all = demo_garments();
+        std::vector<Drafted> all = drafted_garments();
         for (unsigned seed = 0; seed < static_cast<unsigned>(tries(300)); ++seed)
             all.push_back(random_block(seed));
         for (const auto& d : all) {
@@ -309,7 +299,7 @@ private slots:
 
     void one_measure_that_differs_asks_for_its_own()
     {
-        std::vector<Drafted> all = demo_garments();
+        std::vector<Drafted> all = drafted_garments();
         for (unsigned seed = 0; seed < static_cast<unsigned>(tries(120)); ++seed)
             all.push_back(random_block(seed));
         std::mt19937 rng{11};
@@ -327,7 +317,7 @@ private slots:
     // after another accepted until nothing more is proposed.
     void what_is_proposed_is_done()
     {
-        std::vector<Drafted> all = demo_garments();
+        std::vector<Drafted> all = drafted_garments();
         const std::size_t demos = all.size();
         for (unsigned seed = 0; seed < static_cast<unsigned>(tries(120)); ++seed)
             all.push_back(random_block(seed));

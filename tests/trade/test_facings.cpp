@@ -22,22 +22,6 @@ namespace {
 
 using Kind = AdjustmentKind;
 
-// By the Bernstein formula, not by the core's own flattening.
-std::vector<Point> bernstein(const Curve& c, int steps)
-{
-    std::vector<Point> out;
-    for (std::size_t i = 0; i < c.size_default(); ++i) {
-        const auto p = controls(c, i);
-        for (int k = i == 0 ? 0 : 1; k <= steps; ++k) {
-            const double t = double(k) / steps;
-            const double s = 1 - t;
-            out.push_back(p[0] * (s * s * s) + p[1] * (3 * s * s * t) + p[2] * (3 * s * t * t) +
-                          p[3] * (t * t * t));
-        }
-    }
-    return out;
-}
-
 std::vector<Point> points_of(const Shape& line)
 {
     std::vector<Point> out;

@@ -26,20 +26,10 @@ Length mm(double by)
     return Length::mm(by);
 }
 
-// By the Bernstein formula and straight from place to place: no curve of the core's measures it.
+// Straight from place to place: no curve of the core's measures it.
 std::vector<Point> walked(const Curve& c, int steps = 400)
 {
-    std::vector<Point> out;
-    for (std::size_t i = 0; i < c.size_default(); ++i) {
-        const auto p = controls(c, i);
-        for (int k = out.empty() ? 0 : 1; k <= steps; ++k) {
-            const double t = double(k) / steps;
-            const double s = 1 - t;
-            out.push_back(p[0] * (s * s * s) + p[1] * (3 * s * s * t) + p[2] * (3 * s * t * t) +
-                          p[3] * (t * t * t));
-        }
-    }
-    return out;
+    return bernstein(c, steps);
 }
 
 double long_as(const std::vector<Point>& line)
