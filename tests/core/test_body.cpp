@@ -30,6 +30,34 @@ private slots:
         QCOMPARE(take(Measure::Hip, {Length::mm(1000), Length::mm(1011)})->state, ReadingState::ThirdAsked);
         QCOMPARE(take(Measure::WaistToHip, {Length::mm(200), Length::mm(205.5)})->state, ReadingState::ThirdAsked);
     }
+    // What a check leaves on a reading is what a millimetre read wrongly on it makes of that reading: tried, by
+    // checking the same tape again read a little otherwise.
+    void what_a_tape_check_leaves_carries_the_tapes_own_factor()
+    {
+        const double deviation = 1 / std::sqrt(12.0);  // of what is read to the millimetre
+        constexpr double little = 0.01;
+        const auto corrected = [](std::vector<TapeAtRuler> at, double reading) {
+            return TapeCheck::from(std::move(at))->corrected(Length::mm(reading)).in_mm();
+        };
+        const std::vector<std::vector<TapeAtRuler>> checks{
+            {{Length::mm(300), Length::mm(303)}},
+            {{Length::mm(300), Length::mm(294)}},
+            {{Length::mm(300), Length::mm(302)}, {Length::mm(1000), Length::mm(1031)}}};
+        for (const auto& at : checks) {
+            for (const double reading : {200.0, 910.0, 1400.0}) {
+                double squares = 0;
+                for (std::size_t i = 0; i < at.size(); ++i) {
+                    auto more = at;
+                    more[i].tape += Length::mm(little);
+                    squares +=
+                        std::pow((corrected(more, reading) - corrected(at, reading)) / little * deviation, 2);
+                }
+                const double left = TapeCheck::from(at)->left_on(Length::mm(reading)).in_mm();
+                QVERIFY2(std::abs(left - std::sqrt(squares)) < 1e-3 * left + 1e-4,
+                         qPrintable(QString::number(left)));
+            }
+        }
+    }
     void of_three_readings_the_middle_one_counts()
     {
         const auto t = *take(Measure::Hip, {Length::mm(1000), Length::mm(1060), Length::mm(1006)});
