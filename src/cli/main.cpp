@@ -127,7 +127,9 @@ Said check_seams(const Options& o)
         if (const auto e = waist_elastic(c)) answer.out += "Elastic: " + words::elastic_text(*e, o.unit) + "\n";
         for (const auto& said : words::to_true(c.checks, words::paper_unit(o.unit))) answer.out += said + "\n";
     }
-    if (!c.checks.all_hold() || !c.checks.unwalked.empty()) answer.code = exit_not_all;
+    if (c.checks.all_hold() && c.checks.unwalked.empty()) return answer;
+    answer.code = exit_not_all;
+    answer.aside += words::not_holding(c.checks, o.unit);
     return answer;
 }
 

@@ -134,7 +134,7 @@ public:
     // What was printed, as it was when its pages were begun (work_now).
     void keep_printed(const QByteArray& work);
     [[nodiscard]] QByteArray work_now() const;
-    void pass_gate();
+    void pass_gate(const QString& over);
     void sweep_pictures();
     void undo();
     void redo();

@@ -119,7 +119,7 @@ void Room::keep_printed(const QByteArray& work)
                              today_(), notebook::KeptFor::Printed, work));
 }
 
-void Room::pass_gate()
+void Room::pass_gate(const QString& over)
 {
     if (!computed_ || !table_.wearer || !table_.pattern) return;
     keep_trial();
@@ -127,7 +127,7 @@ void Room::pass_gate()
         book_->keep_version(*table_.wearer, *table_.pattern, next_version_name(notebook::KeptFor::Printed),
                             today_(), notebook::KeptFor::Printed, work_now());
     if (!id) return void(kept(id));
-    kept(book_->pass_gate(*id, today_()));
+    kept(book_->pass_gate(*id, today_(), over));
 }
 
 void Room::sweep_pictures()

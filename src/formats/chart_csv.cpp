@@ -29,19 +29,23 @@ std::vector<std::string> cells_of(std::string_view line, char separator)
 {
     std::vector<std::string> out{""};
     bool quoted = false;
+    bool blank = true;  // nothing but spaces in this cell so far
     for (std::size_t i = 0; i < line.size(); ++i) {
         const char c = line[i];
-        if (c == '"' && (quoted || trimmed(out.back()).empty())) {
+        if (c == '"' && (quoted || blank)) {
             if (quoted && i + 1 < line.size() && line[i + 1] == '"') {
                 out.back() += '"';
+                blank = false;
                 ++i;
             } else {
                 quoted = !quoted;
             }
         } else if (c == separator && !quoted) {
             out.emplace_back();
+            blank = true;
         } else {
             out.back() += c;
+            blank = blank && std::isspace(static_cast<unsigned char>(c));
         }
     }
     for (auto& cell : out) cell = trimmed(cell);
@@ -290,6 +294,8 @@ Outcome<ChartSize> size_of(const ChartLine& l, const std::vector<Head>& heads, T
         } else if (!holds_length(head)) {
             size.group = text;
             if (head.kind == HeadKind::Cup) chart.drafted_cup[text] = text;
+        } else if (text.empty() && head.kind == HeadKind::Finished) {
+            continue;  // measured flat for some sizes only
         } else if (text.empty()) {
             return refuse(Why::ChartRagged, l.cells[0], l.number);
         } else {
@@ -355,7 +361,10 @@ Outcome<ChartRead> read_chart(std::vector<ChartLine> lines, std::optional<Unit> 
     const auto heads = heads_of(lines[0]);
     if (!heads) return tl::make_unexpected(heads.error());
     if (lines.size() - 1 > most_sizes) return refuse(Why::ChartTooLarge, {}, lines[most_sizes].number);
-    for (const auto& l : lines) {
+    for (auto& l : lines) {
+        // Empty cells at the end were taken for a spreadsheet's: they may be a finished girth's.
+        while (l.cells.size() < heads->size() && (*heads)[l.cells.size()].kind == HeadKind::Finished)
+            l.cells.emplace_back();
         if (l.cells.size() != heads->size()) return refuse(Why::ChartRagged, l.cells[0], l.number);
     }
     if (const auto ok = check_units(lines, *heads, beside.unit.has_value()); !ok)

@@ -75,11 +75,11 @@ std::string write_chart_csv(const SizeChart& chart, Unit unit)
     std::vector<Measure> printed;
     std::vector<Measure> finished;
     for (const auto& f : all_measures) {
-        const bool all_finished = !chart.sizes.empty() &&
-                                  std::all_of(chart.sizes.begin(), chart.sizes.end(),
+        // Some sizes only: they were measured flat one by one.
+        const bool any_finished = std::any_of(chart.sizes.begin(), chart.sizes.end(),
                                               [&](const ChartSize& s) { return s.finished.contains(f.measure); });
         if (chart.prints(f.measure)) printed.push_back(f.measure);
-        if (all_finished) finished.push_back(f.measure);
+        if (any_finished) finished.push_back(f.measure);
     }
     const auto head = [](Measure m) {
         std::string name{facts(m).key};
@@ -94,7 +94,8 @@ std::string write_chart_csv(const SizeChart& chart, Unit unit)
         out += quoted(size.name);
         if (grouped) out += "," + quoted(size.group);
         for (const auto m : printed) out += "," + ranged(size.body.at(m), chart.half_range(i, m), unit);
-        for (const auto m : finished) out += "," + digits(size.finished.at(m), unit);
+        for (const auto m : finished)
+            out += "," + (size.finished.contains(m) ? digits(size.finished.at(m), unit) : std::string{});
         out += "\n";
     }
     return out;

@@ -192,7 +192,7 @@ private:
     {
         std::vector<std::string_view> places;
         for (const auto place : places_of(what)) {
-            const bool on_sleeve = made_of(what, place, c_.work.plan.sewn) == AdjustmentKind::UpperArm;
+            const bool on_sleeve = adjustment(made_of(what, place, c_.work.plan.sewn)).zone == Zone::Sleeve;
             const bool sewn =
                 look_ == NextLook::OneSleeve ? on_sleeve : !on_sleeve || look_ != NextLook::LowerPart;
             if (sewn && can_be_found(what, place, face, c_)) places.push_back(place);

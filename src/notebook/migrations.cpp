@@ -231,10 +231,27 @@ QStringList from_10()
     return out;
 }
 
+// That there was nothing to see was a word among the moments; and what was not settled when the gate was passed.
+QStringList from_11()
+{
+    const QString word = "instr(' ' || %1 || ' ', ' nothing_to_see ') > 0";
+    const QString without = "trim(replace(' ' || %1 || ' ', ' nothing_to_see ', ' '))";
+    const QString of_try_on = "col = 'moments' AND change IN (SELECT id FROM undo_change WHERE tab = 'try_on')";
+    return {"ALTER TABLE version ADD COLUMN passed_over TEXT NOT NULL DEFAULT ''",
+            "ALTER TABLE try_on ADD COLUMN nothing_to_see INTEGER NOT NULL DEFAULT 0",
+            "UPDATE try_on SET nothing_to_see = " + word.arg("moments") + ", moments = " + without.arg("moments"),
+            "INSERT OR IGNORE INTO undo_value (change, col, value) SELECT change, 'nothing_to_see', " +
+                word.arg("value") + " FROM undo_value WHERE " + of_try_on,
+            "UPDATE undo_value SET value = " + without.arg("value") + " WHERE " + of_try_on,
+            "INSERT OR IGNORE INTO undo_value (change, col, value) SELECT id, 'passed_over', '' FROM undo_change "
+            "WHERE tab = 'version' AND op = 'delete'"};
+}
+
 }  // namespace
 
 QStringList migration_from(int version)
 {
+    if (version == 11) return from_11();
     if (version == 10) return from_10();
     if (version == 9) return from_9();
     if (version == 8) return from_8();

@@ -80,7 +80,8 @@ struct KeptVersion {
     QString name;
     QString day;
     KeptFor what{};
-    QString passed_on;  // the day the gate before good cloth was passed with it; empty: it was not
+    QString passed_on;    // the day the gate before good cloth was passed with it; empty: it was not
+    QString passed_over;  // what was not settled then, in words; empty: nothing
 };
 
 struct KeptTryOn {
@@ -164,7 +165,7 @@ public:
                             const QByteArray& work);
     [[nodiscard]] std::vector<KeptVersion> versions(Id wearer, Id pattern) const;  // newest first
     [[nodiscard]] std::optional<QByteArray> version(Id) const;
-    Result<bool> pass_gate(Id version, const QDate&);
+    Result<bool> pass_gate(Id version, const QDate&, const QString& over = {});
 
     // Try-ons, oldest first; each hangs on the version that was on the body.
     [[nodiscard]] std::vector<KeptTryOn> try_ons(Id wearer, Id pattern) const;

@@ -7,7 +7,7 @@
 namespace sartorum::notebook {
 
 inline constexpr int application_id = 0x53617274;  // "Sart"
-inline constexpr int schema_version = 11;
+inline constexpr int schema_version = 12;
 
 // A table whose changes can be undone, and its columns.
 struct Tracked {

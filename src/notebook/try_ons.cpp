@@ -22,14 +22,10 @@ std::string said(const QVariant& v)
     return v.toString().left(static_cast<qsizetype>(most_words)).toStdString();
 }
 
-// Among the moments: in none of them was there anything to see.
-const QString nothing_word = "nothing_to_see";
-
 QString moments_text(const TryOn& t)
 {
     QStringList out;
     for (const auto m : t.moments) out << plain_word(sartorum::key(m));
-    if (t.nothing_to_see) out << nothing_word;
     return out.join(' ');
 }
 
@@ -51,11 +47,11 @@ std::optional<double> place_of(const QVariant& v)
 
 QVariantList values_of(const TryOn& t)
 {
-    return {text(t.date), plain_word(sartorum::key(t.what)), text(t.cloth), text(t.worn), moments_text(t),
-            text(t.words)};
+    return {text(t.date),  plain_word(sartorum::key(t.what)), text(t.cloth), text(t.worn), moments_text(t),
+            text(t.words), t.nothing_to_see ? 1 : 0};
 }
 
-const QStringList try_on_columns{"tried_on", "put_on", "cloth", "worn", "moments", "words"};
+const QStringList try_on_columns{"tried_on", "put_on", "cloth", "worn", "moments", "words", "nothing_to_see"};
 const QStringList note_columns{"sight", "strength", "side", "moment", "since", "at_x", "at_y", "words"};
 const QStringList answer_columns{"test", "yes", "pinched_mm"};
 const QStringList found_columns{"what", "at", "face", "side", "by_mm"};
@@ -156,16 +152,17 @@ Result<Id> Notebook::keep_version(Id wearer, Id pattern, const QString& name, co
 std::vector<KeptVersion> Notebook::versions(Id wearer, Id pattern) const
 {
     std::vector<KeptVersion> out;
-    auto q = ask(
-        connection_,
-        "SELECT id, name, kept_on, kind, passed_on FROM version WHERE wearer_id = ? AND pattern_id = ? ORDER BY "
-        "id DESC",
-        {wearer, pattern});
+    auto q = ask(connection_,
+                 "SELECT id, name, kept_on, kind, passed_on, passed_over FROM version WHERE wearer_id = ? AND "
+                 "pattern_id = ? ORDER BY "
+                 "id DESC",
+                 {wearer, pattern});
     while (q.next()) {
         const auto what = from_word<KeptFor>(kept_for_words, q.value(3));
         if (!what) leave_out(tr_("why a version was kept"), q.value(3));
         out.push_back({q.value(0).toLongLong(), q.value(1).toString(), q.value(2).toString(),
-                       what.value_or(KeptFor::Cut), q.value(4).toString()});
+                       what.value_or(KeptFor::Cut), q.value(4).toString(),
+                       QString::fromStdString(said(q.value(5)))});
     }
     return out;
 }
@@ -176,10 +173,11 @@ std::optional<QByteArray> Notebook::version(Id id) const
     return q.next() ? std::optional{q.value(0).toString().toUtf8()} : std::nullopt;
 }
 
-Result<bool> Notebook::pass_gate(Id version, const QDate& day)
+Result<bool> Notebook::pass_gate(Id version, const QDate& day, const QString& over)
 {
     Change change{*this, tr_("good cloth")};
-    change.run("UPDATE version SET passed_on = ? WHERE id = ?", {day.toString(Qt::ISODate), version});
+    change.run("UPDATE version SET passed_on = ?, passed_over = ? WHERE id = ?",
+               {day.toString(Qt::ISODate), over.isNull() ? QString{""} : over, version});
     return change.commit(true);
 }
 
@@ -277,7 +275,7 @@ std::optional<TryOn> Notebook::try_on(Id id) const
               {},
               {},
               {},
-              q.value(4).toString().split(' ').contains(nothing_word)};
+              q.value(6).toInt() != 0};
     for (auto& row : notes(id)) out.notes.push_back(std::move(row.value));
     for (auto& row : answers(id)) out.answers.push_back(row.value);
     for (auto& row : found(id)) out.found.push_back(std::move(row.value));
@@ -313,7 +311,7 @@ Result<Id> Notebook::add_try_on(Id wearer, Id pattern, const QString& version_na
     const Id version =
         kept_version(change, wearer, pattern, version_name, text(entry.date), KeptFor::TriedOn, work);
     const Id id = change.insert(
-        "INSERT INTO try_on (" + try_on_columns.join(", ") + ", version_id) VALUES (?, ?, ?, ?, ?, ?, ?)",
+        "INSERT INTO try_on (" + try_on_columns.join(", ") + ", version_id) VALUES (?, ?, ?, ?, ?, ?, ?, ?)",
         values_of(entry) + QVariantList{version});
     if (!change.failed()) write_try_on(change, id, entry);
     return change.commit(id);

@@ -100,6 +100,16 @@ QString adjustment_name(AdjustmentKind k)
     return {};
 }
 
+std::optional<Pinched> pinched(AdjustmentKind k)
+{
+    switch (k) {
+        case AdjustmentKind::KnitDart: return Pinched::Depth;
+        case AdjustmentKind::NeckGape:
+        case AdjustmentKind::ArmholeGape: return Pinched::Whole;
+        default: return std::nullopt;
+    }
+}
+
 QString amount_meaning(AdjustmentKind k, bool of_gores)
 {
     switch (k) {

@@ -223,4 +223,17 @@ QStringList to_true(const Checks& c, Unit u)
     return out;
 }
 
+QStringList not_holding(const Checks& c, Unit u)
+{
+    QStringList out;
+    for (const auto& w : c.walks) {
+        if (!w.holds) out << walk_sentence(w, paper_unit(u));
+    }
+    out += to_true(c, paper_unit(u));
+    for (const auto& e : c.ease) {
+        if (!e.holds) out << ease_warning(e, u);
+    }
+    return out;
+}
+
 }  // namespace sartorum::words

@@ -41,5 +41,7 @@ struct PlanText {
 [[nodiscard]] QString corner_name(const Join&);
 // What of the rest has to be made true, a sentence each: where seams meet, folds, darts and outlines.
 [[nodiscard]] QStringList to_true(const Checks&, Unit);
+// All that does not hold, a sentence each: seams that are walked, what has to be made true, room to move.
+[[nodiscard]] QStringList not_holding(const Checks&, Unit);
 
 }  // namespace sartorum::words

@@ -73,6 +73,11 @@ QString sewn_step_detail(const Step& s, Unit u)
     }
 }
 
+QString after_it(AdjustmentKind kind, const Computed& c, Unit u)
+{
+    return kind == AdjustmentKind::SewnCrotch ? crotch_lowered_text(c, u) : QString{};
+}
+
 QString crotch_lowered_text(const Computed& c, Unit u)
 {
     const PlanLine* line = c.line(AdjustmentKind::SewnCrotch);

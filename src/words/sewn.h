@@ -10,5 +10,7 @@ namespace sartorum::words {
 // What a lowered crotch gives and takes: crotch, inside leg, and what the thigh has left over the body's; empty
 // where none is lowered.
 [[nodiscard]] QString crotch_lowered_text(const Computed&, Unit);
+// What there is to know once that change is done; empty where that is nothing.
+[[nodiscard]] QString after_it(AdjustmentKind, const Computed&, Unit);
 
 }  // namespace sartorum::words

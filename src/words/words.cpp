@@ -340,6 +340,12 @@ QString ease_below(const EaseRow& row, Unit u)
 QString doubt(const Doubt& d, Unit u)
 {
     const QString name = measure_name(d.measure);
+    const bool rise = d.measure == Measure::FrontRise || d.measure == Measure::BackRise;
+    if (rise)
+        return t("%1: %2 on paper up to the top of the band, %3 in the chart. Is the chart's the garment's own, "
+                 "or "
+                 "from another waist?")
+            .arg(name, amount(d.paper, u), amount(d.chart, u));
     return d.kind == DoubtKind::NarrowerThanBody
                ? t("%1: the paper is %2 all round, and the chart drafts this size for a body of %3. Woven cloth "
                    "does not go on.")
@@ -403,6 +409,12 @@ QString why(const PlanLine& line, Unit u)
 QString ease_warning(const EaseCheck& e, Unit u)
 {
     if (e.holds) return {};
+    if (e.most && e.ease > *e.most)
+        return t("The crotch seam is %1 longer than the string on the body. Up to %2 is usual for this pattern.")
+            .arg(amount(e.ease, u), amount(*e.most, u));
+    if (e.most)
+        return t("The crotch seam is %1 shorter than the string on the body: it would cut in.")
+            .arg(amount(-e.ease, u));
     return t("%1: %2 of ease planned, and one moves in %3 or more. Knits need less.")
         .arg(of_side(measure_name(e.measure), e.side), amount(e.ease, u), amount(e.least, u));
 }

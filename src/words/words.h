@@ -31,6 +31,9 @@ namespace sartorum::words {
 [[nodiscard]] QString seam_sides(const std::string& id, bool second);
 [[nodiscard]] QString zone_name(Zone);
 [[nodiscard]] QString adjustment_name(AdjustmentKind);
+// What of a pinched fold its amount is; none where nothing is pinched.
+enum class Pinched { Depth, Whole };
+[[nodiscard]] std::optional<Pinched> pinched(AdjustmentKind);
 [[nodiscard]] QString amount_meaning(AdjustmentKind,
                                      bool of_gores = false);  // "all round"
 

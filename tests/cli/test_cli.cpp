@@ -370,6 +370,7 @@ private slots:
         const auto said = run(check);
         QCOMPARE(said.code, 1);
         QVERIFY2(said.out.contains("the outline of front crosses itself: draw it anew"), said.out);
+        QVERIFY2(said.err.contains("the outline of front crosses itself: draw it anew"), said.err);
         const auto j = json::parse(run(check + QStringList{"--json"}).out.toStdString());
         QCOMPARE(j["outlines"][0]["found"].get<std::string>(), std::string{"crossing"});
         QVERIFY(!j["all_hold"].get<bool>() && !j["outlines"][0]["holds"].get<bool>());

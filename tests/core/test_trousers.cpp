@@ -242,6 +242,90 @@ private slots:
         }
     }
 
+    // A crotch seam far off the string fails, too long as too short, and the chart's own is what is meant.
+    void a_crotch_seam_far_from_the_string_does_not_hold()
+    {
+        const auto drawn = demo::lockgate_trousers();
+        const auto& size = drawn->chart.sizes[2];
+        const auto pattern = shared(drawn->pattern);
+        const auto at = [&](SizeChart chart, BodySet body, Length more) {
+            Plan plan;
+            plan.choosing.kind = GarmentKind::Trousers;
+            plan.take_sizes(size.name, size.name, size.name);
+            if (more != Length{}) plan.decide({AdjustmentKind::CrotchPoint, Answer::Accepted, more});
+            return *compute({pattern, std::make_shared<const SizeChart>(std::move(chart)),
+                             std::make_shared<const BodySet>(std::move(body)), plan});
+        };
+        const auto crotch = [](const Computed& c) {
+            const auto found = std::find_if(c.checks.ease.begin(), c.checks.ease.end(),
+                                            [](const EaseCheck& e) { return e.measure == Measure::CrotchLength; });
+            return found == c.checks.ease.end() ? std::nullopt : std::optional{*found};
+        };
+        const auto with_strings = [&](Length by) {
+            BodySet body = body_of(size);
+            for (const auto m : {Measure::FrontRise, Measure::BackRise})
+                body.readings[m] = {size.body.at(m) + by, size.body.at(m) + by};
+            return body;
+        };
+        const auto on_chart = at(drawn->chart, body_of(size), {});
+        QVERIFY(crotch(on_chart) && crotch(on_chart)->holds && on_chart.checks.all_hold());
+        // Counted by hand: both seams and the finished band at either end, less both strings.
+        const Length band = band_above_seam(on_chart.altered.pieces);
+        const double seam = polyline_length(edge(front_of(on_chart.altered), EdgeRole::Centre).curve) +
+                            polyline_length(edge(back_of(on_chart.altered), EdgeRole::Centre).curve) +
+                            2 * mm(band);
+        const double string = mm(size.body.at(Measure::FrontRise) + size.body.at(Measure::BackRise));
+        QVERIFY(std::abs(mm(crotch(on_chart)->ease) - (seam - string)) < 0.05);
+        const auto long_seam = at(drawn->chart, with_strings(Length::mm(-70)), {});
+        QVERIFY(!crotch(long_seam)->holds && !long_seam.checks.all_hold());
+        QVERIFY(crotch(long_seam)->ease > *crotch(long_seam)->most);
+        const auto short_seam = at(drawn->chart, with_strings(Length::mm(70)), {});
+        QVERIFY(!crotch(short_seam)->holds);
+        QVERIFY(crotch(short_seam)->ease < crotch(short_seam)->least);
+        // Lengthened without a need it is said, whatever the chart prints.
+        SizeChart silent = drawn->chart;
+        for (auto& s : silent.sizes) {
+            s.body.erase(Measure::FrontRise);
+            s.body.erase(Measure::BackRise);
+        }
+        QVERIFY(crotch(at(silent, body_of(size), {}))->holds);
+        QVERIFY(!crotch(at(silent, with_strings(Length::mm(-70)), {}))->holds);
+        // Without a string nothing is said of it.
+        BodySet unread = body_of(size);
+        for (const auto m : {Measure::FrontRise, Measure::BackRise, Measure::CrotchLength})
+            unread.readings.erase(m);
+        QVERIFY(!crotch(at(drawn->chart, unread, {})));
+    }
+    // Rises printed far below the paper's may be the garment's own: asked before anything is proposed from them.
+    void rises_far_from_the_paper_are_asked_about()
+    {
+        const auto drawn = demo::lockgate_trousers();
+        const auto& size = drawn->chart.sizes[2];
+        SizeChart chart = drawn->chart;
+        for (auto& s : chart.sizes) {
+            s.body[Measure::FrontRise] = s.body[Measure::FrontRise] - Length::mm(77);
+            s.body[Measure::BackRise] = s.body[Measure::BackRise] - Length::mm(77);
+        }
+        Plan plan;
+        plan.choosing.kind = GarmentKind::Trousers;
+        plan.take_sizes(size.name, size.name, size.name);
+        const auto pattern = shared(drawn->pattern);
+        const auto with = [&](const Plan& p) {
+            return *compute({pattern, std::make_shared<const SizeChart>(chart),
+                             std::make_shared<const BodySet>(body_of(size)), p});
+        };
+        const auto c = with(plan);
+        QCOMPARE(c.doubts.size(), std::size_t{2});
+        for (const auto& d : c.doubts) QVERIFY(d.kind == DoubtKind::LengthFarOff);
+        for (const auto& l : c.lines) QVERIFY(!l.proposal);
+        plan.as_drawn = true;
+        const auto meant = with(plan);
+        QVERIFY(meant.doubts.empty());
+        const auto* wedge = meant.line(AdjustmentKind::CrotchWedge);
+        const auto* point = meant.line(AdjustmentKind::CrotchPoint);
+        QVERIFY((wedge && wedge->proposal) || (point && point->proposal));
+    }
+
     // Without a chart that says more than girths: what the ranges of common practice allow is left alone.
     void a_wide_leg_over_a_slim_thigh_is_left_alone()
     {

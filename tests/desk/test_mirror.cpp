@@ -237,10 +237,19 @@ private slots:
         d.key(Qt::Key_Return);
         QVERIFY(said(d, "gate_said").contains("Not settled") && said(d, "gate_said").contains("shoulders"));
         QVERIFY(d.room->versions().front().passed_on != QString{} && d.room->versions().size() == 2);
+        // What was not settled is kept with it.
+        const auto over = said(d, "gate_said");
+        d.key(Qt::Key_Return);
+        QCOMPARE(d.room->versions().size(), std::size_t{3});
+        QVERIFY(!d.room->versions().front().passed_over.isEmpty());
+        QVERIFY2(over.contains(d.room->versions().front().passed_over), qPrintable(over));
+        QVERIFY(said(d, "gate_said").contains("Not settled then: " + d.room->versions().front().passed_over));
+        d.room->undo();
         // A toile on which nothing is noted yet is not green; that there is nothing to see can be said.
         const auto versions = d.room->versions().size();
         begin_by_keys(d, "2026-11-22");
-        QVERIFY(d.room->versions().size() > versions && !d.room->gate().open());
+        QVERIFY(d.room->versions().size() >= versions && !d.room->gate().open());
+        QVERIFY(d.room->versions().front().what == notebook::KeptFor::TriedOn);
         QVERIFY(said(d, "gate_said").contains("not looked at"));
         d.click("nothing_to_see");
         QVERIFY(d.room->gate().open() && said(d, "gate_said").contains("Cut as it was last seen"));

@@ -352,7 +352,7 @@ private slots:
         in_dialog([](QWidget* guide) {
             in_dialog([](QWidget* w) {
                 const auto text = w->findChild<QPlainTextEdit*>("report_text")->toPlainText();
-                QVERIFY(text.contains("Sartorum") && text.contains("Notebook version 11"));
+                QVERIFY(text.contains("Sartorum") && text.contains("Notebook version 12"));
                 QVERIFY(text.contains("Waist: # cm lies outside # cm to # cm."));
                 QVERIFY(text.contains("[file]: “…” is not a length."));
                 for (const char* own : {"84", "9999", "Ottilie", "ottilie", "½"})

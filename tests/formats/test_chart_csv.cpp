@@ -142,6 +142,13 @@ private slots:
         const auto back = read_chart_csv(formats::write_chart_csv(loose));
         QVERIFY(back.has_value());
         QCOMPARE(back->views, loose.views);
+        // A girth that was measured flat on some sizes only.
+        SizeChart some = c;
+        some.sizes[1].finished[Measure::Hip] = Length::mm(977);
+        const auto partly = read_chart_csv(formats::write_chart_csv(some));
+        QVERIFY(partly.has_value());
+        QVERIFY(!partly->sizes[0].finished.contains(Measure::Hip));
+        QVERIFY(is_near(partly->sizes[1].finished.at(Measure::Hip), Length::mm(977), Length::mm(1e-9)));
         QCOMPARE(again.drafted_cup, c.drafted_cup);
         QVERIFY(is_near(*again.allowance, *c.allowance, Length::mm(1e-9)));
         for (std::size_t i = 0; i < c.sizes.size(); ++i) {

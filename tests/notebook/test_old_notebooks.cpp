@@ -322,6 +322,40 @@ private slots:
         QCOMPARE(plan().decision(AdjustmentKind::SewnWaist)->seen_on, std::string{"2026-11-14"});
         QCOMPARE(book->try_ons(wearer, 1).size(), std::size_t{1});
     }
+    // That there was nothing to see was a word among the moments; undo kept it there too. N-01, N-03, N-09
+    void a_notebook_of_the_eleventh_version_takes_what_was_said_of_its_try_ons()
+    {
+        const QString path = fixture(11);
+        auto opened = Notebook::open(path);
+        QVERIFY(opened.has_value());
+        const auto& book = *opened;
+        const auto wearer = *book->table().wearer;
+        const auto tried = [&] { return book->try_ons(wearer, 1); };
+        const std::vector standing_and_sitting{Moment::Standing, Moment::Sitting};
+        QCOMPARE(tried().size(), std::size_t{1});
+        QVERIFY(tried()[0].entry.nothing_to_see && tried()[0].entry.moments == standing_and_sitting);
+        QCOMPARE(book->versions(wearer, 1)[1].passed_on, "2026-11-15");
+        QVERIFY(book->versions(wearer, 1)[1].passed_over.isEmpty());
+        QVERIFY(*book->redo());  // it was walked in
+        QVERIFY(tried()[0].entry.nothing_to_see && tried()[0].entry.moments == std::vector{Moment::Walking});
+        QVERIFY(*book->undo());
+        QVERIFY(*book->undo());  // one forgotten comes back
+        QCOMPARE(tried().size(), std::size_t{2});
+        QVERIFY(tried()[1].entry.nothing_to_see);
+        QVERIFY(*book->undo());
+        QVERIFY(*book->undo());
+        QCOMPARE(book->versions(wearer, 1)[0].passed_on, "");
+        QVERIFY(*book->undo());  // that there was nothing to see
+        QVERIFY(!tried()[0].entry.nothing_to_see && tried()[0].entry.moments == standing_and_sitting);
+        QVERIFY(*book->undo());
+        QVERIFY(!tried()[0].entry.nothing_to_see && tried()[0].entry.notes.size() == 1);
+        while (*book->undo()) {
+        }
+        QVERIFY(book->wearers().empty());
+        while (*book->redo()) {
+        }
+        QVERIFY(tried()[0].entry.nothing_to_see && tried()[0].entry.moments == std::vector{Moment::Walking});
+    }
     // What an older program deleted is brought back whole, though its tables have grown since.
     void what_was_deleted_by_an_older_version_is_undone()
     {

@@ -148,8 +148,9 @@ private slots:
         QVERIFY(m.book->keep_version(m.wearer, m.pattern, "print 2", {2026, 11, 3}, KeptFor::Printed, "{2}"));
         QVERIFY(m.book->add_try_on(m.wearer, m.pattern, "toile 2", "{1}", full_try_on()));
         QCOMPARE(versions().size(), std::size_t{3});  // what was worn again after it was changed is one of its own
-        QVERIFY(m.book->pass_gate(versions()[0].id, {2026, 11, 20}));
+        QVERIFY(m.book->pass_gate(versions()[0].id, {2026, 11, 20}, "One thing is still there."));
         QCOMPARE(versions()[0].passed_on, "2026-11-20");
+        QCOMPARE(versions()[0].passed_over, "One thing is still there.");
         QVERIFY(*m.book->undo() && versions()[0].passed_on.isEmpty());
     }
     void a_print_is_no_step_of_undo_and_goes_with_the_last()  // N-09

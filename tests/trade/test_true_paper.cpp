@@ -3,11 +3,13 @@
 #include <QTest>
 #include <algorithm>
 #include <cmath>
+#include <map>
 
 #include "bodices.h"
 #include "core/paper/bodice_redraw.h"
 #include "core/paper/facing.h"
 #include "core/pattern/part_rules.h"
+#include "core/plan/told.h"
 #include "demo_garments.h"
 #include "geos_lines.h"
 #include "tests.h"
@@ -424,7 +426,7 @@ private slots:
                 const auto c = worked_out(g, plan);
                 if (!c.left) continue;
                 for (const auto& row : all_garment_measures()) {
-                    if (!row.of_a_limb || !c.altered_flat.has(row.measure)) continue;
+                    if (row.round != GoesRound::Limb || !c.altered_flat.has(row.measure)) continue;
                     const Length tighter =
                         std::min(c.left->right_flat.of(row.measure), c.left->flat.of(row.measure));
                     QVERIFY2(close(c.altered_flat.of(row.measure).in_mm(), tighter.in_mm()), row.key.data());
@@ -434,7 +436,7 @@ private slots:
         // Measured on one leg or one sleeve all round: a limb's.
         for (const auto& row : all_garment_measures()) {
             const bool one = row.kind == MeasureKind::Girth && !row.lies.empty() && row.lies.front().times == 1;
-            QVERIFY2(!one || row.of_a_limb, row.key.data());
+            QVERIFY2(!one || row.round == GoesRound::Limb, row.key.data());
         }
     }
 
@@ -637,6 +639,54 @@ private slots:
                 }
             }
         }
+    }
+
+    // Every adjustment by itself, by little and by much: what is told is worth drawing, stands together by piece,
+    // and nothing is told that the next step takes back.
+    void steps_are_worth_drawing_and_stand_together()
+    {
+        std::size_t told = 0;
+        for (const auto& g : demo_garments()) {
+            const std::string size = g.pattern.sizes[g.pattern.sizes.size() / 2].size;
+            for (const auto& entry : catalogue()) {
+                for (const double share : {0.02, 0.3, 0.9}) {
+                    const auto c =
+                        worked_out(g, with(plan_in_size(size), {{entry.kind, (entry.most * share).in_mm()}}));
+                    const auto steps = told_steps(c);
+                    std::map<const PlanLine*, std::vector<std::string>> pieces;
+                    for (const auto& s : steps) {
+                        if (!s.line) continue;
+                        ++told;
+                        QVERIFY2(s.step->amount == Length{} || abs(s.step->amount) >= mm(0.25), entry.key.data());
+                        auto& seen = pieces[s.line];
+                        const auto had = std::find(seen.begin(), seen.end(), s.step->piece);
+                        QVERIFY2(had == seen.end() || had + 1 == seen.end(), entry.key.data());
+                        if (had == seen.end()) seen.push_back(s.step->piece);
+                    }
+                }
+            }
+        }
+        QVERIFY(told > 500);
+    }
+    void a_step_and_its_reverse_are_none()
+    {
+        const auto& g = demo_garment("lockside-skirt");
+        const std::string size = g.pattern.sizes.front().size;
+        auto c = worked_out(g, with(plan_in_size(size), {{Kind::WaistToHip, 12}}));
+        auto line = std::find_if(c.lines.rbegin(), c.lines.rend(), [](const PlanLine& l) { return l.steps > 0; });
+        QVERIFY(line != c.lines.rend() && line->first_step + line->steps == c.steps.size());
+        const auto before = told_steps(c).size();
+        Step there = c.steps.back();
+        there.kind = StepKind::MarkInnerPoint;
+        there.amount = mm(3);
+        Step back = there;
+        back.amount = mm(-3);
+        c.steps.push_back(there);
+        ++line->steps;
+        QCOMPARE(told_steps(c).size(), before + 1);
+        c.steps.push_back(back);
+        ++line->steps;
+        QCOMPARE(told_steps(c).size(), before);
     }
 };
 

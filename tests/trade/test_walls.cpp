@@ -76,6 +76,41 @@ private slots:
         QCOMPARE(seen, int(rows.size()));
         QVERIFY2(bad.isEmpty(), qPrintable(bad.join("\n")));
     }
+    // What differs from adjustment to adjustment, and from measure to measure, is a column of its row: no
+    // condition names one elsewhere. The rows' own files, and the words about each, may.
+    void no_condition_names_an_adjustment_or_a_garment_measure_outside_the_rows()
+    {
+        struct Rule {
+            const char* type;
+            QStringList rows;
+        };
+        const Rule rules[] = {
+            {"AdjustmentKind", {"/core/alter/", "/words/"}},
+            {"GarmentMeasure",
+             {"/core/pattern/garment_measure.cpp", "/words/", "/core/plan/finished.cpp", "/core/plan/chain.cpp"}}};
+        for (const auto& rule : rules) {
+            const QString value = QString{"(sartorum::)?%1::[A-Z]\\w*"}.arg(rule.type);
+            const QRegularExpression asked{"(==|!=)\\s*" + value + "|" + value + "\\s*(==|!=)|case\\s+" + value};
+            QStringList bad;
+            int in_rows = 0;
+            QDirIterator it{QString{SARTORUM_SOURCE_DIR} + "/src",
+                            {"*.h", "*.cpp"},
+                            QDir::Files,
+                            QDirIterator::Subdirectories};
+            while (it.hasNext()) {
+                QFile f{it.next()};
+                QVERIFY(f.open(QIODevice::ReadOnly));
+                const bool row = std::any_of(rule.rows.begin(), rule.rows.end(),
+                                             [&](const QString& r) { return f.fileName().contains(r); });
+                const QString text = QString::fromUtf8(f.readAll());
+                in_rows += row && text.contains(rule.type);
+                if (const auto found = asked.match(text); found.hasMatch() && !row)
+                    bad << f.fileName() + ": " + found.captured();
+            }
+            QVERIFY(in_rows > 0);
+            QVERIFY2(bad.isEmpty(), qPrintable(bad.join("\n")));
+        }
+    }
     // So the sanitizers need not ask at each access whether it is aligned (CMakeLists.txt).
     void nothing_is_cast_to_what_lies_otherwise_in_memory()
     {

@@ -444,6 +444,21 @@ private slots:
             }
         }
     }
+    // The crotch seam beside the string, too long and too short; rises that are hardly the body's are asked about.
+    void a_crotch_seam_off_the_string_is_said_both_ways()
+    {
+        EaseCheck e{Measure::CrotchLength, Length::mm(994), Length::mm(840), Length::mm(154), Length{}};
+        e.most = Length::mm(55);
+        const QString longer = words::ease_warning(e, Unit::Centimetre);
+        QVERIFY(longer.contains("15.4 cm longer than the string") && longer.contains("5.5 cm"));
+        e.ease = Length::mm(-30);
+        const QString shorter = words::ease_warning(e, Unit::Centimetre);
+        QVERIFY(shorter.contains("3.0 cm shorter than the string"));
+        const QString asked = words::doubt(
+            {DoubtKind::LengthFarOff, Measure::FrontRise, Length::mm(360), Length::mm(280)}, Unit::Centimetre);
+        QVERIFY(asked.contains("36.0 cm") && asked.contains("28.0 cm") && asked.contains("garment's own"));
+        for (const auto& said : {longer, shorter, asked}) check_voice(said);
+    }
     void what_is_asked_again_gives_the_expected_range_and_no_verdict()
     {
         for (int k = 0; k <= static_cast<int>(SenseKind::HighBustAboveBust); ++k) {

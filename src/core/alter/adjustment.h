@@ -223,7 +223,8 @@ struct Adjustment {
     bool reads_above = false;  // it does what the part above is, not only how the two were drawn
     // Where it takes an amount at each place; one without a place is then of all of them.
     std::span<const AmountPlace> places{};
-    bool when_sewn = false;  // with the sewn garment, and only then; all others on paper, before
+    bool at_waist_stations = false;  // its places are the stations of the waist (core/paper/waist_redraw.h)
+    bool when_sewn = false;          // with the sewn garment, and only then; all others on paper, before
 };
 
 }  // namespace sartorum

@@ -254,6 +254,7 @@ Adjustment waist_line_row()
         .from = Measure::WaistToFloorSide,
         .at_join = AtJoin::NotBelow,
         .places = stations,
+        .at_waist_stations = true,
     };
 }
 

@@ -91,8 +91,9 @@ struct EaseCheck {
     Length body;
     Length ease;
     Length least;
-    bool holds = false;  // not below the least by more than the body's spread
+    bool holds = false;  // not below the least by more than the body's spread, nor above the most
     std::optional<Side> side{};
+    std::optional<Length> most{};  // where too much of it fails too
 };
 
 // The cap over its armhole: wanted is the ease as drafted, kept inside what the cloth takes (ease.h).

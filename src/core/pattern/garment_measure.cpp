@@ -175,32 +175,32 @@ constexpr auto girth = MeasureKind::Girth;
 constexpr auto length_along = MeasureKind::Along;
 
 constexpr std::array<GarmentMeasureFacts, garment_measure_count> measure_rows{{
-    {GarmentMeasure::Neck, "neck", Level::Shoulder, length_along, true, 15, neck_lies},
+    {GarmentMeasure::Neck, "neck", Level::Shoulder, length_along, true, 15, neck_lies, GoesRound::Neck},
     {GarmentMeasure::Shoulder, "shoulder", Level::Shoulder, length_along, true, 14, shoulder_lies},
     {GarmentMeasure::Armhole, "armhole", Level::Underarm, length_along, true, 19, armhole_lies},
-    {GarmentMeasure::Bust, "bust", Level::Bust, girth, true, 1, bust_lies},
-    {GarmentMeasure::Waist, "waist", Level::Waist, girth, true, 2, waist_lies},
-    {GarmentMeasure::Hip, "hip", Level::Hip, girth, true, 4, hip_lies},
+    {GarmentMeasure::Bust, "bust", Level::Bust, girth, true, 1, bust_lies, GoesRound::Body},
+    {GarmentMeasure::Waist, "waist", Level::Waist, girth, true, 2, waist_lies, GoesRound::Body},
+    {GarmentMeasure::Hip, "hip", Level::Hip, girth, true, 4, hip_lies, GoesRound::Body},
     {GarmentMeasure::Side, "side", Level::Waist, length_along, true, 18, side_lies},
     {GarmentMeasure::CentreFront, "centre_front", Level::Waist, length_along, true, 0, centre_front_lies},
     {GarmentMeasure::CentreBack, "centre_back", Level::Waist, length_along, true, 17, centre_back_lies},
-    {GarmentMeasure::Hem, "hem", Level::Hem, girth, true, 8, hem_lies},
-    {GarmentMeasure::Band, "band", Level::Waist, girth, true, 0, band_lies},
+    {GarmentMeasure::Hem, "hem", Level::Hem, girth, true, 8, hem_lies, GoesRound::Body},
+    {GarmentMeasure::Band, "band", Level::Waist, girth, true, 0, band_lies, GoesRound::Body},
     {GarmentMeasure::Cap, "cap", Level::Underarm, length_along, true, 20, cap_lies},
-    {GarmentMeasure::UpperArm, "upper_arm", Level::Underarm, girth, true, 21, upper_arm_lies, true},
-    {GarmentMeasure::SleeveHem, "sleeve_hem", Level::Underarm, girth, true, 22, sleeve_hem_lies, true},
+    {GarmentMeasure::UpperArm, "upper_arm", Level::Underarm, girth, true, 21, upper_arm_lies, GoesRound::Limb},
+    {GarmentMeasure::SleeveHem, "sleeve_hem", Level::Underarm, girth, true, 22, sleeve_hem_lies, GoesRound::Limb},
     {GarmentMeasure::Sleeve, "sleeve", Level::Shoulder, length_along, true, 23, sleeve_lies},
     {GarmentMeasure::FrontLength, "front_length", Level::Waist, length_along, false, 16, front_length_lies},
     {GarmentMeasure::WaistToHip, "waist_to_hip", Level::Hip, length_along, false, 0, waist_to_hip_lies},
-    {GarmentMeasure::HighHip, "high_hip", Level::HighHip, girth, true, 3, high_hip_lies},
+    {GarmentMeasure::HighHip, "high_hip", Level::HighHip, girth, true, 3, high_hip_lies, GoesRound::Body, true},
     {GarmentMeasure::CrotchFront, "crotch_front", Level::Crotch, length_along, true, 10, crotch_front_lies},
     {GarmentMeasure::CrotchBack, "crotch_back", Level::Crotch, length_along, true, 11, crotch_back_lies},
     {GarmentMeasure::Rise, "rise", Level::Crotch, length_along, true, 12, rise_lies},
-    {GarmentMeasure::Thigh, "thigh", Level::Crotch, girth, true, 5, thigh_lies, true},
-    {GarmentMeasure::Knee, "knee", Level::Knee, girth, true, 6, knee_lies, true},
-    {GarmentMeasure::LegHem, "leg_hem", Level::Hem, girth, true, 9, leg_hem_lies, true},
+    {GarmentMeasure::Thigh, "thigh", Level::Crotch, girth, true, 5, thigh_lies, GoesRound::Limb},
+    {GarmentMeasure::Knee, "knee", Level::Knee, girth, true, 6, knee_lies, GoesRound::Limb},
+    {GarmentMeasure::LegHem, "leg_hem", Level::Hem, girth, true, 9, leg_hem_lies, GoesRound::Limb},
     {GarmentMeasure::InsideLeg, "inside_leg", Level::Crotch, length_along, true, 24, inside_leg_lies},
-    {GarmentMeasure::Calf, "calf", Level::Knee, girth, true, 7, calf_lies, true},
+    {GarmentMeasure::Calf, "calf", Level::Knee, girth, true, 7, calf_lies, GoesRound::Limb, true},
     {GarmentMeasure::Trunk, "trunk", Level::Crotch, length_along, false, 13, {}},
 }};
 
@@ -218,6 +218,12 @@ bool lies_here(const LiesOn& l, const Piece& p)
 }
 
 }  // namespace
+
+bool goes_all_round(GarmentMeasure m)
+{
+    const auto round = facts(m).round;
+    return round == GoesRound::Body || round == GoesRound::Neck;
+}
 
 std::optional<double> high_hip_level(const Piece& piece)
 {

@@ -63,6 +63,10 @@ struct LiesOn {
     std::optional<Measure> body{};              // what it goes round or along
 };
 
+// What it goes round: the whole body (twice a half), an arm or a leg (of two that differ the smaller says whether
+// it holds), a neck, or nothing.
+enum class GoesRound { Nothing, Body, Limb, Neck };
+
 struct GarmentMeasureFacts {
     GarmentMeasure measure;
     std::string_view key;  // in JSON
@@ -71,12 +75,14 @@ struct GarmentMeasureFacts {
     bool tells_change;  // named among what an adjustment changed
     int place;          // in the table of finished measures, from 1; 0: not in it
     std::span<const LiesOn> lies;
-    // Of one arm or one leg: of two that differ the smaller says whether it holds.
-    bool of_a_limb = false;
+    GoesRound round = GoesRound::Nothing;
+    bool between_levels = false;  // looked at only where the body was read there too
 };
 
 [[nodiscard]] std::span<const GarmentMeasureFacts, garment_measure_count> all_garment_measures();
 [[nodiscard]] const GarmentMeasureFacts& facts(GarmentMeasure);
+// Both halves make it: a girth of the body, and the neck.
+[[nodiscard]] bool goes_all_round(GarmentMeasure);
 // The girth of a garment that goes round there; none where none does.
 [[nodiscard]] std::optional<GarmentMeasure> garment_round(Measure);
 // The body's measure beside it, on that kind of part.

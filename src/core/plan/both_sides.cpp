@@ -153,21 +153,15 @@ void add_centres(Checks& out, const Garment& right, const Garment& left, const G
 
 }  // namespace
 
-bool goes_all_round(GarmentMeasure m)
-{
-    using enum GarmentMeasure;
-    return m == Neck || m == Bust || m == Waist || m == HighHip || m == Hip || m == Hem || m == Band;
-}
-
 FlatMeasures of_both(const FlatMeasures& right, const FlatMeasures& left)
 {
     FlatMeasures out;
     for (const auto& row : all_garment_measures()) {
         const auto m = row.measure;
         if (!right.has(m)) continue;
-        const Length whole = goes_all_round(m) ? (right.of(m) + left.of(m)) / 2.0
-                             : row.of_a_limb   ? std::min(right.of(m), left.of(m))
-                                               : right.of(m);
+        const Length whole = goes_all_round(m)              ? (right.of(m) + left.of(m)) / 2.0
+                             : row.round == GoesRound::Limb ? std::min(right.of(m), left.of(m))
+                                                            : right.of(m);
         out.add(m, whole);
     }
     return out;

@@ -4,8 +4,6 @@
 
 namespace sartorum {
 
-// It goes round the body, one half on each side: both together are the whole.
-[[nodiscard]] bool goes_all_round(GarmentMeasure);
 // All round the halves of both; else the right side's, and of a sleeve's girth the narrower one's.
 [[nodiscard]] FlatMeasures of_both(const FlatMeasures& right, const FlatMeasures& left);
 // What one change did to the whole garment.

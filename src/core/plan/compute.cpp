@@ -10,6 +10,7 @@
 #include "core/paper/princess_redraw.h"
 #include "core/paper/waist_redraw.h"
 #include "core/plan/both_sides.h"
+#include "core/plan/crotch.h"
 #include "core/plan/cut_out.h"
 #include "core/plan/fitting.h"
 
@@ -162,7 +163,8 @@ Outcome<Computed> begun(Work work, Trail& trail)
     for (const auto part : parts) {
         if (work.plan.as_drawn) break;
         const Garment view = part_view(out.traced, part);
-        const auto of_part = doubts_of(view, measure_flat(view.pieces), chart, *sizes, work.plan.cloth);
+        const auto of_part = doubts_of(view, measure_flat(view.pieces), chart, *sizes, work.plan.cloth,
+                                       band_above_seam(out.traced.pieces));
         for (const auto& d : of_part) {
             const bool told = std::any_of(out.doubts.begin(), out.doubts.end(), [&](const Doubt& x) {
                 return x.kind == d.kind && x.measure == d.measure;
@@ -239,6 +241,7 @@ void go_on(Computed& out, std::shared_ptr<Trail> trail, std::size_t turn, bool k
         out.altered_flat = of_both(left.right_flat, left.flat);
         out.checks = checks_of_both(out.altered, left.right_checks, left.altered, left.checks, out.traced);
     }
+    if (const auto crotch = crotch_check(out)) out.checks.ease.push_back(*crotch);
     out.not_done = not_done(out, trail->ground->order, trail->ground->body);
     if (keep) out.trail = std::move(trail);
 }

@@ -1,5 +1,8 @@
 #include "core/plan/crotch.h"
 
+#include <algorithm>
+
+#include "core/alter/crotch_length.h"
 #include "core/check/part_check.h"
 #include "core/paper/leg_redraw.h"
 
@@ -33,7 +36,48 @@ std::optional<Length> string_of(const BodySet& body, Measure m)
     return taken ? std::optional{taken->value} : std::nullopt;
 }
 
+// Front and back read apart, or the whole string; the same of what the chart prints.
+template <class Of>
+std::optional<Length> whole_string(const Of& of)
+{
+    if (const auto whole = of(Measure::CrotchLength)) return whole;
+    const auto front = of(Measure::FrontRise);
+    const auto back = of(Measure::BackRise);
+    return front && back ? std::optional{*front + *back} : std::nullopt;
+}
+
+Length spread_of(const BodySet& body)
+{
+    if (const auto whole = body.taken(Measure::CrotchLength)) return whole->spread;
+    return body.taken(Measure::FrontRise)->spread + body.taken(Measure::BackRise)->spread;
+}
+
 }  // namespace
+
+std::optional<EaseCheck> crotch_check(const Computed& c)
+{
+    using enum GarmentMeasure;
+    const FlatMeasures& flat = c.altered_flat;
+    if (!flat.has(CrotchFront) || !flat.has(CrotchBack)) return std::nullopt;
+    const BodySet body = c.work.worn_by();
+    const auto string = whole_string([&](Measure m) { return string_of(body, m); });
+    if (!string) return std::nullopt;
+    const auto with_band = [&](const FlatMeasures& f) {
+        return f.of(CrotchFront) + f.of(CrotchBack) + band_above_seam(c.altered.pieces) * 2.0;
+    };
+    const Length traced = with_band(c.traced_flat);
+    const SizeChart chart = c.work.sizes();
+    const auto hip = chart.index_of(c.work.plan.size_at(Level::Hip));
+    const auto printed =
+        hip ? whole_string([&](Measure m) { return chart.body(*hip, m); }) : std::optional<Length>{};
+    const Length usual = crotch_ease_most * 2.0;
+    const Length meant = printed ? traced - *printed : c.work.plan.choosing.full ? traced - *string : usual;
+    EaseCheck out{Measure::CrotchLength, with_band(flat), *string, with_band(flat) - *string,
+                  std::min(Length{}, meant)};
+    out.most = std::max(usual, meant) + crotch_far;
+    out.holds = out.ease >= out.least - spread_of(body) && out.ease <= *out.most;
+    return out;
+}
 
 std::optional<Length> CrotchWorn::ease() const
 {
@@ -50,8 +94,7 @@ std::optional<CrotchWorn> crotch_worn(const Computed& c)
                        band_above_seam(c.altered.pieces)};
         out.string_front = string_of(body, Measure::FrontRise);
         out.string_back = string_of(body, Measure::BackRise);
-        out.string = string_of(body, Measure::CrotchLength);
-        if (!out.string && out.string_front && out.string_back) out.string = *out.string_front + *out.string_back;
+        out.string = whole_string([&](Measure m) { return string_of(body, m); });
         return out;
     }
     return std::nullopt;

@@ -28,6 +28,12 @@ struct CrotchWorn {
     [[nodiscard]] std::optional<Length> ease() const;
 };
 
+// Whether the seam with its band and the string belong together: not shorter than the string, and not further
+// beyond it than the pattern was meant to be (what its chart prints, else the usual ease; of a roomy one what it
+// had) by more than `crotch_far`. None where there are no legs or no string.
+inline constexpr Length crotch_far = Length::mm(30);  // from memory
+[[nodiscard]] std::optional<EaseCheck> crotch_check(const Computed&);
+
 // None where the garment has no legs. Of the right side, where the sides are not alike.
 [[nodiscard]] std::optional<CrotchWorn> crotch_worn(const Computed&);
 

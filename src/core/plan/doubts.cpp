@@ -19,7 +19,7 @@ constexpr std::array doubted_girths{Compared{GarmentMeasure::Bust, Measure::Bust
 }  // namespace
 
 std::vector<Doubt> doubts_of(const Garment& part, const FlatMeasures& flat, const SizeChart& chart, SizesAt sizes,
-                             const Cloth& cloth)
+                             const Cloth& cloth, Length band)
 {
     std::vector<Doubt> out;
     for (const auto& row : doubted_girths) {
@@ -38,6 +38,9 @@ std::vector<Doubt> doubts_of(const Garment& part, const FlatMeasures& flat, cons
         length(Measure::BackWaistLength, sizes.frame, back_waist_length(back_of(part)));
     }
     if (const auto& depth = flat.at(GarmentMeasure::WaistToHip)) length(Measure::WaistToHip, sizes.hip, *depth);
+    if (const auto& front = flat.at(GarmentMeasure::CrotchFront))
+        length(Measure::FrontRise, sizes.hip, *front + band);
+    if (const auto& back = flat.at(GarmentMeasure::CrotchBack)) length(Measure::BackRise, sizes.hip, *back + band);
     return out;
 }
 

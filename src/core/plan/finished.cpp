@@ -203,7 +203,7 @@ void tell_sides(FinishedRow& row, const Computed& c, const BodySet& body, std::o
 {
     constexpr Length seen = Length::mm(0.5);
     if (!c.left || !c.left->flat.has(row.what)) return;
-    const bool round = goes_all_round(row.what) && row.what != GarmentMeasure::Neck;
+    const bool round = facts(row.what).round == GoesRound::Body;
     const auto of = [&](const FlatMeasures& flat, Side side) {
         SideMeasures out{flat.of(row.what) / (round ? 2.0 : 1.0), {}};
         const auto taken = beside ? body.taken(*beside, side) : std::nullopt;
@@ -277,12 +277,6 @@ EaseProfile body_levels(const Computed& c, const BodySet& body)
     return out;
 }
 
-// Looked at only where the body was read there too.
-bool between_levels(GarmentMeasure m)
-{
-    return m == GarmentMeasure::HighHip || m == GarmentMeasure::Calf;
-}
-
 }  // namespace
 
 std::vector<FinishedRow> finished_table(const Computed& c)
@@ -298,7 +292,7 @@ std::vector<FinishedRow> finished_table(const Computed& c)
             row.after = trunk_of(c.altered_flat);
         }
         const auto taken = s.body ? body.taken(*s.body) : std::nullopt;
-        if (between_levels(s.what) && !taken) continue;
+        if (facts(s.what).between_levels && !taken) continue;
         if (taken) {
             row.body = taken->value;
             row.least = least_ease(*s.body, plan.cloth, taken->value);

@@ -394,7 +394,7 @@ private:
         }
         std::vector<NotMade> not_made;
         left_->draw_facings(out_.traced, not_made);
-        if (!out_.lines.empty() && out_.lines.back().kind == AdjustmentKind::Facings)
+        if (!out_.lines.empty() && adjustment(out_.lines.back().kind).at_join == AtJoin::WholeGarment)
             answer_alike(out_.lines.back(), out_.left->lines.back());
         if (one_paper) left_->standing = right_.standing;
         for (auto& n : not_made) {

@@ -175,7 +175,7 @@ void Lane::commit(const FittingTurn& turn, PlanLine& line, Tried done, Others ot
     add_unusual(line, *turn.adjustment, done.dose);
     p.done[static_cast<std::size_t>(line.kind)] = done.dose.front;
     p.done_back[static_cast<std::size_t>(line.kind)] = done.dose.back;
-    if (line.kind == AdjustmentKind::WaistLine || line.kind == AdjustmentKind::SewnWaist) {
+    if (turn.adjustment->at_waist_stations) {
         p.waist_moved_by.resize(done.dose.at.size());
         for (std::size_t i = 0; i < done.dose.at.size(); ++i) p.waist_moved_by[i] += done.dose.at[i];
     }

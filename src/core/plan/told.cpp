@@ -37,6 +37,46 @@ bool too_little(std::span<const Step> steps, const PlanLine& line)
            std::all_of(steps.begin(), steps.end(), [&](const Step& s) { return little(s.amount); });
 }
 
+// Half a millimetre, or as little on each of several that come to more all round.
+bool worth_drawing(const Step& s, std::span<const Step> all)
+{
+    if (s.amount == Length{} || abs(s.amount) >= least_told) return true;
+    Length together;
+    for (const auto& other : all) {
+        if (other.kind == s.kind) together += abs(other.amount);
+    }
+    return abs(s.amount) >= same_amount && together >= least_told;
+}
+
+// The one takes back what the other does, in the same place of the same piece.
+bool take_each_other_back(const Step& a, const Step& b)
+{
+    Step reverse = b;
+    reverse.amount = -b.amount;
+    return a.amount != Length{} && same_words(a, reverse);
+}
+
+std::vector<const Step*> told_of(std::span<const Step> all)
+{
+    std::vector<const Step*> out;
+    for (const auto& s : all) {
+        if (!worth_drawing(s, all)) continue;
+        const auto back = std::find_if(out.begin(), out.end(),
+                                       [&](const Step* before) { return take_each_other_back(*before, s); });
+        if (back == out.end())
+            out.push_back(&s);
+        else
+            out.erase(back);
+    }
+    std::vector<std::string> pieces;
+    for (const auto* s : out) {
+        if (std::find(pieces.begin(), pieces.end(), s->piece) == pieces.end()) pieces.push_back(s->piece);
+    }
+    const auto place = [&](const Step* s) { return std::find(pieces.begin(), pieces.end(), s->piece); };
+    std::stable_sort(out.begin(), out.end(), [&](const Step* a, const Step* b) { return place(a) < place(b); });
+    return out;
+}
+
 }  // namespace
 
 std::vector<ToldStep> told_steps(const Computed& c)
@@ -56,17 +96,20 @@ std::vector<ToldStep> told_steps(const Computed& c)
         const auto right = of_line(c.steps, line);
         const auto left = other ? of_line(c.left->steps, *other) : right;
         if (too_little(right, line) && (!other || too_little(left, *other))) continue;
-        if (std::equal(right.begin(), right.end(), left.begin(), left.end(), same_words)) {
-            for (std::size_t i = 0; i < right.size(); ++i)
-                out.push_back({.step = &right[i], .on_left = &left[i], .line = &line});
+        const auto on_right = told_of(right);
+        const auto on_left = other ? told_of(left) : on_right;
+        const auto same = [](const Step* a, const Step* b) { return same_words(*a, *b); };
+        if (std::equal(on_right.begin(), on_right.end(), on_left.begin(), on_left.end(), same)) {
+            for (std::size_t i = 0; i < on_right.size(); ++i)
+                out.push_back({.step = on_right[i], .on_left = on_left[i], .line = &line});
             continue;
         }
-        for (const auto& s : right)
+        for (const auto* s : on_right)
             out.push_back(
-                {.step = &s, .side = Side::Right, .line = &line, .turned = left_drawn.contains(s.piece)});
-        for (const auto& s : left)
+                {.step = s, .side = Side::Right, .line = &line, .turned = left_drawn.contains(s->piece)});
+        for (const auto* s : on_left)
             out.push_back(
-                {.step = &s, .side = Side::Left, .line = &line, .turned = !left_drawn.contains(s.piece)});
+                {.step = s, .side = Side::Left, .line = &line, .turned = !left_drawn.contains(s->piece)});
     }
     return out;
 }

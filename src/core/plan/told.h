@@ -14,7 +14,8 @@ struct ToldStep {
 
 // Of a sewn garment only what is done with it, once something is: the paper is done.
 // Steps that say the same on both sides, as far as a hand can draw it, are told once, adjustment by adjustment.
-// What is less than half a millimetre, which nobody draws, is not told. They point into what was computed.
+// What is less than half a millimetre, which nobody draws, is not told; nor a step and its reverse. What one
+// change asks of one piece stands together, pieces in the order they come up. They point into what was computed.
 [[nodiscard]] std::vector<ToldStep> told_steps(const Computed&);
 // As it is on that side.
 [[nodiscard]] inline const Step& shown_on(const ToldStep& s, Side side)

@@ -197,6 +197,8 @@ void CausesView::build_test(QVBoxLayout* column)
     pinch->addStretch();
     pinch->addWidget(pinch_);
     rows->addLayout(pinch);
+    fold_ = new FoldPicture{look_, FoldAsked::Whole, test_};
+    rows->addWidget(fold_, 0, Qt::AlignRight);
     const auto outcome = [&](Button*& button, QLabel*& meaning, const QString& text, const char* object,
                              bool yes) {
         auto* row = new QHBoxLayout;
@@ -346,6 +348,7 @@ void CausesView::refresh_test()
         const bool pinch = facts(next->test).pinch_share > 0;
         pinch_->setVisible(pinch);
         pinch_name_->setVisible(pinch);
+        fold_->setVisible(pinch);
         const auto then = [](const std::optional<Cause>& c) { return tr("then: %1").arg(words::cause_name(c)); };
         const bool alike = next->if_yes == next->if_no;
         if_yes_->setText(alike ? tr("then surely: %1").arg(words::cause_name(next->if_yes)) : then(next->if_yes));

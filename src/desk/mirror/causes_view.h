@@ -2,6 +2,7 @@
 // change of the plan.
 #pragma once
 #include "desk/mirror/mirror_state.h"
+#include "desk/shared/fold_picture.h"
 #include "desk/shared/parts.h"
 
 namespace sartorum::desk {
@@ -54,6 +55,7 @@ private:
     QLabel* care_;
     LengthField* pinch_;
     QLabel* pinch_name_;
+    FoldPicture* fold_;
     Button* yes_;
     Button* no_;
     QLabel* if_yes_;

@@ -65,7 +65,7 @@ GateView::GateView(Look& look, Room& room, QWidget* parent) : Panel{look, parent
     connect(pass_, &Button::clicked, this, [this] {
         if (!open_ && !std::exchange(asked_, true)) return refresh();
         asked_ = false;
-        room_.pass_gate();
+        room_.pass_gate(open_ ? QString{} : yellow_);
         emit passed();
     });
 }
@@ -87,9 +87,12 @@ void GateView::refresh()
     const auto now = all.empty() ? nullptr : room_.version(all.front().id);
     const bool passed_now =
         gate_before_cloth(now.get(), *room_.computed()).same() && !all.front().passed_on.isEmpty();
-    if (passed_now)
+    if (passed_now) {
         said = tr("Passed on %1, as it is now: %2")
                    .arg(words::day_in_words(all.front().passed_on.toStdString()), all.front().name);
+        if (!all.front().passed_over.isEmpty())
+            said += " " + tr("Not settled then: %1").arg(all.front().passed_over);
+    }
     moved_->setText(moved_text(g.moved, most_moved, look_.unit()));
     moved_->setVisible(!g.moved.empty());
     if (open_ || passed_now || said != yellow_) asked_ = false;
@@ -204,6 +207,7 @@ void VersionsView::refresh()
         QString detail;
         if (!all[i].passed_on.isEmpty())
             detail = tr("on to good cloth on %1. ").arg(words::day_in_words(all[i].passed_on.toStdString()));
+        if (!all[i].passed_over.isEmpty()) detail += tr("Not settled then: %1 ").arg(all[i].passed_over);
         rows.push_back({title, detail});
     }
     if (all.size() > most_versions)

@@ -79,6 +79,8 @@ void ChangePad::build(QWidget* inside)
     meaning_ = caption(look_, {}, inside);
     meaning_->setWordWrap(true);
     column->addWidget(meaning_);
+    fold_ = new FoldPicture{look_, FoldAsked::Whole, inside};
+    column->addWidget(fold_);
     for (const auto side : both_sides) {
         for (const auto face : {Face::Front, Face::Back}) row(side, face) = amount_row(side, face, column);
     }
@@ -394,6 +396,9 @@ void ChangePad::refresh()
     const bool whole = adjustment(kind_).at_join == AtJoin::WholeGarment;
     const QString unit = whole ? QString{} : QString::fromStdString(std::string{unit_text(u)}) + ", ";
     say(meaning_, unit + words::amount_meaning(kind_, has_gores(room_.computed()->altered.pieces)));
+    const auto fold = words::pinched(kind_);
+    fold_->setVisible(fold.has_value());
+    if (fold) fold_->ask(*fold == words::Pinched::Depth ? FoldAsked::Depth : FoldAsked::Whole);
     refresh_amounts(*l);
     if (ways_) {
         ways_->choose(static_cast<int>(l->method));
@@ -411,10 +416,7 @@ void ChangePad::refresh()
     say(refused_, l->state == LineState::Refused ? words::state_text(*l, u) : QString{});
     ink(refused_, d.madder_ink);
     QStringList warn;
-    if (kind_ == AdjustmentKind::SewnCrotch) {
-        if (const auto crotch = words::crotch_lowered_text(*room_.computed(), u); !crotch.isEmpty())
-            warn << crotch;
-    }
+    if (const auto after = words::after_it(kind_, *room_.computed(), u); !after.isEmpty()) warn << after;
     if (const auto why = words::hindrance(*l, u); !why.isEmpty()) warn << why;
     for (const auto& c : l->cautions) warn << words::caution(c, kind_, u);
     say(warning_, warn.join(" "));

@@ -3,6 +3,7 @@
 #pragma once
 #include "desk/plan/change_picture.h"
 #include "desk/plan/mark.h"
+#include "desk/shared/fold_picture.h"
 
 class QLabel;
 class QVBoxLayout;
@@ -78,6 +79,7 @@ private:
     QLabel* stale_;
     ChangePicture* picture_;
     QLabel* meaning_;
+    FoldPicture* fold_;
     Row rows_[2][2];  // right and left, front and back; what is not told apart in the first
     QLabel* sides_said_;
     Choices* sides_way_;

@@ -10,8 +10,7 @@ namespace sartorum::desk {
 
 bool has_place_fields(AdjustmentKind kind)
 {
-    return !adjustment(kind).places.empty() && kind != AdjustmentKind::WaistLine &&
-           kind != AdjustmentKind::SewnWaist;
+    return !adjustment(kind).places.empty() && !adjustment(kind).at_waist_stations;
 }
 
 PlaceFields::PlaceFields(Look& look, Room& room, QWidget* parent) : QWidget{parent}, look_{look}, room_{room}

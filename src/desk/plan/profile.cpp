@@ -49,7 +49,9 @@ void Profile::paintEvent(QPaintEvent* e)
     p.setPen(d.faded);
     const bool low_pad = height() < 330 * k;  // its curves come before its heads
     const bool legs = profile.after.back().leg;
-    const double head = (low_pad ? 66 : 122) * k;
+    const bool lowest_pad = height() < 200 * k;  // and its names before its legend
+    const double head = (lowest_pad ? 56 : low_pad ? 66 : 122) * k;
+    const double foot = (lowest_pad ? 26 : 92) * k;
     if (!low_pad) {
         p.drawText(
             QPointF{20, 56 * k},
@@ -73,7 +75,7 @@ void Profile::paintEvent(QPaintEvent* e)
     for (const auto& b : profile.body) take(b.at);
     least = least - Length::mm(60);
     most = most + Length::mm(20);
-    const QRectF area{24, head, width() - 140.0 * k, height() - head - 92 * k};
+    const QRectF area{24, head, width() - 140.0 * k, height() - head - foot};
     const auto place = [&](const GirthAt& g) {
         return QPointF{area.left() + (g.girth - least) / (most - least) * area.width(),
                        area.top() + (high - g.height) / (high - low) * area.height()};
@@ -122,7 +124,7 @@ void Profile::paintEvent(QPaintEvent* e)
     for (const auto& b : profile.body) known.push_back(b.at);
     if (known.size() > 1) draw_line(known, QPen{d.walnut_line, 1.6, Qt::DotLine});
     // As far apart as there is room; where that is little, a name stands beside its number.
-    const double lowest = height() - 76 * k;
+    const double lowest = height() - foot + (lowest_pad ? 8 : 16) * k;
     const double gap =
         std::min(38 * k, (lowest - area.top()) / std::max<double>(1, double(profile.body.size()) - 1));
     const bool in_one_line = gap < 36 * k;
@@ -154,6 +156,7 @@ void Profile::paintEvent(QPaintEvent* e)
         p.drawText(QRectF{0, y - 6 * k, width() - 28.0 - w, 18 * k}, Qt::AlignRight,
                    tr("was %1").arg(words::number(ease.ease_before, look_.unit())));
     }
+    if (lowest_pad) return;
     // Legend.
     const double y = height() - 46 * k;
     const auto entry = [&](double x, double at, const QPen& pen, const QString& text) {
