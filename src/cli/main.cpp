@@ -311,6 +311,10 @@ Options options_of(const QCommandLineParser& parser, const Command& command)
     if (parser.positionalArguments().size() > 1)
         throw Stop{exit_bad_input,
                    QString{"“%1” is not understood. One command at a time."}.arg(parser.positionalArguments()[1])};
+    for (const char* file : {"chart", "pattern", "body", "plan", "work", "toile", "out"}) {
+        if (parser.isSet(file) && parser.value(file).isEmpty())
+            throw Stop{exit_bad_input, QString{"--%1 needs the name of a file."}.arg(QLatin1String{file})};
+    }
     if (parser.isSet("plan") && parser.isSet("size"))
         throw Stop{exit_bad_input, "--plan names the sizes already. Leave --size out."};
     for (const char* other : {"chart", "pattern", "body", "plan", "size", "type"}) {
@@ -370,6 +374,7 @@ Said run(const QCommandLineParser& parser)
 int main(int argc, char** argv)
 {
     std::signal(SIGPIPE, SIG_IGN);
+    std::signal(SIGXFSZ, SIG_IGN);  // the write says that no more was taken
     // Sentences of our own only: what a library has to say of the desktop it runs on is no part of the answer.
     qInstallMessageHandler([](QtMsgType, const QMessageLogContext&, const QString&) {});
     if (qEnvironmentVariableIsEmpty("QT_QPA_PLATFORM")) qputenv("QT_QPA_PLATFORM", "offscreen");

@@ -10,6 +10,7 @@
 #include <QStandardPaths>
 #include <QTextStream>
 #include <QTimer>
+#include <csignal>
 #include <memory>
 
 #include "desk/demo.h"
@@ -21,13 +22,27 @@ using namespace sartorum;
 
 namespace {
 
+// The newest copy takes the notebook's place; where it cannot, why is said. Whether it did.
+bool went_back(const QString& path)
+{
+    const auto copies = notebook::daily_copies(path, QDate::currentDate());
+    if (copies.empty()) return false;
+    const auto kept = notebook::go_back_to(path, copies.front(), QDate::currentDate());
+    if (kept) return true;
+    const QString text = QMessageBox::tr("The copy of %1 could not take the notebook's place. %2")
+                             .arg(copies.front().day.toString(Qt::ISODate), desk::trouble_text(kept.error()));
+    QTextStream{stderr} << text << "\n";
+    QMessageBox{QMessageBox::Warning, "Sartorum", text, QMessageBox::Close}.exec();
+    return false;
+}
+
 // What keeps the notebook from opening, said in a sentence; where a copy of it is at hand, going back is offered.
 // Whether it is worth trying again.
 bool try_again(const QString& path, const notebook::Failure& failure)
 {
     const QString text = QFileInfo{path}.fileName() + ": " + desk::trouble_text(failure);
     QTextStream{stderr} << text << "\n";
-    const auto copies = notebook::daily_copies(path);
+    const auto copies = notebook::daily_copies(path, QDate::currentDate());
     QMessageBox box{QMessageBox::Warning, "Sartorum", text, QMessageBox::NoButton};
     auto* close = box.addButton(QMessageBox::tr("Close"), QMessageBox::RejectRole);
     if (failure.trouble != notebook::Trouble::Damaged || copies.empty()) {
@@ -40,8 +55,7 @@ bool try_again(const QString& path, const notebook::Failure& failure)
     box.setInformativeText(QMessageBox::tr("The damaged file is kept beside it."));
     box.setDefaultButton(close);
     box.exec();
-    return box.clickedButton() == back &&
-           notebook::go_back_to(path, copies.front(), QDate::currentDate()).has_value();
+    return box.clickedButton() == back && went_back(path);
 }
 
 // Everything between the bare window and the work: fonts, the notebook, the room.
@@ -62,6 +76,9 @@ std::unique_ptr<desk::Room> open_room(const QString& path, const QString& demo)
 
 int main(int argc, char** argv)
 {
+    // A pipe or a size limit is said by the call that met it, and ends nothing.
+    std::signal(SIGPIPE, SIG_IGN);
+    std::signal(SIGXFSZ, SIG_IGN);
     desk::Application app{argc, argv};
     QApplication::setApplicationName("sartorum");
     QApplication::setApplicationDisplayName("Sartorum");
@@ -96,7 +113,8 @@ int main(int argc, char** argv)
         if (end == "furnished") return QTimer::singleShot(0, qApp, &QApplication::quit);
         window.look_after_the_notebook();
     };
-    QObject::connect(&app, &desk::Application::failed, &window, &desk::Window::tell);
+    QObject::connect(&app, &desk::Application::failed, &window,
+                     [&](const QString& sentence) { window.tell(sentence, sentence); });
     // The window goes with what it showed, the copy takes the notebook's place, and the program starts anew on it.
     QObject::connect(
         &window, &desk::Window::going_back_wanted, &app,
@@ -104,9 +122,16 @@ int main(int argc, char** argv)
             QStringList arguments = QCoreApplication::arguments().mid(1);
             window.close();
             room.reset();
-            const auto copies = notebook::daily_copies(path);
-            if (!copies.empty() && notebook::go_back_to(path, copies.front(), QDate::currentDate()))
-                QProcess::startDetached(QCoreApplication::applicationFilePath(), arguments);
+            if (went_back(path)) QProcess::startDetached(QCoreApplication::applicationFilePath(), arguments);
+            QApplication::quit();
+        },
+        Qt::QueuedConnection);
+    QObject::connect(
+        &window, &desk::Window::elsewhere_wanted, &app,
+        [&](const QString& there) {
+            window.close();
+            room.reset();
+            QProcess::startDetached(QCoreApplication::applicationFilePath(), {there});
             QApplication::quit();
         },
         Qt::QueuedConnection);

@@ -43,6 +43,24 @@ QString trouble_text(const notebook::Failure& f)
             return Room::tr(
                 "The disk is full or took no more. Nothing kept before was lost; make some room and do this "
                 "again.");
+        case notebook::Trouble::Lacks:
+            return Room::tr("This file lacks a table of a notebook (%1). It was left as it is.").arg(f.detail);
+        case notebook::Trouble::OtherShape:
+            return Room::tr(
+                       "A table of this file (%1) is not made as a notebook's is. It was left as it is; open a "
+                       "copy of it.")
+                .arg(f.detail);
+        case notebook::Trouble::Gone:
+            return Room::tr(
+                "The notebook's file was taken away while it was open. Nothing more is kept until it is kept "
+                "elsewhere.");
+        case notebook::Trouble::Replaced:
+            return Room::tr(
+                "Another file was put in the notebook's place while it was open. Nothing more is kept until it is "
+                "kept elsewhere.");
+        case notebook::Trouble::Failed:
+            return Room::tr("The notebook could not be read or written just now. Do this again (%1).")
+                .arg(f.detail);
         case notebook::Trouble::Damaged:
             return Room::tr("The notebook is damaged (%1). Open your last copy of it.").arg(f.detail);
     }
@@ -55,11 +73,17 @@ Room::Room(std::unique_ptr<notebook::Notebook> book, std::function<QDate()> toda
     reload();
 }
 
+void Room::say_refused(const notebook::Failure& f)
+{
+    emit refused(trouble_text(f), trouble_text({f.trouble, "…"}));
+}
+
 template <class T>
 bool Room::kept(const notebook::Result<T>& result)
 {
     if (!result) {
-        emit refused(trouble_text(result.error()));
+        say_refused(result.error());
+        look_round();  // it may be lost: said above the work at once
         return false;
     }
     before_trial_.reset();
@@ -131,6 +155,7 @@ void Room::reload()
         plan_.chart_group = nearest_group(with_bodies_served(*printed_chart_, plan_.cloth, plan_.ease), *body_);
     settle_chart();
     recompute();
+    if (const auto unread = book_->take_unread()) say_refused(*unread);
 }
 
 // The sizes of the body type she belongs to.
@@ -220,7 +245,7 @@ void Room::rework()
     if (c) {
         computed_ = std::move(*c);
         steps_ = told_steps(*computed_);
-        step_ = std::min(step_, static_cast<int>(steps_.size()) - 1);
+        step_ = std::clamp(step_, 0, std::max(0, static_cast<int>(steps_.size()) - 1));
     } else {
         trouble_ = c.error();
     }
@@ -341,10 +366,15 @@ QStringList Room::unreadable() const
 
 void Room::look_round()
 {
-    if (!looks_only()) return;
+    if (const auto lost = book_->lost(); lost != lost_) {
+        lost_ = lost;
+        if (lost) kept_at_ = tr("Not kept");
+        emit changed();
+    }
+    if (!looks_only() || lost_) return;
     const bool written = book_->changed_elsewhere();
     const auto mine = book_->try_to_write();
-    if (!mine) emit refused(trouble_text(mine.error()));
+    if (!mine) say_refused(mine.error());
     if (!written && !(mine && *mine)) return;
     worked_out_.clear();
     reload();
@@ -373,7 +403,7 @@ void Room::turned(const notebook::Result<bool>& result)
 {
     worked_out_.clear();  // a version's number may be another's now
     if (result && !*result)
-        emit refused(trouble_text({notebook::Trouble::NothingThere, {}}));
+        say_refused({notebook::Trouble::NothingThere, {}});
     else
         kept(result);
 }

@@ -46,6 +46,8 @@ public:
     [[nodiscard]] const Plan& plan() const { return plan_; }  // with the advised sizes until she chooses
     // What could not be read and was left out, in words.
     [[nodiscard]] QStringList unreadable() const;
+    // The notebook's file is no longer where it was, as it was looked at last.
+    [[nodiscard]] std::optional<notebook::Trouble> lost() const { return lost_; }
     [[nodiscard]] bool looks_only() const { return book_->looks_only(); }
     [[nodiscard]] const std::optional<Computed>& computed() const { return computed_; }
     [[nodiscard]] const std::optional<Refusal>& trouble() const { return trouble_; }  // why nothing is computed
@@ -144,7 +146,8 @@ public:
 signals:
     void changed();
     void stepped();
-    void refused(const QString& message);  // the notebook could not keep something
+    // The notebook could not keep something. `plain` has nothing of the user's in it (shell/report.h).
+    void refused(const QString& said, const QString& plain);
 
 private:
     void reload();
@@ -160,6 +163,7 @@ private:
     [[nodiscard]] Outcome<bool> keep_pattern(const Pattern&, const QByteArray& svg);
     [[nodiscard]] std::optional<notebook::PlanFor> plan_for() const;
     void turned(const notebook::Result<bool>&);
+    void say_refused(const notebook::Failure&);
     template <class T>
     bool kept(const notebook::Result<T>&);
 
@@ -185,6 +189,7 @@ private:
     std::optional<Refusal> trouble_;
     int step_ = 0;
     QString kept_at_;
+    std::optional<notebook::Trouble> lost_;
     // Asked of the notebook when they are first wanted.
     mutable std::optional<std::vector<notebook::KeptTryOn>> try_ons_;
     mutable std::optional<std::vector<notebook::KeptVersion>> versions_;

@@ -26,7 +26,8 @@ bool Room::save_plan(const Plan& plan, const QString& act)
         if (was_trying) plan_ = *std::exchange(before_trial_, std::nullopt);
         trial_.reset();
         if (was_trying) recompute();
-        emit refused(trouble_text(written.error()));
+        say_refused(written.error());
+        look_round();  // it may be lost: said above the work at once
         emit changed();
         return false;
     }
@@ -120,7 +121,7 @@ std::optional<Refusal> Room::not_made(const MakeUp& made, const std::string& pie
 void Room::try_out(const Decision& decision)
 {
     if (looks_only()) {
-        emit refused(trouble_text({notebook::Trouble::OtherWindow, {}}));
+        say_refused({notebook::Trouble::OtherWindow, {}});
         return;
     }
     if (!before_trial_) before_trial_ = plan_;
@@ -198,7 +199,7 @@ void Room::say_sewn(bool sewn)
         QByteArray::fromStdString(formats::work_json(computed_->work, wearer_name().toStdString()));
     const auto kept = book_->keep_version(*table_.wearer, *table_.pattern, tr("as it was cut"), today_(),
                                           notebook::KeptFor::Cut, work);
-    if (!kept) return void(emit refused(trouble_text(kept.error())));
+    if (!kept) return say_refused(kept.error());
     const Plan next = plan_as_sewn(*computed_);
     if (save_plan(next, tr("the garment is sewn"))) take_plan(next);
 }

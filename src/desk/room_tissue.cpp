@@ -100,8 +100,10 @@ void Room::take_size(const QString& name)
             t.in_hand()->name = wanted;
         else if (t.sizes.size() < most_tissue_sizes)
             t.sizes.push_back({wanted, {}});
-        else
-            return emit refused(tr("A tissue of %1 sizes is full. Begin another one.").arg(most_tissue_sizes));
+        else {
+            const QString full = tr("A tissue of %1 sizes is full. Begin another one.").arg(most_tissue_sizes);
+            return emit refused(full, full);
+        }
     }
     t.size = wanted;
     keep_tissue(t, tr("size %1").arg(name.trimmed()));

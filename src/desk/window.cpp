@@ -2,6 +2,8 @@
 
 #include <QApplication>
 #include <QCloseEvent>
+#include <QFileDialog>
+#include <QFileInfo>
 #include <QShortcut>
 #include <QStackedWidget>
 #include <QThread>
@@ -26,7 +28,7 @@ namespace {
 
 constexpr QSize wished_size{1280, 800};
 constexpr QSize wished_least{1180, 720};
-constexpr int look_round_ms = 1500;
+constexpr int look_round_ms = 1000;
 
 Foot::Keys keys_of_paper()
 {
@@ -143,8 +145,8 @@ void Window::furnish(Room& room)
     connect(&room, &Room::stepped, this, &Window::refresh);
     connect(&room, &Room::refused, this, &Window::tell);
     connect(&room, &Room::changed, this, &Window::say_of_the_notebook);
-    look_round_.setInterval(look_round_ms);
     connect(&look_round_, &QTimer::timeout, &room, &Room::look_round);
+    look_round_.start(look_round_ms);
     connect(&look, &Look::changed, this, [this] {
         dress();
         update();
@@ -159,11 +161,18 @@ void Window::furnish(Room& room)
 void Window::say_of_the_notebook()
 {
     const bool looks = room_->looks_only();
-    if (looks != look_round_.isActive()) looks ? look_round_.start() : look_round_.stop();
     notice_->say("looks", looks
                               ? tr("Another window writes in this notebook. This one only looks until that one is "
                                    "closed.")
                               : QString{});
+    const auto lost = room_->lost();
+    notice_->say("lost", lost ? trouble_text({*lost, {}}) : QString{},
+                 lost ? std::optional{Notice::Action{tr("Keep it elsewhere…"), [this] { keep_elsewhere(); }}}
+                      : std::nullopt);
+    if (const auto& aside = room_->book().set_aside(); !aside.isEmpty() && !std::exchange(told_aside_, true))
+        notice_->say("aside", tr("Beside the notebook lay a log of another file. It was renamed (%1), and nothing "
+                                 "was taken from it.")
+                                  .arg(QFileInfo{aside.front()}.fileName()));
     const auto unreadable = room_->unreadable();
     if (unreadable != unreadable_) {
         unreadable_ = unreadable;
@@ -182,6 +191,25 @@ void Window::say_of_the_notebook()
                                      "forgotten; a copy of the old one lies beside it."));
 }
 
+// In a new file, with which the program starts anew.
+void Window::keep_elsewhere(const QString& given)
+{
+    const QFileInfo was{room_->book().path()};
+    const QString path = given.isEmpty()
+                             ? QFileDialog::getSaveFileName(
+                                   this, tr("Keep the notebook elsewhere"),
+                                   was.absolutePath() + "/" + was.completeBaseName() + "-2." + was.suffix(),
+                                   tr("Notebook (*.sartorum)"), nullptr, QFileDialog::DontConfirmOverwrite)
+                             : given;
+    if (path.isEmpty()) return;
+    if (QFileInfo::exists(path))
+        return tell(tr("%1 is there already. Choose another name.").arg(path),
+                    tr("That file is there already. Choose another name."));
+    const auto ok = room_->book().keep_elsewhere(path);
+    if (!ok) return tell(trouble_text(ok.error()), plain(ok.error()));
+    emit elsewhere_wanted(path);
+}
+
 void Window::look_after_the_notebook()
 {
     if (room_->looks_only()) return;
@@ -192,7 +220,7 @@ void Window::look_after_the_notebook()
         const auto copied = damage ? notebook::Result<bool>{false} : notebook::keep_daily_copy(path, today);
         QMetaObject::invokeMethod(this, [this, damage, copied] {
             if (damage) {
-                const auto copies = notebook::daily_copies(room_->book().path());
+                const auto copies = notebook::daily_copies(room_->book().path(), room_->today());
                 const QString text = tr(
                     "The notebook is damaged. What can still be read is shown; keep a copy of it somewhere else.");
                 report_.refused(text);

@@ -43,16 +43,20 @@ public:
     // The Tape's second face, with a tissue of that kind, or the one that lies there.
     void measure_flat(std::optional<TissueKind>);
     // What went wrong, in the foot and in the report.
-    void tell(const QString& sentence);
+    // Said at the foot; the report remembers `plain`, which has nothing of the user's in it.
+    void tell(const QString& sentence, const QString& plain);
+    void tell_file(const QString& name, const Refusal&);
     [[nodiscard]] Notice& notice() { return *notice_; }
     [[nodiscard]] const Report& report() const { return report_; }
     // Looks through the notebook and keeps the day's copy, on a thread of its own.
     void look_after_the_notebook();
+    void keep_elsewhere(const QString& path = {});
 
 signals:
     void first_painted();
     void looked_after();
-    void going_back_wanted();  // to the newest copy of the notebook
+    void going_back_wanted();
+    void elsewhere_wanted(const QString& path);  // it is kept there  // to the newest copy of the notebook
 
 protected:
     void paintEvent(QPaintEvent*) override;
@@ -83,6 +87,7 @@ private:
     QTimer look_round_;
     QStringList unreadable_;
     bool told_forgotten_ = false;
+    bool told_aside_ = false;
     QPointer<QThread> caring_;
     bool painted_ = false;
 };

@@ -46,10 +46,16 @@ void Window::measure_flat(std::optional<TissueKind> kind)
     tape->lay_paper(kind);
 }
 
-void Window::tell(const QString& text)
+void Window::tell(const QString& sentence, const QString& plain)
 {
-    report_.refused(text);
-    if (foot_) foot_->show_trouble(text);
+    report_.refused(plain);
+    if (foot_) foot_->show_trouble(sentence);
+}
+
+void Window::tell_file(const QString& name, const Refusal& why)
+{
+    const QString said = words::refusal(why, look_.unit());
+    tell(name.isEmpty() ? said : name + ": " + said, plain(why));
 }
 
 void Window::import_chart(const QString& given)
@@ -60,9 +66,9 @@ void Window::import_chart(const QString& given)
     if (path.isEmpty()) return;
     const QString name = QFileInfo{path}.fileName();
     const auto bytes = formats::read_file(path);
-    if (!bytes) return tell(words::refusal(bytes.error(), look_.unit()));
+    if (!bytes) return tell_file({}, bytes.error());
     auto lines = formats::chart_lines(*bytes);
-    if (!lines) return tell(name + ": " + words::refusal(lines.error(), look_.unit()));
+    if (!lines) return tell_file(name, lines.error());
     ChartDialog dialog{look_, *room_, this};
     dialog.fill(*lines, QFileInfo{path}.completeBaseName());
     dialog.exec();
@@ -75,9 +81,9 @@ void Window::open_pattern(const QString& given)
                                          : given;
     if (path.isEmpty()) return;
     const auto bytes = formats::read_file(path);
-    if (!bytes) return tell(words::refusal(bytes.error(), look_.unit()));
+    if (!bytes) return tell_file({}, bytes.error());
     const auto ok = room_->take_pattern_svg(*bytes);
-    if (!ok) tell(QFileInfo{path}.fileName() + ": " + words::refusal(ok.error(), look_.unit()));
+    if (!ok) tell_file(QFileInfo{path}.fileName(), ok.error());
 }
 
 void Window::show_wearers()

@@ -25,13 +25,15 @@ Outcome<Posture> posture_of(const json& j)
     return out;
 }
 
-Outcome<Readings> readings_of(const json& j, const char* member)
+// Only what may differ from side to side is read on the left alone.
+Outcome<Readings> readings_of(const json& j, const char* member, Side side)
 {
     Readings out;
     if (!j.is_object()) return refuse(Why::ValueIllTyped, member);
     for (const auto& [key, values] : j.items()) {
         const auto measure = measure_of_key(key);
-        if (!measure) return refuse(Why::KeyUnknown, std::string{member} + ": " + key);
+        if (!measure || (side == Side::Left && !facts(*measure).sided))
+            return refuse(Why::KeyUnknown, std::string{member} + ": " + key);
         if (!values.is_array() || values.size() > 9) return refuse(Why::ValueIllTyped, key);
         for (const auto& v : values) {
             const auto l = length_of(v, key);
@@ -85,7 +87,7 @@ Outcome<NamedBody> read_body(const std::string& text)
     for (const auto side : {Side::Right, Side::Left}) {
         const char* key = side == Side::Right ? "readings" : "left";
         if (!j->contains(key)) continue;
-        auto readings = readings_of((*j)[key], key);
+        auto readings = readings_of((*j)[key], key, side);
         if (!readings) return tl::make_unexpected(readings.error());
         out.set.side(side) = std::move(*readings);
     }

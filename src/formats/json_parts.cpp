@@ -11,39 +11,36 @@
 namespace sartorum::formats {
 namespace {
 
-constexpr std::size_t most_json_bytes = 1024 * 1024;
-constexpr int most_json_depth = 8;
-constexpr std::size_t most_members = 4000;  // keys and values together
 constexpr std::size_t longest_text = 4000;
 
 }  // namespace
 
 // Objects keep the order of the file, and look each key up from the front: so many and no more. A key that stands
 // twice would lose the first without a word.
-Outcome<json> parse(const std::string& text)
+Outcome<json> parse(const std::string& text, const JsonLimits& most)
 {
-    if (text.size() > most_json_bytes) return refuse(Why::FileTooLarge);
+    if (text.size() > most.bytes) return refuse(Why::FileTooLarge);
     if (const auto line = line_not_utf8(text)) return refuse(Why::FileNotUtf8, {}, *line);
     bool too_deep = false;
     std::size_t members = 0;
     std::vector<std::set<std::string>> keys;
     std::string twice;
     const auto guard = [&](int depth, json::parse_event_t event, json& value) {
-        too_deep = too_deep || depth > most_json_depth;
+        too_deep = too_deep || depth > most.depth;
         if (event == json::parse_event_t::object_start) keys.emplace_back();
         if (event == json::parse_event_t::object_end) keys.pop_back();
-        if (event == json::parse_event_t::key && ++members <= most_members) {
+        if (event == json::parse_event_t::key && ++members <= most.members) {
             const auto name = value.get<std::string>();
             if (!keys.back().insert(name).second) twice = name;
         }
         if (event == json::parse_event_t::value) ++members;
-        return !too_deep && members <= most_members && twice.empty();
+        return !too_deep && members <= most.members && twice.empty();
     };
     auto parsed = json::parse(text, guard, false);
     if (too_deep) return refuse(Why::FileTooDeep);
-    if (members > most_members)
+    if (members > most.members)
         return tl::make_unexpected(
-            Refusal{Why::FileTooMany, "members", {}, {}, Length::mm(double{most_members}), 0});
+            Refusal{Why::FileTooMany, "members", {}, {}, Length::mm(static_cast<double>(most.members)), 0});
     if (!twice.empty()) return refuse(Why::KeyTwice, twice);
     if (parsed.is_discarded() || !parsed.is_object()) return refuse(Why::FileBroken);
     return parsed;

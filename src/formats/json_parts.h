@@ -12,8 +12,14 @@ namespace sartorum::formats {
 
 using json = nlohmann::ordered_json;
 
-// Up to 1 MB, 8 levels, 4,000 members; no key twice.
-[[nodiscard]] Outcome<json> parse(const std::string& text);
+// What a file may be; past it the file is refused. `members`: keys and values together.
+struct JsonLimits {
+    std::size_t bytes = 1024 * 1024;
+    int depth = 8;
+    std::size_t members = 4000;
+};
+// No key twice; text that is UTF-8.
+[[nodiscard]] Outcome<json> parse(const std::string& text, const JsonLimits& = {});
 // A text that must be there, not longer than a note.
 [[nodiscard]] Outcome<std::string> text_at(const json& j, const char* key);
 [[nodiscard]] Outcome<std::string> text_or_empty(const json& j, const char* key);

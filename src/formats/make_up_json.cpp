@@ -76,7 +76,10 @@ Outcome<BroughtPiece> read_brought(const json& j)
     if (!j.contains("to") || !is_list(j["to"], 8) || j["to"].empty())
         return refuse(Why::KeyMissing, "brought: to");
     for (const auto& to : j["to"]) {
-        const auto side = to.is_object() ? side_of(to, "brought: to") : refuse(Why::ValueIllTyped, "brought: to");
+        if (!to.is_object()) return refuse(Why::ValueIllTyped, "brought: to");
+        constexpr std::array<std::string_view, 2> of_side{"piece", "edge"};
+        if (auto ok = only(to, of_side, "brought: to"); !ok) return tl::make_unexpected(ok.error());
+        const auto side = side_of(to, "brought: to");
         if (!side) return tl::make_unexpected(side.error());
         out.to.push_back(*side);
     }

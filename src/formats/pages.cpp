@@ -406,7 +406,7 @@ Outcome<int> write_pages(const QString& path, const PrintJob& job, IfThere if_th
     int done = 0;
     {
         QPdfWriter pdf{&buffer};
-        pdf.setTitle(job.label.wearer + ", " + job.label.pattern);
+        pdf.setTitle(job.label.pattern);  // nobody's name: a file is shown by its title
         pdf.setCreator("Sartorum");
         pdf.setResolution(resolution);
         pdf.setPageSize(page_size(job.paper));

@@ -6,6 +6,7 @@
 #include <QRegularExpression>
 #include <QXmlStreamReader>
 #include <algorithm>
+#include <array>
 #include <cmath>
 #include <new>
 #include <numbers>
@@ -28,11 +29,12 @@ constexpr std::size_t most_segments = 400;  // of one line
 constexpr std::size_t most_seams = 200;
 constexpr qsizetype most_sides = 40;
 constexpr qsizetype most_path_data = 100'000;
+constexpr qsizetype longest_attribute = 4000;  // of those that are read, but for a path's data
 constexpr Length allowance_most = Length::mm(200);
 
-tl::unexpected<Refusal> too_many(const char* of, double most, int line)
+tl::unexpected<Refusal> too_many(std::string of, double most, int line)
 {
-    return tl::make_unexpected(Refusal{Why::FileTooMany, of, {}, {}, Length::mm(most), line});
+    return tl::make_unexpected(Refusal{Why::FileTooMany, std::move(of), {}, {}, Length::mm(most), line});
 }
 
 // The library compares every attribute of an element with every other. Counted before it sees them: how many
@@ -167,8 +169,24 @@ private:
     int line() const { return static_cast<int>(xml_.lineNumber()); }
     QString attribute(const char* name) const { return xml_.attributes().value(QLatin1String{name}).toString(); }
 
+    // What is long is slow to take apart: nothing that is read here ever is.
+    Outcome<bool> lengths() const
+    {
+        constexpr std::array read{"transform", "viewBox", "width", "height", "cx", "cy"};
+        for (const auto& a : xml_.attributes()) {
+            const auto name = a.name();
+            const bool ours =
+                name.startsWith(QLatin1String{"data-"}) ||
+                std::any_of(read.begin(), read.end(), [&](const char* r) { return name == QLatin1String{r}; });
+            if (ours && a.value().size() > longest_attribute)
+                return too_many(name.toString().toStdString(), double{longest_attribute}, line());
+        }
+        return true;
+    }
+
     Outcome<bool> start_root()
     {
+        if (auto ok = lengths(); !ok) return ok;
         if (xml_.name() != QLatin1String{"svg"}) return refuse(Why::FileNotAPattern, "svg");
         const auto width = size_mm(attribute("width"));
         const auto height = size_mm(attribute("height"));
@@ -190,9 +208,14 @@ private:
     Outcome<bool> start()
     {
         const auto name = xml_.name();
-        for (const char* active : {"script", "foreignObject", "image", "use", "iframe", "animate", "set"}) {
-            if (name == QLatin1String{active}) return refuse(Why::FileActiveContent, active, line());
-        }
+        constexpr std::array active{"script", "foreignObject", "image",    "use",    "iframe",
+                                    "set",    "audio",         "video",    "canvas", "embed",
+                                    "object", "handler",       "listener", "discard"};
+        const bool moves =
+            name.startsWith(QLatin1String{"animate"}) ||
+            std::any_of(active.begin(), active.end(), [&](const char* a) { return name == QLatin1String{a}; });
+        if (moves) return refuse(Why::FileActiveContent, name.left(40).toString().toStdString(), line());
+        if (auto ok = lengths(); !ok) return ok;
         for (const auto& a : xml_.attributes()) {
             if (a.name() == QLatin1String{"href"} && !a.value().startsWith('#'))
                 return refuse(Why::FileActiveContent, "href", line());

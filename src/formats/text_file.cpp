@@ -123,7 +123,8 @@ Outcome<bool> write_file(const QString& path, const QByteArray& bytes, IfThere i
                                               QUuid::createUuid().toString(QUuid::Id128));
     struct stat there {};
     const bool replaces = ::stat(to, &there) == 0;
-    Descriptor file{::open(from, O_WRONLY | O_CREAT | O_EXCL | O_CLOEXEC | O_NOFOLLOW, 0666)};
+    Descriptor file{::open(from, O_WRONLY | O_CREAT | O_EXCL | O_CLOEXEC | O_NOFOLLOW,
+                           0600)};  // measures of a body: its owner's alone
     if (file.get() < 0) return refuse(why_of(errno), name);
     const auto give_up = [&](int error) {
         ::unlink(from);

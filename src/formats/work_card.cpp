@@ -277,7 +277,7 @@ Outcome<int> write_card(const QString& path, const PrintLabel& label, PaperSize 
     int pages = 1;
     {
         QPdfWriter pdf{&buffer};
-        pdf.setTitle(label.wearer + ", " + label.pattern);
+        pdf.setTitle(label.pattern);  // nobody's name: a file is shown by its title
         pdf.setCreator("Sartorum");
         pdf.setResolution(72);
         pdf.setPageSize(QPageSize{paper == PaperSize::A4 ? QPageSize::A4 : QPageSize::Letter});

@@ -4,21 +4,21 @@
 
 #include "formats/chart_csv.h"
 #include "formats/json.h"
+#include "formats/json_parts.h"
 #include "formats/pattern_svg.h"
 
 namespace sartorum::formats {
 namespace {
 
-using json = nlohmann::ordered_json;
-
-constexpr std::size_t most_work_bytes = 24'000'000;
+// Body and plan inside it, each within the limits it has as a file of its own.
+constexpr JsonLimits work_limits{24'000'000, 9, 8200};
 constexpr const char* work_kind = "work 1";
 
 Outcome<json> parted(const std::string& text)
 {
-    if (text.size() > most_work_bytes) return refuse(Why::FileTooLarge);
-    const auto j = json::parse(text, nullptr, false);
-    if (j.is_discarded() || !j.is_object()) return refuse(Why::FileBroken);
+    auto read = parse(text, work_limits);
+    if (!read) return read;
+    const json& j = *read;
     constexpr std::array texts{"sartorum", "pattern", "chart"};
     for (const auto* name : texts) {
         if (!j.contains(name)) return refuse(Why::KeyMissing, name);
@@ -30,7 +30,7 @@ Outcome<json> parted(const std::string& text)
     }
     if (j["sartorum"] != work_kind) return refuse(Why::WordUnknown, "sartorum");
     if (j.size() != texts.size() + 2) return refuse(Why::KeyUnknown, std::string{std::prev(j.end()).key()});
-    return j;
+    return read;
 }
 
 }  // namespace

@@ -1,4 +1,6 @@
 // Wearers and what is known of their bodies; what lies on the table.
+#include <sqlite3.h>
+
 #include <QCoreApplication>
 #include <algorithm>
 
@@ -8,13 +10,15 @@ namespace sartorum::notebook {
 Trouble trouble_of(const QSqlError& e)
 {
     switch (e.nativeErrorCode().toInt() % 256) {
-        case 8: return Trouble::ReadOnly;
-        case 10:
-        case 13: return Trouble::DiskFull;
-        case 5:
-        case 6: return Trouble::InUse;
-        case 26: return Trouble::NotANotebook;
-        default: return Trouble::Damaged;
+        case SQLITE_READONLY:
+        case SQLITE_PERM: return Trouble::ReadOnly;
+        case SQLITE_IOERR:
+        case SQLITE_FULL: return Trouble::DiskFull;
+        case SQLITE_BUSY:
+        case SQLITE_LOCKED: return Trouble::InUse;
+        case SQLITE_NOTADB: return Trouble::NotANotebook;
+        case SQLITE_CORRUPT: return Trouble::Damaged;
+        default: return Trouble::Failed;
     }
 }
 
@@ -31,10 +35,38 @@ QString tr_(const char* text)
 QSqlQuery ask(const QString& connection, const QString& sql, const QVariantList& values)
 {
     QSqlQuery q{QSqlDatabase::database(connection)};
-    q.prepare(sql);
+    if (!q.prepare(sql)) return q;  // running it all the same would forget why
     for (int i = 0; i < values.size(); ++i) q.bindValue(i, values[i]);
     q.exec();
     return q;
+}
+
+Notebook::Rows Notebook::ask(const QString& sql, const QVariantList& values) const
+{
+    return {*this, notebook::ask(connection_, sql, values)};
+}
+
+Notebook::Rows::Rows(const Notebook& book, QSqlQuery query) : book_{book}, query_{std::move(query)}
+{
+    note_error();
+}
+
+bool Notebook::Rows::next()
+{
+    constexpr int most = 100'000;
+    if (query_.next()) {
+        if (++read_ <= most) return true;
+        book_.leave_out(tr_("rows past the first %1").arg(most), {});
+        return false;
+    }
+    note_error();
+    return false;
+}
+
+void Notebook::Rows::note_error()
+{
+    const auto error = query_.lastError();
+    if (error.isValid() && !book_.unread_) book_.unread_ = Failure{trouble_of(error), error.text()};
 }
 
 void Notebook::leave_out(const QString& what, const QVariant& value) const
@@ -47,9 +79,12 @@ void Notebook::leave_out(const QString& what, const QVariant& value) const
 
 namespace {
 
+constexpr double most_steps = 100'000;
 constexpr qsizetype longest_name = 200;
+constexpr std::size_t most_readings = 9;  // of one measure, as in a file
 
-std::vector<Named> named(QSqlQuery q)
+template <class Rows>
+std::vector<Named> named(Rows q)
 {
     std::vector<Named> out;
     while (q.next())
@@ -67,25 +102,24 @@ std::optional<Id> id_of(const QVariant& v)
 
 std::vector<Named> Notebook::wearers() const
 {
-    return named(ask(connection_,
-                     "SELECT w.id, w.name, (SELECT max(taken_on) FROM body_set WHERE wearer_id = w.id) FROM "
-                     "wearer w ORDER BY w.id"));
+    return named(
+        ask("SELECT w.id, w.name, (SELECT max(taken_on) FROM body_set WHERE wearer_id = w.id) FROM "
+            "wearer w ORDER BY w.id"));
 }
 
 std::vector<Named> Notebook::sets(Id wearer) const
 {
-    return named(ask(connection_,
-                     "SELECT id, taken_on, '' FROM body_set WHERE wearer_id = ? ORDER BY taken_on DESC, id DESC",
+    return named(ask("SELECT id, taken_on, '' FROM body_set WHERE wearer_id = ? ORDER BY taken_on DESC, id DESC",
                      {wearer}));
 }
 
 std::vector<Named> Notebook::patterns() const
 {
-    return named(ask(connection_, "SELECT id, name, maker FROM pattern ORDER BY id"));
+    return named(ask("SELECT id, name, maker FROM pattern ORDER BY id"));
 }
 std::vector<Named> Notebook::charts() const
 {
-    auto out = named(ask(connection_, "SELECT id, name, maker FROM chart ORDER BY id"));
+    auto out = named(ask("SELECT id, name, maker FROM chart ORDER BY id"));
     for (auto& c : out) {
         if (c.name.isEmpty())
             c.name = c.second.isEmpty() ? tr_("Size chart %1").arg(c.id) : tr_("Chart of %1").arg(c.second);
@@ -95,19 +129,19 @@ std::vector<Named> Notebook::charts() const
 
 std::optional<Named> Notebook::wearer(Id id) const
 {
-    const auto found = named(ask(connection_, "SELECT id, name, '' FROM wearer WHERE id = ?", {id}));
+    const auto found = named(ask("SELECT id, name, '' FROM wearer WHERE id = ?", {id}));
     return found.empty() ? std::nullopt : std::optional{found.front()};
 }
 
 std::optional<Named> Notebook::pattern(Id id) const
 {
-    const auto found = named(ask(connection_, "SELECT id, name, maker FROM pattern WHERE id = ?", {id}));
+    const auto found = named(ask("SELECT id, name, maker FROM pattern WHERE id = ?", {id}));
     return found.empty() ? std::nullopt : std::optional{found.front()};
 }
 
 Table Notebook::table() const
 {
-    auto q = ask(connection_, "SELECT wearer_id, set_id, pattern_id, chart_id, round, tissue_id FROM on_table");
+    auto q = ask("SELECT wearer_id, set_id, pattern_id, chart_id, round, tissue_id FROM on_table");
     if (!q.next()) return {};
     return {id_of(q.value(0)), id_of(q.value(1)),     id_of(q.value(2)),
             id_of(q.value(3)), q.value(4).toString(), id_of(q.value(5))};
@@ -116,7 +150,6 @@ Table Notebook::table() const
 std::optional<BodySet> Notebook::body(Id set) const
 {
     auto head = ask(
-        connection_,
         "SELECT taken_on, worn, note, weight_kg, ball, neck, round_back, slope, hollow FROM body_set WHERE id = ?",
         {set});
     if (!head.next()) return std::nullopt;
@@ -143,18 +176,20 @@ std::optional<BodySet> Notebook::body(Id set) const
     stands(round_back_keys, 6, out.posture.round_back);
     stands(slope_keys, 7, out.posture.slope);
     stands(hollow_keys, 8, out.posture.hollow);
-    auto q = ask(connection_,
-                 "SELECT measure, value_mm, side FROM reading WHERE set_id = ? ORDER BY measure, position", {set});
+    auto q = ask("SELECT measure, value_mm, side FROM reading WHERE set_id = ? ORDER BY measure, position", {set});
     while (q.next()) {
         const Side side = q.value(2).toString() == "left" ? Side::Left : Side::Right;
         const auto m = measure_of_key(q.value(0).toString().toStdString());
         const auto mm = number_of(q.value(1));
-        if (m && mm && check_reading(*m, Length::mm(*mm)))
-            out.side(side)[*m].push_back(Length::mm(*mm));
+        const bool one_for_both = m && side == Side::Left && !facts(*m).sided;
+        auto& readings = out.side(side);
+        const bool room = m && (!readings.contains(*m) || readings.at(*m).size() < most_readings);
+        if (room && mm && !one_for_both && check_reading(*m, Length::mm(*mm)))
+            readings[*m].push_back(Length::mm(*mm));
         else
             leave_out(of_day(q.value(0).toString()), q.value(1));
     }
-    auto checks = ask(connection_, "SELECT ruler_mm, tape_mm FROM tape_check WHERE set_id = ? ORDER BY id", {set});
+    auto checks = ask("SELECT ruler_mm, tape_mm FROM tape_check WHERE set_id = ? ORDER BY id", {set});
     std::vector<TapeAtRuler> at;
     bool whole = true;
     while (checks.next()) {
@@ -173,20 +208,22 @@ std::optional<BodySet> Notebook::body(Id set) const
 
 std::optional<QByteArray> Notebook::pattern_svg(Id id) const
 {
-    auto q = ask(connection_, "SELECT svg FROM pattern WHERE id = ?", {id});
+    auto q = ask("SELECT svg FROM pattern WHERE id = ?", {id});
     return q.next() ? std::optional{q.value(0).toString().toUtf8()} : std::nullopt;
 }
 
 std::optional<Id> Notebook::chart_of_pattern(Id pattern) const
 {
-    auto q = ask(connection_, "SELECT chart_id FROM pattern WHERE id = ?", {pattern});
+    auto q = ask("SELECT chart_id FROM pattern WHERE id = ?", {pattern});
     return q.next() && !q.value(0).isNull() ? std::optional{q.value(0).toLongLong()} : std::nullopt;
 }
 
 int Notebook::step(Id wearer, Id pattern) const
 {
-    auto q = ask(connection_, "SELECT step FROM place WHERE wearer_id = ? AND pattern_id = ?", {wearer, pattern});
-    return q.next() ? q.value(0).toInt() : 0;
+    auto q = ask("SELECT step FROM place WHERE wearer_id = ? AND pattern_id = ?", {wearer, pattern});
+    if (!q.next()) return 0;
+    const auto step = number_of(q.value(0));
+    return step && *step >= 0 && *step <= most_steps ? static_cast<int>(*step) : 0;
 }
 
 Result<Id> Notebook::add_wearer(const QString& name, const QDate& today)

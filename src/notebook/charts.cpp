@@ -22,7 +22,6 @@ QString name_of(const SizeChart& chart, Id id)
 std::optional<SizeChart> Notebook::read_chart(Id id) const
 {
     auto head = ask(
-        connection_,
         "SELECT name, maker, cups_by, height_from_mm, height_to_mm, allowance_mm FROM chart WHERE id = ?", {id});
     if (!head.next()) return std::nullopt;
     SizeChart out{head.value(0).toString().toStdString(), head.value(1).toString().toStdString(), {}};
@@ -43,8 +42,7 @@ std::optional<SizeChart> Notebook::read_chart(Id id) const
         return mm.value_or(Length{});
     };
     auto q =
-        ask(connection_,
-            "SELECT s.id, s.name, s.group_name, v.measure, v.value_mm, v.half_range_mm, v.what FROM chart_size s "
+        ask("SELECT s.id, s.name, s.group_name, v.measure, v.value_mm, v.half_range_mm, v.what FROM chart_size s "
             "JOIN chart_value v ON v.size_id = s.id WHERE s.chart_id = ? ORDER BY s.position",
             {id});
     Id last = -1;
@@ -64,21 +62,18 @@ std::optional<SizeChart> Notebook::read_chart(Id id) const
         const Length half = length(q.value(5), what);
         if (half > Length{}) size.half_range[*m] = half;
     }
-    auto cups = ask(connection_, "SELECT group_name, letter FROM chart_cup WHERE chart_id = ?", {id});
+    auto cups = ask("SELECT group_name, letter FROM chart_cup WHERE chart_id = ?", {id});
     while (cups.next())
         out.drafted_cup[cups.value(0).toString().toStdString()] = cups.value(1).toString().toStdString();
-    auto rows =
-        ask(connection_, "SELECT letter, difference_mm FROM cup_row WHERE chart_id = ? ORDER BY position", {id});
+    auto rows = ask("SELECT letter, difference_mm FROM cup_row WHERE chart_id = ? ORDER BY position", {id});
     while (rows.next())
         out.cups.push_back({rows.value(0).toString().toStdString(), length(rows.value(1), tr_("cup"))});
     auto views =
-        ask(connection_, "SELECT name, first_size, last_size FROM chart_view WHERE chart_id = ? ORDER BY position",
-            {id});
+        ask("SELECT name, first_size, last_size FROM chart_view WHERE chart_id = ? ORDER BY position", {id});
     while (views.next())
         out.views.push_back({views.value(0).toString().toStdString(), views.value(1).toString().toStdString(),
                              views.value(2).toString().toStdString()});
-    auto heights =
-        ask(connection_, "SELECT group_name, from_mm, to_mm FROM chart_height WHERE chart_id = ?", {id});
+    auto heights = ask("SELECT group_name, from_mm, to_mm FROM chart_height WHERE chart_id = ?", {id});
     while (heights.next())
         out.heights[heights.value(0).toString().toStdString()] = {length(heights.value(1), tr_("height")),
                                                                   length(heights.value(2), tr_("height"))};

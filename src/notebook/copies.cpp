@@ -44,9 +44,9 @@ public:
     {
         if (!open_) return fail(trouble_of(error_), error_.text());
         QSqlQuery q{QSqlDatabase::database(name_)};
-        q.prepare(sql);
-        for (int i = 0; i < values.size(); ++i) q.bindValue(i, values[i]);
-        if (!q.exec()) return fail(trouble_of(q.lastError()), q.lastError().text());
+        const bool ready = q.prepare(sql);
+        for (int i = 0; ready && i < values.size(); ++i) q.bindValue(i, values[i]);
+        if (!ready || !q.exec()) return fail(trouble_of(q.lastError()), q.lastError().text());
         return q.next() ? q.value(0) : QVariant{};
     }
 
@@ -72,14 +72,6 @@ QString free_name(const QString& wanted)
 QString temporary_beside(const QString& path)
 {
     return QFileInfo{path}.absolutePath() + "/.sartorum-copy-" + QUuid::createUuid().toString(QUuid::Id128);
-}
-
-bool flushed(const QString& path)
-{
-    const int fd = ::open(QFile::encodeName(path), O_RDONLY | O_CLOEXEC);
-    const bool ok = fd >= 0 && ::fsync(fd) == 0;
-    if (fd >= 0) ::close(fd);
-    return ok;
 }
 
 bool created(const QString& path)
@@ -111,9 +103,85 @@ Result<QString> whole_copy(const QString& notebook)
     return temporary;
 }
 
+// The first bytes of a file, or nothing where it cannot be read.
+QByteArray head_of(const QString& path, qint64 bytes)
+{
+    QFile f{path};
+    return f.open(QIODevice::ReadOnly) ? f.read(bytes) : QByteArray{};
+}
+
+// In pieces: a notebook with photographs may be larger than what is left of the memory.
+bool copied(const QString& from, const QString& to)
+{
+    QFile in{from};
+    QFile out{to};
+    if (!in.open(QIODevice::ReadOnly) || !created(to) || !out.open(QIODevice::WriteOnly)) return false;
+    constexpr qint64 at_once = 1 << 20;
+    for (QByteArray part = in.read(at_once); !part.isEmpty(); part = in.read(at_once)) {
+        if (out.write(part) != part.size()) return false;
+    }
+    return in.error() == QFile::NoError && out.flush() && flushed(to);
+}
+
+// The file and its log, copied and played together, come out whole.
+bool sound_together(const QString& notebook, const char* log)
+{
+    const QString at = temporary_beside(notebook);
+    const QString log_at = at + QLatin1String{log};
+    const bool both = copied(notebook, at) && copied(notebook + QLatin1String{log}, log_at);
+    const auto answer = both ? Aside{at}.run("PRAGMA integrity_check(1)") : Result<QVariant>{QVariant{}};
+    for (const char* ending : {"", "-wal", "-shm", "-journal"}) QFile::remove(at + QLatin1String{ending});
+    return answer && answer->toString() == "ok";
+}
+
+// Of the header of an SQLite file: it is written and read by way of a write-ahead log.
+bool says_it_has_a_log(const QString& notebook)
+{
+    const auto head = head_of(notebook, 20);
+    return head.size() == 20 && head[18] == 2 && head[19] == 2;
+}
+
+bool belongs(const QString& notebook, const char* log)
+{
+    const QFileInfo info{notebook + QLatin1String{log}};
+    if (info.isSymLink() || !info.isFile()) return false;
+    if (info.size() == 0) return true;
+    const bool ahead = QLatin1String{log} == QLatin1String{"-wal"};
+    return (!ahead || says_it_has_a_log(notebook)) && sound_together(notebook, log);
+}
+
 }  // namespace
 
-std::vector<Copy> daily_copies(const QString& notebook)
+bool flushed(const QString& path)
+{
+    const int fd = ::open(QFile::encodeName(path), O_RDONLY | O_CLOEXEC);
+    const bool ok = fd >= 0 && ::fsync(fd) == 0;
+    if (fd >= 0) ::close(fd);
+    return ok;
+}
+
+std::optional<FileIdentity> identity_of(const QString& path)
+{
+    struct stat s {};
+    if (::stat(QFile::encodeName(path), &s) != 0) return std::nullopt;
+    return FileIdentity{static_cast<quint64>(s.st_dev), static_cast<quint64>(s.st_ino)};
+}
+
+Result<QStringList> set_foreign_logs_aside(const QString& notebook)
+{
+    QStringList out;
+    for (const char* log : {"-wal", "-journal"}) {
+        const QString path = notebook + QLatin1String{log};
+        if (!stands_there(path) || belongs(notebook, log)) continue;
+        const QString kept = free_name(path + ".of-another-file");
+        if (!renamed(path, kept)) return fail(Trouble::ReadOnly, path);
+        if (QLatin1String{log} == QLatin1String{"-wal"}) QFile::remove(notebook + "-shm");
+        out << kept;
+    }
+    return out;
+}
+
+std::vector<Copy> daily_copies(const QString& notebook, const QDate& today)
 {
     const QFileInfo info{notebook};
     const QString head = info.fileName() + day_ending;
@@ -124,7 +192,11 @@ std::vector<Copy> daily_copies(const QString& notebook)
         const auto day = QDate::fromString(file.fileName().mid(head.size()), Qt::ISODate);
         if (day.isValid() && file.size() > 0) out.push_back({file.absoluteFilePath(), day});
     }
-    std::sort(out.begin(), out.end(), [](const Copy& a, const Copy& b) { return a.day > b.day; });
+    std::sort(out.begin(), out.end(), [&](const Copy& a, const Copy& b) {
+        const bool a_later = a.day > today;
+        const bool b_later = b.day > today;
+        return a_later == b_later ? a.day > b.day : b_later;
+    });
     return out;
 }
 
@@ -138,7 +210,7 @@ Result<bool> keep_daily_copy(const QString& notebook, const QDate& today)
         QFile::remove(*copy);
         return fail(Trouble::ReadOnly, name);
     }
-    const auto all = daily_copies(notebook);
+    const auto all = daily_copies(notebook, today);
     for (std::size_t i = daily_copies_kept; i < all.size(); ++i) QFile::remove(all[i].path);
     return true;
 }
@@ -168,24 +240,19 @@ Result<QString> go_back_to(const QString& notebook, const Copy& copy, const QDat
     const auto lock = Lock::take(notebook);
     if (!lock) return tl::make_unexpected(lock.error());
     if (!*lock) return fail(Trouble::OtherWindow);
-    QFile from{copy.path};
-    if (!from.open(QIODevice::ReadOnly)) return fail(Trouble::NotFound, copy.path);
-    const QByteArray bytes = from.readAll();
+    if (!QFile{copy.path}.open(QIODevice::ReadOnly)) return fail(Trouble::NotFound, copy.path);
     const QString temporary = temporary_beside(notebook);
-    QFile to{temporary};
-    if (!created(temporary) || !to.open(QIODevice::WriteOnly) || to.write(bytes) != bytes.size() || !to.flush() ||
-        !flushed(temporary)) {
+    if (!copied(copy.path, temporary)) {
         QFile::remove(temporary);
         return fail(Trouble::DiskFull, temporary);
     }
-    to.close();
     const QString kept = free_name(notebook + ".damaged-" + today.toString(Qt::ISODate));
     if (!renamed(notebook, kept)) {
         QFile::remove(temporary);
         return fail(Trouble::ReadOnly, kept);
     }
     // What was written last and not yet moved into the file goes with it, not into the copy.
-    for (const char* side : {"-wal", "-shm"})
+    for (const char* side : {"-wal", "-shm", "-journal"})
         (void)renamed(notebook + QLatin1String{side}, kept + QLatin1String{side});
     if (!renamed(temporary, notebook)) return fail(Trouble::ReadOnly, notebook);
     return kept;

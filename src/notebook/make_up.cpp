@@ -8,6 +8,9 @@ namespace sartorum::notebook {
 namespace {
 
 constexpr qsizetype most_drawing = 400'000;  // letters
+// As in a file (formats/make_up_json.h); what is past them stays in the notebook, unread.
+constexpr std::size_t most_left_out = 40;
+constexpr std::size_t most_sewn_to = 8;
 
 QString side_text(const SeamSide& s)
 {
@@ -39,7 +42,7 @@ std::optional<std::vector<SeamSide>> sides_of(const QString& said)
         if (!side || (!out.empty() && side->role != out.front().role)) return std::nullopt;
         out.push_back(*side);
     }
-    return out.empty() ? std::nullopt : std::optional{out};
+    return out.empty() || out.size() > most_sewn_to ? std::nullopt : std::optional{out};
 }
 
 }  // namespace
@@ -47,16 +50,19 @@ std::optional<std::vector<SeamSide>> sides_of(const QString& said)
 std::vector<Notebook::Row<std::string>> Notebook::left_out(Id plan) const
 {
     std::vector<Row<std::string>> out;
-    auto q = ask(connection_, "SELECT id, piece FROM left_out WHERE plan_id = ? ORDER BY id", {plan});
-    while (q.next()) out.push_back({q.value(0).toLongLong(), q.value(1).toString().toStdString()});
+    auto q = ask("SELECT id, piece FROM left_out WHERE plan_id = ? ORDER BY id LIMIT ?",
+                 {plan, int(most_left_out) + 1});
+    while (q.next() && within(out, most_left_out, tr_("pieces left out")))
+        out.push_back({q.value(0).toLongLong(), q.value(1).toString().toStdString()});
     return out;
 }
 
 std::vector<Notebook::Row<MadeFacing>> Notebook::made_facings(Id plan) const
 {
     std::vector<Row<MadeFacing>> out;
-    auto q = ask(connection_, "SELECT id, under, width_mm FROM made_facing WHERE plan_id = ? ORDER BY id", {plan});
-    while (q.next()) {
+    auto q = ask("SELECT id, under, width_mm FROM made_facing WHERE plan_id = ? ORDER BY id LIMIT ?",
+                 {plan, int(most_made_up) + 1});
+    while (q.next() && within(out, most_made_up, tr_("facings that are made"))) {
         const auto from = side_of(q.value(1).toString());
         const auto width = length_of(q.value(2), piece_most);
         if (!from || !width || *width <= Length{}) {
@@ -72,10 +78,10 @@ std::vector<Notebook::Row<BroughtPiece>> Notebook::brought_pieces(Id plan) const
 {
     std::vector<Row<BroughtPiece>> out;
     auto q =
-        ask(connection_,
-            "SELECT id, pattern, size, drawing, sewn_to, ratio FROM brought_piece WHERE plan_id = ? ORDER BY id",
-            {plan});
-    while (q.next()) {
+        ask("SELECT id, pattern, size, drawing, sewn_to, ratio FROM brought_piece WHERE plan_id = ? ORDER BY id "
+            "LIMIT ?",
+            {plan, int(most_made_up) + 1});
+    while (q.next() && within(out, most_made_up, tr_("pieces brought in"))) {
         const auto to = sides_of(q.value(4).toString());
         const auto ratio = number_of(q.value(5));
         const QString drawing = q.value(3).toString();
@@ -96,10 +102,10 @@ std::vector<Notebook::Row<BroughtPiece>> Notebook::brought_pieces(Id plan) const
 std::vector<Notebook::Row<MovedOpening>> Notebook::moved_openings(Id plan) const
 {
     std::vector<Row<MovedOpening>> out;
-    auto q = ask(connection_,
-                 "SELECT id, centre, length_mm, overlap_mm, button_gap_mm FROM moved_opening WHERE plan_id = ? "
-                 "ORDER BY id",
-                 {plan});
+    auto q =
+        ask("SELECT id, centre, length_mm, overlap_mm, button_gap_mm FROM moved_opening WHERE plan_id = ? "
+            "ORDER BY id LIMIT 2",
+            {plan});
     while (q.next()) {
         const auto role = piece_role_of(q.value(1).toString().toStdString());
         const bool at_centre = role == PieceRole::Front || role == PieceRole::Back;

@@ -13,6 +13,7 @@
 #include <QString>
 #include <memory>
 #include <optional>
+#include <utility>
 #include <vector>
 
 #include "core/fitting/photo.h"
@@ -31,6 +32,11 @@ enum class Trouble {
     OtherWindow,  // which writes; this one only looks
     DiskFull,
     Damaged,
+    Lacks,         // a table of a notebook
+    OtherShape,    // a table that is declared otherwise than a notebook's
+    Gone,          // the file was taken away while it was open
+    Replaced,      // another file stands in its place
+    Failed,        // for another reason, which is not the file's
     NothingThere,  // to undo or redo
 };
 struct Failure {
@@ -98,6 +104,13 @@ struct KeptPhoto {
 
 class Lock;
 
+// Which file a path is, whatever it is called.
+struct FileIdentity {
+    quint64 device = 0;
+    quint64 inode = 0;
+    friend bool operator==(const FileIdentity&, const FileIdentity&) = default;
+};
+
 class Notebook {
 public:
     // Creates the file when it is not there. Refuses what is not a notebook and leaves it as it was.
@@ -114,6 +127,14 @@ public:
     [[nodiscard]] bool changed_elsewhere();
     // Undo of an older version was kept as statements, and forgotten at this opening.
     [[nodiscard]] bool undo_forgotten() const { return undo_forgotten_; }
+    // Logs that lay beside the file at the opening and were another file's: what they are called now.
+    [[nodiscard]] const QStringList& set_aside() const { return set_aside_; }
+    // Whether the path is still the file that is held: none where it is, else Gone or Replaced.
+    [[nodiscard]] std::optional<Trouble> lost() const;
+    // All that is held in a new file of that name, which must not be there; also when the notebook is lost.
+    [[nodiscard]] Result<bool> keep_elsewhere(const QString& path) const;
+    // A read that failed since this was asked last.
+    [[nodiscard]] std::optional<Failure> take_unread() const { return std::exchange(unread_, std::nullopt); }
     // What was found unreadable, so far, by the calls below.
     [[nodiscard]] const std::vector<Unreadable>& unreadable() const { return unreadable_; }
 
@@ -190,6 +211,16 @@ public:
 private:
     Notebook(QString path, QString connection);
     class Change;
+    class Rows;
+    [[nodiscard]] Rows ask(const QString& sql, const QVariantList& values = {}) const;
+    // So many rows of that kind and no more: the rest is named, left out, and stays.
+    template <class T>
+    [[nodiscard]] bool within(const std::vector<T>& rows, std::size_t most, const QString& what) const
+    {
+        if (rows.size() < most) return true;
+        leave_out(what, QVariant::fromValue(QString{"> %1"}.arg(most)));
+        return false;
+    }
     [[nodiscard]] Result<bool> prepare_to_write(bool fresh);
     struct KeptDecision {
         Id id = 0;
@@ -243,6 +274,9 @@ private:
     bool undo_forgotten_ = false;
     qint64 data_version_ = 0;
     mutable std::vector<Unreadable> unreadable_;
+    mutable std::optional<Failure> unread_;  // a read that failed, until it was told or a change was given up
+    QStringList set_aside_;
+    std::optional<FileIdentity> held_;
 };
 
 }  // namespace sartorum::notebook

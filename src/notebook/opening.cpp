@@ -7,7 +7,6 @@
 #include <QFile>
 #include <QFileInfo>
 #include <QMap>
-#include <QSet>
 #include <QUuid>
 #include <algorithm>
 
@@ -19,12 +18,15 @@
 namespace sartorum::notebook {
 namespace {
 
-constexpr auto files_to_their_owner = {"", "-wal", "-shm"};
+constexpr auto files_to_their_owner = {"", "-journal"};
 
-QVariant one_value(const QString& connection, const QString& sql)
+// A value that cannot be read is none, and why.
+Result<QVariant> one_value(const QString& connection, const QString& sql)
 {
     auto q = ask(connection, sql);
-    return q.next() ? q.value(0) : QVariant{};
+    if (q.next()) return q.value(0);
+    if (q.lastError().isValid()) return fail(trouble_of(q.lastError()), q.lastError().text());
+    return QVariant{};
 }
 
 Result<bool> run_all(const QString& connection, const QStringList& statements)
@@ -48,6 +50,39 @@ QMap<QString, QString> things(const QString& connection, const QString& type)
     return out;
 }
 
+// A database in memory, of the tables as this program makes them; gone with its scope.
+class OurTables {
+public:
+    explicit OurTables(int version) : name_{QUuid::createUuid().toString()}
+    {
+        auto db = QSqlDatabase::addDatabase("QSQLITE", name_);
+        db.setDatabaseName(":memory:");
+        if (!db.open()) return;
+        QStringList statements = first_schema();
+        for (int v = 1; v < version; ++v) statements << migration_from(v);
+        if (run_all(name_, statements)) tables_ = things(name_, "table");
+    }
+    ~OurTables()
+    {
+        QSqlDatabase::database(name_, false).close();
+        QSqlDatabase::removeDatabase(name_);
+    }
+    OurTables(const OurTables&) = delete;
+    OurTables& operator=(const OurTables&) = delete;
+    [[nodiscard]] const QMap<QString, QString>& tables() const { return tables_; }
+
+private:
+    QString name_;
+    QMap<QString, QString> tables_;
+};
+
+// A statement without what makes no difference: how names are quoted, and spaces.
+QString plain(QString sql)
+{
+    sql.remove('"');
+    return sql.simplified();
+}
+
 QString quoted(QString name)
 {
     return '"' + name.replace('"', "\"\"") + '"';
@@ -58,26 +93,20 @@ bool made_by_sqlite(const QString& name)
     return name.startsWith("sqlite_");
 }
 
-// Only tables of ours, and those real ones: a virtual table runs code, a strange one may hold anything.
+// Only tables of ours, all of them, and each declared as this program declares it: a virtual table runs code, and
+// what a strange one says of conflicts, defaults or generated columns would change what is written.
 Result<bool> only_our_tables(const QString& connection, int version)
 {
-    QSet<QString> known{"undo_log"};
-    for (const auto& t : all_tables()) known.insert(t.table);
+    const OurTables ours{version};
     const auto tables = things(connection, "table");
     for (auto it = tables.begin(); it != tables.end(); ++it) {
         if (made_by_sqlite(it.key())) continue;
-        const bool real = it.value().startsWith("CREATE TABLE", Qt::CaseInsensitive);
-        if (!known.contains(it.key()) || !real) return fail(Trouble::Foreign, it.key());
+        const auto known = ours.tables().find(it.key());
+        if (known == ours.tables().end()) return fail(Trouble::Foreign, it.key());
+        if (plain(*known) != plain(it.value())) return fail(Trouble::OtherShape, it.key());
     }
-    if (version != schema_version) return true;
-    QMap<QString, QSet<QString>> columns;
-    auto q =
-        ask(connection,
-            "SELECT m.name, c.name FROM sqlite_master m JOIN pragma_table_xinfo(m.name) c WHERE m.type = 'table'");
-    while (q.next()) columns[q.value(0).toString()].insert(q.value(1).toString());
-    for (const auto& t : all_tables()) {
-        if (columns[t.table] != QSet<QString>(t.columns.begin(), t.columns.end()))
-            return fail(Trouble::Foreign, t.table);
+    for (auto it = ours.tables().begin(); it != ours.tables().end(); ++it) {
+        if (!made_by_sqlite(it.key()) && !tables.contains(it.key())) return fail(Trouble::Lacks, it.key());
     }
     return true;
 }
@@ -125,12 +154,23 @@ Result<bool> bring_up(const QString& connection, int version)
     return run_all(connection, statements);
 }
 
-// A file that SQLite made and nobody wrote into: a birth that was interrupted.
-bool unborn(const QString& connection)
+// What a file says it is.
+struct Said {
+    int application = 0;
+    int version = 0;
+    int things = 0;  // tables, indexes and what else there is
+    // SQLite made it and nobody wrote into it: a birth that was interrupted.
+    [[nodiscard]] bool unborn() const { return application == 0 && version == 0 && things == 0; }
+};
+Result<Said> what_it_says(const QString& connection)
 {
-    return one_value(connection, "PRAGMA application_id").toInt() == 0 &&
-           one_value(connection, "PRAGMA user_version").toInt() == 0 &&
-           one_value(connection, "SELECT count(*) FROM sqlite_master").toInt() == 0;
+    const auto application = one_value(connection, "PRAGMA application_id");
+    if (!application) return tl::make_unexpected(application.error());
+    const auto version = one_value(connection, "PRAGMA user_version");
+    if (!version) return tl::make_unexpected(version.error());
+    const auto things = one_value(connection, "SELECT count(*) FROM sqlite_master");
+    if (!things) return tl::make_unexpected(things.error());
+    return Said{application->toInt(), version->toInt(), things->toInt()};
 }
 
 // Its owner's alone, whatever the folder is to others.
@@ -164,13 +204,20 @@ Result<bool> looks_like_a_notebook(const QFileInfo& info)
 
 Result<bool> Notebook::prepare_to_write(bool fresh)
 {
-    for (const char* pragma : {"PRAGMA journal_mode = WAL", "PRAGMA synchronous = FULL", "PRAGMA query_only = OFF",
-                               "PRAGMA foreign_keys = ON"}) {
+    // One file, whole after every act: no log beside it that could be taken for another file's, and nothing that
+    // a program which copies files would miss.
+    const auto mode = one_value(connection_, "PRAGMA journal_mode = DELETE");
+    if (!mode) return tl::make_unexpected(mode.error());
+    if (mode->toString() != "delete") return fail(Trouble::InUse);
+    for (const char* pragma :
+         {"PRAGMA synchronous = EXTRA", "PRAGMA query_only = OFF", "PRAGMA foreign_keys = ON"}) {
         if (auto ok = run_all(connection_, {pragma}); !ok) return ok;
     }
     keep_private(path_);
     if (fresh) return bring_up(connection_, 0);
-    const int version = one_value(connection_, "PRAGMA user_version").toInt();
+    const auto said = what_it_says(connection_);
+    if (!said) return tl::make_unexpected(said.error());
+    const int version = said->version;
     if (version < 1) return fail(Trouble::NotANotebook);
     if (auto ok = only_our_tables(connection_, version); !ok) return ok;
     if (version == schema_version) {
@@ -180,7 +227,8 @@ Result<bool> Notebook::prepare_to_write(bool fresh)
     }
     if (auto kept = copy_beside(path_, QString{".version-%1"}.arg(version)); !kept)
         return tl::make_unexpected(kept.error());
-    undo_forgotten_ = version < 4 && one_value(connection_, "SELECT count(*) FROM act").toInt() > 0;
+    const auto acts = one_value(connection_, "SELECT count(*) FROM act");
+    undo_forgotten_ = version < 4 && acts && acts->toInt() > 0;
     return bring_up(connection_, version);
 }
 
@@ -199,26 +247,32 @@ Result<std::unique_ptr<Notebook>> Notebook::open(const QString& given)
     }
     auto lock = Lock::take(path);
     if (!lock) return tl::make_unexpected(lock.error());
+    QStringList set_aside;
     if (missing) {
         if (auto ok = make_file(path); !ok) return tl::make_unexpected(ok.error());
+    }
+    if (*lock) {
+        auto aside = set_foreign_logs_aside(path);
+        if (!aside) return tl::make_unexpected(aside.error());
+        set_aside = std::move(*aside);
     }
     const QString connection = QUuid::createUuid().toString();
     std::unique_ptr<Notebook> book{new Notebook{path, connection}};
     book->lock_ = std::move(*lock);
+    book->set_aside_ = std::move(set_aside);
     auto db = QSqlDatabase::addDatabase("QSQLITE", connection);
     db.setDatabaseName(path);
     if (!db.open()) return fail(missing ? Trouble::ReadOnly : Trouble::NotFound, db.lastError().text());
     // Waits a little for another window's change, and no longer. What a schema says is not trusted.
     for (const char* pragma :
-         {"PRAGMA busy_timeout = 1500", "PRAGMA trusted_schema = OFF", "PRAGMA cell_size_check = ON"}) {
+         {"PRAGMA busy_timeout = 5000", "PRAGMA trusted_schema = OFF", "PRAGMA cell_size_check = ON"}) {
         if (auto ok = run_all(connection, {pragma}); !ok) return tl::make_unexpected(ok.error());
     }
-    if (auto readable = run_all(connection, {"PRAGMA application_id"}); !readable)
-        return tl::make_unexpected(readable.error());
-    const bool fresh = missing || unborn(connection);
-    const int version = one_value(connection, "PRAGMA user_version").toInt();
-    if (!fresh && one_value(connection, "PRAGMA application_id").toInt() != application_id)
-        return fail(Trouble::NotANotebook);
+    const auto said = what_it_says(connection);
+    if (!said) return tl::make_unexpected(said.error());
+    const bool fresh = missing || said->unborn();
+    const int version = said->version;
+    if (!fresh && said->application != application_id) return fail(Trouble::NotANotebook);
     if (version > schema_version) return fail(Trouble::Newer, QString::number(version));
     if (book->looks_only()) {
         if (fresh || version != schema_version) return fail(Trouble::InUse);
@@ -227,7 +281,9 @@ Result<std::unique_ptr<Notebook>> Notebook::open(const QString& given)
     } else if (auto ok = book->prepare_to_write(fresh); !ok) {
         return tl::make_unexpected(ok.error());
     }
+    book->held_ = identity_of(path);
     (void)book->changed_elsewhere();
+    (void)book->take_unread();
     return book;
 }
 
@@ -243,9 +299,32 @@ Result<bool> Notebook::try_to_write()
     return ok;
 }
 
+std::optional<Trouble> Notebook::lost() const
+{
+    const auto there = identity_of(path_);
+    if (!there) return Trouble::Gone;
+    return there == held_ ? std::nullopt : std::optional{Trouble::Replaced};
+}
+
+Result<bool> Notebook::keep_elsewhere(const QString& path) const
+{
+    const int fd = ::open(QFile::encodeName(path), O_WRONLY | O_CREAT | O_EXCL | O_NOFOLLOW | O_CLOEXEC, 0600);
+    if (fd < 0) return fail(errno == ENOSPC ? Trouble::DiskFull : Trouble::ReadOnly, path);
+    ::close(fd);
+    QSqlQuery q{QSqlDatabase::database(connection_)};
+    const bool ready = q.prepare("VACUUM INTO ?");
+    if (ready) q.bindValue(0, path);
+    const bool written = ready && q.exec();
+    const Failure f{trouble_of(q.lastError()), q.lastError().text()};
+    if (written && flushed(path)) return true;
+    QFile::remove(path);
+    return written ? fail(Trouble::DiskFull, path) : tl::make_unexpected(f);
+}
+
 bool Notebook::changed_elsewhere()
 {
-    const auto now = one_value(connection_, "PRAGMA data_version").toLongLong();
+    const auto read = one_value(connection_, "PRAGMA data_version");
+    const auto now = read ? read->toLongLong() : data_version_;
     return std::exchange(data_version_, now) != now;
 }
 

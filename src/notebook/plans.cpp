@@ -53,8 +53,7 @@ QString key(AdjustmentKind kind)
 
 std::optional<Id> Notebook::plan_id(Id wearer, PlanFor what) const
 {
-    auto q = ask(connection_, "SELECT id FROM plan WHERE wearer_id = ? AND " + column_of(what) + " = ?",
-                 {wearer, what.id});
+    auto q = ask("SELECT id FROM plan WHERE wearer_id = ? AND " + column_of(what) + " = ?", {wearer, what.id});
     return q.next() ? std::optional{q.value(0).toLongLong()} : std::nullopt;
 }
 
@@ -63,8 +62,7 @@ std::optional<std::vector<Amount>> Notebook::amounts(Id decision, const QString&
 {
     std::vector<Amount> out;
     auto q =
-        ask(connection_, "SELECT at, face, side, by_mm FROM decision_amount WHERE decision_id = ? ORDER BY id",
-            {decision});
+        ask("SELECT at, face, side, by_mm FROM decision_amount WHERE decision_id = ? ORDER BY id", {decision});
     while (q.next()) {
         const auto face = face_of_key(q.value(1).toString().toStdString());
         const auto side = side_said(q.value(2));
@@ -82,10 +80,10 @@ std::optional<std::vector<Amount>> Notebook::amounts(Id decision, const QString&
 std::vector<Notebook::KeptDecision> Notebook::decisions(Id plan) const
 {
     std::vector<KeptDecision> out;
-    auto q = ask(connection_,
-                 "SELECT id, adjustment, subject, answer, method, sides, seen_on FROM decision WHERE plan_id = ? "
-                 "ORDER BY id",
-                 {plan});
+    auto q =
+        ask("SELECT id, adjustment, subject, answer, method, sides, seen_on FROM decision WHERE plan_id = ? "
+            "ORDER BY id",
+            {plan});
     while (q.next()) {
         const QString name = q.value(1).toString();
         const QString subject = q.value(2).toString();
@@ -124,9 +122,9 @@ Plan Notebook::plan(Id wearer, PlanFor what) const
     Plan out;
     const auto id = plan_id(wearer, what);
     if (!id) return out;
-    auto head = ask(connection_, "SELECT " + plan_columns.join(", ") + " FROM plan WHERE id = ?", {*id});
+    auto head = ask("SELECT " + plan_columns.join(", ") + " FROM plan WHERE id = ?", {*id});
     if (!head.next()) return out;
-    auto sizes = ask(connection_, "SELECT level, size FROM plan_size WHERE plan_id = ?", {*id});
+    auto sizes = ask("SELECT level, size FROM plan_size WHERE plan_id = ?", {*id});
     while (sizes.next()) {
         const auto level = level_of_key(sizes.value(0).toString().toStdString());
         if (level && !sizes.value(1).toString().isEmpty())
@@ -156,7 +154,7 @@ Plan Notebook::plan(Id wearer, PlanFor what) const
     out.sewn = head.value(9).toInt() != 0;
     out.make_up = make_up(*id);
     for (const auto& kept : decisions(*id)) out.put(kept.decision);
-    auto wishes = ask(connection_, "SELECT measure, ease_mm FROM ease_wish WHERE plan_id = ?", {*id});
+    auto wishes = ask("SELECT measure, ease_mm FROM ease_wish WHERE plan_id = ?", {*id});
     while (wishes.next()) {
         const auto m = measure_of_key(wishes.value(0).toString().toStdString());
         const auto ease = length_of(wishes.value(1), Length::mm(2000));

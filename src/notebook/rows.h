@@ -15,7 +15,23 @@ namespace sartorum::notebook {
 [[nodiscard]] tl::unexpected<Failure> fail(Trouble, const QString& detail = {});
 [[nodiscard]] QString tr_(const char* text);
 
+// The query as it was run; its error says whether it could be.
 [[nodiscard]] QSqlQuery ask(const QString& connection, const QString& sql, const QVariantList& values = {});
+
+// What was asked, row by row. A read that fails is no "nothing there": the notebook keeps why, and a change that
+// read it is given up. More rows than any notebook has are named and left out.
+class Notebook::Rows {
+public:
+    Rows(const Notebook& book, QSqlQuery query);
+    [[nodiscard]] bool next();
+    [[nodiscard]] QVariant value(int column) const { return query_.value(column); }
+
+private:
+    void note_error();
+    const Notebook& book_;
+    QSqlQuery query_;
+    int read_ = 0;
+};
 
 // One transaction, recorded under one name for undo. Rolled back unless committed; a change that changes nothing
 // leaves no trace.
@@ -44,6 +60,7 @@ public:
 
 private:
     void finish();
+    const Notebook& book_;
     QSqlDatabase db_;
     std::optional<Failure> failed_;
     bool undoable_;

@@ -24,20 +24,20 @@ QString line_key(TissueLine line)
 std::vector<Named> Notebook::tissues() const
 {
     std::vector<Named> out;
-    auto q = ask(connection_, "SELECT id, name, maker FROM tissue ORDER BY id DESC");
+    auto q = ask("SELECT id, name, maker FROM tissue ORDER BY id DESC");
     while (q.next()) out.push_back({q.value(0).toLongLong(), q.value(1).toString(), q.value(2).toString()});
     return out;
 }
 
 std::optional<Id> Notebook::pattern_of_tissue(Id id) const
 {
-    auto q = ask(connection_, "SELECT pattern_id FROM tissue WHERE id = ? AND pattern_id IS NOT NULL", {id});
+    auto q = ask("SELECT pattern_id FROM tissue WHERE id = ? AND pattern_id IS NOT NULL", {id});
     return q.next() ? std::optional{q.value(0).toLongLong()} : std::nullopt;
 }
 
 void Notebook::read_lines(Id size, TissueSize& out) const
 {
-    auto q = ask(connection_, "SELECT line, state, value_mm FROM tissue_line WHERE size_id = ?", {size});
+    auto q = ask("SELECT line, state, value_mm FROM tissue_line WHERE size_id = ?", {size});
     while (q.next()) {
         const auto line = tissue_line_of(q.value(0).toString().toStdString());
         const auto state = from_word<TissueState>(state_words, q.value(1));
@@ -53,7 +53,7 @@ void Notebook::read_lines(Id size, TissueSize& out) const
 
 std::optional<Tissue> Notebook::tissue(Id id) const
 {
-    auto head = ask(connection_, "SELECT name, maker, kind, size FROM tissue WHERE id = ?", {id});
+    auto head = ask("SELECT name, maker, kind, size FROM tissue WHERE id = ?", {id});
     if (!head.next()) return std::nullopt;
     Tissue out;
     out.name = head.value(0).toString().toStdString();
@@ -65,7 +65,7 @@ std::optional<Tissue> Notebook::tissue(Id id) const
         return std::nullopt;
     }
     out.kind = *kind;
-    auto notes = ask(connection_, "SELECT note, word FROM tissue_note WHERE tissue_id = ?", {id});
+    auto notes = ask("SELECT note, word FROM tissue_note WHERE tissue_id = ?", {id});
     while (notes.next()) {
         const auto note = tissue_note_of(notes.value(0).toString().toStdString());
         const auto word = notes.value(1).toString().toStdString();
@@ -77,7 +77,7 @@ std::optional<Tissue> Notebook::tissue(Id id) const
         }
         out.notes[*note] = static_cast<int>(at - words.begin());
     }
-    auto sizes = ask(connection_, "SELECT id, name FROM tissue_size WHERE tissue_id = ? ORDER BY id LIMIT ?",
+    auto sizes = ask("SELECT id, name FROM tissue_size WHERE tissue_id = ? ORDER BY id LIMIT ?",
                      {id, static_cast<int>(most_tissue_sizes)});
     while (sizes.next()) {
         TissueSize s{sizes.value(1).toString().toStdString(), {}};
@@ -160,8 +160,7 @@ Result<bool> Notebook::save_tissue(Id id, const Tissue& t, const QString& act)
     }
     for (const auto& s : t.sizes) {
         const auto* was = old.size_named(s.name);
-        auto q =
-            ask(connection_, "SELECT id FROM tissue_size WHERE tissue_id = ? AND name = ?", {id, text(s.name)});
+        auto q = ask("SELECT id FROM tissue_size WHERE tissue_id = ? AND name = ?", {id, text(s.name)});
         const Id size = was && q.next() ? q.value(0).toLongLong()
                                         : change.insert("INSERT INTO tissue_size (tissue_id, name) VALUES (?, ?)",
                                                         {id, text(s.name)});

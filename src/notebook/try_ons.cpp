@@ -152,11 +152,11 @@ Result<Id> Notebook::keep_version(Id wearer, Id pattern, const QString& name, co
 std::vector<KeptVersion> Notebook::versions(Id wearer, Id pattern) const
 {
     std::vector<KeptVersion> out;
-    auto q = ask(connection_,
-                 "SELECT id, name, kept_on, kind, passed_on, passed_over FROM version WHERE wearer_id = ? AND "
-                 "pattern_id = ? ORDER BY "
-                 "id DESC",
-                 {wearer, pattern});
+    auto q =
+        ask("SELECT id, name, kept_on, kind, passed_on, passed_over FROM version WHERE wearer_id = ? AND "
+            "pattern_id = ? ORDER BY "
+            "id DESC",
+            {wearer, pattern});
     while (q.next()) {
         const auto what = from_word<KeptFor>(kept_for_words, q.value(3));
         if (!what) leave_out(tr_("why a version was kept"), q.value(3));
@@ -169,7 +169,7 @@ std::vector<KeptVersion> Notebook::versions(Id wearer, Id pattern) const
 
 std::optional<QByteArray> Notebook::version(Id id) const
 {
-    auto q = ask(connection_, "SELECT work FROM version WHERE id = ?", {id});
+    auto q = ask("SELECT work FROM version WHERE id = ?", {id});
     return q.next() ? std::optional{q.value(0).toString().toUtf8()} : std::nullopt;
 }
 
@@ -184,8 +184,7 @@ Result<bool> Notebook::pass_gate(Id version, const QDate& day, const QString& ov
 std::vector<Notebook::Row<Note>> Notebook::notes(Id try_on) const
 {
     std::vector<Row<Note>> out;
-    auto q = ask(connection_,
-                 "SELECT id, " + note_columns.join(", ") + " FROM toile_note WHERE try_on_id = ? ORDER BY id",
+    auto q = ask("SELECT id, " + note_columns.join(", ") + " FROM toile_note WHERE try_on_id = ? ORDER BY id",
                  {try_on});
     while (q.next()) {
         const auto sight = sight_of(q.value(1).toString().toStdString());
@@ -214,8 +213,7 @@ std::vector<Notebook::Row<Note>> Notebook::notes(Id try_on) const
 std::vector<Notebook::Row<Answered>> Notebook::answers(Id try_on) const
 {
     std::vector<Row<Answered>> out;
-    auto q = ask(connection_, "SELECT id, test, yes, pinched_mm FROM toile_answer WHERE try_on_id = ? ORDER BY id",
-                 {try_on});
+    auto q = ask("SELECT id, test, yes, pinched_mm FROM toile_answer WHERE try_on_id = ? ORDER BY id", {try_on});
     while (q.next()) {
         const auto test = small_test_of(q.value(1).toString().toStdString());
         const auto pinched = length_of(q.value(3), found_most);
@@ -233,8 +231,7 @@ std::vector<Notebook::Row<Found>> Notebook::found(Id try_on) const
 {
     std::vector<Row<Found>> out;
     auto q =
-        ask(connection_, "SELECT id, what, at, face, side, by_mm FROM toile_found WHERE try_on_id = ? ORDER BY id",
-            {try_on});
+        ask("SELECT id, what, at, face, side, by_mm FROM toile_found WHERE try_on_id = ? ORDER BY id", {try_on});
     while (q.next()) {
         const auto what = by_hand_of_key(q.value(1).toString().toStdString());
         const std::string at = q.value(2).toString().toStdString();
@@ -258,7 +255,7 @@ std::vector<Notebook::Row<Found>> Notebook::found(Id try_on) const
 
 std::optional<TryOn> Notebook::try_on(Id id) const
 {
-    auto q = ask(connection_, "SELECT " + try_on_columns.join(", ") + " FROM try_on WHERE id = ?", {id});
+    auto q = ask("SELECT " + try_on_columns.join(", ") + " FROM try_on WHERE id = ?", {id});
     if (!q.next()) return std::nullopt;
     const auto day = day_of(q.value(0));
     const auto what = put_on_of_key(q.value(1).toString().toStdString());
@@ -286,7 +283,6 @@ std::vector<KeptTryOn> Notebook::try_ons(Id wearer, Id pattern) const
 {
     std::vector<KeptTryOn> out;
     auto q = ask(
-        connection_,
         "SELECT t.id, t.version_id FROM try_on t JOIN version v ON v.id = t.version_id WHERE v.wearer_id = ? AND "
         "v.pattern_id = ? ORDER BY t.id",
         {wearer, pattern});
@@ -340,8 +336,7 @@ std::vector<Notebook::Row<PhotoLine>> Notebook::photo_lines(Id photo) const
 {
     std::vector<Row<PhotoLine>> out;
     auto q =
-        ask(connection_,
-            "SELECT id, " + line_columns.join(", ") + " FROM photo_line WHERE photo_id = ? ORDER BY id", {photo});
+        ask("SELECT id, " + line_columns.join(", ") + " FROM photo_line WHERE photo_id = ? ORDER BY id", {photo});
     while (q.next()) {
         const auto what = guideline_of_key(q.value(1).toString().toStdString());
         const auto ax = place_of(q.value(2));
@@ -363,7 +358,7 @@ std::vector<Notebook::Row<PhotoLine>> Notebook::photo_lines(Id photo) const
 std::vector<KeptPhoto> Notebook::photos(Id try_on) const
 {
     std::vector<KeptPhoto> out;
-    auto q = ask(connection_, "SELECT id, blob, view FROM photo WHERE try_on_id = ? ORDER BY id", {try_on});
+    auto q = ask("SELECT id, blob, view FROM photo WHERE try_on_id = ? ORDER BY id", {try_on});
     while (q.next()) {
         const auto view = photo_view_of_key(q.value(2).toString().toStdString());
         if (!view) {
@@ -379,7 +374,7 @@ std::vector<KeptPhoto> Notebook::photos(Id try_on) const
 
 std::optional<QByteArray> Notebook::picture(const QString& blob) const
 {
-    auto q = ask(connection_, "SELECT data FROM blob WHERE hash = ?", {blob});
+    auto q = ask("SELECT data FROM blob WHERE hash = ?", {blob});
     return q.next() ? std::optional{q.value(0).toByteArray()} : std::nullopt;
 }
 

@@ -10,12 +10,18 @@ constexpr int acts_kept = 500;
 }  // namespace
 
 Notebook::Change::Change(const Notebook& book, const QString& name, bool undoable)
-    : db_{QSqlDatabase::database(book.connection_)}, undoable_{undoable}
+    : book_{book}, db_{QSqlDatabase::database(book.connection_)}, undoable_{undoable}
 {
     if (book.looks_only()) {
         failed_ = Failure{Trouble::OtherWindow, {}};
         return;
     }
+    // Nothing is kept in a file that nobody will open again.
+    if (const auto lost = book.lost()) {
+        failed_ = Failure{*lost, book.path_};
+        return;
+    }
+    (void)book.take_unread();
     run("BEGIN IMMEDIATE");
     if (!undoable || failed_) return;
     run("INSERT INTO act (name, side) VALUES (?, 'undo')", {name});
@@ -36,9 +42,9 @@ QSqlQuery Notebook::Change::run(const QString& sql, const QVariantList& values)
 {
     QSqlQuery q{db_};
     if (failed_) return q;
-    q.prepare(sql);
-    for (int i = 0; i < values.size(); ++i) q.bindValue(i, values[i]);
-    if (!q.exec()) failed_ = Failure{trouble_of(q.lastError()), q.lastError().text()};
+    const bool ready = q.prepare(sql);
+    for (int i = 0; ready && i < values.size(); ++i) q.bindValue(i, values[i]);
+    if (!ready || !q.exec()) failed_ = Failure{trouble_of(q.lastError()), q.lastError().text()};
     return q;
 }
 
@@ -54,6 +60,8 @@ void Notebook::Change::give_up(Failure f)
 
 void Notebook::Change::finish()
 {
+    // What was read to know what to write could not be read.
+    if (auto unread = book_.take_unread(); unread && !failed_) failed_ = std::move(unread);
     if (undoable_ && !failed_) {
         // What changed nothing is no act, and ends no way forward.
         auto changed = run("SELECT 1 FROM undo_change WHERE act = (SELECT id FROM current_act) LIMIT 1");
@@ -72,13 +80,13 @@ void Notebook::Change::finish()
 
 std::optional<QString> Notebook::undo_name() const
 {
-    auto q = ask(connection_, "SELECT name FROM act WHERE side = 'undo' ORDER BY id DESC LIMIT 1");
+    auto q = ask("SELECT name FROM act WHERE side = 'undo' ORDER BY id DESC LIMIT 1");
     return q.next() ? std::optional{q.value(0).toString()} : std::nullopt;
 }
 
 std::optional<QString> Notebook::redo_name() const
 {
-    auto q = ask(connection_, "SELECT name FROM act WHERE side = 'redo' ORDER BY id LIMIT 1");
+    auto q = ask("SELECT name FROM act WHERE side = 'redo' ORDER BY id LIMIT 1");
     return q.next() ? std::optional{q.value(0).toString()} : std::nullopt;
 }
 

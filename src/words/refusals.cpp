@@ -263,6 +263,10 @@ QString refusal(const Refusal& r, Unit u)
         case Why::LiningDiffers:
             return t("This lining (%1) is not cut as the piece it lines. Alter it by hand, as that piece was.")
                 .arg(text(r.field).replace('-', ' '));
+        case Why::FacingParted:
+            return t("%1 has several edges like that. A facing is made along one edge, or along two with a dart "
+                     "between them.")
+                .arg(field);
         case Why::FacingNoRoom:
             return t("A facing as wide as this finds no room on the altered piece (%1). Draw it by hand, "
                      "narrower.")

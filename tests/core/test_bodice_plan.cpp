@@ -210,7 +210,7 @@ private slots:
     void an_amount_that_ruins_the_outline_is_refused_with_the_most_that_does_not()
     {
         const auto b = bench();
-        for (const auto& [kind, mm] : {std::pair{ShoulderLength, -200.0}, {ShoulderLength, -260.0}}) {
+        for (const auto& [kind, mm] : {std::pair{ShoulderLength, -145.0}, {ShoulderLength, -149.0}}) {
             Plan plan = plan_at("12");
             plan.decide({kind, Answer::Accepted, Length::mm(mm)});
             const auto refused = *b(plan).line(kind);

@@ -588,12 +588,12 @@ private slots:
     void more_than_the_paper_carries_is_refused_with_the_most()
     {
         Bench b = lockgate();
-        b.plan.decide(taken({{{}, Face::Both, {}, Length::mm(-190)}}));
+        b.plan.decide(taken({{{}, Face::Both, {}, Length::mm(-170)}}));
         const auto c = b();
         const auto& line = line_of(c);
         QCOMPARE(line.state, LineState::Refused);
         QVERIFY(line.refusal->low < Length::mm(-30));
-        QVERIFY(line.refusal->low > Length::mm(-190));
+        QVERIFY(line.refusal->low > Length::mm(-170));
     }
 
     void what_leaves_no_paper_is_refused()

@@ -191,6 +191,31 @@ private slots:
         second.room->add_wearer("Somebody else");
         QCOMPARE(second.room->wearer_name(), QString{"Somebody else"});
     }
+    // Said above the work within a second, nothing is called kept, and it can be kept elsewhere.
+    void a_notebook_taken_away_while_it_is_open_is_said_and_kept_elsewhere()
+    {
+        const QString path = at();
+        Desk d{path, true};
+        d.room->add_wearer("Kept before");
+        QVERIFY(QFile::remove(path));
+        QTRY_VERIFY_WITH_TIMEOUT(d.window->notice().text().contains("taken away"), 3000);
+        QCOMPARE(d.room->kept_at(), QString{"Not kept"});
+        d.room->add_wearer("Not kept");
+        QCOMPARE(d.room->wearer_name(), QString{"Kept before"});
+        QCOMPARE(d.room->kept_at(), QString{"Not kept"});
+        QVERIFY(!QFile::exists(path));
+        const QString there = path + "-2";
+        QSignalSpy wanted{d.window.get(), &Window::elsewhere_wanted};
+        d.window->keep_elsewhere(there);
+        QCOMPARE(wanted.size(), 1);
+        QCOMPARE(wanted[0][0].toString(), there);
+        const auto kept = notebook::Notebook::open(there);
+        QVERIFY(kept.has_value());
+        QCOMPARE((*kept)->wearers().back().name, QString{"Kept before"});
+        // What is there already is never written over.
+        d.window->keep_elsewhere(there);
+        QCOMPARE(wanted.size(), 1);
+    }
     void undo_with_nothing_to_take_back_says_why()
     {
         Desk d{at(), false};
@@ -228,7 +253,7 @@ private slots:
         QSignalSpy cared{d.window.get(), &Window::looked_after};
         d.window->look_after_the_notebook();
         QVERIFY(cared.wait(10'000));
-        QCOMPARE(notebook::daily_copies(path).size(), std::size_t{1});
+        QCOMPARE(notebook::daily_copies(path, QDate::currentDate().addDays(1)).size(), std::size_t{1});
         d.click("notice_close");
         QVERIFY(!d.window->notice().isVisible());
     }
@@ -336,7 +361,8 @@ private slots:
         auto* app = qobject_cast<desk::Application*>(QCoreApplication::instance());
         QVERIFY(app);
         Desk d{at(), true};
-        connect(app, &desk::Application::failed, d.window.get(), &Window::tell);
+        connect(app, &desk::Application::failed, d.window.get(),
+                [&](const QString& said) { d.window->tell(said, said); });
         QCoreApplication::postEvent(&throws, new QEvent{QEvent::User});
         QCoreApplication::sendPostedEvents();
         QVERIFY(d.find("foot")->accessibleName().contains("could not be worked out"));
@@ -347,14 +373,22 @@ private slots:
     void the_report_holds_versions_and_refusals_and_nothing_of_a_body()
     {
         Desk d{at(), true};
-        d.window->tell("Waist: 9999.0 cm lies outside 30.0 cm to 250.0 cm.");
-        d.window->tell("ottilie-waist-84.csv: “Ottilie 84½” is not a length.");
+        d.window->tell_file("Ottilie Muster 84 skirt.svg", {Why::FileBroken, "Ottilie", {}, {}, {}, 84});
+        d.window->tell_file("Ottilie.csv", {Why::ChartSizeTwice, "Ottilie 84½", {}, {}, {}, 84});
+        d.window->tell_file(
+            {}, {Why::OutOfRange, "waist of Ottilie", Length::mm(99990), Length::mm(840), Length::mm(9999), 84});
+        // Every reason there is, with names and numbers in all its places.
+        for (int why = 0; why <= static_cast<int>(Why::PictureTooLarge); ++why) {
+            const Refusal r{static_cast<Why>(why), "Ottilie",       Length::mm(84),
+                            Length::mm(8484),      Length::mm(848), 84};
+            const QString said = plain(r);
+            QVERIFY2(!said.contains("Ottilie") && !said.contains("84"), qPrintable(said));
+        }
         in_dialog([](QWidget* guide) {
             in_dialog([](QWidget* w) {
                 const auto text = w->findChild<QPlainTextEdit*>("report_text")->toPlainText();
                 QVERIFY(text.contains("Sartorum") && text.contains("Notebook version 12"));
-                QVERIFY(text.contains("Waist: # cm lies outside # cm to # cm."));
-                QVERIFY(text.contains("[file]: “…” is not a length."));
+                QVERIFY(text.contains(plain(Refusal{Why::FileBroken, {}, {}, {}, {}, 0})));
                 for (const char* own : {"84", "9999", "Ottilie", "ottilie", "½"})
                     QVERIFY2(!text.contains(QLatin1String{own}), own);
             });

@@ -4,12 +4,15 @@
 #include <QFile>
 #include <QTest>
 #include <cmath>
+#include <ctime>
+#include <set>
 
 #include "core/plan/trial.h"
 #include "formats/chart_csv.h"
 #include "formats/json.h"
 #include "formats/pattern_svg.h"
 #include "formats/text_file.h"
+#include "formats/work_json.h"
 #include "tests.h"
 #include "words/words.h"
 
@@ -274,6 +277,156 @@ private slots:
         const auto strange = on(skirt);
         QCOMPARE(strange.not_done.size(), std::size_t{1});
         QCOMPARE(strange.not_done[0].why.why, Why::NotOnThisGarment);
+    }
+    // One work in one file: as deep, as many and as often as its parts by themselves, and no more.
+    void a_work_is_read_within_limits()
+    {
+        const Work work =
+            work_of(*read_pattern_svg(demo("lockside-skirt.svg")), *read_chart_csv(demo("towpath-paper.csv")),
+                    read_body(demo("ottilie.json"))->set, plan_in_sizes("16", "16"));
+        const std::string whole = work_json(work, "Ottilie");
+        QVERIFY(read_work(whole).has_value());
+        const auto with_body = [&](const std::string& body) {
+            const auto from = whole.find("\"body\": ") + 8;
+            const auto to = whole.find("\"plan\": ", from);
+            return whole.substr(0, from) + body + ",\n " + whole.substr(to);
+        };
+        const std::string deep = R"({"a":)" + std::string(100'000, '[') + std::string(100'000, ']') + "}";
+        QCOMPARE(read_work(with_body(deep)).error().why, Why::FileTooDeep);
+        std::string many = "{";
+        for (int k = 0; k < 100'000; ++k) many += "\"k" + std::to_string(k) + "\":0,";
+        many.back() = '}';
+        QCOMPARE(read_work(with_body(many)).error().why, Why::FileTooMany);
+        const auto twice = read_work(with(whole, "\"body\":", "\"plan\": {}, \"body\":"));
+        QVERIFY(!twice && twice.error().why == Why::KeyTwice && twice.error().field == "plan");
+    }
+    void members_of_a_piece_brought_in_are_named()
+    {
+        const auto plan = read_plan(
+            R"({"waist_size":"16","hip_size":"16","make_up":{"brought":[{"pattern":"A","size":"16","drawing":"<svg/>",
+               "to":[{"piece":"front","edge":"hem","evil":1}]}]}})");
+        QVERIFY(!plan && plan.error().why == Why::KeyUnknown && plan.error().field == "brought: to: evil");
+    }
+    void what_moves_in_a_drawing_is_refused_by_its_name()
+    {
+        for (const char* name : {"animate", "animateTransform", "animateMotion", "set", "audio", "object"}) {
+            const auto svg =
+                with(demo("lockside-skirt.svg"), "<g data-size", "<" + std::string{name} + "/><g data-size");
+            const auto read = read_pattern_svg(svg);
+            QVERIFY2(!read && read.error().why == Why::FileActiveContent && read.error().field == name, name);
+        }
+    }
+    // A facing is made along one edge: asked for along several that lie apart it is not made, and says so.
+    void a_facing_along_plain_edges_is_not_made()
+    {
+        const auto pattern = *read_pattern_svg(demo("aqueduct-dress.svg"));
+        const auto chart = *read_chart_csv(demo("aqueduct-dress.csv"));
+        auto plan = *read_plan(hostile("facing-from-plain-edge-crashes.json"));
+        const std::string size = pattern.sizes[pattern.sizes.size() / 2].size;
+        plan.take_sizes(size, size, size);
+        const auto c = compute(pattern, chart, read_body(demo("ottilie.json"))->set, plan);
+        QVERIFY(c && c->not_made.size() == 1);
+        QVERIFY(c->not_made[0].why.why == Why::FacingParted);
+        QVERIFY(words::not_made(c->not_made[0], Unit::Centimetre).contains("along one edge"));
+        // Every edge of every piece, of every garment of the demo: made, or said.
+        int asked = 0;
+        for (const char* name : {"aqueduct-dress", "reedbed-dress", "bulrush-dress", "slipway-all-in-one",
+                                 "lockgate-trousers", "heron-tee"}) {
+            const auto p = *read_pattern_svg(demo((std::string{name} + ".svg").c_str()));
+            const auto ch = *read_chart_csv(demo((std::string{name} + ".csv").c_str()));
+            const auto& sized = p.sizes[p.sizes.size() / 2];
+            const Plan plain = plan_in_sizes(sized.size, sized.size, sized.size);
+            const auto before = compute(p, ch, {}, plain)->altered.pieces.size();
+            for (const auto& piece : sized.pieces) {
+                std::set<EdgeRole> roles;
+                for (const auto& e : piece.edges) {
+                    if (!roles.insert(e.role).second) continue;
+                    Plan one = plain;
+                    one.make_up.facings.push_back({{piece.id, e.role}, Length::mm(40)});
+                    const auto made = compute(p, ch, {}, one);
+                    QVERIFY(made.has_value());
+                    const bool there = made->altered.pieces.size() > before;
+                    QVERIFY2(there || !made->not_made.empty(), piece.id.c_str());
+                    ++asked;
+                }
+            }
+        }
+        QVERIFY(asked > 100);
+    }
+    // Rises read seated on the left alone: there is no left rise.
+    void a_reading_of_a_side_that_has_none_is_refused_and_ends_nothing()
+    {
+        const auto read = read_body(
+            R"({"name":"A","date":"2026-01-01","readings":{},"left":{"seated_front_rise":[360],"seated_back_rise":[490]}})");
+        QVERIFY(!read && read.error().why == Why::KeyUnknown && read.error().field == "left: seated_front_rise");
+        BodySet body{"2026-01-01", {}};
+        body.left[Measure::SeatedFrontRise] = {Length::mm(360)};
+        body.left[Measure::SeatedBackRise] = {Length::mm(490)};
+        QVERIFY(!as_worn(body, true).taken(Measure::FrontRise, Side::Right));
+    }
+    void an_amount_far_past_any_paper_is_refused_at_once()
+    {
+        auto plan = *read_plan(hostile("crotch-point-far-over-limit-takes-14-s.json"));
+        const auto pattern = *read_pattern_svg(demo("lockgate-trousers.svg"));
+        const std::string size = pattern.sizes[pattern.sizes.size() / 2].size;
+        plan.take_sizes(size, size, size);
+        const auto c = *compute(pattern, *read_chart_csv(demo("lockgate-trousers.csv")), {}, plan);
+        QCOMPARE(c.not_done.size(), std::size_t{1});
+        QVERIFY(c.not_done[0].why.why == Why::AmountTooLarge);
+        QVERIFY(words::not_done(c.not_done[0], Unit::Centimetre).contains("49.4 cm"));
+    }
+    // Sixteen times the input takes about sixteen times as long, in each reader, in what once went up by the
+    // square: that is looked at, and not how quick this machine is.
+    void every_reader_is_linear_in_its_input_data()
+    {
+        QTest::addColumn<QString>("what");
+        for (const char* what : {"transforms", "digits", "quotes", "keys", "depth", "attributes", "path", "cells",
+                                 "names", "work keys"})
+            QTest::newRow(what) << QString{what};
+    }
+    void every_reader_is_linear_in_its_input()
+    {
+        QFETCH(QString, what);
+        const std::string skirt = demo("lockside-skirt.svg");
+        const auto text = [&](int n) -> std::string {
+            const auto times = [&](const std::string& one) {
+                std::string out;
+                for (int k = 0; k < n; ++k) out += one;
+                return out;
+            };
+            if (what == "transforms") return with(skirt, "translate(60 70)", times("scale(1)"));
+            if (what == "digits") return with(skirt, "width=\"", "width=\"" + times("1"));
+            if (what == "quotes") return times(" \"");
+            if (what == "cells") return "size" + times(",a") + "\n1" + times(",1") + "\n";
+            if (what == "names") return "maker," + times("x ") + "\nsize,hip\n8,90\n10,94\n";
+            if (what == "depth")
+                return R"({"name":"A","date":"2026-01-01","readings":)" + times("[") + times("]") + "}";
+            if (what == "attributes") return with(skirt, "<g data-size", "<g " + times("a=\"\" ") + " data-size");
+            if (what == "path") return with(skirt, " d=\"M", " d=\"M" + times(" 0 0 L"));
+            std::string keys = R"({"name":"A","date":"2026-01-01","readings":{})";
+            for (int k = 0; k < n; ++k) keys += ",\"k" + std::to_string(k) + "\":0";
+            return keys + "}";
+        };
+        const auto read = [&](const std::string& t) {
+            if (what == "quotes" || what == "cells" || what == "names") return read_chart_csv(t).has_value();
+            if (what == "keys" || what == "depth") return read_body(t).has_value();
+            if (what == "work keys") return read_work(t).has_value();
+            return read_pattern_svg(t).has_value();
+        };
+        const auto took = [&](int n) {
+            const std::string t = text(n);
+            double least = 1e9;
+            for (int again = 0; again < 3; ++again) {
+                const std::clock_t from = std::clock();
+                (void)read(t);
+                least = std::min(least, double(std::clock() - from) / CLOCKS_PER_SEC);
+            }
+            return least;
+        };
+        constexpr int few = 20'000;
+        const double small = std::max(took(few), 0.002);
+        const double large = took(16 * few);
+        QVERIFY2(large < 64 * small, qPrintable(QString{"%1 s, then %2 s"}.arg(small).arg(large)));
     }
 };
 SARTORUM_TEST(TestHostile)

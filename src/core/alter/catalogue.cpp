@@ -165,6 +165,14 @@ UsualAmounts usual_amounts(const Adjustment& a, std::size_t method)
     return a.usual ? a.usual(method) : UsualAmounts{a.least, a.most};
 }
 
+Length far_beyond(const Adjustment& a, std::size_t method)
+{
+    constexpr double times = 6;
+    constexpr Length at_least = Length::mm(150);
+    const auto usual = usual_amounts(a, method);
+    return std::max(at_least, std::max(abs(usual.least), abs(usual.most)) * times);
+}
+
 std::optional<Length> usual_passed(const Adjustment& a, std::size_t method, Length by)
 {
     const auto usual = usual_amounts(a, method);

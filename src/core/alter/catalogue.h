@@ -15,6 +15,8 @@ namespace sartorum {
 [[nodiscard]] bool zero_works(const Adjustment&, std::size_t method);
 // What a way usually carries.
 [[nodiscard]] UsualAmounts usual_amounts(const Adjustment&, std::size_t method);
+// Further than anybody ever went: six times what is usual, and 15 cm at least. It is refused unseen.
+[[nodiscard]] Length far_beyond(const Adjustment&, std::size_t method);
 // The bound of that an amount lies past; none where it is usual.
 [[nodiscard]] std::optional<Length> usual_passed(const Adjustment&, std::size_t method, Length);
 // What is done on a part by itself; and of one that is sewn to another above or below it.

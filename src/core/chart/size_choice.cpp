@@ -217,15 +217,18 @@ namespace {
 
 void rises_as_worn(BodySet& set)
 {
-    const auto front = set.readings.find(SeatedFrontRise);
-    const auto back = set.readings.find(SeatedBackRise);
-    if (!set.taken(SeatedFrontRise) || !set.taken(SeatedBackRise)) return;
+    const auto read = [&](Measure m) {
+        const auto found = set.readings.find(m);
+        return found == set.readings.end() ? std::vector<Length>{} : found->second;
+    };
+    const auto front = read(SeatedFrontRise);
+    const auto back = read(SeatedBackRise);
+    if (front.empty() || back.empty()) return;
     std::vector<Length> whole;
-    for (std::size_t i = 0; i < std::min(front->second.size(), back->second.size()); ++i)
-        whole.push_back(front->second[i] + back->second[i]);
+    for (std::size_t i = 0; i < std::min(front.size(), back.size()); ++i) whole.push_back(front[i] + back[i]);
     if (set.taken(CrotchLength)) set.readings[CrotchLength] = std::move(whole);
-    set.readings[FrontRise] = std::vector<Length>{front->second};
-    set.readings[BackRise] = std::vector<Length>{back->second};
+    set.readings[FrontRise] = front;
+    set.readings[BackRise] = back;
 }
 
 }  // namespace

@@ -260,10 +260,19 @@ void keep_length(facing::Shut& out, Length wanted, bool from_last)
 
 namespace facing {
 
+std::size_t end_of_row(const Piece& on, EdgeRole role)
+{
+    std::size_t last = *edge_index(on, role);
+    while (last + 2 < on.edges.size() && on.edges[last + 1].role == EdgeRole::DartMouth &&
+           dart_at(on, last + 1) < on.darts.size() && on.edges[last + 2].role == role)
+        last += 2;
+    return last;
+}
+
 Shut shut_along(const Piece& on, EdgeRole role, OverDart how)
 {
     const std::size_t first = *edge_index(on, role);
-    const std::size_t last = *edge_index(on, role, true);
+    const std::size_t last = end_of_row(on, role);
     const std::size_t n = on.edges.size();
     // From the first on; then all of it turned back where the last lies at the centre.
     std::vector<Geom::Affine> to{Geom::identity()};
@@ -332,6 +341,7 @@ Outcome<Piece> drawn_inside(const Shut& shut, Length width, const Piece& like)
 Outcome<Piece> facing_drawn(const Piece& on, EdgeRole role, Length width)
 {
     if (!edge_index(on, role)) return refuse(Why::EdgeMissing, on.id);
+    if (facing::end_of_row(on, role) != *edge_index(on, role, true)) return refuse(Why::FacingParted, on.id);
     return facing::drawn_inside(facing::shut_along(on, role), width, on);
 }
 

@@ -18,6 +18,8 @@ struct Shut {
 // How the line is drawn smooth over a shut dart: through the corner that leaves, as what lies under it must; or in
 // one bow past it, as long as the edge is sewn.
 enum class OverDart { Through, Past };
+// The last of the edges of that role that lie in one row from the first on, a dart mouth between each two.
+[[nodiscard]] std::size_t end_of_row(const Piece&, EdgeRole);
 [[nodiscard]] Shut shut_along(const Piece&, EdgeRole, OverDart = OverDart::Through);
 
 // The strip to the right of the sewn edge's way, as wide all along; cut as often as that piece, and refused in its

@@ -128,8 +128,8 @@ void flatten_into(std::vector<Point>& out, const Geom::CubicBezier& c, double to
 
 const Geom::CubicBezier& segment_of(const Curve& c, std::size_t i)
 {
-    const auto* s = dynamic_cast<const Geom::CubicBezier*>(&c[i]);
-    assert(s);
+    const auto* s = i < c.size_default() ? dynamic_cast<const Geom::CubicBezier*>(&c[i]) : nullptr;
+    if (!s) throw NoSuchLine{};
     return *s;
 }
 
@@ -184,7 +184,7 @@ std::vector<Point> all_controls(const Curve& c)
 
 Curve from_controls(const std::vector<Point>& p)
 {
-    assert(p.size() >= 4 && p.size() % 3 == 1);
+    if (p.size() < 4 || p.size() % 3 != 1) throw NoSuchLine{};
     Curve c{p[0]};
     for (std::size_t i = 0; i + 3 < p.size(); i += 3)
         c.append(Geom::CubicBezier{p[i], p[i + 1], p[i + 2], p[i + 3]});
@@ -263,7 +263,7 @@ Halves split(const Curve& c, double time)
 {
     const double node = std::round(time);
     if (std::abs(time - node) < 1e-7) time = node;
-    assert(time > 0 && time < static_cast<double>(c.size_default()));
+    if (!(time > 0 && time < static_cast<double>(c.size_default()))) throw NoSuchLine{};
     const auto cut = static_cast<std::size_t>(time);
     const double share = time - static_cast<double>(cut);
     const auto add = [](Curve& to, const Geom::CubicBezier& s) {
@@ -430,6 +430,7 @@ double at_node(const Curve& c, double time, double near)
 Curve start_turned(const Curve& c, double radians)
 {
     auto p = all_controls(c);
+    if (p.size() < 2) return c;
     p[1] = p[0] + (p[1] - p[0]) * Geom::Rotate{radians};
     return from_controls(p);
 }
@@ -445,8 +446,10 @@ Curve start_cornered(const Curve& c, double radians, Length reach)
     if (length(c) <= reach * 1.5) return start_turned(c, radians);
     // At the node of a corner that was turned before, so that turning twice leaves no hair between the two.
     constexpr double turned_before = 2;
-    const double time = at_node(c, time_at(c, reach), turned_before);
-    const auto [near, far] = split(c, time);
+    const double there = time_at(c, reach);
+    const double node = at_node(c, there, turned_before);
+    const bool between = node > 0 && node < static_cast<double>(c.size_default());  // an end parts nothing
+    const auto [near, far] = split(c, between ? node : there);
     return joined(start_turned(near, radians), far);
 }
 
@@ -532,7 +535,7 @@ Curve ends_scaled_to_length(const Curve& c, Length wanted)
 
 Curve eased_between(const Curve& a, const Curve& b)
 {
-    assert(a.size_default() == b.size_default());
+    if (a.size_default() != b.size_default()) throw NoSuchLine{};
     auto p = all_controls(a);
     const auto q = all_controls(b);
     const auto w = ease_weights(a);

@@ -8,6 +8,7 @@
 #include <2geom/bezier-curve.h>
 #include <2geom/path.h>
 
+#include <exception>
 #include <functional>
 #include <optional>
 #include <vector>
@@ -21,6 +22,12 @@ using Curve = Geom::Path;
 
 inline const Point no_shift{0, 0};
 inline constexpr Length curve_tolerance = Length::mm(1e-3);
+
+// Asked for of a line that has it not: a segment, an inner place to part it at. Numbers nobody foresaw lead there.
+// Whatever is being done is refused for it (core/plan/doing.h, compute()); nothing is read beyond the line's end.
+struct NoSuchLine : std::exception {
+    [[nodiscard]] const char* what() const noexcept override { return "no such line"; }
+};
 
 [[nodiscard]] Curve straight(Point from, Point to);
 [[nodiscard]] Curve cubic(Point p0, Point p1, Point p2, Point p3);

@@ -73,7 +73,7 @@ Curve closed_run(const Piece& piece, EdgeRole role)
         const Curve here = e.curve * so_far;
         out = out ? joined(*out, here) : here;
     }
-    assert(out);
+    if (!out) throw NoSuchLine{};
     return *out;
 }
 

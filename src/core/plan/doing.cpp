@@ -5,6 +5,7 @@
 #include <exception>
 #include <new>
 
+#include "core/alter/catalogue.h"
 #include "core/paper/guides.h"
 #include "core/paper/princess_redraw.h"
 #include "core/paper/sound.h"
@@ -12,23 +13,11 @@
 namespace sartorum {
 namespace {
 
-// A library that gives up on an amount does so for this adjustment, not for the whole plan.
-Outcome<Applied> done_alone(const Doing& doing, const Dose& dose)
+// Panels trued, lines across still from edge to edge, and nothing on the paper that no hand can cut.
+Outcome<Applied> done_whole(const Doing& doing, const Dose& dose)
 {
     const auto& [entry, was, across] = doing;
-    try {
-        return entry.apply_across ? entry.apply_across(was, *across, dose) : entry.apply(was, dose);
-    } catch (const std::bad_alloc&) {
-        throw;
-    } catch (const std::exception&) {
-        return refuse(Why::PaperCrosses, std::string{entry.key});
-    }
-}
-
-// Panels trued, lines across still from edge to edge, and nothing on the paper that no hand can cut.
-Outcome<Applied> done_once(const Doing& doing, const Dose& dose)
-{
-    auto out = done_alone(doing, dose);
+    auto out = entry.apply_across ? entry.apply_across(was, *across, dose) : entry.apply(was, dose);
     if (!out) return out;
     settle_princess(out->garment.pieces);
     for (auto& p : out->garment.pieces) {
@@ -41,12 +30,41 @@ Outcome<Applied> done_once(const Doing& doing, const Dose& dose)
     return out;
 }
 
+// What no line can be drawn for, and a library that gives up on an amount, end this adjustment, not the whole
+// plan.
+Outcome<Applied> done_once(const Doing& doing, const Dose& dose)
+{
+    try {
+        return done_whole(doing, dose);
+    } catch (const std::bad_alloc&) {
+        throw;
+    } catch (const std::exception&) {
+        return refuse(Why::PaperCrosses, std::string{doing.entry.key});
+    }
+}
+
+// The first amount that is further than any paper is carried.
+std::optional<Refusal> beyond_all(const Adjustment& entry, const Dose& dose)
+{
+    const Length most = far_beyond(entry, dose.method);
+    std::vector<Length> all{dose.front, dose.back};
+    all.insert(all.end(), dose.at.begin(), dose.at.end());
+    for (const Length by : all) {
+        if (abs(by) > most) return Refusal{Why::AmountTooLarge, std::string{entry.key}, by, {}, {}, 0};
+    }
+    return std::nullopt;
+}
+
 // Where an amount ruins the outline it is refused with the most that does not, found by halving.
 Outcome<Applied> done_soundly(const Doing& doing, const Dose& dose)
 {
+    if (auto beyond = beyond_all(doing.entry, dose)) return tl::make_unexpected(std::move(*beyond));
     auto out = done_once(doing, dose);
     if (out || out.error().why != Why::PaperCrosses) return out;
-    constexpr int halvings = 8;
+    // Near what is refused unseen the bound is said less finely, and on the safe side.
+    const Length wild_from = far_beyond(doing.entry, dose.method) * (2.0 / 3);
+    const bool wild = abs(dose.front) > wild_from || abs(dose.back) > wild_from;
+    const int halvings = wild ? 4 : 8;
     double sound = 0;
     double ruined = 1;
     for (int i = 0; i < halvings; ++i) {

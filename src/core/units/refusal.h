@@ -94,6 +94,7 @@ enum class Why {
     DartAlreadyThere,
     NeedsPanels,     // this way is for a front of two panels
     LiningDiffers,   // a lining is not the piece it lines, less its hem
+    FacingParted,    // its edges do not lie in one row, a dart mouth between each two
     FacingNoRoom,    // it is wider than the piece it lies on
     NothingToSpace,  // no tuck of these pieces goes anywhere by that amount
     WayNotHere,      // one of the ways of an adjustment, where the garment has nothing for it

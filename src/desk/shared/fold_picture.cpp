@@ -66,9 +66,7 @@ void FoldPicture::paintEvent(QPaintEvent*)
     p.drawPath(cloth);
     // Opened: as much cloth as both sides of the fold.
     p.drawLine(QPointF{92, ground - 14}, QPointF{172, ground - 14});
-    const auto pen = [&](FoldAsked which) {
-        return which == asked_ ? QPen{d.woad, 2} : QPen{d.walnut_line, 1.2};
-    };
+    const auto pen = [&](FoldAsked which) { return which == asked_ ? QPen{d.woad, 2} : QPen{d.walnut_line, 1.2}; };
     const auto ink = [&](FoldAsked which) {
         p.setPen(which == asked_ ? d.woad : d.faded);
         p.setFont(look_.lato(12.5 * k / look_.scale(), which == asked_ ? QFont::DemiBold : QFont::Normal));

@@ -5,13 +5,13 @@
 #include <QFileDialog>
 #include <QHBoxLayout>
 #include <QPlainTextEdit>
-#include <QRegularExpression>
 #include <QScreen>
 #include <QSysInfo>
 #include <QTime>
 #include <QVBoxLayout>
 
 #include "desk/dialogs/sheet.h"
+#include "desk/room.h"
 #include "desk/shared/parts.h"
 #include "formats/text_file.h"
 #include "notebook/schema.h"
@@ -19,19 +19,20 @@
 
 namespace sartorum::desk {
 
-QString without_particulars(QString sentence)
+QString plain(const Refusal& r)
 {
-    static const QRegularExpression quoted{"“[^”]*”"};
-    static const QRegularExpression file{R"(\S+\.(svg|csv|txt|json|pdf|sartorum)\b)"};
-    static const QRegularExpression number{R"([+−-]?[0-9⅛¼⅜½⅝¾⅞⅓⅔][0-9.,/⅛¼⅜½⅝¾⅞⅓⅔]*)"};
-    sentence.replace(quoted, "“…”").replace(file, "[file]");
-    return sentence.replace(number, "#");
+    return words::refusal({r.why, "…", {}, {}, {}, 0}, Unit::Centimetre);
 }
 
-void Report::refused(const QString& sentence)
+QString plain(const notebook::Failure& f)
+{
+    return trouble_text({f.trouble, "…"});
+}
+
+void Report::refused(const QString& said)
 {
     constexpr qsizetype most = 50;
-    last_ << QTime::currentTime().toString("HH:mm") + "  " + without_particulars(sentence);
+    last_ << QTime::currentTime().toString("HH:mm") + "  " + said;
     while (last_.size() > most) last_.removeFirst();
 }
 

@@ -5,22 +5,26 @@
 #include <QDialog>
 #include <QStringList>
 
+#include "core/units/refusal.h"
 #include "desk/shared/look.h"
+#include "notebook/notebook.h"
 
 namespace sartorum::desk {
 
 class Report {
 public:
-    // Numbers, quoted words and file names are taken out before it is remembered.
-    void refused(const QString& sentence);
+    // Fixed words: what belongs to the user never comes here. plain() below makes such a sentence of a refusal.
+    void refused(const QString& plain);
     [[nodiscard]] QString text() const;
 
 private:
     QStringList last_;
 };
 
-// A sentence with all that is the user's own taken out.
-[[nodiscard]] QString without_particulars(QString sentence);
+// What was refused, and why, in the words it is said in, with nothing of the user's put into them: no name of a
+// file or of anybody, no number.
+[[nodiscard]] QString plain(const Refusal&);
+[[nodiscard]] QString plain(const notebook::Failure&);
 
 class ReportDialog : public QDialog {
     Q_OBJECT
