@@ -16,6 +16,7 @@
 #include "desk/demo.h"
 #include "desk/shell/application.h"
 #include "desk/window.h"
+#include "formats/photo_file.h"
 #include "notebook/copies.h"
 
 using namespace sartorum;
@@ -80,6 +81,7 @@ int main(int argc, char** argv)
     std::signal(SIGPIPE, SIG_IGN);
     std::signal(SIGXFSZ, SIG_IGN);
     desk::Application app{argc, argv};
+    formats::limit_pictures();
     QApplication::setApplicationName("sartorum");
     QApplication::setApplicationDisplayName("Sartorum");
     QApplication::setApplicationVersion(SARTORUM_VERSION);

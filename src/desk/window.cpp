@@ -6,7 +6,6 @@
 #include <QFileInfo>
 #include <QShortcut>
 #include <QStackedWidget>
-#include <QThread>
 #include <QVBoxLayout>
 #include <algorithm>
 #include <utility>
@@ -85,7 +84,7 @@ Foot::Keys keys_of(Station s)
 
 }  // namespace
 
-Window::Window(Look& look) : look_{look}
+Window::Window(Look& look) : look_{look}, caring_{new Worker{this}}
 {
     setWindowTitle("Sartorum");
     setMinimumSize(wished_least);
@@ -215,40 +214,52 @@ void Window::look_after_the_notebook()
     if (room_->looks_only()) return;
     const QString path = room_->book().path();
     const QDate today = room_->today();
-    auto* worker = QThread::create([this, path, today] {
-        const auto damage = notebook::found_damaged(path);
-        const auto copied = damage ? notebook::Result<bool>{false} : notebook::keep_daily_copy(path, today);
-        QMetaObject::invokeMethod(this, [this, damage, copied] {
-            if (damage) {
-                const auto copies = notebook::daily_copies(room_->book().path(), room_->today());
-                const QString text = tr(
-                    "The notebook is damaged. What can still be read is shown; keep a copy of it somewhere else.");
-                report_.refused(text);
-                notice_->say(
-                    "damaged",
-                    copies.empty() ? text : text + " " + tr("Going back to a copy starts the program anew."),
-                    copies.empty()
-                        ? std::nullopt
-                        : std::optional{Notice::Action{
-                              tr("Go back to the copy of %1").arg(copies.front().day.toString(Qt::ISODate)),
-                              [this] { emit going_back_wanted(); }}});
-            } else if (!copied) {
-                notice_->say(
-                    "copy",
-                    tr("Today's copy of the notebook could not be kept: %1").arg(trouble_text(copied.error())));
-            }
+    struct Looked {
+        std::optional<QString> damage;
+        notebook::Result<bool> copied;
+    };
+    caring_->start<Looked>(
+        [path, today](const Worker::Going&) {
+            Looked out{notebook::found_damaged(path), false};
+            if (!out.damage) out.copied = notebook::keep_daily_copy(path, today);
+            return out;
+        },
+        [this](const Outcome<Looked>& looked) {
+            if (!looked)
+                say_of_the_copy(words::refusal(looked.error(), look_.unit()));
+            else if (looked->damage)
+                say_it_is_damaged();
+            else if (!looked->copied)
+                say_of_the_copy(trouble_text(looked->copied.error()));
             room_->sweep_pictures();
             emit looked_after();
         });
-    });
-    worker->setParent(this);
-    connect(worker, &QThread::finished, worker, &QObject::deleteLater);
-    caring_ = worker;
-    worker->start();
+}
+
+void Window::say_of_the_copy(const QString& why)
+{
+    notice_->say("copy", tr("Today's copy of the notebook could not be kept: %1").arg(why));
+}
+
+void Window::say_it_is_damaged()
+{
+    const auto copies = notebook::daily_copies(room_->book().path(), room_->today());
+    const QString text =
+        tr("The notebook is damaged. What can still be read is shown; keep a copy of it somewhere else.");
+    report_.refused(text);
+    const auto go_back = [&] {
+        return Notice::Action{tr("Go back to the copy of %1").arg(copies.front().day.toString(Qt::ISODate)),
+                              [this] { emit going_back_wanted(); }};
+    };
+    notice_->say("damaged",
+                 copies.empty() ? text : text + " " + tr("Going back to a copy starts the program anew."),
+                 copies.empty() ? std::nullopt : std::optional{go_back()});
 }
 
 void Window::closeEvent(QCloseEvent* e)
 {
+    // What is being typed is entered while all that keeps it still stands.
+    if (auto* typing = focusWidget()) typing->clearFocus();
     if (room_) room_->keep_trial();
     QMainWindow::closeEvent(e);
 }
@@ -257,7 +268,6 @@ Window::~Window()
 {
     // What is being typed is kept while all that keeps it still stands.
     if (auto* typing = focusWidget()) typing->clearFocus();
-    if (caring_) caring_->wait();
 }
 
 void Window::show_guide()

@@ -7,11 +7,11 @@
 
 #include "desk/room.h"
 #include "desk/shared/parts.h"
+#include "desk/shared/worker.h"
 #include "desk/shell/rail.h"
 #include "desk/shell/report.h"
 
 class QStackedWidget;
-class QThread;
 
 namespace sartorum::desk {
 
@@ -72,6 +72,8 @@ private:
     void next_part();
     void show_guide();
     void say_of_the_notebook();
+    void say_of_the_copy(const QString& why);
+    void say_it_is_damaged();
     [[nodiscard]] std::vector<bool> finished() const;
 
     Look& look_;
@@ -88,7 +90,7 @@ private:
     QStringList unreadable_;
     bool told_forgotten_ = false;
     bool told_aside_ = false;
-    QPointer<QThread> caring_;
+    Worker* caring_;
     bool painted_ = false;
 };
 

@@ -116,7 +116,19 @@ QPainterPath darts_path(const Piece& piece)
 QLineF widest_across(const Piece& piece, double from_top)
 {
     const auto box = bounds(piece);
-    const double level = box.max()[Geom::Y] - box.height() * from_top;
+    double level = box.max()[Geom::Y] - box.height() * from_top;
+    // Through a node it would be crossed twice in one place, once by each of two lines.
+    constexpr double hair = 1e-4;  // mm
+    const auto through_node = [&] {
+        return std::any_of(piece.edges.begin(), piece.edges.end(), [&](const Edge& e) {
+            const auto points = all_controls(e.curve);
+            for (std::size_t i = 0; i < points.size(); i += 3) {
+                if (std::abs(points[i][Geom::Y] - level) < hair / 2) return true;
+            }
+            return false;
+        });
+    };
+    for (int again = 0; again < 8 && through_node(); ++again) level -= hair;
     std::vector<double> at;
     for (const auto& e : piece.edges) {
         for (std::size_t i = 0; i < e.curve.size_default(); ++i) {

@@ -170,6 +170,14 @@ QString refusal(const Refusal& r, Unit u)
                 .arg(field);
         case Why::PanelsNotOfAFront:
             return t("%1 is marked as two panels, and only a front can be. Take data-princess out.").arg(field);
+        case Why::PictureTooInvolved:
+            return t("%1 is packed in too many layers to be read safely. Save it anew as a plain JPEG.")
+                .arg(field);
+        case Why::NoMemory:
+            return t(
+                "There is not enough memory for this. What was kept is safe; close something and do it again.");
+        case Why::NotWorkedOut: return t("That could not be worked out. Nothing was changed by it.");
+        case Why::Stopped: return t("Stopped. Nothing was changed by it.");
         case Why::NotComputable:
             return t("The paper cannot be worked out from the drawing “%1”. Check its edges and marks, and the "
                      "size "

@@ -239,8 +239,75 @@ private slots:
             QCOMPARE(d.room->body().readings.at(Measure::Waist)[0].in_mm(), 844.0);
         }
         d.key(Qt::Key_Down);  // away and back: what was typed is still there
+        QVERIFY(d.find<QLineEdit>("reading1")->text() != "99999");
         d.key(Qt::Key_Up);
         QCOMPARE(d.find<QLineEdit>("reading1")->text(), "99999");
+    }
+
+    // A number that is typed and not yet entered: no key of the look takes it, and leaving enters it where it was
+    // meant.
+    void what_is_typed_and_not_yet_entered_is_kept_by_every_key()
+    {
+        QTemporaryDir dir;
+        const QString path = dir.filePath("typed.sartorum");
+        {
+            Desk d{path, true};
+            auto* first = d.find<QLineEdit>("reading1");
+            const auto over = [&](const char* text) {
+                first->setFocus();
+                first->selectAll();
+                d.type(text);
+            };
+            over("83.3");
+            for (const auto& [key, with] : std::initializer_list<std::pair<Qt::Key, Qt::KeyboardModifiers>>{
+                     {Qt::Key_F8, {}},
+                     {Qt::Key_Plus, Qt::ControlModifier},
+                     {Qt::Key_Minus, Qt::ControlModifier},
+                     {Qt::Key_0, Qt::ControlModifier}}) {
+                d.key(key, with);
+                QCOMPARE(first->text(), QString{"83.3"});
+            }
+            d.key(Qt::Key_U, Qt::ControlModifier);  // the same length, in the other unit
+            const auto inches = parse_length(first->text().toStdString(), Unit::Inch);
+            QVERIFY2(inches && std::abs(inches->in_mm() - 833) < 1.6, qPrintable(first->text()));  // to 1/8 in
+            d.key(Qt::Key_U, Qt::ControlModifier);
+            QCOMPARE(d.room->body().readings.at(Measure::Waist)[0].in_mm(), 844.0);
+            over("83.3");
+            // The arrows are the list's, also where the keyboard is; what is left is entered, for its own measure.
+            const auto hip = d.room->body().readings.at(Measure::Hip);
+            d.key(Qt::Key_Down);
+            QCOMPARE(d.room->body().readings.at(Measure::Waist)[0].in_mm(), 833.0);
+            QVERIFY(d.room->body().readings.at(Measure::Hip) == hip);
+            d.key(Qt::Key_Up);
+            QCOMPARE(d.find<QLineEdit>("reading1")->text(), QString{"83.3"});
+            over("83.9");
+            d.window->close();
+        }
+        Desk again{path, false};
+        QCOMPARE(again.room->body().readings.at(Measure::Waist)[0].in_mm(), 839.0);
+    }
+    // In a place of one pinned dart, and the other's card opened: the number is the first one's.
+    void a_number_typed_for_a_place_is_that_changes_own()
+    {
+        QTemporaryDir dir;
+        Desk d{dir.filePath("place.sartorum"), true};
+        lay_pattern(d, "Windlass");
+        d.window->go_to(Station::Plan);
+        open_card(d, AdjustmentKind::PinnedShoulder);
+        QLineEdit* place = nullptr;
+        for (auto* e : d.window->findChildren<QLineEdit*>()) {
+            if (e->isVisible() && e->objectName().startsWith("place_")) place = place ? place : e;
+        }
+        QVERIFY(place);
+        place->setFocus();
+        place->selectAll();
+        d.type("0.7");
+        open_card(d, AdjustmentKind::PinnedBustDart);
+        QTest::qWait(20);  // the fields that were left are gone
+        QVERIFY(!d.room->plan().decision(AdjustmentKind::PinnedBustDart));
+        const auto* kept = d.room->plan().decision(AdjustmentKind::PinnedShoulder);
+        QVERIFY(kept && !kept->amounts.empty());
+        QCOMPARE(kept->amounts.front().by.in_mm(), 7.0);
     }
 
     void emptying_a_field_takes_the_reading_back_and_undo_returns_it()

@@ -378,7 +378,7 @@ private slots:
         d.window->tell_file(
             {}, {Why::OutOfRange, "waist of Ottilie", Length::mm(99990), Length::mm(840), Length::mm(9999), 84});
         // Every reason there is, with names and numbers in all its places.
-        for (int why = 0; why <= static_cast<int>(Why::PictureTooLarge); ++why) {
+        for (int why = 0; why <= static_cast<int>(Why::Stopped); ++why) {
             const Refusal r{static_cast<Why>(why), "Ottilie",       Length::mm(84),
                             Length::mm(8484),      Length::mm(848), 84};
             const QString said = plain(r);

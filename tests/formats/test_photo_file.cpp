@@ -1,6 +1,7 @@
 // Photographs from anywhere: upright, small, without anything but the picture; what is none is refused in a
 // sentence.
 #include <QBuffer>
+#include <QElapsedTimer>
 #include <QFile>
 #include <QImage>
 #include <QImageReader>
@@ -8,6 +9,7 @@
 #include <QPainter>
 #include <QTemporaryDir>
 #include <QTest>
+#include <QtEndian>
 
 #include "formats/photo_file.h"
 #include "tests.h"
@@ -54,6 +56,21 @@ QByteArray turned_photo(int orientation)
 }
 
 }  // namespace
+
+// A chunk of a PNG, with a sum that is right.
+QByteArray chunk(const QByteArray& type, const QByteArray& data)
+{
+    quint32 crc = 0xffffffff;
+    for (const char c : type + data) {
+        crc ^= static_cast<unsigned char>(c);
+        for (int bit = 0; bit < 8; ++bit) crc = crc & 1 ? crc >> 1 ^ 0xedb88320 : crc >> 1;
+    }
+    QByteArray out(4, '\0');
+    qToBigEndian(static_cast<quint32>(data.size()), out.data());
+    QByteArray sum(4, '\0');
+    qToBigEndian(~crc, sum.data());
+    return out + type + data + sum;
+}
 
 class TestPhotoFile : public QObject {
     Q_OBJECT
@@ -136,6 +153,63 @@ private slots:
             (void)read_photo(put("damaged.jpg", damaged));
             (void)read_photo(put("cut.jpg", good.left(at)));
         }
+    }
+    // Packed so that a reader would work for minutes: refused, or read without what is not the picture.
+    void pictures_that_are_packed_to_take_long_are_not_waited_for()
+    {
+        QElapsedTimer clock;
+        clock.start();
+        QImage picture{64, 64, QImage::Format_RGB32};
+        picture.fill(Qt::gray);
+        QByteArray layers;
+        {
+            QBuffer buffer{&layers};
+            buffer.open(QIODevice::WriteOnly);
+            QImageWriter writer{&buffer, "jpeg"};
+            writer.setProgressiveScanWrite(true);
+            QVERIFY(writer.write(picture));
+        }
+        const auto read = [&](const QByteArray& bytes, const std::atomic<bool>* stop = nullptr) {
+            const QString path = dir_.filePath("packed");
+            QFile f{path};
+            if (!f.open(QIODevice::WriteOnly) || f.write(bytes) != bytes.size()) qFatal("no room");
+            f.close();
+            return read_photo(path, stop);
+        };
+        QVERIFY(read(layers).has_value());
+        const auto last = layers.lastIndexOf(QByteArray{"\xff\xda", 2});
+        const QByteArray scan = layers.mid(last, 10);
+        QByteArray many = layers.left(layers.size() - 2);
+        for (int i = 0; i < 1000; ++i) many += scan;
+        const auto refused = read(many + QByteArray{"\xff\xd9", 2});
+        QVERIFY(!refused && refused.error().why == Why::PictureTooInvolved);
+        QVERIFY(words::refusal(refused.error(), Unit::Centimetre).contains("too many layers"));
+        // As many pixels as one that is packed plainly may have are too many for one in layers.
+        QByteArray wide = layers;
+        const auto frame = wide.indexOf(QByteArray{"\xff\xc2", 2});
+        QVERIFY(frame > 0);
+        qToBigEndian<quint16>(14100, wide.data() + frame + 5);
+        qToBigEndian<quint16>(14100, wide.data() + frame + 7);
+        const auto large = read(wide);
+        QVERIFY(!large && large.error().why == Why::PictureTooLarge);
+        // A PNG of a few pixels and many packed texts.
+        QByteArray png;
+        {
+            QBuffer buffer{&png};
+            buffer.open(QIODevice::WriteOnly);
+            QVERIFY(picture.save(&buffer, "png"));
+        }
+        const QByteArray text =
+            chunk("zTXt", QByteArray{"Comment\0\0", 9} + qCompress(QByteArray(7'900'000, 'A'), 9).mid(4));
+        QByteArray texts;
+        for (int i = 0; i < 900; ++i) texts += text;
+        const auto from = png.indexOf("IDAT") - 4;
+        QVERIFY(read(png.left(from) + texts + png.mid(from)).has_value());
+        // And what nobody waits for any more ends.
+        const std::atomic<bool> stop = true;
+        const auto stopped = read(layers, &stop);
+        QVERIFY(!stopped);
+        QVERIFY(clock.elapsed() < 8000);
     }
 };
 SARTORUM_TEST(TestPhotoFile)

@@ -530,7 +530,7 @@ private slots:
             QVERIFY2(tests.contains(n), qPrintable(n));
             ++statements;
         }
-        QCOMPARE(statements, 23);
+        QCOMPARE(statements, 27);
     }
 };
 SARTORUM_TEST(TestNotebook)

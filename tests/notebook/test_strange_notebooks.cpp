@@ -230,7 +230,7 @@ private slots:
         QVERIFY(sql(path, "SELECT count(*) FROM reading WHERE value_mm = 1e308")[0].toInt() > 0);
     }
     // Every count and every number from a notebook is brought into its range, or left out with a word.
-    void counts_and_steps_of_a_notebook_have_their_limits()  // N-13
+    void counts_and_steps_of_a_notebook_have_their_limits()  // N-13, N-27
     {
         const QString path = demo_book("limits.sartorum");
         sql(path, hostile("negative-step-kills-paper.sql"));
@@ -508,7 +508,7 @@ private slots:
     }
     // A sync program puts another file in its place, or takes it away: nothing is kept in what nobody will open
     // again, nothing of it gets into the other file, and all of it can be kept elsewhere.
-    void a_file_that_is_swapped_or_taken_away_is_noticed_before_each_act()
+    void a_file_that_is_swapped_or_taken_away_is_noticed_before_each_act()  // N-24
     {
         for (const bool swapped : {true, false}) {
             const QString path = demo_book(swapped ? "swapped.sartorum" : "gone.sartorum");
@@ -548,7 +548,7 @@ private slots:
     }
     // As an older version of the program leaves it when it is killed: a write-ahead log that was not yet moved
     // into its file. Beside its own file it is read; beside another it is put aside, and said.
-    void a_log_of_another_file_is_never_played_into_this_one()
+    void a_log_of_another_file_is_never_played_into_this_one()  // N-25
     {
         const QString path = demo_book("log.sartorum");
         const QString theirs = at("their.sartorum");
@@ -622,7 +622,7 @@ private slots:
         QTest::newRow("generated") << QString{ours}.replace("position INTEGER NOT NULL",
                                                             "position INTEGER AS (set_id + 1)");
     }
-    void a_table_that_is_not_declared_as_ours_is_refused_and_left_alone()
+    void a_table_that_is_not_declared_as_ours_is_refused_and_left_alone()  // N-26
     {
         QFETCH(QString, columns);
         const QString path = demo_book("shape.sartorum");

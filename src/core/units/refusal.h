@@ -122,8 +122,12 @@ enum class Why {
     FileNotRegular,  // a folder or a device
     FileNoRoom,
     FileFolderMissing,
-    PictureUnknown,   // a file that is no photograph this program reads
-    PictureTooLarge,  // more pixels than high, in millions
+    PictureUnknown,      // a file that is no photograph this program reads
+    PictureTooLarge,     // more pixels than high, in millions
+    PictureTooInvolved,  // packed in more layers than high
+    NoMemory,
+    NotWorkedOut,  // a library gave up
+    Stopped,       // by the user
 };
 
 struct Refusal {

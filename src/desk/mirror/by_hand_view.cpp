@@ -158,7 +158,7 @@ void ByHandView::refresh()
         f.name->setVisible(here);
         f.field->setVisible(here);
         seen[f.what] = seen[f.what] || here;
-        if (!f.field->edit().hasFocus() || f.field->value()) f.field->show_value(found(f));
+        f.field->offer_value(found(f));
         f.field->edit().setFixedWidth(static_cast<int>(100 * look_.scale()));
     }
     for (const auto& [what, group] : groups_) group->setVisible(seen[what]);

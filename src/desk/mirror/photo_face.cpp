@@ -6,7 +6,6 @@
 #include <QMimeData>
 #include <QMouseEvent>
 #include <QScrollArea>
-#include <QThread>
 #include <QVBoxLayout>
 #include <algorithm>
 #include <cmath>
@@ -198,7 +197,8 @@ void PhotoPicture::keyPressEvent(QKeyEvent* e)
     }
 }
 
-PhotoFace::PhotoFace(Look& look, MirrorState& state, QWidget* parent) : QWidget{parent}, look_{look}, state_{state}
+PhotoFace::PhotoFace(Look& look, MirrorState& state, QWidget* parent)
+    : QWidget{parent}, look_{look}, state_{state}, reader_{new Worker{this}}
 {
     setAcceptDrops(true);
     auto* column = new QVBoxLayout{this};
@@ -263,11 +263,6 @@ PhotoFace::PhotoFace(Look& look, MirrorState& state, QWidget* parent) : QWidget{
     connect(&state, &MirrorState::changed, this, [this] { refresh(); });
     connect(&look, &Look::changed, this, [this] { refresh(); });
     refresh();
-}
-
-PhotoFace::~PhotoFace()
-{
-    if (reader_) reader_->wait();
 }
 
 void PhotoFace::build_tools()
@@ -385,15 +380,11 @@ void PhotoFace::say(const QString& text)
 
 void PhotoFace::open(const QString& path)
 {
-    if (reader_ || !state_.here()) return;
+    if (reader_->busy() || !state_.here()) return;
     say(tr("Reading the photograph…"));
-    const auto try_on = state_.here()->id;
-    reader_ = QThread::create([this, path, try_on] {
-        auto picture = formats::read_photo(path);
-        QMetaObject::invokeMethod(this, [this, picture = std::move(picture), try_on] {
-            reader_->wait();
-            reader_->deleteLater();
-            reader_ = nullptr;
+    reader_->start<QByteArray>(
+        [path](const Worker::Going& going) { return formats::read_photo(path, &going.stop()); },
+        [this, try_on = state_.here()->id](const Outcome<QByteArray>& picture) {
             if (!picture) return say(words::refusal(picture.error(), look_.unit()));
             say({});
             const auto before = photos_.size();
@@ -403,8 +394,6 @@ void PhotoFace::open(const QString& path)
                 refresh();
             }
         });
-    });
-    reader_->start();
 }
 
 void PhotoFace::showEvent(QShowEvent*)

@@ -5,9 +5,9 @@
 
 #include "desk/mirror/mirror_state.h"
 #include "desk/shared/parts.h"
+#include "desk/shared/worker.h"
 
 class QBoxLayout;
-class QThread;
 
 namespace sartorum::desk {
 
@@ -48,10 +48,9 @@ class PhotoFace : public QWidget {
     Q_OBJECT
 public:
     PhotoFace(Look&, MirrorState&, QWidget* parent = nullptr);
-    ~PhotoFace() override;
     // Read on a thread of its own, then kept.
     void open(const QString& path);
-    [[nodiscard]] bool reading() const { return reader_ != nullptr; }
+    [[nodiscard]] bool reading() const { return reader_->busy(); }
     void next_line(int way);
     // What is measured on it, and by which lines; it stands where the station puts it.
     [[nodiscard]] QWidget* tools() { return tools_; }
@@ -74,7 +73,7 @@ private:
     QString shown_blob_;
     QImage picture_;
     std::optional<Guideline> hand_;
-    QThread* reader_ = nullptr;
+    Worker* reader_;
     QWidget* tools_;
     QLabel* no_tools_;
     PhotoPicture* canvas_;

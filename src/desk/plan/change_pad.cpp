@@ -184,9 +184,11 @@ Length ChangePad::grain() const
 void ChangePad::show_change(AdjustmentKind kind, const QString& number)
 {
     if (kind != kind_) {
+        // What is being typed belongs to the change that is left: entered there, and gone from here.
         for (auto& side : rows_) {
             for (auto& of : side) of.field->edit().clearFocus();
         }
+        place_fields_->enter();
         parted_by_hand_.reset();
         faces_by_hand_.reset();
         hand_ = Side::Right;
@@ -353,8 +355,7 @@ void ChangePad::refresh_amounts(const PlanLine& l)
             const Length amount = back ? now.back : now.amount;
             of.field->edit().setFixedWidth(static_cast<int>(92 * look_.scale()));
             const bool nothing = amount == Length{} && !sides && !faces;
-            if (!of.field->edit().hasFocus() || of.field->value())
-                of.field->show_value(nothing ? std::nullopt : std::optional{amount});
+            of.field->offer_value(nothing ? std::nullopt : std::optional{amount});
             QFont font = of.name->font();
             font.setUnderline(sides && side == hand_);
             of.name->setFont(font);

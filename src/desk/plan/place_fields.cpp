@@ -39,8 +39,15 @@ std::optional<Side> PlaceFields::side() const
 
 void PlaceFields::build()
 {
-    for (auto* w : names_) delete w;
-    for (auto* w : fields_) delete w;
+    // Never under the hands: one that is being typed in says first what it was, of the change it was typed for,
+    // and goes when nobody is in it any more.
+    const auto put_away = [](QWidget* w) {
+        w->disconnect();
+        w->hide();
+        w->deleteLater();
+    };
+    for (auto* w : names_) put_away(w);
+    for (auto* w : fields_) put_away(w);
     names_.clear();
     fields_.clear();
     const auto& places = adjustment(*kind_).places;
@@ -49,18 +56,26 @@ void PlaceFields::build()
         names_.push_back(label(look_, name, 14, false, this));
         fields_.push_back(new LengthField{look_, name, this});
         fields_.back()->edit().setObjectName("place_" + QString::fromStdString(std::string{places[i].key}));
-        connect(fields_.back(), &LengthField::entered, this, [this, i](Length l) { typed(i, l); });
+        connect(fields_.back(), &LengthField::entered, this,
+                [this, i, kind = *kind_](Length l) { typed(kind, i, l); });
         grid_->addWidget(names_.back(), static_cast<int>(i), 0);
         grid_->addWidget(fields_.back(), static_cast<int>(i), 1);
     }
 }
 
-void PlaceFields::typed(std::size_t place, Length by)
+void PlaceFields::enter()
 {
-    const auto* l = room_.computed() ? room_.computed()->line(*kind_) : nullptr;
+    for (auto* f : fields_) {
+        if (f->pending()) f->enter();
+    }
+}
+
+void PlaceFields::typed(AdjustmentKind kind, std::size_t place, Length by)
+{
+    const auto* l = room_.computed() ? room_.computed()->line(kind) : nullptr;
     if (!l) return;
-    const std::string at{adjustment(*kind_).places[place].key};
-    room_.decide(room_.plan().accepting(*kind_, l->part, {Face::Both, side(), at}, by));
+    const std::string at{adjustment(kind).places[place].key};
+    room_.decide(room_.plan().accepting(kind, l->part, {Face::Both, side(), at}, by));
 }
 
 void PlaceFields::show_line(const PlanLine* line)
@@ -77,7 +92,7 @@ void PlaceFields::show_line(const PlanLine* line)
     const PlanLine& of = side() == Side::Left && left ? *left : *line;
     for (std::size_t i = 0; i < fields_.size() && i < of.at.size(); ++i) {
         fields_[i]->edit().setFixedWidth(static_cast<int>(92 * look_.scale()));
-        if (!fields_[i]->edit().hasFocus() || fields_[i]->value()) fields_[i]->show_value(of.at[i]);
+        fields_[i]->offer_value(of.at[i]);
     }
 }
 

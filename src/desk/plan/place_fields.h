@@ -15,10 +15,11 @@ public:
     // None: hidden. Of a waist's stations the waist's own view is asked.
     void show_line(const PlanLine*);
     void take_focus();
+    void enter();  // what is typed and not yet entered
 
 private:
     void build();
-    void typed(std::size_t place, Length);
+    void typed(AdjustmentKind, std::size_t place, Length);
     [[nodiscard]] std::optional<Side> side() const;
     Look& look_;
     Room& room_;

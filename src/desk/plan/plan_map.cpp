@@ -424,6 +424,11 @@ void PlanMap::mousePressEvent(QMouseEvent* e)
 
 void PlanMap::mouseMoveEvent(QMouseEvent* e)
 {
+    if (drag_ && !(e->buttons() & Qt::LeftButton)) {  // the release was somebody else's
+        let_go();
+        emit dropped();
+        return;
+    }
     if (!drag_) {
         const auto kind = mark_at(e->position());
         setCursor(kind ? Qt::OpenHandCursor : Qt::ArrowCursor);
@@ -436,9 +441,17 @@ void PlanMap::mouseMoveEvent(QMouseEvent* e)
 }
 
 // One drag is one act, however far the hand went.
-void PlanMap::mouseReleaseEvent(QMouseEvent*)
+void PlanMap::mouseReleaseEvent(QMouseEvent* e)
+{
+    if (e->button() != Qt::LeftButton) return;
+    if (std::exchange(drag_, std::nullopt)) emit dropped();
+}
+
+// Hidden under the hand that drags, it never hears of the release: the drag ends here, as far as it went.
+void PlanMap::hideEvent(QHideEvent* e)
 {
     if (std::exchange(drag_, std::nullopt)) emit dropped();
+    QWidget::hideEvent(e);
 }
 
 void PlanMap::let_go()

@@ -387,7 +387,7 @@ void WaistView::refresh()
     if (!waist || !line()) return setAccessibleDescription({});
     for (std::size_t i = 0; i < station_count; ++i) {
         fields_[i]->edit().setFixedWidth(static_cast<int>(96 * look_.scale()));
-        if (!fields_[i]->edit().hasFocus() || fields_[i]->value()) fields_[i]->show_value(shown().at[i]);
+        fields_[i]->offer_value(shown().at[i]);
     }
     describe(*waist, shown());
     const auto& asked = line()->proposal;

@@ -6,7 +6,6 @@
 #include <QMessageBox>
 #include <QPushButton>
 #include <QStandardPaths>
-#include <QThread>
 #include <QVBoxLayout>
 
 #include "core/plan/cut_out.h"
@@ -21,7 +20,8 @@
 
 namespace sartorum::desk {
 
-PrintStation::PrintStation(Look& look, Room& room, QWidget* parent) : QWidget{parent}, look_{look}, room_{room}
+PrintStation::PrintStation(Look& look, Room& room, QWidget* parent)
+    : QWidget{parent}, look_{look}, room_{room}, writer_{new Worker{this}}, layer_{new Worker{this}}
 {
     auto* outer = new QHBoxLayout{this};
     outer->setContentsMargins(0, 0, 0, 0);
@@ -104,17 +104,12 @@ PrintStation::PrintStation(Look& look, Room& room, QWidget* parent) : QWidget{pa
     });
     connect(save_, &Button::clicked, this, &PrintStation::save_pages);
     connect(svg_, &Button::clicked, this, &PrintStation::save_svg);
-    connect(cancel_, &Button::clicked, this, [this] { stop_ = true; });
+    connect(cancel_, &Button::clicked, this, [this] { writer_->stop(); });
+    connect(writer_, &Worker::progressed, this,
+            [this](int done, int all) { said_->setText(tr("Page %1 of %2").arg(done).arg(all)); });
     refresh_when_shown(
         this, [this] { refresh(); }, room, look);
     refresh();
-}
-
-PrintStation::~PrintStation()
-{
-    stop_ = true;
-    if (worker_) worker_->wait();
-    if (layer_) layer_->wait();
 }
 
 formats::PrintJob PrintStation::job() const
@@ -208,20 +203,17 @@ void PrintStation::refresh()
 // Off the interface's thread, one at a time; a change meanwhile has it done once more.
 void PrintStation::lay_out()
 {
-    if (layer_) return;
-    layer_ = QThread::create([this, job = job(), generation = generation_] {
-        auto layout = formats::lay_out(job);
-        QMetaObject::invokeMethod(
-            this, [this, job, layout = std::move(layout), generation] { laid_out(job, layout, generation); });
-    });
-    layer_->start();
+    if (layer_->busy()) return;
+    layer_->start<formats::Layout>([job = job()](const Worker::Going&) { return formats::lay_out(job); },
+                                   [this, job = job(), generation = generation_](Outcome<formats::Layout> layout) {
+                                       if (!layout)
+                                           return said_->setText(words::refusal(layout.error(), look_.unit()));
+                                       laid_out(job, std::move(*layout), generation);
+                                   });
 }
 
 void PrintStation::laid_out(formats::PrintJob job, formats::Layout layout, int generation)
 {
-    layer_->wait();
-    layer_->deleteLater();
-    layer_ = nullptr;
     if (!room_.computed() || is_card()) return;
     if (generation != generation_) return lay_out();
     map_->show(std::move(job), std::move(layout), false);
@@ -258,7 +250,7 @@ void PrintStation::tell_pages()
 
 void PrintStation::save_pages()
 {
-    if (worker_ || !room_.computed()) return;
+    if (writer_->busy() || !room_.computed()) return;
     const auto kind = static_cast<Kind>(kind_->chosen());
     const QString endings[] = {"-full-size.pdf", "-half.pdf",         "-quarter.pdf",
                                "-work-card.pdf", "-toile-pieces.pdf", "-toile-sheet.pdf"};
@@ -272,31 +264,23 @@ void PrintStation::save_pages()
     // What is kept is what is printed, whatever is changed while it is drawn.
     room_.keep_trial();
     printing_ = is_card() ? QByteArray{} : room_.work_now();
-    stop_ = false;
     cancel_->show();
     said_->setText(tr("Drawing the pages…"));
-    worker_ = QThread::create([this, path, kind, sewn = sewn(), if_there = *if_there, job = job(),
-                               computed = *room_.computed(), unit = look_.unit()] {
-        const auto progress = [this](int done, int all) {
-            QMetaObject::invokeMethod(
-                this, [this, done, all] { said_->setText(tr("Page %1 of %2").arg(done).arg(all)); });
-            return !stop_;
-        };
-        const auto result =
-            kind == WorkCard ? formats::write_work_card(path, computed, job.label, job.paper, unit, if_there)
-            : kind == ToileSheet
-                ? formats::write_toile_card(path, computed, sewn, job.label, job.paper, unit, if_there)
-                : formats::write_pages(path, job, if_there, progress);
-        QMetaObject::invokeMethod(this, [this, result, path] { finish(result, path); });
-    });
-    worker_->start();
+    writer_->start<int>(
+        [path, kind, sewn = sewn(), if_there = *if_there, job = job(), computed = *room_.computed(),
+         unit = look_.unit()](const Worker::Going& going) {
+            const auto progress = [&going](int done, int all) { return going.progress(done, all); };
+            return kind == WorkCard
+                       ? formats::write_work_card(path, computed, job.label, job.paper, unit, if_there)
+                   : kind == ToileSheet
+                       ? formats::write_toile_card(path, computed, sewn, job.label, job.paper, unit, if_there)
+                       : formats::write_pages(path, job, if_there, progress);
+        },
+        [this, path](const Outcome<int>& result) { finish(result, path); });
 }
 
 void PrintStation::finish(const Outcome<int>& result, const QString& path)
 {
-    worker_->wait();
-    worker_->deleteLater();
-    worker_ = nullptr;
     cancel_->hide();
     if (!result) {
         said_->setText(words::refusal(result.error(), look_.unit()));

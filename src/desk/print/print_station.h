@@ -1,11 +1,9 @@
 // print_station.h: full-size tiles, practice sheets, the work card, and the altered pieces as SVG.
 #pragma once
-#include <atomic>
 
 #include "desk/room.h"
 #include "desk/shared/parts.h"
-
-class QThread;
+#include "desk/shared/worker.h"
 
 namespace sartorum::desk {
 
@@ -15,9 +13,8 @@ class PrintStation : public QWidget {
     Q_OBJECT
 public:
     PrintStation(Look&, Room&, QWidget* parent = nullptr);
-    ~PrintStation() override;
-    [[nodiscard]] bool working() const { return worker_ != nullptr; }
-    [[nodiscard]] bool laying_out() const { return layer_ != nullptr; }
+    [[nodiscard]] bool working() const { return writer_->busy(); }
+    [[nodiscard]] bool laying_out() const { return layer_->busy(); }
     void show_toile();  // the toile sheet
 
 signals:
@@ -58,11 +55,10 @@ private:
     Button* save_;
     Button* svg_;
     Button* cancel_;
-    QThread* worker_ = nullptr;
-    QByteArray printing_;       // the work that is being printed, to be kept; empty: nothing is
-    QThread* layer_ = nullptr;  // works out how the pages lie
-    int generation_ = 0;        // of what is to be shown; what was laid out for an earlier one is not
-    std::atomic<bool> stop_ = false;
+    Worker* writer_;
+    QByteArray printing_;  // the work that is being printed, to be kept; empty: nothing is
+    Worker* layer_;        // works out how the pages lie
+    int generation_ = 0;   // of what is to be shown; what was laid out for an earlier one is not
 };
 
 }  // namespace sartorum::desk

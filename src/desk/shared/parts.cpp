@@ -350,7 +350,11 @@ void Toggle::paintEvent(QPaintEvent*)
 }
 
 LengthField::LengthField(Look& look, const QString& name, QWidget* parent)
-    : QWidget{parent}, look_{look}, edit_{new QLineEdit{this}}, said_{caption(look, {}, this)}
+    : QWidget{parent},
+      look_{look},
+      edit_{new QLineEdit{this}},
+      said_{caption(look, {}, this)},
+      typed_in_{look.unit()}
 {
     auto* box = new QVBoxLayout{this};
     box->setContentsMargins(0, 0, 0, 0);
@@ -382,7 +386,24 @@ void LengthField::show_value(std::optional<Length> v)
 {
     shown_ = v ? words::number(*v, look_.unit()) : QString{};
     edit_->setText(shown_);
+    typed_in_ = look_.unit();
     say({}, false);
+}
+
+void LengthField::offer_value(std::optional<Length> v)
+{
+    if (!edit_->hasFocus() || !pending()) return show_value(v);
+    const Unit before = std::exchange(typed_in_, look_.unit());
+    if (before == typed_in_) return;
+    // A number was meant in the unit it was typed in.
+    if (const auto meant = parse_length(edit_->text().toStdString(), before))
+        edit_->setText(words::number(*meant, typed_in_));
+    describe();
+}
+
+void LengthField::enter()
+{
+    finish();
 }
 
 void LengthField::say(const QString& message, bool wrong)
@@ -399,6 +420,7 @@ void LengthField::say(const QString& message, bool wrong)
 
 void LengthField::describe()
 {
+    typed_in_ = look_.unit();
     const auto parsed = parse_length(edit_->text().toStdString(), look_.unit());
     if (!parsed) return say({}, false);  // still typing
     const Unit other = look_.unit() == Unit::Inch ? Unit::Centimetre : Unit::Inch;

@@ -105,6 +105,11 @@ public:
     LengthField(Look&, const QString& name, QWidget* parent = nullptr);
     [[nodiscard]] QLineEdit& edit() { return *edit_; }
     void show_value(std::optional<Length>);  // replaces what stands there
+    // What is kept now: shown, unless something else is being typed over it. That stays, said in the unit of now.
+    void offer_value(std::optional<Length>);
+    // Typed, and not yet entered.
+    [[nodiscard]] bool pending() const { return edit_->text() != shown_; }
+    void enter();  // as by leaving it
     [[nodiscard]] std::optional<Length> value() const;
     void say(const QString& message, bool wrong);
     // Says why a value cannot be taken; none accepts it.
@@ -122,6 +127,7 @@ private:
     QLineEdit* edit_;
     QLabel* said_;
     QString shown_;  // text put there by show_value: leaving it untouched enters nothing
+    Unit typed_in_;
 };
 
 // What is put into the widget given back scrolls when the text grows: pads scroll, pictures do not.

@@ -38,8 +38,9 @@ void TapeLink::connect_to(const QString& socket)
     state_ = State::Connecting;
     emit changed();
     socket_.connectToServer(socket, QIODevice::ReadOnly);
-    QTimer::singleShot(patience_ms, this, [this] {
-        if (state_ == State::Connecting) give_up(tr("What answers there is not a tape."));
+    // The patience of this attempt, whatever became of the one before.
+    QTimer::singleShot(patience_ms, this, [this, attempt = ++attempt_] {
+        if (attempt == attempt_ && state_ == State::Connecting) give_up(tr("What answers there is not a tape."));
     });
 }
 

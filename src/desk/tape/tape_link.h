@@ -33,6 +33,7 @@ private:
     QLocalSocket socket_;
     QElapsedTimer second_;
     int lines_this_second_ = 0;
+    int attempt_ = 0;  // to connect
     int not_understood_ = 0;
     State state_ = State::Away;
 };

@@ -57,6 +57,7 @@ bool TapeStation::settled(Measure m) const
 void TapeStation::go_to(Measure m, Side side)
 {
     for (std::size_t i = 0; i < 3; ++i) {
+        if (cells_[i]->pending()) cells_[i]->enter();  // of the measure that is left
         const QString typed = cells_[i]->edit().text();
         if (!typed.trimmed().isEmpty() && !cells_[i]->value())
             drafts_[{current_, side_, i}] = typed;
@@ -136,8 +137,7 @@ void TapeStation::refresh_readings()
     const bool wish = facts(current_).kind == MeasureKind::Wish;
     for (std::size_t i = 0; i < 3; ++i) {
         auto& field = *cells_[i];
-        const bool busy = field.edit().hasFocus() && !field.edit().text().isEmpty() && !field.value();
-        if (!busy) field.show_value(i < values.size() ? std::optional{values[i]} : std::nullopt);
+        field.offer_value(i < values.size() ? std::optional{values[i]} : std::nullopt);
     }
     cell_boxes_[1]->setVisible(!wish);
     cell_boxes_[2]->setVisible(!wish &&
@@ -277,13 +277,36 @@ void TapeStation::next()
         emit finished();
 }
 
-void TapeStation::keyPressEvent(QKeyEvent* e)
+// Whether there was a measure that way.
+bool TapeStation::step_by(int way)
 {
     const auto round = room_.measures();
     const auto here = std::find(round.begin(), round.end(), current_);
-    if (e->key() == Qt::Key_Down && here != round.end() && here + 1 != round.end()) return go_to(*(here + 1));
-    if (e->key() == Qt::Key_Up && here != round.begin() && here != round.end()) return go_to(*(here - 1));
-    QWidget::keyPressEvent(e);
+    if (here == round.end()) return false;
+    const auto to = here - round.begin() + way;
+    if (to < 0 || to >= static_cast<std::ptrdiff_t>(round.size())) return false;
+    go_to(round[static_cast<std::size_t>(to)]);
+    return true;
+}
+
+void TapeStation::keyPressEvent(QKeyEvent* e)
+{
+    const int way = e->key() == Qt::Key_Down ? 1 : e->key() == Qt::Key_Up ? -1 : 0;
+    if (way == 0 || !step_by(way)) QWidget::keyPressEvent(e);
+}
+
+// The keyboard is in a reading's field: there the arrows would be the column's, which scrolls by them.
+bool TapeStation::eventFilter(QObject* watched, QEvent* e)
+{
+    if (e->type() == QEvent::KeyPress) {
+        const auto* key = static_cast<QKeyEvent*>(e);
+        const int way = key->key() == Qt::Key_Down ? 1 : key->key() == Qt::Key_Up ? -1 : 0;
+        if (way != 0 && !(key->modifiers() & ~Qt::KeypadModifier)) {
+            (void)step_by(way);
+            return true;
+        }
+    }
+    return QWidget::eventFilter(watched, e);
 }
 
 }  // namespace sartorum::desk

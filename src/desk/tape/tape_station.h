@@ -39,6 +39,7 @@ signals:
 
 protected:
     void keyPressEvent(QKeyEvent*) override;
+    bool eventFilter(QObject*, QEvent*) override;
 
 private:
     QWidget* build_pad();
@@ -49,6 +50,7 @@ private:
     void say_live(const QString&);  // what a digital tape has to say, while there is one
     void turn(bool to_paper);
     void refresh();
+    bool step_by(int way);
     void refresh_readings();
     void refresh_sections();
     void keep(std::size_t cell, Length);

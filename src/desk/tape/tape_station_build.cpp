@@ -161,6 +161,7 @@ void TapeStation::build_readings(QVBoxLayout* column, QWidget* pad)
         cells_[i] = new LengthField{look_, names[i], box};
         cells_[i]->edit().setObjectName(QString{"reading%1"}.arg(i + 1));
         cells_[i]->edit().setProperty("large", true);
+        cells_[i]->edit().installEventFilter(this);
         cells_[i]->check = [this](Length l) -> std::optional<Refusal> {
             const auto ok = check_reading(current_, l);
             return ok ? std::nullopt : std::optional{ok.error()};
