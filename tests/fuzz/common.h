@@ -1,8 +1,8 @@
 // common.h: what the fuzz targets share.
 #pragma once
+#include <array>
 #include <cstdint>
 #include <cstdlib>
-#include <array>
 #include <string>
 #include <vector>
 

@@ -1,6 +1,7 @@
 // Feeds anything to the reader of: a body; and works out the demo's trousers and bodice block on it, standing and
 // seated.
 #include "common.h"
+#include "core/plan/first_plan.h"
 
 namespace {
 
@@ -30,7 +31,7 @@ extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size
         const BodySet worn = as_worn(body->set, seated);
         for (const auto& f : all_measures) (void)worn.taken(f.measure);
         for (const auto& g : garments()) {
-            Choosing wish;
+            ChoiceWish wish;
             wish.kind = garment_drawn(g.pattern, wish.kind);
             wish.seated = seated;
             (void)advise(g.chart, worn, wish);
