@@ -1,7 +1,8 @@
 // worker.h: what runs off the interface's thread: one thing at a time, with its progress and a stop.
 //
-// What it throws becomes a refusal: no memory, or what could not be worked out. A worker that goes asks for the stop
-// and waits for what it asked; what was done is then told to nobody. Work asks often whether it is still wanted.
+// What it throws becomes a refusal: no memory, or what could not be worked out. A worker that goes asks for the
+// stop and waits for what it asked; what was done is then told to nobody. Work asks often whether it is still
+// wanted.
 #pragma once
 #include <QObject>
 #include <QPointer>
