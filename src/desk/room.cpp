@@ -84,6 +84,7 @@ bool Room::kept(const notebook::Result<T>& result)
     if (!result) {
         say_refused(result.error());
         look_round();  // it may be lost: said above the work at once
+        if (book_->unread()) reload();
         return false;
     }
     before_trial_.reset();
@@ -116,6 +117,7 @@ void Room::read_pattern()
 
 void Room::reload()
 {
+    (void)book_->take_unread();  // all of it is read again
     try_ons_.reset();
     versions_.reset();
     table_ = book_->table();
@@ -155,7 +157,7 @@ void Room::reload()
         plan_.chart_group = nearest_group(with_bodies_served(*printed_chart_, plan_.cloth, plan_.ease), *body_);
     settle_chart();
     recompute();
-    if (const auto unread = book_->take_unread()) say_refused(*unread);
+    if (book_->unread()) say_refused(*book_->unread());
 }
 
 // The sizes of the body type she belongs to.

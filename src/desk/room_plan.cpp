@@ -28,6 +28,7 @@ bool Room::save_plan(const Plan& plan, const QString& act)
         if (was_trying) recompute();
         say_refused(written.error());
         look_round();  // it may be lost: said above the work at once
+        if (book_->unread()) reload();
         emit changed();
         return false;
     }

@@ -133,7 +133,9 @@ public:
     [[nodiscard]] std::optional<Trouble> lost() const;
     // All that is held in a new file of that name, which must not be there; also when the notebook is lost.
     [[nodiscard]] Result<bool> keep_elsewhere(const QString& path) const;
-    // A read that failed since this was asked last.
+    // A read that failed: until it is taken nothing is written, since what is known may be less than what is
+    // there.
+    [[nodiscard]] const std::optional<Failure>& unread() const { return unread_; }
     [[nodiscard]] std::optional<Failure> take_unread() const { return std::exchange(unread_, std::nullopt); }
     // What was found unreadable, so far, by the calls below.
     [[nodiscard]] const std::vector<Unreadable>& unreadable() const { return unreadable_; }

@@ -21,7 +21,10 @@ Notebook::Change::Change(const Notebook& book, const QString& name, bool undoabl
         failed_ = Failure{*lost, book.path_};
         return;
     }
-    (void)book.take_unread();
+    if (book.unread()) {
+        failed_ = book.unread();
+        return;
+    }
     run("BEGIN IMMEDIATE");
     if (!undoable || failed_) return;
     run("INSERT INTO act (name, side) VALUES (?, 'undo')", {name});
@@ -61,7 +64,7 @@ void Notebook::Change::give_up(Failure f)
 void Notebook::Change::finish()
 {
     // What was read to know what to write could not be read.
-    if (auto unread = book_.take_unread(); unread && !failed_) failed_ = std::move(unread);
+    if (book_.unread() && !failed_) failed_ = book_.unread();
     if (undoable_ && !failed_) {
         // What changed nothing is no act, and ends no way forward.
         auto changed = run("SELECT 1 FROM undo_change WHERE act = (SELECT id FROM current_act) LIMIT 1");
