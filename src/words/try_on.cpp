@@ -134,7 +134,7 @@ QString not_put(NotPut n)
 QString moved_sentence(const Moved& m, Unit u)
 {
     if (m.other_way && m.was == m.now) return t("%1: another way").arg(adjustment_name(m.kind));
-    return t("%1 %2 → %3").arg(adjustment_name(m.kind), number(m.was, u, true), amount(m.now, u, true));
+    return t("%1 %2").arg(adjustment_name(m.kind), from_to(m.was, m.now, u));
 }
 
 QString next_look(NextLook l)

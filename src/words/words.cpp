@@ -22,6 +22,17 @@ QString amount(Length l, Unit u, bool change)
     return text(length_text(l, u, change));
 }
 
+QString from_to(Length was, Length now, Unit u)
+{
+    const QString before = number(was, u, true);
+    if (before != number(now, u, true)) return t("%1 → %2").arg(before, amount(now, u, true));
+    const auto tenths = [](Length l) {
+        const QString digits = QString::number(std::abs(l.in_mm()), 'f', 1);
+        return digits.toDouble() == 0 ? digits : (l < Length{} ? QString{"\u2212"} : QString{"+"}) + digits;
+    };
+    return t("%1 → %2 mm").arg(tenths(was), tenths(now));
+}
+
 QString day_in_words(const std::string& iso)
 {
     const auto day = QDate::fromString(text(iso), Qt::ISODate);
@@ -31,9 +42,8 @@ QString day_in_words(const std::string& iso)
 QString amount_on_paper(Length l, Unit unit)
 {
     const Unit u = paper_unit(unit);
-    const Length least = u == Unit::Inch ? Length::inches(1.0 / 16) : Length::mm(0.5);
+    const Length least = u == Unit::Inch ? Length::inches(1.0 / 32) : Length::mm(0.5);
     if (l == Length{} || abs(l) > least) return amount(l, u);
-    if (u == Unit::Inch && abs(l) > least / 2.0) return "1/16 in";
     return QString::number(l.in_mm(), 'f', 1) + " mm";
 }
 

@@ -18,6 +18,8 @@ namespace sartorum::words {
 [[nodiscard]] Unit paper_unit(Unit);  // mm for cm, inches stay
 [[nodiscard]] QString number(Length, Unit, bool change = false);
 [[nodiscard]] QString amount(Length, Unit, bool change = false);
+// "+1.0 → +1.4 cm"; in tenths of a millimetre where both would read alike.
+[[nodiscard]] QString from_to(Length was, Length now, Unit);
 // To be measured on paper; what the unit rounds away is said finer, never as nothing.
 [[nodiscard]] QString amount_on_paper(Length, Unit);
 

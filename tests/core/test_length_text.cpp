@@ -124,13 +124,22 @@ private slots:
         QCOMPARE(text(Length::mm(0.2), Unit::Centimetre, true), "0.0 cm");
         QCOMPARE(text(Length::mm(-0.2), Unit::Millimetre, true), "0 mm");
     }
-    void a_tie_between_two_eighths_goes_to_the_even_one()
+    void a_tie_between_two_sixteenths_goes_to_the_even_one()
     {
-        QCOMPARE(nearest_fraction(Length::inches(2.5 / 8)).numerator, 1);  // 2/8 = 1/4
-        QCOMPARE(nearest_fraction(Length::inches(2.5 / 8)).denominator, 4);
-        QCOMPARE(nearest_fraction(Length::inches(3.5 / 8)).numerator, 1);  // 4/8 = 1/2
-        QCOMPARE(nearest_fraction(Length::inches(3.5 / 8)).denominator, 2);
-        QCOMPARE(nearest_fraction(Length::inches(11.0 / 16), 16).numerator, 11);
+        QCOMPARE(nearest_fraction(Length::inches(2.5 / 16)).numerator, 1);  // 2/16 = 1/8
+        QCOMPARE(nearest_fraction(Length::inches(2.5 / 16)).denominator, 8);
+        QCOMPARE(nearest_fraction(Length::inches(3.5 / 16)).numerator, 1);  // 4/16 = 1/4
+        QCOMPARE(nearest_fraction(Length::inches(3.5 / 16)).denominator, 4);
+        QCOMPARE(nearest_fraction(Length::inches(11.0 / 16)).numerator, 11);
+    }
+    // What somebody typed by a ruler is shown as it was typed.
+    void every_sixteenth_is_shown_as_it_was_typed()
+    {
+        for (int n = -40 * 16; n <= 40 * 16; ++n) {
+            const auto shown = number_text(Length::inches(n / 16.0), Unit::Inch);
+            const auto read = parse_length(shown, Unit::Inch);
+            QVERIFY2(read && std::abs(read->in_inches() * 16 - n) < 1e-9, shown.c_str());
+        }
     }
     void text_to_length_to_text_is_stable()
     {
@@ -143,7 +152,7 @@ private slots:
                 const auto read = parse_length(once, Unit::Millimetre);
                 QVERIFY2(read.has_value(), once.c_str());
                 QCOMPARE(length_text(*read, unit), once);
-                const double grain = unit == Unit::Centimetre ? 0.5 : unit == Unit::Millimetre ? 0.5 : 25.4 / 16;
+                const double grain = unit == Unit::Centimetre ? 0.5 : unit == Unit::Millimetre ? 0.5 : 25.4 / 32;
                 QVERIFY(std::abs(read->in_mm() - l.in_mm()) <= grain + 1e-9);
             }
         }

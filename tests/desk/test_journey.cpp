@@ -269,7 +269,7 @@ private slots:
             }
             d.key(Qt::Key_U, Qt::ControlModifier);  // the same length, in the other unit
             const auto inches = parse_length(first->text().toStdString(), Unit::Inch);
-            QVERIFY2(inches && std::abs(inches->in_mm() - 833) < 1.6, qPrintable(first->text()));  // to 1/8 in
+            QVERIFY2(inches && std::abs(inches->in_mm() - 833) < 0.8, qPrintable(first->text()));  // to 1/16 in
             d.key(Qt::Key_U, Qt::ControlModifier);
             QCOMPARE(d.room->body().readings.at(Measure::Waist)[0].in_mm(), 844.0);
             over("83.3");

@@ -277,10 +277,30 @@ private slots:
         QVERIFY(is_near(d.line(ShoulderLength).amount, most + Length::mm(2), Length::mm(1e-9)));
     }
     // A front typed while front and back are told apart leaves the back to the proposal, or as it was; undo too.
+    void one_face_typed_leaves_the_other_data()
+    {
+        QTest::addColumn<bool>("inches");
+        QTest::newRow("cm") << false;
+        QTest::newRow("inches") << true;
+    }
     void one_face_typed_leaves_the_other()
     {
+        QFETCH(bool, inches);
         Desk d{at(), true};
         lay_bodice(d);
+        d.look.set_unit(inches ? Unit::Inch : Unit::Centimetre);
+        // What is typed, as the pad then shows it, and what it is.
+        struct Typed {
+            const char* keys;
+            const char* shown;
+            Length by;
+        };
+        const auto typed =
+            inches ? std::array{Typed{"5/16", "5/16", Length::inches(5.0 / 16)},
+                                Typed{"-3/16", "\u22123/16", Length::inches(-3.0 / 16)},
+                                Typed{"1/8", "⅛", Length::inches(1.0 / 8)}}
+                   : std::array{Typed{"0.4", "0.4", Length::mm(4)}, Typed{"-0.3", "\u22120.3", Length::mm(-3)},
+                                Typed{"0.2", "0.2", Length::mm(2)}};
         d.window->go_to(Station::Plan);
         for (const auto kind : {ShoulderSlope, BodiceLength}) {
             d.room->forget(kind);
@@ -289,25 +309,26 @@ private slots:
             const auto id = [&](const char* what) { return (what + key).toUtf8(); };
             if (!d.window->findChild<QLineEdit*>(QString{"back_"} + key)->isVisible())
                 d.click(id("faces_").constData());
-            const auto type = [&](const QString& field, const char* text) {
+            const auto type = [&](const QString& field, const Typed& what) {
                 auto* e = d.find<QLineEdit>(field.toUtf8().constData());
                 e->setFocus();
                 e->selectAll();
-                d.type(text);
+                d.type(what.keys);
                 d.key(Qt::Key_Return);
+                QCOMPARE(e->text(), QString::fromUtf8(what.shown));
             };
             const auto all = [&] { return std::pair{d.line(kind).amount, d.line(kind).back}; };
             const Length proposed = d.line(kind).back;
-            type("amount_" + key, "0.4");
+            type("amount_" + key, typed[0]);
             QCOMPARE(all().second, proposed);
-            QVERIFY(is_near(all().first, Length::mm(4), Length::mm(1e-9)));
+            QVERIFY(is_near(all().first, typed[0].by, Length::mm(1e-9)));
             QVERIFY(!d.room->plan().decision(kind)->on(Side::Right, Face::Back));  // undecided still
-            type("back_" + key, "-0.3");
-            type("amount_" + key, "0.2");
-            QVERIFY(is_near(all().second, Length::mm(-3), Length::mm(1e-9)));
-            QVERIFY(is_near(all().first, Length::mm(2), Length::mm(1e-9)));
+            type("back_" + key, typed[1]);
+            type("amount_" + key, typed[2]);
+            QVERIFY(is_near(all().second, typed[1].by, Length::mm(1e-9)));
+            QVERIFY(is_near(all().first, typed[2].by, Length::mm(1e-9)));
             d.room->undo();
-            QVERIFY(is_near(all().first, Length::mm(4), Length::mm(1e-9)));
+            QVERIFY(is_near(all().first, typed[0].by, Length::mm(1e-9)));
             d.room->undo();
             QCOMPARE(all().second, proposed);
         }

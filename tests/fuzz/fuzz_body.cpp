@@ -1,5 +1,6 @@
 // Feeds anything to the reader of: body.
 #include "common.h"
+#include "json_mutator.h"
 
 namespace {
 

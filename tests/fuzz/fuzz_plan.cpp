@@ -1,5 +1,6 @@
 // Feeds anything to the reader of: plan.
 #include "common.h"
+#include "json_mutator.h"
 
 namespace {
 

@@ -1,6 +1,7 @@
 // Feeds anything to the reader of: what was seen on a toile.
 #include "common.h"
 #include "formats/try_on_json.h"
+#include "json_mutator.h"
 
 extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size)
 {

@@ -1,6 +1,7 @@
 // Feeds anything to the reader of: a work, all that goes in as one text, as versions keep it.
 #include "common.h"
 #include "formats/work_json.h"
+#include "json_mutator.h"
 
 extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size)
 {

@@ -2,6 +2,7 @@
 // seated.
 #include "common.h"
 #include "core/plan/first_plan.h"
+#include "json_mutator.h"
 
 namespace {
 

@@ -392,9 +392,21 @@ private slots:
         QVERIFY(said(0.4, Unit::Centimetre).contains("0.4 mm"));
         QVERIFY(said(0.6, Unit::Centimetre).contains(" 1 mm"));
         QVERIFY(said(1.2, Unit::Inch).contains("1/16 in"));
+        QVERIFY(said(20, Unit::Inch).contains("13/16 in"));
+        QVERIFY(said(0.79, Unit::Inch).contains("0.8 mm"));
         QVERIFY(said(0.4, Unit::Inch).contains("0.4 mm"));
         QVERIFY(said(3.175, Unit::Inch).contains("⅛ in"));
         QVERIFY(said(12.7, Unit::Inch).contains("½ in"));
+    }
+    void what_changed_never_reads_as_what_it_was()
+    {
+        const auto said = [](double was, double now, Unit u) {
+            return words::from_to(Length::mm(was), Length::mm(now), u);
+        };
+        QCOMPARE(said(10, 14, Unit::Centimetre), "+1.0 → +1.4 cm");
+        QCOMPARE(said(-9.2, -9.8, Unit::Inch), "\u22129.2 → \u22129.8 mm");
+        QCOMPARE(said(0, 0.4, Unit::Centimetre), "0.0 → +0.4 mm");
+        QCOMPARE(said(0, 12.7, Unit::Inch), "0 → +½ in");
     }
     void what_has_to_be_made_true_is_named_and_what_holds_is_not()
     {

@@ -135,12 +135,12 @@ Outcome<Piece> hemmed(const Piece& piece, Length shorter)
 
 Outcome<bool> follow_whole(std::vector<Step>& steps, Piece& lining, const Piece& was, const Piece& now)
 {
-    constexpr Length alike = Length::mm(1);
+    constexpr Length cut_alike = Length::mm(1);
     if (!edge_index(lining, EdgeRole::Centre) || !edge_index(was, EdgeRole::Centre))
         return refuse(Why::LiningDiffers, lining.id);
     const Length shorter = sewn_length(was, EdgeRole::Centre) - sewn_length(lining, EdgeRole::Centre);
     const auto as_cut = hemmed(was, shorter);
-    if (!as_cut || outlines_differ(*as_cut, lining, alike)) return refuse(Why::LiningDiffers, lining.id);
+    if (!as_cut || outlines_differ(*as_cut, lining, cut_alike)) return refuse(Why::LiningDiffers, lining.id);
     auto drawn = hemmed(now, shorter);
     if (!drawn) return tl::make_unexpected(drawn.error());
     Piece out = std::move(*drawn);
@@ -183,8 +183,8 @@ Outcome<bool> follow_shape(std::vector<Step>& steps, Piece& facing, EdgeRole rol
     // Round the facing from the edge it is sewn by, as it was cut; one of other edges keeps what the piece has
     // there.
     const std::size_t first = *edge_index(facing, role);
-    const bool alike = facing.edges.size() == out.edges.size();
-    for (std::size_t i = 0; i < (alike ? out.edges.size() : 1); ++i)
+    const bool edge_for_edge = facing.edges.size() == out.edges.size();
+    for (std::size_t i = 0; i < (edge_for_edge ? out.edges.size() : 1); ++i)
         out.edges[i].allowance = facing.edges[(first + i) % facing.edges.size()].allowance;
     const bool seen = outlines_differ(out, facing, least_redrawn);
     if (seen) steps.push_back(redrawn_step(facing, out, StepKind::DrawFacing, *width));

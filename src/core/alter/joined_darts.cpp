@@ -68,7 +68,8 @@ namespace {
 std::optional<Proposal> propose_joined_darts(const FittingState& s)
 {
     if (!s.across) return std::nullopt;
-    const auto& [above, joint] = *s.across;
+    const Garment& above = s.across->above;
+    const Joint& joint = s.across->joint;
     const auto of = [&](PieceRole role, const JointFace& face) {
         const Length by = furthest(off_in(lower_run(above, role), upper_run(s.now, role), face));
         return abs(by) < joins_within ? Length{} : by;

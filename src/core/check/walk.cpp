@@ -202,7 +202,9 @@ void add_ease(Checks& out, const BodySet& body, Measure m, Length finished, cons
 
 void add_part(Checks& out, const PartMeasured& of, const BodySet& body, const Cloth& cloth)
 {
-    const auto& [kind, part, flat] = of;
+    const PartKind kind = of.kind;
+    const Garment& part = of.view;
+    const FlatMeasures& flat = of.flat;
     const auto& rules = part_check(kind);
     const Piece& front = front_of(part);
     const Piece& back = back_of(part);

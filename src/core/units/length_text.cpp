@@ -157,7 +157,7 @@ Outcome<Amount> read_amount(Reader& in, std::string_view typed)
     return read_division(in, second, typed).map([&](double v) { return Amount{number(first) + v, true}; });
 }
 
-// Rounds half to even, so that 2.5 eighths is 2 and 3.5 is 4.
+// Rounds half to even, so that 2.5 sixteenths are 2 and 3.5 are 4.
 double round_half_even(double v)
 {
     const double below = std::floor(v);
@@ -189,8 +189,9 @@ std::string fraction_text(const Fraction& f)
 
 }  // namespace
 
-Fraction nearest_fraction(Length length, int denominator)
+Fraction nearest_fraction(Length length)
 {
+    constexpr int denominator = 16;
     const double inches = length.in_inches();
     const auto parts = static_cast<long>(round_half_even(std::abs(inches) * denominator));
     const int rest = static_cast<int>(parts % denominator);

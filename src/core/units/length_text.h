@@ -7,7 +7,7 @@
 //            A sign stands before its number: "84 -" is refused, not taken for 84.
 //            "1,000 mm" is refused: a comma before exactly three digits may be either mark. "0,125" is
 //            not, since no thousands group starts with a lone zero.
-// Writing    cm with one decimal, mm whole, inches to the nearest eighth; a tie goes to the even eighth.
+// Writing    cm with one decimal, mm whole, inches to the nearest sixteenth; a tie goes to the even sixteenth.
 //            The minus is U+2212. Independent of any locale.
 #pragma once
 #include <string>
@@ -29,8 +29,8 @@ struct Fraction {
     friend bool operator==(const Fraction&, const Fraction&) = default;
 };
 
-// Nearest fraction of an inch with the given denominator (8 or 16); ties to the even numerator.
-[[nodiscard]] Fraction nearest_fraction(Length, int denominator = 8);
+// The nearest sixteenth of an inch, the finest mark of a sewing ruler; ties to the even sixteenth.
+[[nodiscard]] Fraction nearest_fraction(Length);
 
 // Under a heading that names its unit.
 [[nodiscard]] Outcome<Length> parse_length(std::string_view text, Unit written);

@@ -221,7 +221,7 @@ void SeamWalk::draw_pair(QPainter& p, const QRectF& r, const Walk& walk)
     const double x = in.left() + p.fontMetrics().horizontalAdvance(off) + 14;
     p.setFont(lato(12.5));
     p.setPen(walk.holds ? d.faded : d.madder_ink);
-    // Finer than an eighth of an inch shows.
+    // In millimetres also where inches are shown: a sixteenth of an inch is coarser.
     const QString allowed = QString::number(walk_tolerance.in_mm()) + " mm";
     const QString said =
         walk.holds ? tr("level, allowed %1").arg(allowed) : tr("allowed %1: true again").arg(allowed);
