@@ -14,6 +14,7 @@
 #include "bodices.h"
 #include "core/pattern/sleeve_block.h"
 #include "core/plan/trial.h"
+#include "formats/json.h"
 #include "formats/pattern_svg.h"
 #include "formats/text_file.h"
 #include "notebook/notebook.h"
@@ -61,6 +62,7 @@ struct Found {
     int not_a_number = 0;
     std::map<std::string, int> crossing;   // by piece
     std::map<std::string, int> no_length;  // by piece and edge
+    std::string example;                   // the first plan of which anything of that came
 };
 
 bool crosses(const std::vector<Point>& p)
@@ -82,6 +84,11 @@ bool crosses(const std::vector<Point>& p)
     return false;
 }
 
+bool is_sound(const Found& f)
+{
+    return f.not_a_number == 0 && f.crossing.empty() && f.no_length.empty();
+}
+
 void look_at(const Computed& c, Found& found)
 {
     for (const auto& piece : c.altered.pieces) {
@@ -99,6 +106,7 @@ void look_at(const Computed& c, Found& found)
             crosses(outline_points(piece, Length::mm(0.02))))
             ++found.crossing[piece.id];
     }
+    if (found.example.empty() && !is_sound(found)) found.example = formats::plan_json(c.work.plan).dump();
 }
 
 Pattern at_scale(Pattern pattern, double k)
@@ -150,15 +158,76 @@ Found plans(const Pattern& whole, int times, unsigned seed)
     return found;
 }
 
-void tell(const QString& name, const Found& f)
+// Every two adjustments accepted together, each with an amount that is usual: done, or said why not.
+struct Pairs {
+    int tried = 0;
+    int passed_over = 0;  // neither done nor said
+    Found found;
+};
+
+bool is_done_or_said(const Computed& c, const Decision& d)
 {
-    out << name << ": " << f.plans << " plans, " << f.refused << " refused whole, " << f.not_done
-        << " adjustments said not to be done, " << f.not_a_number << " pieces with what is no number\n";
+    const bool said =
+        std::any_of(c.not_done.begin(), c.not_done.end(), [&](const NotDone& n) { return n.kind == d.kind; });
+    const PlanLine* line = c.line(d.kind);
+    // Facings are drawn anew where something under them changed: with nothing to draw they are done.
+    if (line && !adjustment(d.kind).apply && line->state == LineState::NothingKnown) return true;
+    return said || (line && line->state == LineState::Accepted);
+}
+
+Pairs pairs(const Pattern& pattern)
+{
+    Pairs seen;
+    const auto chart = trial_chart(pattern);
+    const auto body = trial_body();
+    const std::string size = pattern.sizes[pattern.sizes.size() / 2].size;
+    Plan plain = plan_in_sizes(size, size);
+    plain.sizes[Level::Bust] = size;
+    const auto& all = catalogue();
+    for (auto a = all.begin(); a != all.end(); ++a) {
+        for (auto b = std::next(a); b != all.end(); ++b) {
+            for (const bool more : {true, false}) {
+                Plan plan = plain;
+                const auto half = [&](const Adjustment& of) {
+                    return Decision{of.kind, Answer::Accepted, (more ? of.most : of.least) / 2.0};
+                };
+                const std::array both{half(*a), half(*b)};
+                for (const auto& d : both) plan.decide(d);
+                ++seen.tried;
+                const auto c = compute(pattern, chart, body, plan);
+                if (!c) {
+                    ++seen.found.refused;
+                    continue;
+                }
+                for (const auto& d : both) {
+                    if (is_done_or_said(*c, d)) continue;
+                    ++seen.passed_over;
+                    std::fprintf(stderr, "    neither done nor said: %s of %s and %s\n",
+                                 adjustment(d.kind).key.data(), a->key.data(), b->key.data());
+                }
+                look_at(*c, seen.found);
+            }
+        }
+    }
+    return seen;
+}
+
+void tell_what_is_wrong(const Found& f)
+{
+    if (f.not_a_number) out << "    pieces with what is no number: " << f.not_a_number << "\n";
     for (const auto& [piece, n] : f.crossing)
         out << "    outline crosses: " << QString::fromStdString(piece) << ", " << n << "\n";
     for (const auto& [edge, n] : f.no_length)
         out << "    edge without length: " << QString::fromStdString(edge) << ", " << n << "\n";
+    if (!f.example.empty()) out << "    first by: " << QString::fromStdString(f.example) << "\n";
     out.flush();
+}
+
+void tell(const QString& name, const Found& f)
+{
+    out << name << ": " << f.plans << " plans, " << f.refused << " refused whole, " << f.not_done
+        << " adjustments said not to be done\n";
+    tell_what_is_wrong(f);
 }
 
 }  // namespace
@@ -171,8 +240,9 @@ int main(int argc, char** argv)
     const double share = QString::fromLocal8Bit(argv[3]).toDouble();
     if (!(share > 0 && share <= 1)) return 2;
     std::vector<std::pair<QString, Pattern>> patterns;
-    for (const char* name : {"lockside-skirt", "windlass-bodice", "heron-tee", "sluice-waistcoat",
-                             "aqueduct-dress", "reedbed-dress", "bulrush-dress", "ropewalk-skirt"}) {
+    for (const char* name :
+         {"lockside-skirt", "windlass-bodice", "heron-tee", "sluice-waistcoat", "aqueduct-dress", "reedbed-dress",
+          "bulrush-dress", "ropewalk-skirt", "lockgate-trousers", "barge-trousers", "slipway-all-in-one"}) {
         const auto bytes = formats::read_file(demo + "/" + name + ".svg");
         if (!bytes) return 2;
         patterns.emplace_back(name, *formats::read_pattern_svg(*bytes));
@@ -187,7 +257,11 @@ int main(int argc, char** argv)
     for (const auto& [name, pattern] : patterns) {
         const auto found = plans(pattern, static_cast<int>(100'000 * share), seed++);
         tell(name, found);
-        sound = sound && found.not_a_number == 0 && found.crossing.empty() && found.no_length.empty();
+        sound = sound && is_sound(found);
+        const auto two = pairs(pattern);
+        out << "    " << two.tried << " pairs, " << two.passed_over << " neither done nor said\n";
+        tell_what_is_wrong(two.found);
+        sound = sound && two.passed_over == 0 && is_sound(two.found);
     }
     return sound ? 0 : 1;
 }

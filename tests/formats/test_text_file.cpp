@@ -7,8 +7,10 @@
 #include <QFile>
 #include <QTemporaryDir>
 #include <QTest>
+#include <cerrno>
 #include <csignal>
 
+#include "failing_calls.h"
 #include "formats/text_file.h"
 #include "tests.h"
 
@@ -16,6 +18,7 @@ namespace test_text_file {
 
 using namespace sartorum;
 using namespace sartorum::formats;
+using sartorum::test::FailingCall;
 
 namespace {
 
@@ -87,6 +90,43 @@ private slots:
         QCOMPARE(bytes_of(at("kept.svg")), QByteArray{"an old file"});
         for (const auto& name : QDir{dir_.path()}.entryList(QDir::Files | QDir::Hidden))
             QVERIFY2(!name.startsWith(".sartorum"), qPrintable(name));
+    }
+    // Whatever call fails, once or from then on: the old file or the new one, whole, and a word where it is the
+    // old.
+    void whatever_call_fails_the_old_file_or_the_new_one_is_whole()
+    {
+        const QByteArray old{"an old file"};
+        const QByteArray fresh(100'000, 'x');
+        int failed = 0;
+        for (const bool there : {false, true}) {
+            for (const bool ever_after : {false, true}) {
+                for (const int error : {ENOSPC, EIO, EACCES, EINTR, EINVAL, EDQUOT}) {
+                    for (int n = 0;; ++n) {
+                        const QString path = at("shaken.svg");
+                        QFile::remove(path);
+                        if (there) put(path, old);
+                        bool came = false;
+                        const auto done = [&] {
+                            const FailingCall call{n, error, ever_after && error != EINTR};
+                            auto out = write_file(path, fresh, there ? IfThere::Replace : IfThere::Refuse);
+                            came = call.came();
+                            return out;
+                        }();
+                        if (done.has_value())
+                            QCOMPARE(bytes_of(path), fresh);
+                        else if (QFile::exists(path))
+                            QCOMPARE(bytes_of(path), there ? old : QByteArray{});
+                        else
+                            QVERIFY(!there);
+                        for (const auto& name : QDir{dir_.path()}.entryList(QDir::Files | QDir::Hidden))
+                            QVERIFY2(!name.startsWith(".sartorum"), qPrintable(name));
+                        if (!came) break;
+                        failed += !done.has_value();
+                    }
+                }
+            }
+        }
+        QVERIFY(failed > 80);
     }
     void the_line_that_is_not_utf8_is_named()
     {

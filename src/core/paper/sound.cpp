@@ -104,8 +104,23 @@ bool clearly_simple(const Piece& piece)
     return true;
 }
 
+// A needle: at one of its nodes the line goes back where it came from. What lies on itself crosses nothing.
+bool turns_back(const Curve& c)
+{
+    constexpr double nearly_all = 0.996;  // of a half turn: five degrees short of it
+    const auto at = all_controls(c);
+    for (std::size_t node = 3; node + 1 < at.size(); node += 3) {
+        const Point in = at[node] - at[node - 1];
+        const Point out = at[node + 1] - at[node];
+        if (Geom::dot(in, out) < -nearly_all * Geom::L2(in) * Geom::L2(out)) return true;
+    }
+    return false;
+}
+
 bool crosses_itself(const Piece& piece)
 {
+    if (std::any_of(piece.edges.begin(), piece.edges.end(), [](const Edge& e) { return turns_back(e.curve); }))
+        return true;
     return !clearly_simple(piece) && ring_crosses_itself(outline_points(piece, Length::mm(0.1)));
 }
 
