@@ -76,13 +76,6 @@ private:
     QMap<QString, QString> tables_;
 };
 
-// A statement without what makes no difference: how names are quoted, and spaces.
-QString plain(QString sql)
-{
-    sql.remove('"');
-    return sql.simplified();
-}
-
 QString quoted(QString name)
 {
     return '"' + name.replace('"', "\"\"") + '"';
@@ -97,8 +90,9 @@ bool made_by_sqlite(const QString& name)
 // what a strange one says of conflicts, defaults or generated columns would change what is written.
 Result<bool> only_our_tables(const QString& connection, int version)
 {
-    const OurTables ours{version};
     const auto tables = things(connection, "table");
+    if (version == schema_version && digest_of(tables) == digest_of_our_tables) return true;
+    const OurTables ours{version};
     for (auto it = tables.begin(); it != tables.end(); ++it) {
         if (made_by_sqlite(it.key())) continue;
         const auto known = ours.tables().find(it.key());

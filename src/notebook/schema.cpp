@@ -1,5 +1,7 @@
 #include "notebook/schema.h"
 
+#include <QCryptographicHash>
+
 namespace sartorum::notebook {
 const QList<Tracked>& tracked()
 {
@@ -160,6 +162,22 @@ QStringList undo_triggers()
             << trigger("delete", "OLD.id", {}, keep);
     }
     return out;
+}
+
+QString plain(QString sql)
+{
+    sql.remove('"');
+    return sql.simplified();
+}
+
+QByteArray digest_of(const QMap<QString, QString>& tables)
+{
+    QCryptographicHash hash{QCryptographicHash::Sha256};
+    for (auto it = tables.begin(); it != tables.end(); ++it) {
+        if (it.key().startsWith("sqlite_")) continue;
+        hash.addData((it.key() + '\n' + plain(it.value()) + '\n').toUtf8());
+    }
+    return hash.result().toHex();
 }
 
 }  // namespace sartorum::notebook

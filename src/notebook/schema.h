@@ -1,7 +1,9 @@
 // schema.h: the tables of a notebook and the steps from one version to the next. docs/notebook-format.md defines
 // them.
 #pragma once
+#include <QByteArray>
 #include <QList>
+#include <QMap>
 #include <QStringList>
 
 namespace sartorum::notebook {
@@ -26,5 +28,14 @@ struct Tracked {
 // What brings a notebook of this version to the next; run inside one transaction, all triggers taken off before
 // and put on again after.
 [[nodiscard]] QStringList migration_from(int version);
+
+// A statement without what makes no difference: how names are quoted, and spaces.
+[[nodiscard]] QString plain(QString sql);
+// Of tables by name, with the statements that made them: SHA-256, hexadecimal; what SQLite made itself left out.
+[[nodiscard]] QByteArray digest_of(const QMap<QString, QString>& tables);
+// The digest of this version's tables. Making them all to compare with takes longer than the rest of opening:
+// where a notebook's have this digest, they are ours.
+inline constexpr const char* digest_of_our_tables =
+    "36180f6386b6a9e2fb980e399014cb3d5a41c8e56d25947766f686f5a213c7e5";
 
 }  // namespace sartorum::notebook

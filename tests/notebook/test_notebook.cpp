@@ -47,6 +47,26 @@ class TestNotebook : public QObject {
     QString at(const char* name) const { return dir_.filePath(QLatin1String{name}); }
 
 private slots:
+    // The digest by which a notebook's tables are known as ours is that of the tables we make.
+    void the_digest_is_of_the_tables_that_are_made()
+    {
+        const QString path = at("digest.sartorum");
+        QVERIFY(Notebook::open(path).has_value());
+        QMap<QString, QString> tables;
+        {
+            auto db = QSqlDatabase::addDatabase("QSQLITE", "tables");
+            db.setDatabaseName(path);
+            QVERIFY(db.open());
+            QSqlQuery q{db};
+            QVERIFY(q.exec("SELECT name, sql FROM sqlite_master WHERE type = 'table'"));
+            while (q.next()) tables[q.value(0).toString()] = q.value(1).toString();
+        }
+        QSqlDatabase::removeDatabase("tables");
+        QCOMPARE(digest_of(tables), QByteArray{digest_of_our_tables});
+        auto other = tables;
+        other["wearer"].replace("NOT NULL", "NOT NULL ON CONFLICT IGNORE");
+        QVERIFY(other != tables && digest_of(other) != digest_of(tables));
+    }
     void what_was_written_is_there_after_reopening()  // N-04, also tests/desk/test_kill.cpp
     {
         const QString path = at("a.sartorum");
