@@ -4,7 +4,7 @@
 #include <cmath>
 #include <random>
 
-#include "core/alter/applied.h"
+#include "core/alter/kit/applied.h"
 #include "core/pattern/bodice_block.h"
 #include "skirts.h"
 

@@ -2,7 +2,7 @@
 #pragma once
 #include <nlohmann/json.hpp>
 
-#include "core/alter/make_up.h"
+#include "core/alter/kit/make_up.h"
 
 namespace sartorum::formats {
 

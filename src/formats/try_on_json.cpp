@@ -2,7 +2,7 @@
 
 #include <cmath>
 
-#include "core/alter/catalogue.h"
+#include "core/alter/kit/catalogue.h"
 #include "formats/json_parts.h"
 
 namespace sartorum::formats {

@@ -1,5 +1,5 @@
 // The trade's ways of doing an adjustment: what each is called, and what it costs.
-#include "core/alter/catalogue.h"
+#include "core/alter/kit/catalogue.h"
 #include "words/say.h"
 #include "words/words.h"
 

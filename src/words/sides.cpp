@@ -2,7 +2,7 @@
 
 #include <algorithm>
 
-#include "core/alter/catalogue.h"
+#include "core/alter/kit/catalogue.h"
 #include "words/say.h"
 #include "words/waist.h"
 #include "words/words.h"

@@ -1,7 +1,7 @@
 // What is said of a try-on as it is kept: notes, what hands found, photographs, the gate.
 #include <cmath>
 
-#include "core/alter/shoulder_slope.h"
+#include "core/alter/frame/rows.h"
 #include "core/pattern/part_rules.h"
 #include "words/mirror.h"
 #include "words/say.h"

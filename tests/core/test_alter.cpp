@@ -1,8 +1,8 @@
 #include <QTest>
 
-#include "core/alter/catalogue.h"
-#include "core/alter/follow.h"
-#include "core/alter/size_blend.h"
+#include "core/alter/kit/catalogue.h"
+#include "core/alter/kit/follow.h"
+#include "core/alter/kit/size_blend.h"
 #include "core/check/walk.h"
 #include "skirts.h"
 #include "tests.h"

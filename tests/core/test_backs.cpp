@@ -1,8 +1,8 @@
 // A broad and a narrow back: the width where it is measured, and what stays as it was (trade, 7.4).
 #include <QTest>
 
-#include "core/alter/across_back.h"
-#include "core/alter/shared.h"
+#include "core/alter/kit/shared.h"
+#include "core/alter/widths/rows.h"
 #include "core/check/walk.h"
 #include "core/paper/bodice_redraw.h"
 #include "core/paper/dart_redraw.h"

@@ -1,9 +1,8 @@
 // A skirt's front or back longer at the centre by a wedge, against turned paper and the trade's own figure.
 #include <QtTest>
 
-#include "core/alter/catalogue.h"
-#include "core/alter/centre_wedge.h"
-#include "core/alter/sway_back.h"
+#include "core/alter/kit/catalogue.h"
+#include "core/alter/lengths/rows.h"
 #include "core/paper/sound.h"
 #include "core/plan/compute.h"
 #include "faces.h"

@@ -3,7 +3,7 @@
 #include <numbers>
 
 #include "bodices.h"
-#include "core/alter/catalogue.h"
+#include "core/alter/kit/catalogue.h"
 #include "core/check/walk.h"
 #include "core/paper/bodice_redraw.h"
 #include "core/paper/dart_redraw.h"

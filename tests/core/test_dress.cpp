@@ -2,7 +2,7 @@
 #include <QTest>
 #include <algorithm>
 
-#include "core/alter/joined_waist.h"
+#include "core/alter/joins/rows.h"
 #include "core/pattern/part_rules.h"
 #include "core/plan/first_plan.h"
 #include "dresses.h"

@@ -1,9 +1,9 @@
 // A waist that is gathered in: a back made wider with its waist gathered, and a waist made wider in its gathers.
 #include <QtTest>
 
-#include "core/alter/catalogue.h"
-#include "core/alter/gathers.h"
-#include "core/alter/width.h"
+#include "core/alter/kit/catalogue.h"
+#include "core/alter/widths/gathers.h"
+#include "core/alter/widths/rows.h"
 #include "core/check/walk.h"
 #include "core/paper/redraw.h"
 #include "core/paper/sound.h"

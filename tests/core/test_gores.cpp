@@ -4,7 +4,7 @@
 #include <array>
 #include <numeric>
 
-#include "core/alter/catalogue.h"
+#include "core/alter/kit/catalogue.h"
 #include "core/check/walk.h"
 #include "core/pattern/gore.h"
 #include "core/pattern/part_rules.h"

@@ -1,9 +1,9 @@
 // The hip curve by the high hip, and the calf: girths given exactly where they are measured, nothing elsewhere.
 #include <QtTest>
 
-#include "core/alter/catalogue.h"
-#include "core/alter/high_hip.h"
-#include "core/alter/leg_widths.h"
+#include "core/alter/kit/catalogue.h"
+#include "core/alter/legs/rows.h"
+#include "core/alter/widths/rows.h"
 #include "core/paper/sound.h"
 #include "core/pattern/garment_measure.h"
 #include "core/plan/compute.h"

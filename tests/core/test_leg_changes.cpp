@@ -5,11 +5,8 @@
 
 #include <boost/math/interpolators/pchip.hpp>
 
-#include "core/alter/body_rise.h"
-#include "core/alter/catalogue.h"
-#include "core/alter/crotch_length.h"
-#include "core/alter/leg_length.h"
-#include "core/alter/leg_widths.h"
+#include "core/alter/kit/catalogue.h"
+#include "core/alter/legs/rows.h"
 #include "core/check/walk.h"
 #include "core/paper/leg_redraw.h"
 #include "core/paper/sound.h"

@@ -1,7 +1,7 @@
 // Trousers as they are worn: seated, drawn in by an elastic, their hem level.
 #include <QtTest>
 
-#include "core/alter/catalogue.h"
+#include "core/alter/kit/catalogue.h"
 #include "core/check/walk.h"
 #include "core/plan/crotch.h"
 #include "core/plan/elastic.h"

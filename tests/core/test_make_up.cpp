@@ -2,7 +2,7 @@
 #include <QTest>
 #include <algorithm>
 
-#include "core/alter/opening.h"
+#include "core/alter/kit/opening.h"
 #include "core/paper/facing.h"
 #include "core/paper/redraw.h"
 #include "core/plan/goes_on.h"

@@ -2,7 +2,7 @@
 #include <QTest>
 #include <algorithm>
 
-#include "core/alter/part_alter.h"
+#include "core/alter/kit/part_alter.h"
 #include "core/pattern/part_rules.h"
 #include "core/plan/compute.h"
 #include "core/plan/finished.h"

@@ -3,7 +3,7 @@
 #include <cmath>
 #include <random>
 
-#include "core/alter/pinned_darts.h"
+#include "core/alter/widths/rows.h"
 #include "core/paper/dart_redraw.h"
 #include "core/paper/sound.h"
 #include "core/pattern/dart.h"

@@ -3,7 +3,7 @@
 #include <cmath>
 #include <random>
 
-#include "core/alter/pinned_shoulder.h"
+#include "core/alter/frame/rows.h"
 #include "core/paper/bodice_redraw.h"
 #include "core/paper/sound.h"
 #include "tests.h"

@@ -1,7 +1,7 @@
 // Where on the pieces each adjustment is done, and what of a plan stands out.
 #include <QTest>
 
-#include "core/alter/catalogue.h"
+#include "core/alter/kit/catalogue.h"
 #include "core/paper/bodice_redraw.h"
 #include "core/plan/overview.h"
 #include "princess_fronts.h"

@@ -3,9 +3,9 @@
 #include <algorithm>
 #include <numbers>
 
-#include "core/alter/bust.h"
-#include "core/alter/bust_depth.h"
-#include "core/alter/catalogue.h"
+#include "core/alter/kit/catalogue.h"
+#include "core/alter/lengths/rows.h"
+#include "core/alter/widths/rows.h"
 #include "core/check/seam_run.h"
 #include "core/check/walk.h"
 #include "core/paper/bodice_redraw.h"

@@ -2,7 +2,7 @@
 #include <QTest>
 #include <algorithm>
 
-#include "core/alter/bust.h"
+#include "core/alter/widths/rows.h"
 #include "core/plan/bust_ways.h"
 #include "core/plan/chain.h"
 #include "core/plan/finished.h"

@@ -1,8 +1,8 @@
 // What can be done to a garment that is sewn already, measured on the polygons of its pieces.
 #include <QtTest>
 
-#include "core/alter/catalogue.h"
-#include "core/alter/sewn.h"
+#include "core/alter/kit/catalogue.h"
+#include "core/alter/sewn/rows.h"
 #include "core/paper/crotch_redraw.h"
 #include "core/paper/sound.h"
 #include "core/plan/bought.h"

@@ -2,8 +2,8 @@
 #include <QtTest>
 
 #include "../demo/shaped_band.h"
-#include "core/alter/follow.h"
-#include "core/alter/opening.h"
+#include "core/alter/kit/follow.h"
+#include "core/alter/kit/opening.h"
 #include "core/check/walk.h"
 #include "core/paper/sound.h"
 #include "faces.h"

@@ -2,10 +2,8 @@
 #include <QTest>
 #include <numbers>
 
-#include "core/alter/cap_forward.h"
-#include "core/alter/cap_height.h"
-#include "core/alter/catalogue.h"
-#include "core/alter/upper_arm.h"
+#include "core/alter/kit/catalogue.h"
+#include "core/alter/sleeve/rows.h"
 #include "core/check/seam_run.h"
 #include "core/check/walk.h"
 #include "core/paper/sleeve_redraw.h"

@@ -2,7 +2,7 @@
 #include <QTest>
 #include <cmath>
 
-#include "core/alter/shoulder_slope.h"
+#include "core/alter/frame/rows.h"
 #include "core/fitting/again.h"
 #include "core/fitting/amounts.h"
 #include "core/fitting/from_hands.h"

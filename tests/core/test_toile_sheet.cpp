@@ -4,7 +4,7 @@
 #include <cmath>
 #include <random>
 
-#include "core/alter/catalogue.h"
+#include "core/alter/kit/catalogue.h"
 #include "core/fitting/photo.h"
 #include "core/fitting/toile_sheet.h"
 #include "core/pattern/part_rules.h"

@@ -3,7 +3,7 @@
 
 #include <numbers>
 
-#include "core/alter/catalogue.h"
+#include "core/alter/kit/catalogue.h"
 #include "core/check/walk.h"
 #include "core/paper/leg_redraw.h"
 #include "core/pattern/part_rules.h"

@@ -3,7 +3,7 @@
 #include <algorithm>
 
 #include "bodices.h"
-#include "core/alter/tucks.h"
+#include "core/alter/widths/rows.h"
 #include "core/check/walk.h"
 #include "core/paper/sound.h"
 #include "core/pattern/dart.h"

@@ -2,8 +2,8 @@
 #include <QtTest>
 
 #include "../demo/trousers.h"
-#include "core/alter/catalogue.h"
-#include "core/alter/turn_up.h"
+#include "core/alter/hem/rows.h"
+#include "core/alter/kit/catalogue.h"
 #include "core/pattern/all_in_one_block.h"
 #include "core/plan/finished.h"
 #include "core/plan/goes_on.h"

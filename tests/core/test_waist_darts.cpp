@@ -1,8 +1,8 @@
 // Darts at the waist: deeper, shallower, given up, one more, moved; and what the waist then asks for.
 #include <QtTest>
 
-#include "core/alter/catalogue.h"
-#include "core/alter/waist_darts.h"
+#include "core/alter/kit/catalogue.h"
+#include "core/alter/widths/rows.h"
 #include "core/check/walk.h"
 #include "core/paper/sound.h"
 #include "core/pattern/dart.h"

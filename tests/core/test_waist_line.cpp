@@ -5,9 +5,9 @@
 
 #include <boost/math/interpolators/pchip.hpp>
 
-#include "core/alter/catalogue.h"
-#include "core/alter/make_up.h"
-#include "core/alter/waist_line.h"
+#include "core/alter/kit/catalogue.h"
+#include "core/alter/kit/make_up.h"
+#include "core/alter/lengths/rows.h"
 #include "core/check/walk.h"
 #include "core/paper/redraw.h"
 #include "core/paper/sound.h"

@@ -5,12 +5,8 @@
 #include <numbers>
 
 #include "bodices.h"
-#include "core/alter/bust.h"
-#include "core/alter/catalogue.h"
-#include "core/alter/dart_moved.h"
-#include "core/alter/gape.h"
-#include "core/alter/knit_dart.h"
-#include "core/alter/underarm_width.h"
+#include "core/alter/kit/catalogue.h"
+#include "core/alter/widths/rows.h"
 #include "core/check/walk.h"
 #include "core/paper/bodice_redraw.h"
 #include "core/paper/dart_redraw.h"

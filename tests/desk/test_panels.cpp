@@ -4,7 +4,7 @@
 #include <QLabel>
 #include <QProcess>
 
-#include "core/alter/bust.h"
+#include "core/alter/widths/rows.h"
 #include "core/pattern/princess.h"
 #include "desk/plan/follows_view.h"
 #include "desk/plan_hands.h"

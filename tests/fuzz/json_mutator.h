@@ -6,7 +6,7 @@
 #include <random>
 
 #include "common.h"
-#include "core/alter/catalogue.h"
+#include "core/alter/kit/catalogue.h"
 #include "formats/json.h"
 
 extern "C" std::size_t LLVMFuzzerMutate(std::uint8_t* data, std::size_t size, std::size_t most);

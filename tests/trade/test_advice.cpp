@@ -6,7 +6,7 @@
 #include <cmath>
 #include <numbers>
 
-#include "core/alter/lengths.h"
+#include "core/alter/lengths/lengths.h"
 #include "core/pattern/shoulder.h"
 #include "core/plan/chain.h"
 #include "core/plan/compute.h"

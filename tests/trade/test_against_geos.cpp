@@ -5,7 +5,7 @@
 #include <cstdarg>
 #include <memory>
 
-#include "core/alter/catalogue.h"
+#include "core/alter/kit/catalogue.h"
 #include "core/paper/area.h"
 #include "core/paper/princess_redraw.h"
 #include "core/paper/sound.h"

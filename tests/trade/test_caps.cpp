@@ -6,8 +6,8 @@
 #include <random>
 
 #include "bodices.h"
-#include "core/alter/catalogue.h"
-#include "core/alter/upper_arm.h"
+#include "core/alter/kit/catalogue.h"
+#include "core/alter/sleeve/rows.h"
 #include "core/paper/sleeve_redraw.h"
 #include "tests.h"
 #include "tops.h"

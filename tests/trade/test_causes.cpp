@@ -7,7 +7,7 @@
 #include <random>
 #include <set>
 
-#include "core/alter/catalogue.h"
+#include "core/alter/kit/catalogue.h"
 #include "core/fitting/reasoning.h"
 #include "tests.h"
 #include "trade/toile_cases.h"

@@ -6,7 +6,7 @@
 #include <cstdarg>
 #include <memory>
 
-#include "core/alter/follow.h"
+#include "core/alter/kit/follow.h"
 #include "core/paper/facing.h"
 #include "core/paper/sound.h"
 #include "dresses.h"

@@ -8,7 +8,7 @@
 #include <QTest>
 
 #include "bodices.h"
-#include "core/alter/cap_height.h"
+#include "core/alter/sleeve/rows.h"
 #include "core/paper/bodice_redraw.h"
 #include "tests.h"
 

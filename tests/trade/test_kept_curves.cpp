@@ -3,7 +3,7 @@
 #include <QTest>
 #include <cmath>
 
-#include "core/alter/catalogue.h"
+#include "core/alter/kit/catalogue.h"
 #include "core/paper/bodice_redraw.h"
 #include "core/paper/sound.h"
 #include "princess_fronts.h"

@@ -3,7 +3,7 @@
 #include <QTest>
 #include <set>
 
-#include "core/alter/ball_of_shoulder.h"
+#include "core/alter/frame/rows.h"
 #include "princess_fronts.h"
 #include "tests.h"
 #include "words/lines.h"

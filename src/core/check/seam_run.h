@@ -4,7 +4,7 @@
 // the far side lies with the same length of stitching line used up on both, edge against edge, on the other side
 // of the line; nothing is stretched. What is left over shows at the notches and at the end.
 #pragma once
-#include "core/alter/applied.h"
+#include "core/alter/kit/applied.h"
 
 namespace sartorum {
 

@@ -5,7 +5,7 @@
 #include <numbers>
 #include <set>
 
-#include "core/alter/shared.h"
+#include "core/alter/kit/shared.h"
 #include "core/check/part_check.h"
 #include "core/check/seam_run.h"
 #include "core/pattern/gore.h"

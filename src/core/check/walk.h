@@ -6,7 +6,7 @@
 #pragma once
 #include <set>
 
-#include "core/alter/applied.h"
+#include "core/alter/kit/applied.h"
 #include "core/body/body_set.h"
 #include "core/chart/ease.h"
 #include "core/paper/sound.h"

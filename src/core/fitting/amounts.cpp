@@ -1,6 +1,6 @@
 #include "core/fitting/amounts.h"
 
-#include "core/alter/catalogue.h"
+#include "core/alter/kit/catalogue.h"
 
 namespace sartorum {
 

@@ -2,8 +2,8 @@
 
 #include <algorithm>
 
-#include "core/alter/catalogue.h"
-#include "core/alter/shoulder_slope.h"
+#include "core/alter/frame/rows.h"
+#include "core/alter/kit/catalogue.h"
 
 namespace sartorum {
 namespace {

@@ -7,7 +7,7 @@
 #include <string>
 #include <vector>
 
-#include "core/alter/adjustment.h"
+#include "core/alter/kit/adjustment.h"
 #include "core/fitting/sight.h"
 #include "core/plan/plan.h"
 

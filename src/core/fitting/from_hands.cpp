@@ -3,10 +3,10 @@
 #include <algorithm>
 #include <functional>
 
-#include "core/alter/bust_depth.h"
-#include "core/alter/catalogue.h"
-#include "core/alter/pinned_darts.h"
-#include "core/alter/shoulder_slope.h"
+#include "core/alter/frame/rows.h"
+#include "core/alter/kit/catalogue.h"
+#include "core/alter/lengths/rows.h"
+#include "core/alter/widths/rows.h"
 #include "core/fitting/amounts.h"
 
 namespace sartorum {

@@ -2,7 +2,7 @@
 
 #include <algorithm>
 
-#include "core/alter/catalogue.h"
+#include "core/alter/kit/catalogue.h"
 #include "core/pattern/part_rules.h"
 
 namespace sartorum {

@@ -3,8 +3,8 @@
 #include <algorithm>
 #include <array>
 
-#include "core/alter/catalogue.h"
-#include "core/alter/shoulder_slope.h"
+#include "core/alter/frame/rows.h"
+#include "core/alter/kit/catalogue.h"
 #include "core/fitting/amounts.h"
 
 namespace sartorum {

@@ -2,7 +2,7 @@
 
 #include <algorithm>
 
-#include "core/alter/shoulder_slope.h"
+#include "core/alter/frame/rows.h"
 
 namespace sartorum {
 namespace {

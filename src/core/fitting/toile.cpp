@@ -3,7 +3,7 @@
 #include <algorithm>
 #include <array>
 
-#include "core/alter/catalogue.h"
+#include "core/alter/kit/catalogue.h"
 
 namespace sartorum {
 namespace {

@@ -2,7 +2,7 @@
 // yoke is one between the waist and what hangs from it.
 //
 // A part is a label on a piece. What differs from kind to kind stands in one row a kind: here (part_rules.h), in
-// core/alter/part_alter.h and in core/check/part_check.h; nothing else asks which kind a part is.
+// core/alter/kit/part_alter.h and in core/check/part_check.h; nothing else asks which kind a part is.
 #pragma once
 #include <array>
 #include <cstddef>

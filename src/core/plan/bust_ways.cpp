@@ -1,6 +1,6 @@
 #include "core/plan/bust_ways.h"
 
-#include "core/alter/bust.h"
+#include "core/alter/widths/rows.h"
 #include "core/paper/dart_redraw.h"
 #include "core/pattern/dart.h"
 

@@ -6,7 +6,7 @@
 #include <set>
 #include <utility>
 
-#include "core/alter/size_blend.h"
+#include "core/alter/kit/size_blend.h"
 #include "core/paper/princess_redraw.h"
 #include "core/paper/waist_redraw.h"
 #include "core/plan/both_sides.h"

@@ -2,7 +2,7 @@
 
 #include <algorithm>
 
-#include "core/alter/crotch_length.h"
+#include "core/alter/legs/rows.h"
 #include "core/check/part_check.h"
 #include "core/paper/leg_redraw.h"
 

@@ -9,7 +9,7 @@
 #include <string>
 #include <vector>
 
-#include "core/alter/catalogue.h"
+#include "core/alter/kit/catalogue.h"
 
 namespace sartorum {
 

@@ -5,7 +5,7 @@
 #include <exception>
 #include <new>
 
-#include "core/alter/catalogue.h"
+#include "core/alter/kit/catalogue.h"
 #include "core/paper/guides.h"
 #include "core/paper/princess_redraw.h"
 #include "core/paper/sound.h"

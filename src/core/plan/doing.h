@@ -5,7 +5,7 @@
 #pragma once
 #include <optional>
 
-#include "core/alter/adjustment.h"
+#include "core/alter/kit/adjustment.h"
 
 namespace sartorum {
 

@@ -1,6 +1,6 @@
 #include "core/plan/doubts.h"
 
-#include "core/alter/lengths.h"
+#include "core/alter/lengths/lengths.h"
 #include "core/pattern/part_rules.h"
 
 namespace sartorum {

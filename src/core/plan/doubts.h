@@ -5,7 +5,7 @@
 // the chart's by 50 mm or more (common practice: a number far from the draft) is another length, another unit or
 // another chart. Rises that far off may be the garment's own, or from another waist. Knits may be narrower.
 #pragma once
-#include "core/alter/adjustment.h"
+#include "core/alter/kit/adjustment.h"
 
 namespace sartorum {
 

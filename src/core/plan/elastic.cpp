@@ -2,7 +2,7 @@
 
 #include <algorithm>
 
-#include "core/alter/serves.h"
+#include "core/alter/kit/serves.h"
 
 namespace sartorum {
 namespace {

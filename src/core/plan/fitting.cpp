@@ -4,7 +4,7 @@
 #include <tuple>
 #include <utility>
 
-#include "core/alter/even_centre.h"
+#include "core/alter/kit/even_centre.h"
 #include "core/plan/lane.h"
 #include "core/plan/turn.h"
 

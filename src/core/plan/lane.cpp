@@ -5,7 +5,7 @@
 #include <new>
 #include <utility>
 
-#include "core/alter/follow.h"
+#include "core/alter/kit/follow.h"
 #include "core/paper/sound.h"
 #include "core/pattern/part_rules.h"
 #include "core/plan/marks_met.h"

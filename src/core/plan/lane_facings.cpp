@@ -3,7 +3,7 @@
 #include <exception>
 #include <new>
 
-#include "core/alter/follow.h"
+#include "core/alter/kit/follow.h"
 #include "core/paper/facing.h"
 #include "core/plan/lane.h"
 

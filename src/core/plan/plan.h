@@ -3,7 +3,7 @@
 #pragma once
 #include <map>
 
-#include "core/alter/make_up.h"
+#include "core/alter/kit/make_up.h"
 #include "core/chart/ease.h"
 #include "core/chart/size_choice.h"
 #include "core/plan/decision.h"

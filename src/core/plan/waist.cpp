@@ -2,7 +2,7 @@
 
 #include <algorithm>
 
-#include "core/alter/waist_line.h"
+#include "core/alter/lengths/rows.h"
 
 namespace sartorum {
 namespace {

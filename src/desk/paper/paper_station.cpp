@@ -4,7 +4,7 @@
 #include <QKeyEvent>
 #include <QVBoxLayout>
 
-#include "core/alter/catalogue.h"
+#include "core/alter/kit/catalogue.h"
 #include "core/pattern/gore.h"
 #include "desk/paper/canvas.h"
 #include "desk/paper/large_step.h"

@@ -7,7 +7,7 @@
 #include <cmath>
 #include <utility>
 
-#include "core/alter/shared.h"
+#include "core/alter/kit/shared.h"
 #include "core/pattern/gore.h"
 #include "desk/plan/chain_boxes.h"
 #include "desk/plan/place_fields.h"

@@ -3,7 +3,7 @@
 #include <QGridLayout>
 #include <algorithm>
 
-#include "core/alter/opening.h"
+#include "core/alter/kit/opening.h"
 #include "core/paper/facing.h"
 #include "core/pattern/part_rules.h"
 #include "desk/dialogs/sheet.h"

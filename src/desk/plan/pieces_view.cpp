@@ -4,7 +4,7 @@
 #include <QVBoxLayout>
 #include <algorithm>
 
-#include "core/alter/opening.h"
+#include "core/alter/kit/opening.h"
 #include "desk/plan/piece_dialogs.h"
 #include "desk/shared/when_shown.h"
 #include "words/pieces.h"

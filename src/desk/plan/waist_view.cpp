@@ -8,7 +8,7 @@
 #include <algorithm>
 #include <cmath>
 
-#include "core/alter/shared.h"
+#include "core/alter/kit/shared.h"
 #include "core/plan/otherwise.h"
 #include "desk/shared/when_shown.h"
 #include "words/lines.h"
