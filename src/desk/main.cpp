@@ -15,6 +15,7 @@
 
 #include "desk/demo.h"
 #include "desk/shell/application.h"
+#include "desk/shell/settings.h"
 #include "desk/window.h"
 #include "formats/photo_file.h"
 #include "notebook/copies.h"
@@ -101,8 +102,11 @@ int main(int argc, char** argv)
         path = QDir{dir}.filePath("notebook.sartorum");
     }
     desk::Look look;
+    desk::Settings settings{QStandardPaths::writableLocation(QStandardPaths::AppConfigLocation) + "/settings.ini"};
+    settings.follow(look);
     std::unique_ptr<desk::Room> room;
     desk::Window window{look};
+    window.keep_settings(settings);
     // The window stands first; the work is laid into it in the next moment. The benchmark of starting ends at
     // either point.
     const QByteArray end = qgetenv("SARTORUM_QUIT_WHEN");

@@ -4,7 +4,6 @@
 #include <QCloseEvent>
 #include <QFileDialog>
 #include <QFileInfo>
-#include <QShortcut>
 #include <QStackedWidget>
 #include <QVBoxLayout>
 #include <algorithm>
@@ -19,6 +18,7 @@
 #include "desk/shell/docket.h"
 #include "desk/shell/foot.h"
 #include "desk/shell/notice.h"
+#include "desk/shell/settings.h"
 #include "desk/tape/tape_station.h"
 #include "notebook/copies.h"
 
@@ -28,59 +28,6 @@ namespace {
 constexpr QSize wished_size{1280, 800};
 constexpr QSize wished_least{1180, 720};
 constexpr int look_round_ms = 1000;
-
-Foot::Keys keys_of_paper()
-{
-    const auto t = [](const char* text) { return QObject::tr(text); };
-    return {{"0–9", t("type")},       {"Enter", t("keep, next line")}, {"↑ ↓", t("line")},
-            {"X", t("no such line")}, {"A", t("go on, assumed")},      {"W", t("what is written")},
-            {"F4", t("the wearer")}};
-}
-
-Foot::Keys keys_of(Station s)
-{
-    const auto t = [](const char* text) { return QObject::tr(text); };
-    switch (s) {
-        case Station::Tape:
-            return {{"Enter", t("keep and go on")},
-                    {"↑ ↓", t("measure")},
-                    {"Ctrl 1–6", t("stations")},
-                    {"Ctrl U", t("cm or in")},
-                    {"F4", t("the paper")}};
-        case Station::Chart:
-            return {{"↑ ↓", t("measure")},
-                    {"← →", t("size at this measure")},
-                    {"B", t("blend or one size")},
-                    {"E", t("how it is worn")},
-                    {"Enter", t("to Plan")}};
-        case Station::Plan:
-            return {{"↑ ↓", t("next")},
-                    {"Space", t("accept or leave")},
-                    {"+ − ← →", t("amount")},
-                    {"A", t("type it")},
-                    {"Z", t("what is left alone")},
-                    {"L", t("left and right apart")},
-                    {"C", t("the plan before")},
-                    {"F M R G P J W", t("beside the plan")},
-                    {"Enter", t("to Paper")}};
-        case Station::Paper:
-            return {{"← →", t("step")},
-                    {"Space", t("done on paper")},
-                    {"O", t("as bought")},
-                    {"F", t("finished")},
-                    {"Z W", t("zoom to the cut, whole")},
-                    {"M", t("lengths")},
-                    {"B", t("legs broken or whole")},
-                    {"K R", t("seams, roll one")},
-                    {"F11", t("large")}};
-        case Station::Mirror:
-            return {{"N", t("new note")},  {"1–9", t("go to note")},    {"C ↑ ↓", t("causes")},
-                    {"T", t("test")},      {"F", t("how she is seen")}, {"H V", t("by hand, versions")},
-                    {"L", t("next line")}, {"B", t("new try-on")},      {"G", t("gate")}};
-        case Station::Print: return {{"Tab", t("next")}, {"← →", t("kind, paper")}, {"Enter", t("save")}};
-    }
-    return {};
-}
 
 }  // namespace
 
@@ -138,6 +85,7 @@ void Window::furnish(Room& room)
     setCentralWidget(middle);
     connect(rail_, &Rail::picked, this, &Window::go_to);
     connect(rail_, &Rail::guide_wanted, this, [this] { show_guide(); });
+    connect(rail_, &Rail::menu_wanted, this, &Window::show_menu);
     connect(docket_, &Docket::wearers_wanted, this, &Window::show_wearers);
     connect(docket_, &Docket::patterns_wanted, this, &Window::show_patterns);
     connect(&room, &Room::changed, this, &Window::refresh);
@@ -151,8 +99,8 @@ void Window::furnish(Room& room)
         update();
     });
     dress();
-    shortcuts();
-    go_to(Station::Tape);
+    make_actions();
+    go_to(settings_ ? settings_->station().value_or(Station::Tape) : Station::Tape);
     say_of_the_notebook();
 }
 
@@ -261,6 +209,10 @@ void Window::closeEvent(QCloseEvent* e)
     // What is being typed is entered while all that keeps it still stands.
     if (auto* typing = focusWidget()) typing->clearFocus();
     if (room_) room_->keep_trial();
+    if (settings_ && room_) {
+        settings_->keep_window(saveGeometry());
+        settings_->keep_station(current_);
+    }
     QMainWindow::closeEvent(e);
 }
 
@@ -299,7 +251,7 @@ QWidget* Window::station(Station s)
             connect(tape, &TapeStation::drawn, this,
                     [this] { go_to(room_->computed() ? Station::Plan : Station::Chart); });
             connect(tape, &TapeStation::face_changed, this, [this, tape] {
-                foot_->show_keys(tape->on_paper() ? keys_of_paper() : keys_of(Station::Tape));
+                foot_->show_keys(hints_at(tape->on_paper() ? At::Tissue : At::Tape));
                 refresh();
             });
             place = tape;
@@ -352,6 +304,11 @@ QWidget* Window::station(Station s)
         case Station::Print: {
             auto* print = new PrintStation{look_, *room_, stack_};
             connect(print, &PrintStation::plan_wanted, this, [this] { go_to(Station::Plan); });
+            if (settings_) {
+                print->begin_in(settings_->folder(Settings::Folder::Pages));
+                connect(print, &PrintStation::written, this,
+                        [this](const QString& path) { settings_->keep_folder(Settings::Folder::Pages, path); });
+            }
             place = print;
             break;
         }
@@ -367,7 +324,7 @@ void Window::go_to(Station s)
     stack_->setCurrentWidget(w);
     refresh();
     auto* tape = qobject_cast<TapeStation*>(w);
-    foot_->show_keys(tape && tape->on_paper() ? keys_of_paper() : keys_of(s));
+    foot_->show_keys(hints_at(tape && tape->on_paper() ? At::Tissue : at_station(s)));
     // Straight to work: the first reading on the Tape, else the station itself, so that its keys act.
     if (tape) return tape->resume();
     for (auto* child : w->findChildren<QWidget*>()) {
@@ -376,29 +333,6 @@ void Window::go_to(Station s)
         if (picture) return child->setFocus();
     }
     w->setFocus();
-}
-
-void Window::shortcuts()
-{
-    const auto on = [this](const QKeySequence& keys, auto act) {
-        auto* s = new QShortcut{keys, this};
-        connect(s, &QShortcut::activated, this, act);
-    };
-    for (int i = 0; i < station_count; ++i) {
-        on(QKeySequence{static_cast<int>(Qt::CTRL) + Qt::Key_1 + i},
-           [this, i] { go_to(static_cast<Station>(i)); });
-    }
-    on(QKeySequence{"Ctrl+Z"}, [this] { room_->undo(); });
-    on(QKeySequence{"Ctrl+Shift+Z"}, [this] { room_->redo(); });
-    on(QKeySequence{"Ctrl+U"},
-       [this] { look_.set_unit(look_.unit() == Unit::Inch ? Unit::Centimetre : Unit::Inch); });
-    on(QKeySequence{"F8"}, [this] { look_.set_night(!look_.night()); });
-    on(QKeySequence{"F1"}, [this] { show_guide(); });
-    on(QKeySequence{"F6"}, [this] { next_part(); });
-    on(QKeySequence{"Ctrl++"}, [this] { look_.set_scale(look_.scale() + 0.1); });
-    on(QKeySequence{"Ctrl+="}, [this] { look_.set_scale(look_.scale() + 0.1); });
-    on(QKeySequence{"Ctrl+-"}, [this] { look_.set_scale(look_.scale() - 0.1); });
-    on(QKeySequence{"Ctrl+0"}, [this] { look_.set_scale(1.0); });
 }
 
 // Station, docket, rail, and round again.

@@ -4,13 +4,16 @@
 #include <QPointer>
 #include <QTimer>
 #include <array>
+#include <map>
 
 #include "desk/room.h"
+#include "desk/shared/acts.h"
 #include "desk/shared/parts.h"
 #include "desk/shared/worker.h"
 #include "desk/shell/rail.h"
 #include "desk/shell/report.h"
 
+class QAction;
 class QStackedWidget;
 
 namespace sartorum::desk {
@@ -18,6 +21,7 @@ namespace sartorum::desk {
 class Docket;
 class Foot;
 class Notice;
+class Settings;
 
 class Window : public QMainWindow {
     Q_OBJECT
@@ -51,6 +55,13 @@ public:
     // Looks through the notebook and keeps the day's copy, on a thread of its own.
     void look_after_the_notebook();
     void keep_elsewhere(const QString& path = {});
+    // The window's place, the station and the folders come from there, and are kept there. Before furnish(); they
+    // outlive the window.
+    void keep_settings(Settings&);
+    // What a key or the menu asks for; what belongs to a station is done there.
+    void perform(Act);
+    // Everything that has a key, by station.
+    void show_menu();
 
 signals:
     void first_painted();
@@ -65,7 +76,9 @@ protected:
 private:
     QWidget* station(Station);
     void dress();
-    void shortcuts();
+    void make_actions();
+    void perform_at(const ActRow&);
+    void show_settings();
     void refresh();
     void show_wearers();
     void show_patterns();
@@ -82,7 +95,9 @@ private:
     Docket* docket_ = nullptr;
     Foot* foot_ = nullptr;
     QStackedWidget* stack_ = nullptr;
-    std::array<QWidget*, station_count> stations_{};
+    std::array<QWidget*, desk_station_count> stations_{};
+    std::map<Act, QAction*> actions_{};  // one for each row of the table, in its first place
+    Settings* settings_ = nullptr;
     Station current_ = Station::Tape;
     Notice* notice_ = nullptr;
     Report report_;

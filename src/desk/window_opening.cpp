@@ -9,6 +9,7 @@
 #include "desk/dialogs/dialogs.h"
 #include "desk/shell/docket.h"
 #include "desk/shell/foot.h"
+#include "desk/shell/settings.h"
 #include "desk/tape/tape_station.h"
 #include "desk/window.h"
 #include "formats/chart_csv.h"
@@ -60,10 +61,13 @@ void Window::tell_file(const QString& name, const Refusal& why)
 
 void Window::import_chart(const QString& given)
 {
-    const QString path = given.isEmpty() ? QFileDialog::getOpenFileName(this, tr("Import a size chart"), {},
-                                                                        tr("CSV (*.csv *.txt)"))
+    const QString path = given.isEmpty() ? QFileDialog::getOpenFileName(
+                                               this, tr("Import a size chart"),
+                                               settings_ ? settings_->folder(Settings::Folder::Charts) : QString{},
+                                               tr("CSV (*.csv *.txt)"))
                                          : given;
     if (path.isEmpty()) return;
+    if (settings_) settings_->keep_folder(Settings::Folder::Charts, path);
     const QString name = QFileInfo{path}.fileName();
     const auto bytes = formats::read_file(path);
     if (!bytes) return tell_file({}, bytes.error());
@@ -76,10 +80,14 @@ void Window::import_chart(const QString& given)
 
 void Window::open_pattern(const QString& given)
 {
-    const QString path = given.isEmpty() ? QFileDialog::getOpenFileName(this, tr("Open a pattern"), {},
-                                                                        tr("Pattern drawing (*.svg)"))
-                                         : given;
+    const QString path =
+        given.isEmpty()
+            ? QFileDialog::getOpenFileName(this, tr("Open a pattern"),
+                                           settings_ ? settings_->folder(Settings::Folder::Patterns) : QString{},
+                                           tr("Pattern drawing (*.svg)"))
+            : given;
     if (path.isEmpty()) return;
+    if (settings_) settings_->keep_folder(Settings::Folder::Patterns, path);
     const auto bytes = formats::read_file(path);
     if (!bytes) return tell_file({}, bytes.error());
     const auto ok = room_->take_pattern_svg(*bytes);

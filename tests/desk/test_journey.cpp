@@ -364,7 +364,7 @@ private slots:
             d.look.set_night(night);
             for (const double scale : {0.9, 1.0, 1.5}) {
                 d.look.set_scale(scale);
-                for (int i = 0; i < station_count; ++i) {
+                for (int i = 0; i < desk_station_count; ++i) {
                     d.window->go_to(static_cast<Station>(i));
                     QVERIFY(!d.window->grab().isNull());
                     QVERIFY(d.window->minimumSizeHint().width() <= 1400);

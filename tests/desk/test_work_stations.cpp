@@ -269,7 +269,7 @@ private slots:
     void stations_without_what_they_need_say_what_is_missing()
     {
         Desk d{at(), false};
-        for (int i = 0; i < station_count; ++i) {
+        for (int i = 0; i < desk_station_count; ++i) {
             d.window->go_to(static_cast<Station>(i));
             QVERIFY(!d.window->grab().isNull());
             bool said = false;

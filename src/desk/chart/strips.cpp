@@ -7,6 +7,7 @@
 
 #include "desk/chart/ease_table.h"
 #include "desk/chart/place_among.h"
+#include "desk/shared/acts.h"
 #include "desk/shared/when_shown.h"
 #include "words/words.h"
 
@@ -454,19 +455,20 @@ void Strips::keyPressEvent(QKeyEvent* e)
 {
     const auto all = rows();
     const auto here = std::find(all.begin(), all.end(), current_);
-    switch (e->key()) {
-        case Qt::Key_Up:
+    const auto act = act_for(At::Chart, *e);
+    if (!act) return QWidget::keyPressEvent(e);
+    switch (*act) {
+        case Act::StripBefore:
             if (here != all.begin()) current_ = *(here - 1);
             break;
-        case Qt::Key_Down:
+        case Act::StripAfter:
             if (here != all.end() && here + 1 != all.end()) current_ = *(here + 1);
             break;
-        case Qt::Key_Left: emit size_wanted(current_, -1); break;
-        case Qt::Key_Right: emit size_wanted(current_, 1); break;
-        case Qt::Key_B: emit blend_wanted(); break;
-        case Qt::Key_E: emit ease_wanted(); break;
-        case Qt::Key_Return:
-        case Qt::Key_Enter: emit onwards(); break;
+        case Act::SmallerSize: emit size_wanted(current_, -1); break;
+        case Act::LargerSize: emit size_wanted(current_, 1); break;
+        case Act::Blend: emit blend_wanted(); break;
+        case Act::Ease: emit ease_wanted(); break;
+        case Act::ChartToPlan: emit onwards(); break;
         default: return QWidget::keyPressEvent(e);
     }
     update();

@@ -418,40 +418,49 @@ void MirrorStation::refresh()
 
 void MirrorStation::keyPressEvent(QKeyEvent* e)
 {
-    if (!room_.computed()) return QWidget::keyPressEvent(e);
+    const auto act = act_for(At::Mirror, *e);
+    if (!room_.computed() || !act || !take_key(*act, e->key() - Qt::Key_1)) QWidget::keyPressEvent(e);
+}
+
+bool MirrorStation::take_key(Act act, int digit)
+{
+    switch (act) {
+        case Act::NewNote: add_note(); return true;
+        case Act::NewTryOn: begin(); return true;
+        case Act::NextLine:
+        case Act::LineBack:
+            if (photo_->isVisible()) photo_->next_line(act == Act::LineBack ? -1 : 1);
+            return true;
+        case Act::ToileBefore: state_.go_to(state_.number() - 1); return true;
+        case Act::ToileAfter: state_.go_to(state_.number() + 1); return true;
+        default: break;
+    }
+    // The rest is about a toile.
     const bool some = state_.here() != nullptr;
-    switch (e->key()) {
-        case Qt::Key_N: add_note(); break;
-        case Qt::Key_T:
+    const auto turn_beside = [&](int view) { show_beside(beside_->chosen() == view ? int{seen_view} : view); };
+    switch (act) {
+        case Act::ToNote:
+            if (some) state_.choose(digit);
+            return some;
+        case Act::TakeTest:
             if (some) causes_->take_test();
-            break;
-        case Qt::Key_C:
+            return true;
+        case Act::Causes:
             if (some) causes_->list().setFocus();
-            break;
-        case Qt::Key_G:
+            return true;
+        case Act::Gate:
             if (some) gate_->take_focus();
-            break;
-        case Qt::Key_F:
+            return true;
+        case Act::NextFace:
             if (some) next_face();
-            break;
-        case Qt::Key_H:
-            if (some) show_beside(beside_->chosen() == by_hand_view ? seen_view : by_hand_view);
-            break;
-        case Qt::Key_V:
-            if (some) show_beside(beside_->chosen() == versions_view ? seen_view : versions_view);
-            break;
-        case Qt::Key_B: begin(); break;
-        case Qt::Key_L:
-            if (photo_->isVisible()) photo_->next_line(e->modifiers() & Qt::ShiftModifier ? -1 : 1);
-            break;
-        case Qt::Key_PageUp: state_.go_to(state_.number() - 1); break;
-        case Qt::Key_PageDown: state_.go_to(state_.number() + 1); break;
-        default:
-            if (some && e->key() >= Qt::Key_1 && e->key() <= Qt::Key_9) {
-                state_.choose(e->key() - Qt::Key_1);
-                break;
-            }
-            QWidget::keyPressEvent(e);
+            return true;
+        case Act::ByHand:
+            if (some) turn_beside(by_hand_view);
+            return true;
+        case Act::Versions:
+            if (some) turn_beside(versions_view);
+            return true;
+        default: return false;
     }
 }
 

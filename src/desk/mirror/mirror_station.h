@@ -2,6 +2,7 @@
 // change; the next toile; and the gate before good cloth.
 #pragma once
 #include "desk/mirror/mirror_state.h"
+#include "desk/shared/acts.h"
 #include "desk/shared/parts.h"
 
 class QBoxLayout;
@@ -40,6 +41,7 @@ protected:
     void resizeEvent(QResizeEvent*) override;
 
 private:
+    [[nodiscard]] bool take_key(Act, int digit);  // whether it did something here
     QWidget* build_picture();
     QWidget* build_beside();
     QWidget* build_causes();

@@ -218,38 +218,41 @@ void PaperStation::refresh()
 
 void PaperStation::keyPressEvent(QKeyEvent* e)
 {
-    const bool shift = e->modifiers() & Qt::ShiftModifier;
+    const auto act = act_for(At::Paper, *e);
+    if (!act || !take_key(*act)) QWidget::keyPressEvent(e);
+}
+
+bool PaperStation::take_key(Act act)
+{
+    constexpr double pan = 40;
     const QPointF middle{canvas_->width() / 2.0, canvas_->height() / 2.0};
-    switch (e->key()) {
-        case Qt::Key_Left: shift ? canvas_->pan({40, 0}) : go(room_.step() - 1); break;
-        case Qt::Key_Right: shift ? canvas_->pan({-40, 0}) : go(room_.step() + 1); break;
-        case Qt::Key_Up: canvas_->pan({0, 40}); break;
-        case Qt::Key_Down: canvas_->pan({0, -40}); break;
-        case Qt::Key_Space: go(room_.step() + 1); break;
-        case Qt::Key_O: {
-            const int next = views_->chosen() == 0 ? 1 : 0;
-            show_view(next);
-            break;
-        }
-        case Qt::Key_F: show_view(2); break;
-        case Qt::Key_R:
+    switch (act) {
+        case Act::StepBefore: go(room_.step() - 1); return true;
+        case Act::StepAfter:
+        case Act::StepDone: go(room_.step() + 1); return true;
+        case Act::PanLeft: canvas_->pan({pan, 0}); return true;
+        case Act::PanRight: canvas_->pan({-pan, 0}); return true;
+        case Act::PanUp: canvas_->pan({0, pan}); return true;
+        case Act::PanDown: canvas_->pan({0, -pan}); return true;
+        case Act::AsBought: show_view(views_->chosen() == 0 ? 1 : 0); return true;
+        case Act::FinishedPaper: show_view(2); return true;
+        case Act::RollSeam:
             show_view(walk_shown);
             rolling_->play();
-            break;
-        case Qt::Key_Z: canvas_->zoom_to_step(); break;
-        case Qt::Key_W: canvas_->whole(); break;
-        case Qt::Key_B: canvas_->break_legs(!canvas_->breaks_legs()); break;
-        case Qt::Key_P: play(); break;
-        case Qt::Key_F11: enlarge(); break;
-        case Qt::Key_M: canvas_->set_measures(!canvas_->measures()); break;
-        case Qt::Key_K:
+            return true;
+        case Act::ZoomToCut: canvas_->zoom_to_step(); return true;
+        case Act::ZoomToWhole: canvas_->whole(); return true;
+        case Act::BreakLegs: canvas_->break_legs(!canvas_->breaks_legs()); return true;
+        case Act::PlayStep: play(); return true;
+        case Act::Large: enlarge(); return true;
+        case Act::Lengths: canvas_->set_measures(!canvas_->measures()); return true;
+        case Act::Seams:
             if (!walk_->isVisible()) show_view(1);
             walk_->setFocus();
-            break;
-        case Qt::Key_Plus:
-        case Qt::Key_Equal: canvas_->zoom(1.25, middle); break;
-        case Qt::Key_Minus: canvas_->zoom(0.8, middle); break;
-        default: QWidget::keyPressEvent(e);
+            return true;
+        case Act::ZoomIn: canvas_->zoom(1.25, middle); return true;
+        case Act::ZoomOut: canvas_->zoom(0.8, middle); return true;
+        default: return false;
     }
 }
 

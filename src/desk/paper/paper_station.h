@@ -1,6 +1,7 @@
 // paper_station.h: the altered pieces, the steps by hand, and the walked seams beneath.
 #pragma once
 #include "desk/room.h"
+#include "desk/shared/acts.h"
 #include "desk/shared/parts.h"
 
 namespace sartorum::desk {
@@ -24,6 +25,7 @@ protected:
     void hideEvent(QHideEvent*) override;
 
 private:
+    [[nodiscard]] bool take_key(Act);  // whether it did something here
     void refresh();
     void go(int step);
     void play();

@@ -371,53 +371,60 @@ void PlanStation::hideEvent(QHideEvent*)
 
 void PlanStation::keyPressEvent(QKeyEvent* e)
 {
-    if (!room_.computed()) return QWidget::keyPressEvent(e);
-    const double big = e->modifiers() & Qt::ShiftModifier ? 5 : 1;
-    switch (e->key()) {
-        case Qt::Key_Up: open_beside(-1); break;
-        case Qt::Key_Down: open_beside(1); break;
-        case Qt::Key_Left: nudge(-1, true); break;
-        case Qt::Key_Right: nudge(1, true); break;
-        case Qt::Key_Space: change_->flip(); break;
-        case Qt::Key_Plus:
-        case Qt::Key_Equal: nudge(big, false); break;
-        case Qt::Key_Minus:
-        case Qt::Key_Underscore: nudge(-big, false); break;
-        case Qt::Key_A:
-            if (!adjustment(current_).places.empty()) {
+    const auto act = act_for(At::Plan, *e);
+    if (!room_.computed() || !act || !take_key(*act, e->modifiers() & Qt::ShiftModifier))
+        QWidget::keyPressEvent(e);
+}
+
+bool PlanStation::take_key(Act act, bool far)
+{
+    const double by = far ? 5 : 1;
+    const bool at_places = !adjustment(current_).places.empty();
+    switch (act) {
+        case Act::ChangeBefore: open_beside(-1); return true;
+        case Act::ChangeAfter: open_beside(1); return true;
+        case Act::SlightlyLess: nudge(-1, true); return true;
+        case Act::SlightlyMore: nudge(1, true); return true;
+        case Act::Accept: change_->flip(); return true;
+        case Act::More: nudge(by, false); return true;
+        case Act::Less: nudge(-by, false); return true;
+        case Act::TypeAmount:
+            if (at_places) {
                 show_waist();
-                break;
+            } else {
+                beside(change_view);
+                change_->amount_field().edit().setFocus();
             }
-            beside(change_view);
-            change_->amount_field().edit().setFocus();
-            break;
-        case Qt::Key_Z: quiet_->isVisible() ? show_picture() : list_quiet(zones_of(*room_.computed())); break;
-        case Qt::Key_L:
-            if (!adjustment(current_).places.empty()) {
+            return true;
+        case Act::LeftAlone:
+            quiet_->isVisible() ? show_picture() : list_quiet(zones_of(*room_.computed()));
+            return true;
+        case Act::SidesApart:
+        case Act::SidesAlike:
+            if (at_places) {
                 show_waist();
-                break;
+            } else {
+                beside(change_view);
+                act == Act::SidesAlike ? change_->join_sides() : change_->part_sides();
             }
-            beside(change_view);
-            e->modifiers() & Qt::ShiftModifier ? change_->join_sides() : change_->part_sides();
-            break;
-        case Qt::Key_C:
+            return true;
+        case Act::PlanBefore:
             if (before_.known()) compare(!comparing_);
-            break;
-        case Qt::Key_F: beside(follows_view); break;
-        case Qt::Key_M: beside(finished_view); break;
-        case Qt::Key_R: beside(room_view); break;
-        case Qt::Key_G: beside(goes_on_view); break;
-        case Qt::Key_P: beside(pieces_view); break;
-        case Qt::Key_J:
+            return true;
+        case Act::Follows: beside(follows_view); return true;
+        case Act::Finished: beside(finished_view); return true;
+        case Act::RoomToMove: beside(room_view); return true;
+        case Act::GoesOn: beside(goes_on_view); return true;
+        case Act::Pieces: beside(pieces_view); return true;
+        case Act::Crotch:
             if (has_legs()) beside(crotch_view);
-            break;
-        case Qt::Key_W:
-            if (has_waist()) {
-                beside(waist_view);
-                waist_->take_focus();
-            }
-            break;
-        case Qt::Key_Escape:
+            return true;
+        case Act::Waist:
+            if (!has_waist()) return true;
+            beside(waist_view);
+            waist_->take_focus();
+            return true;
+        case Act::BackToChange:
             if (map_->dragging() || room_.trying()) {
                 map_->let_go();
                 settle_.stop();
@@ -425,13 +432,12 @@ void PlanStation::keyPressEvent(QKeyEvent* e)
             } else {
                 beside(change_view);
             }
-            break;
-        case Qt::Key_Return:
-        case Qt::Key_Enter:
+            return true;
+        case Act::PlanToPaper:
             // In an amount Enter takes the amount, and no more.
             if (!qobject_cast<QLineEdit*>(QApplication::focusWidget())) emit paper_wanted();
-            break;
-        default: QWidget::keyPressEvent(e);
+            return true;
+        default: return false;
     }
 }
 

@@ -5,6 +5,7 @@
 #include "core/plan/overview.h"
 #include "desk/plan/plan_before.h"
 #include "desk/room.h"
+#include "desk/shared/acts.h"
 #include "desk/shared/parts.h"
 
 class QVBoxLayout;
@@ -37,6 +38,7 @@ protected:
     void hideEvent(QHideEvent*) override;
 
 private:
+    [[nodiscard]] bool take_key(Act, bool far);  // whether it did something here
     void build_picture(QWidget* frame);
     void build_pad(QWidget* side);
     void refresh();

@@ -149,6 +149,11 @@ NextLook PrintStation::sewn() const
     return toile_parts[static_cast<std::size_t>(parts_->chosen())];
 }
 
+void PrintStation::begin_in(const QString& folder)
+{
+    if (!folder.isEmpty()) folder_->setText(folder);
+}
+
 void PrintStation::show_toile()
 {
     kind_->choose(ToileSheet);

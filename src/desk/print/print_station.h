@@ -16,6 +16,8 @@ public:
     [[nodiscard]] bool working() const { return writer_->busy(); }
     [[nodiscard]] bool laying_out() const { return layer_->busy(); }
     void show_toile();  // the toile sheet
+    // The folder that stands there to begin with; an empty one changes nothing.
+    void begin_in(const QString& folder);
 
 signals:
     void plan_wanted();

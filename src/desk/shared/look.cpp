@@ -2,6 +2,7 @@
 
 #include <QFontDatabase>
 #include <QFontMetricsF>
+#include <QGuiApplication>
 #include <QPainterPath>
 #include <algorithm>
 #include <cmath>
@@ -104,13 +105,20 @@ QString whole_text(const Fraction& f, bool change)
 
 }  // namespace
 
-Look::Look(QObject* parent) : QObject{parent}, dyes_{day()} {}
-
-void Look::set_night(bool night)
+// The palette is still the desktop's then: later it is ours.
+Look::Look(QObject* parent)
+    : QObject{parent},
+      dyes_{day()},
+      desktop_is_dark_{QGuiApplication::palette().window().color().lightness() < 128}
 {
-    night_ = night;
+}
+
+void Look::set_theme(Theme theme)
+{
+    theme_ = theme;
+    night_ = theme == Theme::Night || (theme == Theme::Desktop && desktop_is_dark_);
     weave_.reset();
-    dyes_ = night ? indigo_night() : day();
+    dyes_ = night_ ? indigo_night() : day();
     emit changed();
 }
 
@@ -187,8 +195,8 @@ QString Look::style_sheet() const
     const auto px = [&](double v) { return QString::number(std::lround(v * scale_)) + "px"; };
     return QString{R"(
 QToolTip { background: %3; color: %2; border: 1px solid %4; }
-QLineEdit, QPlainTextEdit, QTableWidget, QComboBox { background: %3; border: 1px solid %4; border-radius: 5px; padding: 5px 8px; color: %2; font-size: %1; selection-background-color: %5; selection-color: %6; }
-QLineEdit:focus, QPlainTextEdit:focus, QTableWidget:focus, QComboBox:focus { border: 2px solid %5; padding: 4px 7px; }
+QLineEdit, QPlainTextEdit, QTableWidget, QComboBox, QSpinBox { background: %3; border: 1px solid %4; border-radius: 5px; padding: 5px 8px; color: %2; font-size: %1; selection-background-color: %5; selection-color: %6; }
+QLineEdit:focus, QPlainTextEdit:focus, QTableWidget:focus, QComboBox:focus, QSpinBox:focus { border: 2px solid %5; padding: 4px 7px; }
 QLineEdit:disabled { background: transparent; border: 1px dashed %4; color: %4; }
 QLineEdit[large="true"] { font-size: %13; padding: 6px 8px; }
 QLineEdit[large="true"]:focus { padding: 5px 7px; }
@@ -196,6 +204,9 @@ QLineEdit[hero="true"] { font-size: %14; padding: 4px 10px; }
 QLineEdit[hero="true"]:focus { padding: 3px 9px; }
 QLineEdit[wrong="true"] { background: %7; border: 1px solid %8; }
 QLineEdit[wrong="true"]:focus { border: 2px solid %8; }
+QPushButton { background: %3; border: 1px solid %4; border-radius: 5px; padding: 7px 20px; color: %2; font-size: %1; }
+QPushButton:default { background: %5; border: 1px solid %5; color: %6; }
+QPushButton:focus { border: 2px solid %2; padding: 6px 19px; }
 QMenu { background: %3; color: %2; font-size: %1; border: 1px solid %4; padding: 6px; }
 QMenu::item { padding: 7px 18px; border-radius: 4px; }
 QMenu::item:selected { background: %9; }

@@ -26,6 +26,9 @@ struct Dyes {
 // to this scale.
 inline constexpr double roomy_text = 1.2;
 
+// Desktop: light or dark as the desktop's own windows were when the program started.
+enum class Theme { Day, Night, Desktop };
+
 // Shared by every widget of a window; changed() when the theme, the text scale or the unit changes.
 class Look : public QObject {
     Q_OBJECT
@@ -36,7 +39,9 @@ public:
     [[nodiscard]] bool night() const { return night_; }
     [[nodiscard]] double scale() const { return scale_; }
     [[nodiscard]] Unit unit() const { return unit_; }
-    void set_night(bool);
+    [[nodiscard]] Theme theme() const { return theme_; }
+    void set_theme(Theme);
+    void set_night(bool night) { set_theme(night ? Theme::Night : Theme::Day); }
     void set_scale(double);  // 0.9 to 1.5
     void set_unit(Unit);
 
@@ -55,6 +60,8 @@ signals:
 
 private:
     Dyes dyes_;
+    Theme theme_ = Theme::Day;
+    bool desktop_is_dark_ = false;
     bool night_ = false;
     double scale_ = 1.0;
     Unit unit_ = Unit::Centimetre;

@@ -216,8 +216,8 @@ void Docket::refresh()
     redo_->setEnabled(r.has_value());
     undo_->setAccessibleName(u ? tr("Undo: %1").arg(*u) : tr("Nothing to undo"));
     redo_->setAccessibleName(r ? tr("Redo: %1").arg(*r) : tr("Nothing to redo"));
-    undo_->setToolTip(undo_->accessibleName());
-    redo_->setToolTip(redo_->accessibleName());
+    undo_->setToolTip(tr("%1 (%2)").arg(undo_->accessibleName(), key_text(row_of(Act::Undo))));
+    redo_->setToolTip(tr("%1 (%2)").arg(redo_->accessibleName(), key_text(row_of(Act::Redo))));
     unit_->choose(look_.unit() == Unit::Inch ? 1 : 0);
     update_if_new();
 }
@@ -317,14 +317,14 @@ void Docket::paintEvent(QPaintEvent*)
     // Progress: one knot a station.
     const double right = undo_->geometry().left() - 20;
     constexpr double thread = 170;
-    constexpr double pitch = thread / (station_count - 1);
+    constexpr double pitch = thread / (desk_station_count - 1);
     const double left = right - thread;
     if (left < x + 10) return;
-    for (int i = 0; i + 1 < station_count; ++i) {
+    for (int i = 0; i + 1 < desk_station_count; ++i) {
         draw_thread(p, look_, {left + pitch * i + 8, 20}, {left + pitch * (i + 1) - 8, 20},
                     finished_[std::size_t(i)]);
     }
-    for (int i = 0; i < station_count; ++i) {
+    for (int i = 0; i < desk_station_count; ++i) {
         const bool here = i == static_cast<int>(current_);
         draw_knot(p, look_, {left + pitch * i, 20},
                   here                        ? Knot::Here

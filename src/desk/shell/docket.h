@@ -39,7 +39,7 @@ private:
     QString painted_;
     Station current_ = Station::Tape;
     bool paper_ = false;  // the Tape's second face
-    std::vector<bool> finished_ = std::vector<bool>(station_count, false);
+    std::vector<bool> finished_ = std::vector<bool>(desk_station_count, false);
 };
 
 }  // namespace sartorum::desk

@@ -5,6 +5,7 @@
 #include <QSvgRenderer>
 #include <QVBoxLayout>
 
+#include "desk/shared/acts.h"
 #include "desk/shared/parts.h"
 
 namespace sartorum::desk {
@@ -68,19 +69,6 @@ void draw_icon(QPainter& p, Station s, QPointF c, const QColor& colour)
 
 }  // namespace
 
-QString station_name(Station s)
-{
-    switch (s) {
-        case Station::Tape: return Rail::tr("Tape");
-        case Station::Chart: return Rail::tr("Chart");
-        case Station::Plan: return Rail::tr("Plan");
-        case Station::Paper: return Rail::tr("Paper");
-        case Station::Mirror: return Rail::tr("Mirror");
-        case Station::Print: return Rail::tr("Print");
-    }
-    return {};
-}
-
 class RailButton : public QAbstractButton {
 public:
     RailButton(Look& look, Station s, QWidget* parent) : QAbstractButton{parent}, look_{look}, station_{s}
@@ -89,7 +77,7 @@ public:
         setFocusPolicy(Qt::StrongFocus);
         setAccessibleName(station_name(s));
         setObjectName("station_" + QString::number(static_cast<int>(s) + 1));
-        setToolTip(tr("Ctrl %1").arg(static_cast<int>(s) + 1));
+        setToolTip(key_text(row_of(static_cast<Act>(static_cast<int>(Act::ToTape) + static_cast<int>(s)))));
     }
     bool active = false;
     bool finished = false;
@@ -119,13 +107,43 @@ private:
     Station station_;
 };
 
+constexpr QRect mark_place{17, 11, 42, 42};
+
+// The mark at the upper left: the menu is behind it.
+class MarkButton : public QAbstractButton {
+public:
+    MarkButton(Look& look, QWidget* parent) : QAbstractButton{parent}, look_{look}
+    {
+        setGeometry(mark_place.adjusted(-3, -3, 3, 3));
+        setFocusPolicy(Qt::StrongFocus);
+        setObjectName("menu_button");
+        setAccessibleName(tr("Menu"));
+        setToolTip(tr("Menu (%1)").arg(key_text(row_of(Act::Menu))));
+    }
+
+protected:
+    void paintEvent(QPaintEvent*) override
+    {
+        QPainter p{this};
+        p.setRenderHint(QPainter::Antialiasing);
+        static QSvgRenderer mark{QString{":/sartorum.svg"}};
+        mark.render(&p, QRectF{rect()}.adjusted(3, 3, -3, -3));
+        if (hasFocus()) draw_focus(p, look_, QRectF{rect()}.adjusted(1, 1, -1, -1), 4);
+    }
+
+private:
+    Look& look_;
+};
+
 Rail::Rail(Look& look, QWidget* parent) : QWidget{parent}, look_{look}
 {
     setFixedWidth(76);
+    auto* menu = new MarkButton{look, this};
+    connect(menu, &QAbstractButton::clicked, this, &Rail::menu_wanted);
     auto* column = new QVBoxLayout{this};
     column->setContentsMargins(0, 68, 0, 12);
     column->setSpacing(0);
-    for (int i = 0; i < station_count; ++i) {
+    for (int i = 0; i < desk_station_count; ++i) {
         auto* b = new RailButton{look, static_cast<Station>(i), this};
         connect(b, &QAbstractButton::clicked, this, [this, i] { emit picked(static_cast<Station>(i)); });
         buttons_.push_back(b);
@@ -134,7 +152,7 @@ Rail::Rail(Look& look, QWidget* parent) : QWidget{parent}, look_{look}
     column->addStretch();
     auto* guide = new Button{look, "F1", ButtonKind::Plain, this};
     guide->setAccessibleName(tr("Guide"));
-    guide->setToolTip(tr("Guide (F1)"));
+    guide->setToolTip(with_key(Act::Guide));
     guide->setFixedWidth(60);
     column->addWidget(guide, 0, Qt::AlignHCenter);
     connect(guide, &Button::clicked, this, &Rail::guide_wanted);
@@ -163,8 +181,11 @@ void Rail::paintEvent(QPaintEvent*)
     p.fillRect(rect(), d.linen2);
     p.setPen(d.rule);
     p.drawLine(width() - 1, 0, width() - 1, height());
-    static QSvgRenderer mark{QString{":/sartorum.svg"}};
-    mark.render(&p, QRectF{17, 11, 42, 42});
+}
+
+QPoint Rail::menu_corner() const
+{
+    return mark_place.bottomLeft() + QPoint{0, 4};
 }
 
 }  // namespace sartorum::desk

@@ -4,12 +4,9 @@
 #include <vector>
 
 #include "desk/shared/look.h"
+#include "desk/shared/station.h"
 
 namespace sartorum::desk {
-
-enum class Station { Tape, Chart, Plan, Paper, Mirror, Print };
-inline constexpr int station_count = 6;
-[[nodiscard]] QString station_name(Station);
 
 class RailButton;
 
@@ -18,10 +15,13 @@ class Rail : public QWidget {
 public:
     explicit Rail(Look&, QWidget* parent = nullptr);
     void show(Station current, const std::vector<bool>& finished);
+    // Where the menu opens, under the mark.
+    [[nodiscard]] QPoint menu_corner() const;
 
 signals:
     void picked(Station);
     void guide_wanted();
+    void menu_wanted();
 
 protected:
     void paintEvent(QPaintEvent*) override;

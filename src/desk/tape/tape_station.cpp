@@ -5,6 +5,7 @@
 #include <QLocale>
 #include <QVBoxLayout>
 
+#include "desk/shared/acts.h"
 #include "desk/shared/empty_state.h"
 #include "desk/shared/when_shown.h"
 #include "desk/tape/dialogs.h"
@@ -289,9 +290,26 @@ bool TapeStation::step_by(int way)
     return true;
 }
 
+void TapeStation::turn_over()
+{
+    if (!on_paper_) return lay_paper();
+    turn(false);
+    resume();
+}
+
+namespace {
+
+int way_of(const QKeyEvent& e)
+{
+    const auto act = act_for(At::Tape, e);
+    return act == Act::MeasureAfter ? 1 : act == Act::MeasureBefore ? -1 : 0;
+}
+
+}  // namespace
+
 void TapeStation::keyPressEvent(QKeyEvent* e)
 {
-    const int way = e->key() == Qt::Key_Down ? 1 : e->key() == Qt::Key_Up ? -1 : 0;
+    const int way = way_of(*e);
     if (way == 0 || !step_by(way)) QWidget::keyPressEvent(e);
 }
 
@@ -300,7 +318,7 @@ bool TapeStation::eventFilter(QObject* watched, QEvent* e)
 {
     if (e->type() == QEvent::KeyPress) {
         const auto* key = static_cast<QKeyEvent*>(e);
-        const int way = key->key() == Qt::Key_Down ? 1 : key->key() == Qt::Key_Up ? -1 : 0;
+        const int way = way_of(*key);
         if (way != 0 && !(key->modifiers() & ~Qt::KeypadModifier)) {
             (void)step_by(way);
             return true;

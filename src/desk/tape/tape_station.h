@@ -28,6 +28,8 @@ public:
     void connect_tape(const QString& socket);
     // The other face: a tissue measured flat.
     void lay_paper(std::optional<TissueKind> = {});
+    // To the face that does not show.
+    void turn_over();
     [[nodiscard]] bool on_paper() const { return on_paper_; }
     [[nodiscard]] TissueFace& paper();
 

@@ -7,6 +7,7 @@
 #include <QShortcut>
 #include <QVBoxLayout>
 
+#include "desk/shared/acts.h"
 #include "desk/shared/empty_state.h"
 #include "desk/shared/when_shown.h"
 #include "desk/tape/dialogs.h"
@@ -90,13 +91,10 @@ TapeStation::TapeStation(Look& look, Room& room, QWidget* parent)
         refresh_sections();
     });
     connect(link_, &TapeLink::trouble, this, [this](const QString& why) { say_live(why); });
-    auto* face_key = new QShortcut{QKeySequence{Qt::Key_F4}, this};
+    auto* face_key = new QShortcut{this};
+    face_key->setKeys(row_of(Act::OtherFace).keys);
     face_key->setContext(Qt::WidgetWithChildrenShortcut);
-    connect(face_key, &QShortcut::activated, this, [this] {
-        if (!on_paper_) return lay_paper();
-        turn(false);
-        resume();
-    });
+    connect(face_key, &QShortcut::activated, this, &TapeStation::turn_over);
     refresh_when_shown(
         this, [this] { refresh(); }, room, look);
     refresh();

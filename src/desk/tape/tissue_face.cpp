@@ -4,6 +4,7 @@
 #include <QKeyEvent>
 #include <algorithm>
 
+#include "desk/shared/acts.h"
 #include "desk/tape/paper_says.h"
 #include "desk/tape/tissue_lens.h"
 #include "desk/tape/tissue_picture.h"
@@ -336,12 +337,14 @@ bool TissueFace::eventFilter(QObject* watched, QEvent* e)
     if (key->modifiers() & ~Qt::KeypadModifier) return false;
     // While a number is being typed a letter is a slip, or a unit.
     if (pending() && key->key() != Qt::Key_Down && key->key() != Qt::Key_Up) return false;
-    switch (key->key()) {
-        case Qt::Key_Down: step_by(1); return true;
-        case Qt::Key_Up: step_by(-1); return true;
-        case Qt::Key_A: leave_assumed(); return true;
-        case Qt::Key_X: lacking(); return true;
-        case Qt::Key_W: show_page(1); return true;
+    const auto act = act_for(At::Tissue, *key);
+    if (!act) return false;
+    switch (*act) {
+        case Act::LineAfter: step_by(1); return true;
+        case Act::LineBefore: step_by(-1); return true;
+        case Act::Assumed: leave_assumed(); return true;
+        case Act::NoSuchLine: lacking(); return true;
+        case Act::WhatIsWritten: show_page(1); return true;
         default: return false;
     }
 }
@@ -350,9 +353,10 @@ void TissueFace::keyPressEvent(QKeyEvent* e)
 {
     const bool digit = !e->text().isEmpty() && e->text().at(0).isDigit();
     if (room_.tissue() && pages_->chosen() == 0) {
-        if (e->key() == Qt::Key_Down) return step_by(1);
-        if (e->key() == Qt::Key_Up) return step_by(-1);
-        if (e->key() == Qt::Key_W) return show_page(1);
+        const auto act = act_for(At::Tissue, *e);
+        if (act == Act::LineAfter) return step_by(1);
+        if (act == Act::LineBefore) return step_by(-1);
+        if (act == Act::WhatIsWritten) return show_page(1);
         if (digit) {
             field_->setFocus();
             field_->edit().selectAll();
