@@ -176,7 +176,7 @@ int main(int argc, char** argv)
     }
     room.choose_pattern(bodice);
     room.choose(room.advice()->choice);
-    room.accept_all();
+    for (int i = 0; i < 6; ++i) room.accept_all();  // what comes up through the first, too
     beside(0);
     window.findChild<PlanStation*>()->show_adjustment(AdjustmentKind::ShoulderSlope);
     shot("plan-sides");

@@ -178,6 +178,10 @@ QString refusal(const Refusal& r, Unit u)
                 "There is not enough memory for this. What was kept is safe; close something and do it again.");
         case Why::NotWorkedOut: return t("That could not be worked out. Nothing was changed by it.");
         case Why::Stopped: return t("Stopped. Nothing was changed by it.");
+        case Why::NotSettled:
+            return t(
+                "What has to be equally long there cannot be brought to one length. Take less of the change, or "
+                "do it another way.");
         case Why::NotComputable:
             return t("The paper cannot be worked out from the drawing “%1”. Check its edges and marks, and the "
                      "size "

@@ -144,7 +144,7 @@ private slots:
     {
         const auto pieces = draw_skirt(plain_skirt())->pieces;
         const Piece back = *side_moved(pieces[1], Length::mm(9), Length::mm(-4));
-        const auto m = *sides_matched(pieces[0], back);
+        const auto m = *sides_evened_at_waist(pieces[0], back);
         QVERIFY(
             is_near(sewn_length(m.front, EdgeRole::Side), sewn_length(m.back, EdgeRole::Side), Length::mm(0.01)));
     }

@@ -121,11 +121,11 @@ private slots:
                 Piece& front = *find_piece(sized.pieces, PieceRole::Front);
                 Piece& back = *find_piece(sized.pieces, PieceRole::Back);
                 if (has_level(front, Level::Shoulder)) {
-                    auto even = sides_evened(front, back, ease);
+                    auto even = *sides_evened_below(front, back, ease);
                     front = even.front;
                     back = even.back;
                 } else {
-                    auto even = *sides_matched(front, back, ease);
+                    auto even = *sides_evened_at_waist(front, back, ease);
                     front = even.front;
                     back = even.back;
                 }

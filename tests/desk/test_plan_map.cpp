@@ -296,8 +296,8 @@ private slots:
             Length by;
         };
         const auto typed =
-            inches ? std::array{Typed{"5/16", "5/16", Length::inches(5.0 / 16)},
-                                Typed{"-3/16", "\u22123/16", Length::inches(-3.0 / 16)},
+            inches ? std::array{Typed{"5/16", "⁵⁄₁₆", Length::inches(5.0 / 16)},
+                                Typed{"-3/16", "\u2212³⁄₁₆", Length::inches(-3.0 / 16)},
                                 Typed{"1/8", "⅛", Length::inches(1.0 / 8)}}
                    : std::array{Typed{"0.4", "0.4", Length::mm(4)}, Typed{"-0.3", "\u22120.3", Length::mm(-3)},
                                 Typed{"0.2", "0.2", Length::mm(2)}};

@@ -391,8 +391,8 @@ private slots:
         };
         QVERIFY(said(0.4, Unit::Centimetre).contains("0.4 mm"));
         QVERIFY(said(0.6, Unit::Centimetre).contains(" 1 mm"));
-        QVERIFY(said(1.2, Unit::Inch).contains("1/16 in"));
-        QVERIFY(said(20, Unit::Inch).contains("13/16 in"));
+        QVERIFY(said(1.2, Unit::Inch).contains("¹⁄₁₆ in"));
+        QVERIFY(said(20, Unit::Inch).contains("¹³⁄₁₆ in"));
         QVERIFY(said(0.79, Unit::Inch).contains("0.8 mm"));
         QVERIFY(said(0.4, Unit::Inch).contains("0.4 mm"));
         QVERIFY(said(3.175, Unit::Inch).contains("⅛ in"));

@@ -3,6 +3,7 @@
 // Each gives the trued piece; neighbours run to the new corners and keep the angle they had to the edge that
 // turned, so that what is square to the shoulder stays square to it. Notches ride on their edges.
 #pragma once
+#include "core/paper/redraw.h"
 #include "core/paper/step.h"
 
 namespace sartorum {
@@ -49,14 +50,8 @@ enum class ArmholeReach { Across, Underarm };
 // there, and its notches stay as far from the underarm. `down` is less than the side seam above its dart.
 [[nodiscard]] Piece underarm_lowered(const Piece&, Length down);
 
-// Front and back side seams made equally long (the back longer by `ease`), each by half of the difference at its
-// lower end, along the seam.
-struct EvenedSides {
-    Piece front;
-    Piece back;
-    Length raised;  // the front's lower end went up by this, the back's down
-};
-[[nodiscard]] EvenedSides sides_evened(const Piece& front, const Piece& back, Length ease = {});
+// At the lower end, along the seam, within 0.005 mm: the underarm stays.
+[[nodiscard]] Outcome<EvenedSides> sides_evened_below(const Piece& front, const Piece& back, Length ease = {});
 
 // Dart legs made equal lean the side seam: the armhole keeps the corner to it that it had.
 void keep_underarm_corner(Piece&, const Piece& was);

@@ -5,6 +5,7 @@
 
 #include "core/paper/redraw.h"
 #include "core/pattern/dart.h"
+#include "core/units/settle.h"
 
 namespace sartorum {
 namespace {
@@ -123,7 +124,7 @@ Piece inner_hem_lowered(const Piece& piece, Length by)
     return leg_redrawn(piece, {{}, {{{}, down}, {to, no_shift}, {whole_inner(piece), no_shift}}});
 }
 
-Piece inner_point_moved(const Piece& piece, Length out)
+Outcome<Piece> inner_point_moved(const Piece& piece, Length out)
 {
     const Length to_point = inner_leg_length(piece);
     const double hip = guide(piece, GuideKind::Hip)->a[Geom::Y];
@@ -131,19 +132,19 @@ Piece inner_point_moved(const Piece& piece, Length out)
     const Length from = knee ? inner_to(piece, knee->a[Geom::Y]) : Length{};
     // Across the seam, about: then its length hardly changes.
     const Point seam = end_direction(edge(piece, EdgeRole::InnerLeg).curve);
-    Point by{-out.in_mm(), out.in_mm() * seam[Geom::X] / std::max(0.2, seam[Geom::Y])};
+    const Length level = out * (seam[Geom::X] / std::max(0.2, seam[Geom::Y]));
     Piece moved_piece = piece;
-    for (int i = 0; i < 8; ++i) {
+    const auto settled = settle(level, Length::mm(1e-4), "inner-leg", [&](Length up) -> Outcome<Length> {
+        const Point by{-out.in_mm(), up.in_mm()};
         moved_piece = leg_redrawn(piece, {{},
                                           {{{}, no_shift},
                                            {from, no_shift},
                                            {to_point, by},
                                            {inner_to(piece, hip), no_shift},
                                            {whole_inner(piece), no_shift}}});
-        const Length off = inner_leg_length(moved_piece) - to_point;
-        if (abs(off) < Length::mm(1e-4)) break;
-        by[Geom::Y] -= off.in_mm();
-    }
+        return to_point - inner_leg_length(moved_piece);
+    });
+    if (!settled) return tl::make_unexpected(settled.error());
     crotch_line_follows(moved_piece);
     return moved_piece;
 }

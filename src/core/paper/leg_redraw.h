@@ -28,7 +28,7 @@ struct LegShift {
 
 // The inner leg point moved out (+) or in along the cross grain; the inner leg keeps its length and runs to
 // nothing at the knee, the crotch seam at the hip line.
-[[nodiscard]] Piece inner_point_moved(const Piece&, Length out);
+[[nodiscard]] Outcome<Piece> inner_point_moved(const Piece&, Length out);
 
 // The inner leg longer (+) or shorter at the hem, to nothing at the knee; the hem goes with it.
 [[nodiscard]] Piece inner_hem_lowered(const Piece&, Length by);

@@ -209,21 +209,9 @@ Piece top_raised(const Piece& piece, Length amount, double from, double to)
     return out;
 }
 
-Outcome<Matched> sides_matched(const Piece& front, const Piece& back, Length ease)
+Outcome<EvenedSides> sides_evened_at_waist(const Piece& front, const Piece& back, Length ease)
 {
-    Matched out{front, back, {}};
-    for (int i = 0; i < 12; ++i) {
-        const Length apart = sewn_length(out.front, EdgeRole::Side) + ease - sewn_length(out.back, EdgeRole::Side);
-        if (abs(apart) < Length::mm(0.01)) break;
-        out.raised += -apart / 2.0;
-        auto f = side_waist_raised(front, out.raised);
-        auto b = side_waist_raised(back, -out.raised);
-        if (!f) return tl::make_unexpected(f.error());
-        if (!b) return tl::make_unexpected(b.error());
-        out.front = std::move(*f);
-        out.back = std::move(*b);
-    }
-    return out;
+    return redraw::sides_evened(front, back, ease, Length::mm(0.01), redraw::SideEnd::Upper, side_waist_raised);
 }
 
 }  // namespace sartorum

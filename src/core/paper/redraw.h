@@ -30,13 +30,13 @@ void settle_level_guides(Piece&);
 // on.
 [[nodiscard]] Piece top_raised(const Piece&, Length amount, double from = 0, double to = 1);
 
-struct Matched {
+// Front and back side seams made equally long, or the back's longer by `ease`, each by half of the difference.
+struct EvenedSides {
     Piece front;
     Piece back;
-    Length raised;  // the front's side waist went up by this, the back's down by about as much
+    Length raised;  // the front's end went up by this, the back's down by about as much
 };
-// Shares the difference of the side seams between the two side waist points, so that both are equal within 0.01
-// mm, or the back's longer by `ease`.
-[[nodiscard]] Outcome<Matched> sides_matched(const Piece& front, const Piece& back, Length ease = {});
+// At the waist, within 0.01 mm: what hangs from it stays.
+[[nodiscard]] Outcome<EvenedSides> sides_evened_at_waist(const Piece& front, const Piece& back, Length ease = {});
 
 }  // namespace sartorum

@@ -1,6 +1,7 @@
 // redraw_parts.h: what the redrawing of a bodice's edges has in common. Not for other rooms.
 #pragma once
-#include "core/pattern/piece.h"
+#include "core/paper/redraw.h"
+#include "core/units/settle.h"
 
 namespace sartorum::redraw {
 
@@ -32,5 +33,31 @@ struct Run {
 [[nodiscard]] Curve trued(const Curve&, Point at_start, Point at_end);
 // The side seam's last edge drawn anew: what meets it at either end keeps its corner.
 void redraw_side(Piece&, std::size_t side, const Curve&);
+
+// Which end of both side seams moves. Up, the upper one makes the seam longer and the lower one shorter.
+enum class SideEnd { Upper, Lower };
+// `raised(piece, by)` moves that end of a piece up.
+template <class Raised>
+[[nodiscard]] Outcome<EvenedSides> sides_evened(const Piece& front, const Piece& back, Length ease, Length within,
+                                                SideEnd end, const Raised& raised)
+{
+    EvenedSides out{front, back, {}};
+    const auto up = settle({}, within / 2.0, "side", [&](Length by) -> Outcome<Length> {
+        if (by != Length{}) {
+            auto f = raised(front, by);
+            auto b = raised(back, -by);
+            if (!f) return tl::make_unexpected(f.error());
+            if (!b) return tl::make_unexpected(b.error());
+            out.front = std::move(*f);
+            out.back = std::move(*b);
+        }
+        const Length longer =
+            sewn_length(out.front, EdgeRole::Side) + ease - sewn_length(out.back, EdgeRole::Side);
+        return longer / (end == SideEnd::Upper ? -2.0 : 2.0);
+    });
+    if (!up) return tl::make_unexpected(up.error());
+    out.raised = *up;
+    return out;
+}
 
 }  // namespace sartorum::redraw

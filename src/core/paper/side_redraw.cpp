@@ -233,21 +233,13 @@ Piece side_redrawn(const Piece& piece, Length at_underarm, Length at_waist, Leng
     return out;
 }
 
-EvenedSides sides_evened(const Piece& front, const Piece& back, Length ease)
+Outcome<EvenedSides> sides_evened_below(const Piece& front, const Piece& back, Length ease)
 {
-    EvenedSides out{front, back, {}};
-    const auto lengthened = [](const Piece& p, Length by) {
+    const auto raised = [](const Piece& p, Length up) {
         const Curve& side = p.edges[redraw::index_of(p, EdgeRole::Side, true)].curve;
-        return bottom_redrawn(p, end_direction(side) * by.in_mm(), no_shift);
+        return Outcome<Piece>{bottom_redrawn(p, -(end_direction(side) * up.in_mm()), no_shift)};
     };
-    for (int i = 0; i < 8; ++i) {
-        const Length apart = sewn_length(out.front, EdgeRole::Side) + ease - sewn_length(out.back, EdgeRole::Side);
-        if (abs(apart) < Length::mm(0.005)) break;
-        out.raised += apart / 2.0;
-        out.front = lengthened(front, -out.raised);
-        out.back = lengthened(back, out.raised);
-    }
-    return out;
+    return redraw::sides_evened(front, back, ease, Length::mm(0.005), redraw::SideEnd::Lower, raised);
 }
 
 }  // namespace sartorum

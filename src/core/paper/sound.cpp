@@ -107,7 +107,7 @@ bool clearly_simple(const Piece& piece)
 // A needle: at one of its nodes the line goes back where it came from. What lies on itself crosses nothing.
 bool turns_back(const Curve& c)
 {
-    constexpr double nearly_all = 0.996;  // of a half turn: five degrees short of it
+    constexpr double nearly_all = 0.99999;  // the cosine of a quarter of a degree: sharper is no corner
     const auto at = all_controls(c);
     for (std::size_t node = 3; node + 1 < at.size(); node += 3) {
         const Point in = at[node] - at[node - 1];

@@ -1,5 +1,6 @@
 #include "core/units/length_text.h"
 
+#include <algorithm>
 #include <array>
 #include <charconv>
 #include <cmath>
@@ -19,15 +20,24 @@ struct Vulgar {
     int numerator;
     int denominator;
 };
-constexpr std::array<Vulgar, 9> vulgars{{{"⅛", 1, 8},
-                                         {"¼", 1, 4},
-                                         {"⅜", 3, 8},
-                                         {"½", 1, 2},
-                                         {"⅝", 5, 8},
-                                         {"¾", 3, 4},
-                                         {"⅞", 7, 8},
-                                         {"⅓", 1, 3},
-                                         {"⅔", 2, 3}}};
+// Sixteenths have no letter of their own: raised figures, a fraction stroke, lowered figures.
+constexpr std::array<Vulgar, 17> vulgars{{{"⅛", 1, 8},
+                                          {"¼", 1, 4},
+                                          {"⅜", 3, 8},
+                                          {"½", 1, 2},
+                                          {"⅝", 5, 8},
+                                          {"¾", 3, 4},
+                                          {"⅞", 7, 8},
+                                          {"⅓", 1, 3},
+                                          {"⅔", 2, 3},
+                                          {"¹⁄₁₆", 1, 16},
+                                          {"³⁄₁₆", 3, 16},
+                                          {"⁵⁄₁₆", 5, 16},
+                                          {"⁷⁄₁₆", 7, 16},
+                                          {"⁹⁄₁₆", 9, 16},
+                                          {"¹¹⁄₁₆", 11, 16},
+                                          {"¹³⁄₁₆", 13, 16},
+                                          {"¹⁵⁄₁₆", 15, 16}}};
 
 // A cursor over the typed text; each take_... consumes what it recognises.
 class Reader {
@@ -179,12 +189,10 @@ std::string decimal_text(double magnitude, int decimals)
 std::string fraction_text(const Fraction& f)
 {
     if (f.numerator == 0) return std::to_string(f.whole);
-    std::string out = f.whole != 0 ? std::to_string(f.whole) : "";
-    for (const auto& v : vulgars) {
-        if (v.numerator == f.numerator && v.denominator == f.denominator) return out + std::string{v.glyph};
-    }
-    if (!out.empty()) out += " ";
-    return out + std::to_string(f.numerator) + "/" + std::to_string(f.denominator);
+    const auto v = std::find_if(vulgars.begin(), vulgars.end(), [&](const Vulgar& any) {
+        return any.numerator == f.numerator && any.denominator == f.denominator;
+    });
+    return (f.whole != 0 ? std::to_string(f.whole) : "") + std::string{v->glyph};
 }
 
 }  // namespace

@@ -7,7 +7,8 @@
 //            A sign stands before its number: "84 -" is refused, not taken for 84.
 //            "1,000 mm" is refused: a comma before exactly three digits may be either mark. "0,125" is
 //            not, since no thousands group starts with a lone zero.
-// Writing    cm with one decimal, mm whole, inches to the nearest sixteenth; a tie goes to the even sixteenth.
+// Writing    cm with one decimal, mm whole, inches to the nearest sixteenth ("39½", "39⁵⁄₁₆"); a tie goes to the
+//            even sixteenth.
 //            The minus is U+2212. Independent of any locale.
 #pragma once
 #include <string>

@@ -76,6 +76,7 @@ enum class Why {
     PartTwice,          // two fronts or two backs of one kind
     GoresOutOfRow,      // a front or back of several pieces that do not run from the centre to the side
     PanelsNotOfAFront,  // two panels are a front's
+    NotSettled,         // what has to come out alike does not, however often it is asked again
     NotComputable,      // the paper cannot be worked out from this drawing
     BlockImpossible,
     BlockWaistImpossible,

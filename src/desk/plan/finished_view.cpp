@@ -99,9 +99,10 @@ void FinishedView::paintEvent(QPaintEvent* e)
             return m.body ? tr("%1 on %2").arg(said, words::number(*m.body, u)) : said;
         };
         p.setPen(row.holds ? d.faded : d.madder_ink);
-        p.setFont(look_.lato(13 * row_text));
-        p.drawText(QRectF{20, y - tall * 0.22, width() - 54.0, tall * (sided_row - 1) + tall * 0.22},
-                   Qt::AlignRight, tr("%1 · %2").arg(side(tr("right"), *row.right), side(tr("left"), *row.left)));
+        const QString both = tr("%1 · %2").arg(side(tr("right"), *row.right), side(tr("left"), *row.left));
+        const QRectF place{20, y - tall * 0.22, width() - 54.0, tall * (sided_row - 1) + tall * 0.22};
+        p.setFont(fitting(look_.lato(13 * row_text), both, place.width()));
+        p.drawText(place, Qt::AlignRight, both);
         y += tall * (sided_row - 1);
     }
     p.setPen(QPen{d.rule, 1});

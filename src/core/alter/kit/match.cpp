@@ -9,6 +9,7 @@
 #include "core/paper/dart_redraw.h"
 #include "core/paper/leg_redraw.h"
 #include "core/paper/redraw.h"
+#include "core/units/settle.h"
 
 namespace sartorum {
 namespace {
@@ -85,8 +86,9 @@ Outcome<bool> match_sides(Applied& applied)
 Outcome<bool> match_lower_ends(Applied& applied)
 {
     const Garment& g = applied.garment;
-    auto even = sides_evened(front_of(g), back_of(g), back_side_ease(g.pieces, g.seams));
-    keep_matched(applied, std::move(even.front), std::move(even.back), even.raised);
+    auto even = sides_evened_below(front_of(g), back_of(g), back_side_ease(g.pieces, g.seams));
+    if (!even) return tl::make_unexpected(even.error());
+    keep_matched(applied, std::move(even->front), std::move(even->back), even->raised);
     match_side_notches(*find_piece(applied.garment.pieces, PieceRole::Front), back_of(applied.garment));
     return true;
 }
@@ -97,7 +99,8 @@ Outcome<bool> match_waist_ends(Applied& applied)
         auto& pieces = applied.garment.pieces;
         Piece& a = pieces[seam.a.piece];
         Piece& b = pieces[seam.b.piece];
-        const auto matched = sides_matched(as_plain(a, seam.a.flank), as_plain(b, seam.b.flank), seam.ease);
+        const auto matched =
+            sides_evened_at_waist(as_plain(a, seam.a.flank), as_plain(b, seam.b.flank), seam.ease);
         if (!matched) return tl::make_unexpected(matched.error());
         const Piece a_after = as_gore(matched->front, seam.a.flank, a);
         const Piece b_after = as_gore(matched->back, seam.b.flank, b);
@@ -122,11 +125,12 @@ Outcome<bool> match_legs(Applied& applied)
         sewn_length(front_of(g), EdgeRole::InnerLeg) + back_ease(g.pieces, g.seams, EdgeRole::InnerLeg);
     Piece& back = *find_piece(applied.garment.pieces, PieceRole::Back);
     const Piece was = back;
-    for (int i = 0; i < 6; ++i) {
-        const Length lacks = wanted - sewn_length(back, EdgeRole::InnerLeg);
-        if (abs(lacks) < Length::mm(0.005)) break;
-        back = inner_hem_lowered(back, lacks);
-    }
+    Length done;
+    const auto settled = settle({}, Length::mm(0.005), "inner-leg", [&](Length by) -> Outcome<Length> {
+        if (by != done) back = inner_hem_lowered(back, by - std::exchange(done, by));
+        return wanted - sewn_length(back, EdgeRole::InnerLeg);
+    });
+    if (!settled) return tl::make_unexpected(settled.error());
     const Length lowered = sewn_length(back, EdgeRole::InnerLeg) - sewn_length(was, EdgeRole::InnerLeg);
     if (abs(lowered) > Length::mm(0.5))
         applied.steps.push_back(redrawn_step(was, back, StepKind::MatchInnerLegs, lowered));

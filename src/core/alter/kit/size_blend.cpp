@@ -53,8 +53,8 @@ const std::string& lower_size_of(const Pattern& pattern, const SizeNames& sizes)
 }
 
 // From one size's frame to the other's lower edge; then both side seams as long as their mean, at the lower end.
-std::vector<Piece> blended_upper(const SizedPieces& frame, const SizedPieces& lower,
-                                 const std::vector<Seam>& seams)
+Outcome<std::vector<Piece>> blended_upper(const SizedPieces& frame, const SizedPieces& lower,
+                                          const std::vector<Seam>& seams)
 {
     std::vector<Piece> out = frame.pieces;
     const auto width = [](const Piece& p) {
@@ -67,9 +67,10 @@ std::vector<Piece> blended_upper(const SizedPieces& frame, const SizedPieces& lo
     }
     Piece& front = *find_piece(out, PieceRole::Front);
     Piece& back = *find_piece(out, PieceRole::Back);
-    auto even = sides_evened(front, back, back_side_ease(out, seams));
-    front = std::move(even.front);
-    back = std::move(even.back);
+    auto even = sides_evened_below(front, back, back_side_ease(out, seams));
+    if (!even) return tl::make_unexpected(even.error());
+    front = std::move(even->front);
+    back = std::move(even->back);
     return out;
 }
 
@@ -83,7 +84,9 @@ Outcome<Applied> trace_upper(const Pattern& pattern, const SizeNames& sizes)
     const auto* lower = pattern.find(lower_size);
     if (!frame) return refuse(Why::SizeUnknown, frame_size);
     if (!lower) return refuse(Why::SizeUnknown, lower_size);
-    const auto pieces = frame == lower ? frame->pieces : blended_upper(*frame, *lower, pattern.seams);
+    const auto blended = frame == lower ? frame->pieces : blended_upper(*frame, *lower, pattern.seams);
+    if (!blended) return tl::make_unexpected(blended.error());
+    const auto& pieces = *blended;
     Applied out{{pieces, pattern.seams}, {}};
     for (std::size_t i = 0; i < pieces.size(); ++i) {
         out.steps.push_back(trace_step(frame->pieces[i], frame_size));

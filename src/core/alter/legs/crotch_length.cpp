@@ -31,7 +31,9 @@ Outcome<bool> move_point(Applied& out, PieceRole role, Length amount)
     const double centre = edge(piece, EdgeRole::Centre).curve.finalPoint()[Geom::X];
     const Length room = Length::mm(centre - from[Geom::X] - 10);
     if (-amount > room) return refuse_amount(Why::AmountTooLarge, point_key, amount, -room, paper_most);
-    const Piece after = inner_point_moved(piece, amount);
+    auto moved = inner_point_moved(piece, amount);
+    if (!moved) return tl::make_unexpected(moved.error());
+    const Piece& after = *moved;
     Step mark = step_on(piece, StepKind::MarkInnerPoint, amount);
     const Point to = inner_leg_point(after);
     mark.picture.lines = {{from, to}};
@@ -139,7 +141,8 @@ std::optional<Proposal> propose_wedge(const FittingState& s)
 Length point_for(Length lacks, const Piece& p)
 {
     if (lacks == Length{}) return {};
-    return lacks * (lacks / (crotch_of(inner_point_moved(p, lacks)) - crotch_of(p)));
+    const auto moved = inner_point_moved(p, lacks);
+    return moved ? lacks * (lacks / (crotch_of(*moved) - crotch_of(p))) : lacks;
 }
 
 // What the wedge leaves, once it is answered.

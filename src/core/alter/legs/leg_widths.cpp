@@ -21,7 +21,7 @@ Length side_length(const Piece& p)
     return sewn_length(p, EdgeRole::Side);
 }
 
-Piece knee_moved(const Piece& p, Length by)
+Outcome<Piece> knee_moved(const Piece& p, Length by)
 {
     const Point out{by.in_mm(), 0};
     const double knee = guide(p, GuideKind::Knee)->a[Geom::Y];
@@ -34,7 +34,7 @@ Piece knee_moved(const Piece& p, Length by)
              {whole_inner(p), no_shift}}});
 }
 
-Piece calf_moved(const Piece& p, Length by)
+Outcome<Piece> calf_moved(const Piece& p, Length by)
 {
     const Point out{by.in_mm(), 0};
     const double knee = guide(p, GuideKind::Knee)->a[Geom::Y];
@@ -46,7 +46,7 @@ Piece calf_moved(const Piece& p, Length by)
 }
 
 // Straight from a little below the knee: a hand rounds the corner there.
-Piece leg_hem_moved(const Piece& p, Length by)
+Outcome<Piece> leg_hem_moved(const Piece& p, Length by)
 {
     const auto line = guide(p, GuideKind::Knee);
     const double from = line ? line->a[Geom::Y] : inner_leg_point(p)[Geom::Y] - thigh_below.in_mm();
@@ -69,7 +69,7 @@ Piece leg_hem_moved(const Piece& p, Length by)
 
 struct LegWidth {
     const char* field;
-    Piece (*move)(const Piece&, Length by);
+    Outcome<Piece> (*move)(const Piece&, Length by);
     StepKind mark;
     StepKind redraw;
     Spot (*at)(const Piece&);
@@ -81,7 +81,9 @@ Outcome<bool> move_leg(Applied& out, PieceRole role, Length by, const LegWidth& 
 {
     Piece& piece = *find_piece(out.garment.pieces, role);
     const auto before = width_at(piece, inner_leg_point(piece)[Geom::Y] - thigh_below.in_mm());
-    const Piece after = w.move(piece, by);
+    const auto moved = w.move(piece, by);
+    if (!moved) return tl::make_unexpected(moved.error());
+    const Piece& after = *moved;
     // A leg taken in until nothing is left of it lies on no pattern.
     const auto left = width_at(after, inner_leg_point(after)[Geom::Y] - thigh_below.in_mm());
     if (!before || !left || *left < Length::mm(40) || sewn_length(after, EdgeRole::Hem) < Length::mm(30))
@@ -122,9 +124,10 @@ Piece leg_hip_moved(const Piece& p, Length by)
 Outcome<Applied> widen_trousers(const Garment& garment, const Dose& dose, Level level)
 {
     if (level == Level::Waist) return widen_skirt(garment, dose, level);
-    return alter_leg(garment, dose,
-                     {"width_at_hip", leg_hip_moved, StepKind::MarkHip, StepKind::RedrawHip, at_side_hip,
-                      GarmentMeasure::Hip, 4});
+    return alter_leg(
+        garment, dose,
+        {"width_at_hip", [](const Piece& p, Length by) -> Outcome<Piece> { return leg_hip_moved(p, by); },
+         StepKind::MarkHip, StepKind::RedrawHip, at_side_hip, GarmentMeasure::Hip, 4});
 }
 
 Outcome<Applied> alter_width_at_thigh(const Garment& g, const Dose& girth)

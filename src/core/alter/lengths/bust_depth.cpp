@@ -68,7 +68,7 @@ Piece box_at(const Piece& piece, const SideDart& at, Point by)
 }
 
 // The box goes straight down, and sideways by the little that keeps the side seam as long as it was.
-Piece box_slid(const Piece& piece, const SideDart& at, Length amount)
+Outcome<Piece> box_slid(const Piece& piece, const SideDart& at, Length amount)
 {
     const Length want = sewn_length(piece, EdgeRole::Side);
     const auto off = [&](double x) {
@@ -83,6 +83,7 @@ Piece box_slid(const Piece& piece, const SideDart& at, Length amount)
         last = std::exchange(x, std::clamp(next, -15.0, 15.0));
         last_off = here;
     }
+    if (std::abs(off(last)) > 0.01) return refuse(Why::NotSettled, "bust_depth");
     return box_at(piece, at, {last, -amount.in_mm()});
 }
 
@@ -93,7 +94,9 @@ Outcome<bool> move_box(Applied& out, Piece& piece, const SideDart& at, Length am
     const double below = length(piece.edges[at.mouth + 1].curve).in_mm() - inside_seam;
     if (amount.in_mm() > below || -amount.in_mm() > above)
         return refuse_amount(Why::AmountTooLarge, "bust_depth", amount, -Length::mm(above), Length::mm(below));
-    const Piece after = box_slid(piece, at, amount);
+    const auto boxed = box_slid(piece, at, amount);
+    if (!boxed) return tl::make_unexpected(boxed.error());
+    const Piece& after = *boxed;
     const Point by = after.darts[at.dart].tip - d.tip;
     const double left = d.tip[Geom::X] - box_margin;
     const double top = std::max(d.leg_a[Geom::Y], d.tip[Geom::Y]) + box_margin;

@@ -9,6 +9,7 @@
 #include "core/paper/bodice_redraw.h"
 #include "core/paper/dart_redraw.h"
 #include "core/pattern/dart.h"
+#include "core/units/settle.h"
 
 namespace sartorum {
 namespace {
@@ -43,12 +44,12 @@ Outcome<Applied> alter_knit_dart(const Garment& garment, const Dose& dose)
     const Length was = sewn_length(front, EdgeRole::Armhole);
     if (static_cast<KnitDartMethod>(dose.method) == KnitDartMethod::WithLength) {
         // The trued armhole gains a little less than the cut opens: spread until it gains the mouth.
-        Length by = mouth;
-        for (int i = 0; i < 6; ++i) {
-            const Length gained = sewn_length(lowered_at_across(front, {0, -by.in_mm()}), EdgeRole::Armhole) - was;
-            by += mouth - gained;
-        }
-        if (const auto ok = lengthened(out, front, by); !ok) return tl::make_unexpected(ok.error());
+        const auto by = settle(mouth, Length::mm(1e-6), "knit_dart", [&](Length down) -> Outcome<Length> {
+            const Piece lower = lowered_at_across(front, {0, -down.in_mm()});
+            return mouth - (sewn_length(lower, EdgeRole::Armhole) - was);
+        });
+        if (!by) return tl::make_unexpected(by.error());
+        if (const auto ok = lengthened(out, front, *by); !ok) return tl::make_unexpected(ok.error());
     }
     const Length whole = sewn_length(front, EdgeRole::Armhole);
     const OutlinePlace facing = place_facing(front, EdgeRole::Armhole, *front.bust_point, dart_from, dart_to);

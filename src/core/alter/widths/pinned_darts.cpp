@@ -13,6 +13,7 @@
 #include "core/pattern/dart.h"
 #include "core/pattern/joint.h"
 #include "core/pattern/part_rules.h"
+#include "core/units/settle.h"
 
 namespace sartorum {
 namespace {
@@ -132,17 +133,22 @@ Outcome<bool> pin_dart(Steps& steps, Piece& piece, std::size_t mouth, const Pinn
 {
     const Dart was = dart_of(piece, mouth);
     Pinned ask = by;
-    for (int i = 0; i < 6; ++i) {
+    constexpr int most_rounds = 40;
+    constexpr Length near = Length::mm(1e-7);
+    for (int i = 0; i < most_rounds; ++i) {
         Steps trial;
         Piece after = piece;
         if (const auto ok = pinned_once(trial, after, mouth, ask, slide); !ok) return ok;
         const Dart& now = dart_of(after, mouth);
         const Length wide = by.depth - (mouth_width(now) - mouth_width(was));
         const Length deep = by.length - (mouth_to_tip(now) - mouth_to_tip(was));
-        if (abs(by.depth) >= hardly_moved) ask.depth += wide;
-        if (abs(by.length) >= hardly_moved) ask.length += deep;
+        const bool widens = abs(by.depth) >= hardly_moved && abs(wide) >= near;
+        const bool deepens = abs(by.length) >= hardly_moved && abs(deep) >= near;
+        if (!widens && !deepens) return pinned_once(steps, piece, mouth, ask, slide);
+        if (widens) ask.depth += wide;
+        if (deepens) ask.length += deep;
     }
-    return pinned_once(steps, piece, mouth, ask, slide);
+    return refuse(Why::NotSettled, piece.id);
 }
 
 std::optional<std::size_t> bust_dart(const Piece& front)
@@ -152,17 +158,17 @@ std::optional<std::size_t> bust_dart(const Piece& front)
 }
 
 // The sewn side as long as it was, at its lower end.
-void keep_side(Applied& out, Piece& front, Length was)
+Outcome<bool> keep_side(Applied& out, Piece& front, Length was)
 {
-    Length by = was - sewn_length(front, EdgeRole::Side);
-    if (abs(by) < hardly_moved) return;
-    for (int i = 0; i < 6; ++i) {
+    const Length lacking = was - sewn_length(front, EdgeRole::Side);
+    if (abs(lacking) < hardly_moved) return true;
+    const auto by = settle(lacking, Length::mm(0.002), "pinned_bust_dart", [&](Length down) -> Outcome<Length> {
         Applied trial{out.garment, {}};
-        const Length off = was - sewn_length(bottom_moved_at_side(trial, front, by), EdgeRole::Side);
-        if (abs(off) < Length::mm(0.002)) break;
-        by += off;
-    }
-    front = bottom_moved_at_side(out, front, by);
+        return was - sewn_length(bottom_moved_at_side(trial, front, down), EdgeRole::Side);
+    });
+    if (!by) return tl::make_unexpected(by.error());
+    front = bottom_moved_at_side(out, front, *by);
+    return true;
 }
 
 }  // namespace
@@ -179,7 +185,10 @@ Outcome<Applied> alter_pinned_bust_dart(const Garment& garment, const Dose& dose
     if (const auto ok = pin_dart(out.steps, front, *mouth, by, slide_down); !ok)
         return tl::make_unexpected(ok.error());
     keep_underarm_corner(front, was);
-    if (dart_role(front, *mouth) == EdgeRole::Side) keep_side(out, front, sewn_length(was, EdgeRole::Side));
+    if (dart_role(front, *mouth) == EdgeRole::Side) {
+        if (const auto ok = keep_side(out, front, sewn_length(was, EdgeRole::Side)); !ok)
+            return tl::make_unexpected(ok.error());
+    }
     settle_bodice_guides(front);
     settle_darts(front);
     settle_notches(front);

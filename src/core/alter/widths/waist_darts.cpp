@@ -12,6 +12,7 @@
 #include "core/pattern/dart.h"
 #include "core/pattern/joint.h"
 #include "core/pattern/part_rules.h"
+#include "core/units/settle.h"
 
 namespace sartorum {
 namespace {
@@ -50,18 +51,18 @@ Outcome<bool> deepen_all(Applied& out, Piece& piece, Length amount)
     const auto darts = waist_dart_mouths(piece);
     const Piece was = piece;
     const Length waist = waist_run(was).length;
-    Length share = amount / static_cast<double>(darts.size());
-    for (int i = 0; i < 8; ++i) {
-        piece = was;
-        for (const auto mouth : darts) {
-            auto after = dart_deepened(piece, mouth, share);
-            if (!after) return tl::make_unexpected(after.error());
-            piece = std::move(*after);
-        }
-        const Length off = amount - (waist - waist_run(piece).length);
-        if (abs(off) < Length::mm(0.005)) break;
-        share += off / static_cast<double>(darts.size());
-    }
+    const auto n = static_cast<double>(darts.size());
+    const auto settled =
+        settle(amount / n, Length::mm(0.005) / n, waist_darts_key, [&](Length share) -> Outcome<Length> {
+            piece = was;
+            for (const auto mouth : darts) {
+                auto after = dart_deepened(piece, mouth, share);
+                if (!after) return tl::make_unexpected(after.error());
+                piece = std::move(*after);
+            }
+            return (amount - (waist - waist_run(piece).length)) / n;
+        });
+    if (!settled) return tl::make_unexpected(settled.error());
     for (const auto mouth : darts) {
         const Dart& before = dart_of(was, mouth);
         const Dart& now = dart_of(piece, mouth);
@@ -135,16 +136,15 @@ Outcome<bool> move_all(Applied& out, Piece& piece, Length amount)
 Outcome<bool> side_makes_up(Applied& out, Piece& piece, Length waist)
 {
     const Piece was = piece;
-    Length by = waist - waist_run(piece).length;
-    for (int i = 0; i < 8; ++i) {
-        auto after = side_moved(was, by, {});
+    const Length lacking = waist - waist_run(piece).length;
+    const auto by = settle(lacking, Length::mm(0.005), waist_darts_key, [&](Length out_by) -> Outcome<Length> {
+        auto after = side_moved(was, out_by, {});
         if (!after) return tl::make_unexpected(after.error());
         piece = std::move(*after);
-        const Length off = waist - waist_run(piece).length;
-        if (abs(off) < Length::mm(0.005)) break;
-        by += off;
-    }
-    record_side_waist(out.steps, was, piece, by, StepKind::RedrawWaist);
+        return waist - waist_run(piece).length;
+    });
+    if (!by) return tl::make_unexpected(by.error());
+    record_side_waist(out.steps, was, piece, *by, StepKind::RedrawWaist);
     return true;
 }
 
