@@ -5,6 +5,7 @@
 #include "bodices.h"
 #include "core/pattern/curve.h"
 #include "core/units/root.h"
+#include "core/units/settle.h"
 #include "tests.h"
 
 namespace test_curve {
@@ -393,6 +394,27 @@ private slots:
         // Already there, and flat all the way: it ends.
         QVERIFY(close(found([](double x) { return x; }, 0, 1), 0, 1e-9));
         QVERIFY(found([](double) { return 0.0; }, 3, 4) >= 3);
+    }
+    // An answer that gives nine tenths of what is asked settles on what gives all of it; one that gives nothing,
+    // or ever more, is refused and not taken as it came; what refuses by itself is handed on.
+    void what_is_asked_again_settles_or_is_refused()
+    {
+        const Length wished = Length::mm(20);
+        int calls = 0;
+        const auto most_of_it = settle(wished, Length::mm(1e-6), "x", [&](Length by) -> Outcome<Length> {
+            ++calls;
+            return wished - by * 0.9;
+        });
+        QVERIFY(most_of_it && close(most_of_it->in_mm(), 20 / 0.9, 1e-5));
+        QVERIFY(calls < 12);
+        for (const double gives : {0.0, -0.5, 3.0}) {
+            const auto never = settle(wished, Length::mm(1e-3), "x",
+                                      [&](Length by) -> Outcome<Length> { return wished - by * gives; });
+            QVERIFY(!never && never.error().why == Why::NotSettled && never.error().field == "x");
+        }
+        const auto refused = settle(wished, Length::mm(1e-3), "x",
+                                    [](Length) -> Outcome<Length> { return refuse(Why::PaperCrosses, "y"); });
+        QVERIFY(!refused && refused.error().why == Why::PaperCrosses);
     }
 };
 

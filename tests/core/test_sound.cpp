@@ -67,6 +67,28 @@ private slots:
             for (const auto& o : checks.outlines) QVERIFY(o.holds && !o.found);
         }
     }
+    // The side goes up again over itself for a while: it crosses nothing, and nobody can cut it. A sharp corner is
+    // one.
+    void a_line_that_turns_back_on_itself_is_named()
+    {
+        const auto with_turn = [](double degrees) {
+            Piece p = bodice(plain_bodice()).pieces[0];
+            Curve& side = curve_of(p, EdgeRole::Side);
+            const Point a = side.initialPoint();
+            const Point b = side.finalPoint();
+            const Point far = a + (b - a) * 0.6;
+            const Point near = far + (a - b) * 0.2 * Geom::Rotate{Geom::rad_from_deg(180 - degrees)};
+            std::vector<Point> points{a};
+            for (const auto& to : {far, near, b}) {
+                const Point from = points.back();
+                for (int i = 1; i <= 3; ++i) points.push_back(from + (to - from) * (i / 3.0));
+            }
+            side = from_controls(points);
+            return p;
+        };
+        QVERIFY(unsound(with_turn(180)) == Unsound::Crossing);
+        QVERIFY(!unsound(with_turn(30)));
+    }
     void each_outline_nobody_can_cut_is_named_and_the_rest_are_left_alone()
     {
         const std::vector<std::pair<void (*)(Piece&), Unsound>> ways{{cross, Unsound::Crossing},

@@ -5,9 +5,28 @@
 #include <QVBoxLayout>
 
 #include "desk/dialogs/sheet.h"
+#include "desk/shared/acts.h"
 #include "words/words.h"
 
 namespace sartorum::desk {
+namespace {
+
+// "Ctrl Z Undo · F6 Next part of the window": the stations' own are one.
+QString keys_anywhere()
+{
+    QStringList out{
+        QObject::tr("the mark at the upper left, or %1: a menu of everything").arg(key_text(row_of(Act::Menu)))};
+    for (const auto& row : all_acts()) {
+        if (row.at != At::Anywhere || row.keys.isEmpty() || !row.in_menu) continue;
+        if (row.act > Act::ToTape && row.act <= Act::ToPrint) continue;
+        const bool stations = row.act == Act::ToTape;
+        out << (stations ? row.shown : key_text(row)) + " " + (stations ? row.foot : row.words);
+    }
+    return out.join(" · ");
+}
+
+}  // namespace
+
 NameDialog::NameDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent}
 {
     auto* column = sheet(*this, look, tr("Who is it for?"));
@@ -70,8 +89,7 @@ GuideDialog::GuideDialog(Look& look, QWidget* parent) : QDialog{parent}
                           "next toile (B) all of it is asked again. G is the gate before good cloth.")},
         {tr("Print"), tr("Full-size sheets to tape, practice sheets to rehearse, a work card for the table. "
                          "Measure the test square before taping.")},
-        {tr("Anywhere"), tr("Ctrl 1–6 station · Ctrl Z and Ctrl Shift Z undo, redo · Ctrl U cm or inches · F8 "
-                            "indigo night · Ctrl + and Ctrl − text size · F6 next part")},
+        {tr("Anywhere"), keys_anywhere()},
         {tr("Care"), tr("Blades closed when put down, pins along the body and not at it, mind the hot iron. Local "
                         "rules and trained people come first.")}};
     // All of it is more than a small screen holds.

@@ -69,7 +69,7 @@ enum class LegLengthWay { Halved, AtKnee };
 //
 // Hip     out (+) or in at the side seams by a quarter of the girth each, or by half at the back's alone, to
 //         nothing at the waist and at the knee
-// Thigh   the inner leg points out or in, front and back alike (crotch_length.h), until the thigh gained it all;
+// Thigh   the inner leg points out or in, front and back alike (crotch_length), until the thigh gained it all;
 //         done before the crotch, because that seam gets longer with it
 // Knee    both seams of both pieces by a quarter each, to nothing at the inner leg point's level and at the hem
 // Calf    the same under the knee, to nothing at the knee and at the hem

@@ -61,7 +61,7 @@ enum class BustDepthMethod { MoveBox, ReAim };
 // Keeps    the side seam, the hem, the hip and all below the cut
 // Amount   what the centre gains
 // Limits   30 mm; more is likelier a longer way from waist to hip. Common practice. The other school leaves the
-//          paper whole and moves the waist by the hem level (waist_line.h): never both.
+//          paper whole and moves the waist by the hem level (waist_line): never both.
 
 inline constexpr Length centre_wedge_limit = Length::mm(30);
 
@@ -147,7 +147,7 @@ inline constexpr Length waist_seam_limit = Length::mm(50);
 // Method   longer: cut across at the printed line, spread; shorter: fold half as deep as the amount.
 //          Then true the side seam from waist to hip. Common practice.
 // Limits   50 mm: beyond, make a toile first (common practice); a fold must leave 5 mm above the hip line
-// Then     hem, if the finished length is to stay (hem_given_back.h)
+// Then     hem, if the finished length is to stay (hem_given_back)
 
 inline constexpr Length waist_to_hip_limit = Length::mm(50);
 
