@@ -1,10 +1,10 @@
 // One table of what keys do: the menu, the foot and the stations say and do the same. And what outlives the
 // window.
 #include <QAction>
+#include <QComboBox>
 #include <QFile>
 #include <QMenu>
 #include <QRadioButton>
-#include <QSpinBox>
 #include <QTemporaryDir>
 #include <QTest>
 #include <QTimer>
@@ -164,7 +164,11 @@ private slots:
                 for (auto* b : sheet->findChildren<QRadioButton*>()) {
                     if (b->text() == "inches" || b->text() == "night") b->click();
                 }
-                sheet->findChild<QSpinBox*>("text_size")->setValue(120);
+                auto* size = sheet->findChild<QComboBox*>("text_size");
+                QCOMPARE(size->currentText(), QString{"100 %"});
+                size->setFocus();
+                QTest::keyClick(size, Qt::Key_Down);
+                QTest::keyClick(size, Qt::Key_Down);
                 QTest::keyClick(sheet, Qt::Key_Escape);
             });
             d.key(Qt::Key_Comma, Qt::ControlModifier);
@@ -174,6 +178,7 @@ private slots:
             d.window->resize(1400, 900);
             d.window->close();
         }
+        QVERIFY(!(QFile::permissions(file) & (QFile::ReadGroup | QFile::ReadOther)));
         Settings settings{file};
         Look look;
         settings.follow(look);
@@ -189,6 +194,21 @@ private slots:
         QCOMPARE(window.size(), QSize(1400, 900));
         window.go_to(Station::Print);
         QCOMPARE(window.findChild<QLineEdit*>("print_folder")->text(), at("sheets"));
+    }
+    void a_dark_desktop_is_followed_where_that_is_asked()
+    {
+        const QPalette was = QApplication::palette();
+        for (const bool dark : {false, true}) {
+            QPalette p = was;
+            p.setColor(QPalette::Window, dark ? QColor{"#202428"} : QColor{"#f4f4f4"});
+            QApplication::setPalette(p);
+            Look look;
+            look.set_theme(Theme::Desktop);
+            QCOMPARE(look.night(), dark);
+            look.set_theme(Theme::Day);
+            QVERIFY(!look.night());
+        }
+        QApplication::setPalette(was);
     }
     void a_settings_file_that_says_nonsense_says_nothing()
     {

@@ -414,6 +414,7 @@ private slots:
                 open();
             };
             opened("guide", [&] { d.key(Qt::Key_F1); });
+            opened("settings", [&] { d.window->perform(Act::Settings); });
             opened("name", [&] { d.window->new_wearer(); });
             opened("chart", [&] { d.window->type_chart(); });
             opened("ruler", [&] { TapeCheckDialog{d.look, *d.room, d.window.get()}.exec(); });

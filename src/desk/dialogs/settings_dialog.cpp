@@ -5,7 +5,6 @@
 #include <QFormLayout>
 #include <QPushButton>
 #include <QRadioButton>
-#include <QSpinBox>
 #include <cmath>
 
 #include "desk/dialogs/sheet.h"
@@ -46,15 +45,15 @@ SettingsDialog::SettingsDialog(Look& look, QWidget* parent) : QDialog{parent}
     form->addRow(tr("Lengths in"),
                  one_of(this, tr("Lengths in"), {tr("centimetres"), tr("inches")}, look.unit() == Unit::Inch,
                         [&look](int i) { look.set_unit(i == 1 ? Unit::Inch : Unit::Centimetre); }));
-    auto* size = new QSpinBox{this};
-    size->setObjectName("text_size");
-    size->setAccessibleName(tr("Text size"));
-    size->setRange(90, 150);
-    size->setSingleStep(10);
-    size->setSuffix(tr(" %"));
-    size->setValue(static_cast<int>(std::lround(look.scale() * 100)));
-    size->setMaximumWidth(120);
-    connect(size, &QSpinBox::valueChanged, this, [&look](int percent) { look.set_scale(percent / 100.0); });
+    constexpr int least = 90;
+    constexpr int most = 150;
+    constexpr int apart = 10;
+    QStringList sizes;
+    for (int percent = least; percent <= most; percent += apart) sizes << tr("%1 %").arg(percent);
+    const auto now = static_cast<int>(std::lround((look.scale() * 100 - least) / apart));
+    auto* size = combo(this, tr("Text size"), sizes, now, "text_size");
+    size->setMaximumWidth(160);
+    connect(size, &QComboBox::activated, this, [&look](int i) { look.set_scale((least + i * apart) / 100.0); });
     form->addRow(tr("Text size"), size);
     form->addRow(tr("Colours"), one_of(this, tr("Colours"), {tr("day"), tr("night"), tr("as the desktop")},
                                        static_cast<int>(look.theme()),

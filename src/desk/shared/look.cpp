@@ -195,8 +195,8 @@ QString Look::style_sheet() const
     const auto px = [&](double v) { return QString::number(std::lround(v * scale_)) + "px"; };
     return QString{R"(
 QToolTip { background: %3; color: %2; border: 1px solid %4; }
-QLineEdit, QPlainTextEdit, QTableWidget, QComboBox, QSpinBox { background: %3; border: 1px solid %4; border-radius: 5px; padding: 5px 8px; color: %2; font-size: %1; selection-background-color: %5; selection-color: %6; }
-QLineEdit:focus, QPlainTextEdit:focus, QTableWidget:focus, QComboBox:focus, QSpinBox:focus { border: 2px solid %5; padding: 4px 7px; }
+QLineEdit, QPlainTextEdit, QTableWidget, QComboBox { background: %3; border: 1px solid %4; border-radius: 5px; padding: 5px 8px; color: %2; font-size: %1; selection-background-color: %5; selection-color: %6; }
+QLineEdit:focus, QPlainTextEdit:focus, QTableWidget:focus, QComboBox:focus { border: 2px solid %5; padding: 4px 7px; }
 QLineEdit:disabled { background: transparent; border: 1px dashed %4; color: %4; }
 QLineEdit[large="true"] { font-size: %13; padding: 6px 8px; }
 QLineEdit[large="true"]:focus { padding: 5px 7px; }
@@ -207,6 +207,10 @@ QLineEdit[wrong="true"]:focus { border: 2px solid %8; }
 QPushButton { background: %3; border: 1px solid %4; border-radius: 5px; padding: 7px 20px; color: %2; font-size: %1; }
 QPushButton:default { background: %5; border: 1px solid %5; color: %6; }
 QPushButton:focus { border: 2px solid %2; padding: 6px 19px; }
+QRadioButton { color: %2; spacing: 8px; padding: 3px 6px; border: 2px solid transparent; border-radius: 5px; }
+QRadioButton:focus { border: 2px solid %5; }
+QRadioButton::indicator { width: 12px; height: 12px; border: 2px solid %4; border-radius: 8px; background: %3; }
+QRadioButton::indicator:checked { width: 6px; height: 6px; border: 5px solid %5; }
 QMenu { background: %3; color: %2; font-size: %1; border: 1px solid %4; padding: 6px; }
 QMenu::item { padding: 7px 18px; border-radius: 4px; }
 QMenu::item:selected { background: %9; }

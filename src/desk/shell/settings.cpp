@@ -1,5 +1,7 @@
 #include "desk/shell/settings.h"
 
+#include <QDir>
+#include <QFile>
 #include <QFileInfo>
 #include <array>
 
@@ -19,7 +21,17 @@ std::optional<int> place_of(const std::array<const char*, N>& words, const QStri
     return std::nullopt;
 }
 
+// QSettings keeps the rights of a file that is there.
+const QString& made_private(const QString& file)
+{
+    QDir{}.mkpath(QFileInfo{file}.absolutePath());
+    if (QFile f{file}; f.open(QIODevice::ReadWrite)) f.setPermissions(QFile::ReadOwner | QFile::WriteOwner);
+    return file;
+}
+
 }  // namespace
+
+Settings::Settings(const QString& file) : kept_{made_private(file), QSettings::IniFormat} {}
 
 void Settings::follow(Look& look)
 {

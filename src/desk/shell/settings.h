@@ -17,7 +17,8 @@ public:
     // Where drawings come from, where charts do, and where printed pages go.
     enum class Folder { Patterns, Charts, Pages };
 
-    explicit Settings(const QString& file) : kept_{file, QSettings::IniFormat} {}
+    // The file is its owner's alone: names of folders are in it.
+    explicit Settings(const QString& file);
     // Unit, text size and theme as they were left, and from then on kept at each change.
     void follow(Look&);
     // None that is there no more.
