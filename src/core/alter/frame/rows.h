@@ -10,8 +10,8 @@ namespace sartorum {
 // Changes  the amount comes off the front at the tip and goes onto the back, square to the seam
 // Keeps    the neck point, the sewn slope
 // Methods  redrawn: both seams drawn anew; slashed: a strip from armhole to neck point swings about the neck
-// point,
-//          overlapped in front, opened behind. Both put the seam on the same line; slashed keeps its length,
+//          point, overlapped in front, opened behind. Both put the seam on the same line; slashed keeps its
+//          length,
 //          redrawn makes both √(L² + f²) long.
 // So       the sewn seam moves by f·cos((front angle − back angle)/2)
 // Limits   13 mm: more would show from the front (common practice)

@@ -25,7 +25,8 @@ inline constexpr Length armhole_depth_limit = Length::mm(40);
 //          more is added at its lower edge at the centre, to nothing at the side seam
 // Keeps    the armhole, the bust dart, the width at the line; side seams walk
 // Method   cut across at the printed line, spread, or fold half as deep; true side seam and darts. Common
-// practice. Limits   60 mm; a fold must stay above the lower edge; front and back unlike by 30 mm at most
+//          practice.
+// Limits   60 mm; a fold must stay above the lower edge; front and back unlike by 30 mm at most
 
 inline constexpr Length bodice_length_limit = Length::mm(60);
 inline constexpr Length bodice_unlike_limit = Length::mm(30);
@@ -36,8 +37,7 @@ inline constexpr Length bodice_unlike_limit = Length::mm(30);
 // bust_depth: the bust point and its darts lower (+) or higher (−), front only.
 //
 // Methods  move the dart's box: a box round the side dart is cut out and slid; dart, angle and legs stay as they
-// are;
-//          re-aim the tip: the mouth stays, both legs are drawn anew to the moved tip, and made equally long
+//          are; re-aim the tip: the mouth stays, both legs are drawn anew to the moved tip, and made equally long
 //          of a front of two panels: the seam's fullest place is moved, both panels run to it
 // Keeps    the side seam's length; a waist dart's tip goes along with the bust point
 // Limits   50 mm for the box, and the dart stays 15 mm inside the side seam; 25 mm for the tip
@@ -74,8 +74,7 @@ inline constexpr Length centre_wedge_limit = Length::mm(30);
 //
 // Keeps    the side seam's length (but for the tuck), the front, the dart's tip
 // Methods  centre seam: a wedge of the amount at centre back, to nothing at the side seam, closed; centre back
-// keeps
-//          its new curve;
+//          keeps its new curve;
 //          on the fold, trimmed: the same, then the fold drawn straight; what swings past it comes off and is
 //          given back at the side seam; on the fold, tuck: the amount folded out all across; the side seam loses
 //          it too, and the front's lower edge rises to it at the side; at the waist seam: the lower edge rises by
@@ -129,8 +128,7 @@ struct WaistDepths {
 // waist_seam_level: the seam at the waist of a dress put lower or higher on the body, as the wearer wants it.
 //
 // Changes  the bodice longer (+) at its printed line, the skirt as much shorter between waist and hip; or the
-// other
-//          way about
+//          other way about
 // Stays    the length from shoulder to hem, the waists and what they were shaped to: the garment's waist moves
 // Follows  the body is narrower or wider there: measure the waist where the seam is to lie
 // Entered by hand: it is a wish. Common practice: length can be moved between parts, their sum serves the body.

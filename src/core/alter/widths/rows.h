@@ -39,8 +39,8 @@ inline constexpr Length across_front_most = Length::mm(15);
 // back_armhole: a back armhole that is too long (a bubble behind the arm) folded out.
 //
 // Changes  the outer corner of the back, cut from the shoulder (inside its middle, outside a dart) down and from
-// the armhole across at the across
-//          line, pivots where the cuts meet and overlaps by the amount at the armhole
+//          the armhole across at the across line, pivots where the cuts meet and overlaps by the amount at the
+//          armhole
 // Keeps    neck, centre back, underarm, side seam
 // So       turns by 2·asin(a / 2D), D from the pivot to the armhole; the back shoulder grows by the same angle's
 //          chord at its own distance, which is eased to the front
@@ -177,8 +177,7 @@ enum class KnitDartMethod { WithLength, DartOnly };
 //          it follows
 // Without a place an amount is of the depth
 // Limits   25 mm; a dart stays 20 mm long, its tip not past the bust point, of a skirt or of trousers not under
-// the
-//          hip line; 10 mm of the edge beside it
+//          the hip line; 10 mm of the edge beside it
 // Source   common practice
 
 inline constexpr Length pinned_dart_limit = Length::mm(25);
@@ -203,8 +202,7 @@ inline constexpr Length pinned_dart_limit = Length::mm(25);
 //          hem (core/paper/fold_spread.h)
 // Stays    how many there are, how deep when they are moved, the closed waist, all else. Common practice
 // Limits   10 mm of the waist must stay beside the first and the last, 2 mm between two (from memory); what is
-// less
-//          already stays as it is
+//          less already stays as it is
 
 inline constexpr Length tucks_limit = Length::mm(60);
 enum class TucksWay { Moved, Spaced, Fuller };
@@ -262,8 +260,7 @@ enum class WaistDartsWay { AtWaist, AtSide, Eased, Added, Moved };
 // the back's.
 //
 // Changes  side seam of front and back: out (+) or in (−) by a quarter of the girth change at its level, nothing
-// at
-//          the other level; below the hip line as much as there. Of gores every flank, by an equal share
+//          at the other level; below the hip line as much as there. Of gores every flank, by an equal share
 //          a bodice's at the waist (with a hem: at the waist level) or at its hem, quarters or back only
 // Keeps    darts, centre lines, the direction of every edge where it meets the next
 // Also     width at the waist: the waistband is cut at its side notch and made longer by what the waist gained
