@@ -327,12 +327,19 @@ void Window::go_to(Station s)
     foot_->show_keys(hints_at(tape && tape->on_paper() ? At::Tissue : at_station(s)));
     // Straight to work: the first reading on the Tape, else the station itself, so that its keys act.
     if (tape) return tape->resume();
+    takes_keys(s)->setFocus();
+}
+
+// The chart's picture, where it shows; else the station itself.
+QWidget* Window::takes_keys(Station s)
+{
+    auto* w = station(s);
     for (auto* child : w->findChildren<QWidget*>()) {
         const bool picture =
             s == Station::Chart && child->inherits("sartorum::desk::Strips") && child->isVisibleTo(w);
-        if (picture) return child->setFocus();
+        if (picture) return child;
     }
-    w->setFocus();
+    return w;
 }
 
 // Station, docket, rail, and round again.

@@ -75,6 +75,7 @@ protected:
 
 private:
     QWidget* station(Station);
+    QWidget* takes_keys(Station);  // its letters and arrows
     void dress();
     void make_actions();
     void perform_at(const ActRow&);

@@ -81,19 +81,19 @@ void Window::perform(Act act)
     }
 }
 
-// As if its key were pressed there: what the menu does is what the key does.
+// As if its key were pressed where the station takes its keys: what the menu does is what the key does. A button
+// or a field that had the keyboard would take it for itself.
 void Window::perform_at(const ActRow& row)
 {
     const auto s = station_of(row.at);
     if (!s || row.keys.isEmpty()) return;
-    if (current_ != *s) go_to(*s);
-    QWidget* to = focusWidget();
-    if (!to || !station(*s)->isAncestorOf(to)) to = station(*s);
-    // In a field a letter would be typed.
+    auto* tape = qobject_cast<TapeStation*>(station(*s));
+    // The Tape's are of the wearer's face, and go on from the measure at hand.
+    if (tape && tape->on_paper()) tape->turn_over();
+    if (!tape || current_ != *s) go_to(*s);
     const auto key = row.keys.front()[0];
-    if (qobject_cast<QLineEdit*>(to) && *s != Station::Tape) to = station(*s);
     QKeyEvent press{QEvent::KeyPress, key.key(), key.keyboardModifiers()};
-    QCoreApplication::sendEvent(to, &press);
+    QCoreApplication::sendEvent(takes_keys(*s), &press);
 }
 
 void Window::show_menu()

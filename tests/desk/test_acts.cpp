@@ -30,7 +30,11 @@ namespace {
 QMenu* menu_of(const Desk& d)
 {
     d.key(Qt::Key_F10);
-    return d.window->findChild<QMenu*>("acts_menu");
+    auto* menu = d.window->findChild<QMenu*>("acts_menu");
+    if (!menu)
+        qFatal("F10 opens no menu, the keyboard being at %s",
+               qPrintable(QApplication::focusWidget() ? QApplication::focusWidget()->objectName() : "nothing"));
+    return menu;
 }
 
 // By the words it begins with, in the menu or in one of its parts.
@@ -136,6 +140,57 @@ private slots:
         d.click("menu_button");
         QVERIFY(d.find<QMenu>("acts_menu")->isVisible());
         d.find<QMenu>("acts_menu")->close();
+    }
+    // Whatever has the keyboard in the station: a button there would take the key for itself.
+    void the_menu_acts_on_the_station_and_not_on_what_has_the_keyboard()
+    {
+        Desk d{at("focus.sartorum"), true};
+        lay_bodice(d);
+        const auto from_menu = [&](const QString& words) {
+            auto* menu = menu_of(d);
+            entry(menu, words)->trigger();
+            menu->close();
+            d.settle();
+        };
+        d.window->go_to(Station::Plan);
+        const auto accepted = [&] { return d.room->plan().decisions.size(); };
+        const auto before = accepted();
+        d.find("accept_all")->setFocus();
+        from_menu("Accept it, or leave it");
+        QCOMPARE(accepted(), before + 1);
+        const int shown = d.find<Choices>("beside_plan")->chosen();
+        d.find("beside_plan")->setFocus();
+        from_menu("Next change");
+        QCOMPARE(d.find<Choices>("beside_plan")->chosen(), shown);
+        d.window->go_to(Station::Chart);
+        const auto sizes = d.room->choice();
+        d.find("station_2")->setFocus();
+        from_menu("A size larger at this measure");
+        QVERIFY(!(d.room->choice() == sizes));
+        // From a pattern measured flat to the wearer's measures.
+        d.window->go_to(Station::Tape);
+        from_menu("A pattern measured flat, or the wearer");
+        from_menu("Next measure");
+        QVERIFY(d.find<QLineEdit>("reading1"));
+    }
+    // Nothing lies on the table yet: each entry does something or nothing, and where it leads is shown.
+    void every_entry_can_be_chosen_in_an_empty_notebook()
+    {
+        Desk d{at("empty.sartorum"), false};
+        for (const auto& row : all_acts()) {
+            // A dialog, or the end.
+            if (!row.in_menu || row.words.endsWith("…") || row.act == Act::Guide || row.act == Act::Quit ||
+                row.act == Act::NewNote || row.act == Act::NewTryOn)
+                continue;
+            auto* menu = menu_of(d);
+            // By its own name: the Tape and the Chart both have a next measure.
+            d.window->findChild<QAction*>(QString{"act_%1"}.arg(static_cast<int>(row.act)))->trigger();
+            menu->close();
+            d.settle();
+            if (row.at != At::Anywhere && row.at != At::Tissue) QCOMPARE(at_station(d.window->current()), row.at);
+            QVERIFY(d.window->isVisible());
+        }
+        QVERIFY(d.room->book().wearers().empty());
     }
     void undo_acts_by_its_key_after_the_menu_said_there_is_nothing()
     {
