@@ -8,7 +8,7 @@
 #include <cstdio>
 
 #include "desk/demo.h"
-#include "desk/plan/plan_map.h"
+#include "desk/plan/map/plan_map.h"
 #include "desk/plan/plan_station.h"
 #include "desk/window.h"
 #include "peak_memory.h"

@@ -3,7 +3,7 @@
 #include <QString>
 
 #include "core/paper/facing.h"
-#include "core/paper/redraw.h"
+#include "core/paper/redraw/side.h"
 #include "core/pattern/all_in_one_block.h"
 #include "core/pattern/dress_block.h"
 #include "formats/chart_csv.h"

@@ -13,7 +13,7 @@
 
 #include "bodices.h"
 #include "core/pattern/sleeve_block.h"
-#include "core/plan/trial.h"
+#include "core/plan/pattern_trial.h"
 #include "formats/json.h"
 #include "formats/pattern_svg.h"
 #include "formats/text_file.h"

@@ -7,7 +7,7 @@
 #include <QTest>
 #include <QTimer>
 
-#include "core/plan/otherwise.h"
+#include "core/plan/other_answer.h"
 #include "desk/chart/wear_dialog.h"
 #include "desk/demo.h"
 #include "desk/mirror/mirror_station.h"

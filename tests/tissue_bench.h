@@ -2,7 +2,7 @@
 #pragma once
 #include <QtGlobal>
 
-#include "core/tissue/laid.h"
+#include "core/tissue/lines_laid.h"
 #include "skirts.h"
 #include "tests.h"
 

@@ -20,7 +20,7 @@
 #include "formats/try_on_json.h"
 #include "formats/work_card.h"
 #include "formats/work_json.h"
-#include "words/goes_on.h"
+#include "words/donning.h"
 #include "words/lines.h"
 #include "words/mirror.h"
 #include "words/sides.h"

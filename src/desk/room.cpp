@@ -7,7 +7,7 @@
 
 #include "core/chart/finished_only.h"
 #include "core/plan/first_plan.h"
-#include "core/plan/trial.h"
+#include "core/plan/pattern_trial.h"
 #include "formats/make_up_json.h"
 #include "formats/pattern_svg.h"
 #include "words/words.h"

@@ -10,8 +10,8 @@
 #include "core/body/staleness.h"
 #include "core/chart/size_choice.h"
 #include "core/fitting/gate.h"
-#include "core/plan/told.h"
-#include "core/tissue/reckoned.h"
+#include "core/plan/step_telling.h"
+#include "core/tissue/reckoned_girths.h"
 #include "formats/pages.h"
 #include "notebook/notebook.h"
 

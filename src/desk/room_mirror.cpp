@@ -1,7 +1,7 @@
 // What the room keeps of try-ons: each hangs on the version that was on the body.
 #include <algorithm>
 
-#include "core/fitting/again.h"
+#include "core/fitting/next_toile.h"
 #include "desk/room.h"
 #include "formats/make_up_json.h"
 #include "formats/work_json.h"

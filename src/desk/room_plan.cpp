@@ -7,8 +7,8 @@
 #include <utility>
 
 #include "core/plan/first_plan.h"
+#include "core/plan/pattern_trial.h"
 #include "core/plan/sewn_plan.h"
-#include "core/plan/trial.h"
 #include "formats/pattern_svg.h"
 #include "formats/work_json.h"
 #include "words/words.h"

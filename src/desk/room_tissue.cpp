@@ -2,7 +2,7 @@
 #include <algorithm>
 
 #include "core/chart/flat_measuring.h"
-#include "core/plan/trial.h"
+#include "core/plan/pattern_trial.h"
 #include "desk/room.h"
 #include "formats/pattern_svg.h"
 #include "words/tissue.h"

@@ -4,7 +4,7 @@
 #include "core/pattern/princess.h"
 #include "core/plan/both_sides.h"
 #include "core/plan/cut_out.h"
-#include "core/plan/told.h"
+#include "core/plan/step_telling.h"
 #include "formats/pattern_svg.h"
 #include "words/lines.h"
 #include "words/sides.h"

@@ -4,10 +4,10 @@
 #include <string>
 
 #include "core/chart/size_choice.h"
-#include "core/plan/chain.h"
+#include "core/plan/donning.h"
 #include "core/plan/elastic.h"
 #include "core/plan/finished.h"
-#include "core/plan/goes_on.h"
+#include "core/plan/knock_ons.h"
 #include "core/units/length_text.h"
 
 namespace sartorum::formats {

@@ -124,14 +124,15 @@ Outcome<QByteArray> read_photo(const QString& path, const std::atomic<bool>* sto
         return tl::make_unexpected(bytes.error());
     }
     QByteArray data = QByteArray::fromRawData(bytes->data(), static_cast<qsizetype>(bytes->size()));
-    if (data.startsWith("\x89PNG")) data = picture_alone(data);
+    // Told by its first bytes, so that no other reader of pictures is ever handed a stranger's file.
+    const bool png = data.startsWith("\x89PNG\r\n\x1a\n");
+    const bool jpeg = data.startsWith("\xff\xd8\xff");
+    if (!jpeg && !png) return not_a_photo(Why::PictureUnknown, path);
+    if (png) data = picture_alone(data);
     Handed buffer{data, stop};
-    QImageReader reader{&buffer};
-    reader.setDecideFormatFromContent(true);
+    QImageReader reader{&buffer, png ? "png" : "jpeg"};
+    reader.setAutoDetectImageFormat(false);
     reader.setAutoTransform(true);
-    const QByteArray format = reader.format();
-    const bool jpeg = format == "jpeg" || format == "jpg";
-    if (!jpeg && format != "png") return not_a_photo(Why::PictureUnknown, path);
     const Packed packed = jpeg ? how_packed(data) : Packed{};
     if (packed.scans > most_scans) return not_a_photo(Why::PictureTooInvolved, path);
     const QSize size = reader.size();

@@ -6,7 +6,7 @@
 #include <algorithm>
 
 #include "core/paper/area.h"
-#include "core/plan/told.h"
+#include "core/plan/step_telling.h"
 #include "formats/card_page.h"
 #include "formats/painter_paths.h"
 #include "formats/text_file.h"

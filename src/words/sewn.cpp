@@ -1,6 +1,6 @@
 #include "words/sewn.h"
 
-#include "core/paper/crotch_redraw.h"
+#include "core/paper/redraw/leg.h"
 #include "words/say.h"
 #include "words/waist.h"
 

@@ -3,7 +3,7 @@
 #include <QString>
 
 #include "core/plan/compute.h"
-#include "core/plan/told.h"
+#include "core/plan/step_telling.h"
 #include "core/units/length_text.h"
 
 namespace sartorum::words {

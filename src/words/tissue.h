@@ -4,9 +4,9 @@
 #include <QString>
 #include <QStringList>
 
-#include "core/tissue/laid.h"
-#include "core/tissue/objection.h"
-#include "core/tissue/reckoned.h"
+#include "core/tissue/line_objection.h"
+#include "core/tissue/lines_laid.h"
+#include "core/tissue/reckoned_girths.h"
 #include "core/units/length_text.h"
 
 namespace sartorum::words {

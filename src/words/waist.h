@@ -1,6 +1,6 @@
 // waist.h: a waist drawn anew through its stations, in words. Not for other rooms, but for the names.
 #pragma once
-#include "core/paper/waist_redraw.h"
+#include "core/paper/redraw/waist.h"
 #include "words/words.h"
 
 namespace sartorum::words {

@@ -5,9 +5,9 @@
 #include <QString>
 
 #include "core/chart/size_choice.h"
-#include "core/plan/chain.h"
 #include "core/plan/compute.h"
 #include "core/plan/finished.h"
+#include "core/plan/knock_ons.h"
 #include "core/units/length_text.h"
 #include "words/measures.h"
 

@@ -1,7 +1,7 @@
 #include <QTest>
 
 #include "core/alter/kit/catalogue.h"
-#include "core/alter/kit/follow.h"
+#include "core/alter/kit/follower_drawing.h"
 #include "core/alter/kit/size_blend.h"
 #include "core/check/walk.h"
 #include "skirts.h"

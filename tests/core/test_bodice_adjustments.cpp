@@ -9,7 +9,7 @@
 #include "core/alter/kit/catalogue.h"
 #include "core/alter/lengths/rows.h"
 #include "core/check/walk.h"
-#include "core/paper/bodice_redraw.h"
+#include "core/paper/redraw/bodice.h"
 #include "core/pattern/dart.h"
 #include "core/pattern/shoulder.h"
 #include "tests.h"

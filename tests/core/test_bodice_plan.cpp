@@ -6,7 +6,7 @@
 #include <numbers>
 #include <random>
 
-#include "core/paper/bodice_redraw.h"
+#include "core/paper/redraw/bodice.h"
 #include "core/plan/compute.h"
 #include "tests.h"
 #include "tops.h"

@@ -3,7 +3,7 @@
 
 #include "core/alter/kit/catalogue.h"
 #include "core/alter/lengths/rows.h"
-#include "core/paper/sound.h"
+#include "core/paper/outline_validity.h"
 #include "core/plan/compute.h"
 #include "faces.h"
 #include "skirts.h"

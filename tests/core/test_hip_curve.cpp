@@ -4,7 +4,7 @@
 #include "core/alter/kit/catalogue.h"
 #include "core/alter/legs/rows.h"
 #include "core/alter/widths/rows.h"
-#include "core/paper/sound.h"
+#include "core/paper/outline_validity.h"
 #include "core/pattern/garment_measure.h"
 #include "core/plan/compute.h"
 #include "faces.h"

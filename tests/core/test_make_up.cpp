@@ -4,8 +4,8 @@
 
 #include "core/alter/kit/opening.h"
 #include "core/paper/facing.h"
-#include "core/paper/redraw.h"
-#include "core/plan/goes_on.h"
+#include "core/paper/redraw/lower_edge.h"
+#include "core/plan/donning.h"
 #include "dresses.h"
 #include "tests.h"
 

@@ -2,7 +2,8 @@
 
 #include "core/paper/area.h"
 #include "core/paper/panels.h"
-#include "core/paper/redraw.h"
+#include "core/paper/redraw/lower_edge.h"
+#include "core/paper/redraw/side.h"
 #include "core/pattern/blend.h"
 #include "skirts.h"
 #include "tests.h"

@@ -4,8 +4,8 @@
 #include <random>
 
 #include "core/alter/widths/rows.h"
-#include "core/paper/dart_redraw.h"
-#include "core/paper/sound.h"
+#include "core/paper/outline_validity.h"
+#include "core/paper/redraw/darts.h"
 #include "core/pattern/dart.h"
 #include "core/pattern/joint.h"
 #include "dresses.h"

@@ -4,8 +4,8 @@
 #include <random>
 
 #include "core/alter/frame/rows.h"
-#include "core/paper/bodice_redraw.h"
-#include "core/paper/sound.h"
+#include "core/paper/outline_validity.h"
+#include "core/paper/redraw/bodice.h"
 #include "tests.h"
 #include "tops.h"
 

@@ -2,7 +2,7 @@
 #include <QTest>
 
 #include "core/alter/kit/catalogue.h"
-#include "core/paper/bodice_redraw.h"
+#include "core/paper/redraw/bodice.h"
 #include "core/plan/overview.h"
 #include "princess_fronts.h"
 #include "tests.h"

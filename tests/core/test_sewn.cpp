@@ -3,11 +3,11 @@
 
 #include "core/alter/kit/catalogue.h"
 #include "core/alter/sewn/rows.h"
-#include "core/paper/crotch_redraw.h"
-#include "core/paper/sound.h"
-#include "core/plan/bought.h"
+#include "core/paper/outline_validity.h"
+#include "core/paper/redraw/leg.h"
+#include "core/plan/bought_pair.h"
 #include "core/plan/sewn_plan.h"
-#include "core/plan/told.h"
+#include "core/plan/step_telling.h"
 #include "tests.h"
 #include "trousers_bench.h"
 

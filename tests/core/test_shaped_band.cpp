@@ -2,10 +2,10 @@
 #include <QtTest>
 
 #include "../demo/shaped_band.h"
-#include "core/alter/kit/follow.h"
+#include "core/alter/kit/follower_drawing.h"
 #include "core/alter/kit/opening.h"
 #include "core/check/walk.h"
-#include "core/paper/sound.h"
+#include "core/paper/outline_validity.h"
 #include "faces.h"
 #include "geos_lines.h"
 #include "tests.h"

@@ -6,13 +6,13 @@
 #include <array>
 #include <tuple>
 
-#include "core/paper/sound.h"
+#include "core/paper/outline_validity.h"
 #include "core/pattern/gore.h"
-#include "core/pattern/whole.h"
+#include "core/pattern/whole_piece.h"
 #include "core/plan/cut_out.h"
 #include "core/plan/finished.h"
 #include "core/plan/first_plan.h"
-#include "core/plan/told.h"
+#include "core/plan/step_telling.h"
 #include "dresses.h"
 #include "gored_skirts.h"
 #include "princess_fronts.h"

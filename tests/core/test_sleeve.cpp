@@ -6,7 +6,7 @@
 #include "core/alter/sleeve/rows.h"
 #include "core/check/seam_run.h"
 #include "core/check/walk.h"
-#include "core/paper/sleeve_redraw.h"
+#include "core/paper/redraw/sleeve.h"
 #include "tests.h"
 #include "tops.h"
 

@@ -2,8 +2,8 @@
 #include <QTest>
 
 #include "core/check/walk.h"
-#include "core/paper/dart_redraw.h"
-#include "core/paper/sound.h"
+#include "core/paper/outline_validity.h"
+#include "core/paper/redraw/darts.h"
 #include "core/pattern/dart.h"
 #include "core/plan/compute.h"
 #include "tests.h"

@@ -3,13 +3,13 @@
 #include <cmath>
 
 #include "core/alter/frame/rows.h"
-#include "core/fitting/again.h"
 #include "core/fitting/amounts.h"
 #include "core/fitting/from_hands.h"
 #include "core/fitting/gate.h"
 #include "core/fitting/into_plan.h"
+#include "core/fitting/next_toile.h"
 #include "core/fitting/photo.h"
-#include "core/paper/dart_redraw.h"
+#include "core/paper/redraw/darts.h"
 #include "core/pattern/dart.h"
 #include "core/plan/sewn_plan.h"
 #include "tests.h"

@@ -8,7 +8,7 @@
 #include "core/fitting/photo.h"
 #include "core/fitting/toile_sheet.h"
 #include "core/pattern/part_rules.h"
-#include "core/pattern/whole.h"
+#include "core/pattern/whole_piece.h"
 #include "dresses.h"
 #include "geos_lines.h"
 #include "tests.h"

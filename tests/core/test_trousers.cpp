@@ -5,11 +5,11 @@
 
 #include "core/alter/kit/catalogue.h"
 #include "core/check/walk.h"
-#include "core/paper/leg_redraw.h"
+#include "core/paper/redraw/leg.h"
 #include "core/pattern/part_rules.h"
 #include "core/plan/compute.h"
+#include "core/plan/donning.h"
 #include "core/plan/first_plan.h"
-#include "core/plan/goes_on.h"
 #include "tests.h"
 #include "trousers.h"
 

@@ -5,7 +5,7 @@
 #include "bodices.h"
 #include "core/alter/widths/rows.h"
 #include "core/check/walk.h"
-#include "core/paper/sound.h"
+#include "core/paper/outline_validity.h"
 #include "core/pattern/dart.h"
 #include "tests.h"
 #include "tops.h"

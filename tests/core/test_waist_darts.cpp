@@ -4,7 +4,7 @@
 #include "core/alter/kit/catalogue.h"
 #include "core/alter/widths/rows.h"
 #include "core/check/walk.h"
-#include "core/paper/sound.h"
+#include "core/paper/outline_validity.h"
 #include "core/pattern/dart.h"
 #include "core/pattern/joint.h"
 #include "core/plan/compute.h"

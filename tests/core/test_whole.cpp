@@ -4,8 +4,8 @@
 
 #include "core/alter/widths/rows.h"
 #include "core/plan/bust_ways.h"
-#include "core/plan/chain.h"
 #include "core/plan/finished.h"
+#include "core/plan/knock_ons.h"
 #include "tests.h"
 #include "tops.h"
 

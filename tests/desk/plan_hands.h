@@ -1,8 +1,8 @@
 // plan_hands.h: what tests of tops do again and again: lay the demo's bodice, open a change, find a step.
 #pragma once
 #include "desk/desk_fixture.h"
-#include "desk/plan/change_pad.h"
-#include "desk/plan/plan_map.h"
+#include "desk/plan/map/plan_map.h"
+#include "desk/plan/pad/change_pad.h"
 #include "desk/plan/plan_station.h"
 
 namespace sartorum::test {

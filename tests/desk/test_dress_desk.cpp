@@ -5,7 +5,7 @@
 #include <QLabel>
 #include <set>
 
-#include "desk/plan/goes_on_view.h"
+#include "desk/plan/beside/donning_view.h"
 #include "desk/shell/foot.h"
 #include "plan_hands.h"
 #include "tests.h"

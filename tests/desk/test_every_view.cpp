@@ -8,7 +8,7 @@
 #include "desk/mirror/mirror_dialogs.h"
 #include "desk/mirror/mirror_station.h"
 #include "desk/painted_text.h"
-#include "desk/plan/piece_dialogs.h"
+#include "desk/plan/beside/piece_dialogs.h"
 #include "desk/plan_hands.h"
 #include "desk/print/print_station.h"
 #include "desk/tape/dialogs.h"

@@ -8,7 +8,7 @@
 #include <stdexcept>
 
 #include "desk/chart/place_among.h"
-#include "desk/plan/not_done_view.h"
+#include "desk/plan/beside/not_done_view.h"
 #include "desk/plan_hands.h"
 #include "desk/print/print_station.h"
 #include "desk/shell/application.h"

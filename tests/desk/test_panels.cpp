@@ -6,7 +6,7 @@
 
 #include "core/alter/widths/rows.h"
 #include "core/pattern/princess.h"
-#include "desk/plan/follows_view.h"
+#include "desk/plan/beside/follows_view.h"
 #include "desk/plan_hands.h"
 #include "desk/print/print_station.h"
 #include "desk/tissue_hands.h"

@@ -1,9 +1,9 @@
 // The plan seen whole: tags round the pieces, leaders that never cross, marks that can be dragged.
 #include <QRandomGenerator>
 
-#include "desk/plan/other_way.h"
-#include "desk/plan/quiet_list.h"
-#include "desk/plan/zone_strip.h"
+#include "desk/plan/map/quiet_list.h"
+#include "desk/plan/map/zone_strip.h"
+#include "desk/plan/pad/other_way.h"
 #include "desk/plan_hands.h"
 #include "tests.h"
 #include "words/words.h"

@@ -5,7 +5,7 @@
 #include <QProcess>
 
 #include "desk/dialogs/bought_dialog.h"
-#include "desk/plan/waist_view.h"
+#include "desk/plan/beside/waist_view.h"
 #include "desk/print/print_station.h"
 #include "plan_hands.h"
 #include "tests.h"

@@ -7,7 +7,7 @@
 #include "core/pattern/bodice_block.h"
 #include "desk/paper/canvas.h"
 #include "desk/paper/step_list.h"
-#include "desk/plan/shoulder_view.h"
+#include "desk/plan/beside/shoulder_view.h"
 #include "desk/plan_hands.h"
 #include "desk/print/print_station.h"
 #include "desk/tissue_hands.h"

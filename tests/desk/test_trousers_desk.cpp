@@ -7,13 +7,13 @@
 #include "core/tissue/draw.h"
 #include "desk/paper/canvas.h"
 #include "desk/paper/paper_station.h"
-#include "desk/plan/crotch_view.h"
-#include "desk/plan/goes_on_view.h"
+#include "desk/plan/beside/crotch_view.h"
+#include "desk/plan/beside/donning_view.h"
 #include "desk/print/print_station.h"
 #include "plan_hands.h"
 #include "tests.h"
 #include "tissue_hands.h"
-#include "words/goes_on.h"
+#include "words/donning.h"
 #include "words/words.h"
 
 namespace test_trousers_desk {

@@ -7,7 +7,7 @@
 #include <ctime>
 #include <set>
 
-#include "core/plan/trial.h"
+#include "core/plan/pattern_trial.h"
 #include "formats/chart_csv.h"
 #include "formats/json.h"
 #include "formats/pattern_svg.h"

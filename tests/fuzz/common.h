@@ -6,7 +6,7 @@
 #include <string>
 #include <vector>
 
-#include "core/plan/trial.h"
+#include "core/plan/pattern_trial.h"
 #include "core/units/length_text.h"
 #include "formats/chart_csv.h"
 #include "formats/json.h"

@@ -17,7 +17,9 @@ bool large(const QByteArray& bytes)
     QBuffer buffer;
     buffer.setData(bytes);
     buffer.open(QIODevice::ReadOnly);
-    const QSize says = QImageReader{&buffer}.size();
+    QImageReader reader{&buffer, bytes.startsWith("\xff\xd8") ? "jpeg" : "png"};
+    reader.setAutoDetectImageFormat(false);
+    const QSize says = reader.size();
     return says.isValid() && qint64{says.width()} * says.height() > small_pixels;
 }
 

@@ -8,8 +8,8 @@
 
 #include "core/alter/lengths/lengths.h"
 #include "core/pattern/shoulder.h"
-#include "core/plan/chain.h"
 #include "core/plan/compute.h"
+#include "core/plan/knock_ons.h"
 #include "demo_garments.h"
 #include "princess_fronts.h"
 #include "tests.h"

@@ -7,8 +7,8 @@
 
 #include "core/alter/kit/catalogue.h"
 #include "core/paper/area.h"
-#include "core/paper/princess_redraw.h"
-#include "core/paper/sound.h"
+#include "core/paper/outline_validity.h"
+#include "core/paper/redraw/princess.h"
 #include "core/pattern/shoulder.h"
 #include "core/tissue/draw.h"
 #include "princess_fronts.h"

@@ -8,7 +8,7 @@
 #include "bodices.h"
 #include "core/alter/kit/catalogue.h"
 #include "core/alter/sleeve/rows.h"
-#include "core/paper/sleeve_redraw.h"
+#include "core/paper/redraw/sleeve.h"
 #include "tests.h"
 #include "tops.h"
 

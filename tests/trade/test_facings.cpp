@@ -6,9 +6,9 @@
 #include <cstdarg>
 #include <memory>
 
-#include "core/alter/kit/follow.h"
+#include "core/alter/kit/follower_drawing.h"
 #include "core/paper/facing.h"
-#include "core/paper/sound.h"
+#include "core/paper/outline_validity.h"
 #include "dresses.h"
 #include "geos_lines.h"
 #include "tests.h"

@@ -4,7 +4,7 @@
 #include <algorithm>
 #include <cmath>
 
-#include "core/plan/goes_on.h"
+#include "core/plan/donning.h"
 #include "dresses.h"
 #include "tests.h"
 

@@ -9,7 +9,7 @@
 
 #include "bodices.h"
 #include "core/alter/sleeve/rows.h"
-#include "core/paper/bodice_redraw.h"
+#include "core/paper/redraw/bodice.h"
 #include "tests.h"
 
 namespace test_handbook {

@@ -4,8 +4,8 @@
 #include <cmath>
 
 #include "core/alter/kit/catalogue.h"
-#include "core/paper/bodice_redraw.h"
-#include "core/paper/sound.h"
+#include "core/paper/outline_validity.h"
+#include "core/paper/redraw/bodice.h"
 #include "princess_fronts.h"
 #include "tests.h"
 #include "tops.h"

@@ -7,10 +7,10 @@
 #include <map>
 
 #include "bodices.h"
-#include "core/paper/bodice_redraw.h"
 #include "core/paper/facing.h"
+#include "core/paper/redraw/bodice.h"
 #include "core/pattern/part_rules.h"
-#include "core/plan/told.h"
+#include "core/plan/step_telling.h"
 #include "demo_garments.h"
 #include "geos_lines.h"
 #include "tests.h"

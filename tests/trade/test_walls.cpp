@@ -84,10 +84,10 @@ private slots:
             const char* type;
             QStringList rows;
         };
-        const Rule rules[] = {
-            {"AdjustmentKind", {"/core/alter/", "/words/"}},
-            {"GarmentMeasure",
-             {"/core/pattern/garment_measure.cpp", "/words/", "/core/plan/finished.cpp", "/core/plan/chain.cpp"}}};
+        const Rule rules[] = {{"AdjustmentKind", {"/core/alter/", "/words/"}},
+                              {"GarmentMeasure",
+                               {"/core/pattern/garment_measure.cpp", "/words/", "/core/plan/finished.cpp",
+                                "/core/plan/knock_ons.cpp"}}};
         for (const auto& rule : rules) {
             const QString value = QString{"(sartorum::)?%1::[A-Z]\\w*"}.arg(rule.type);
             const QRegularExpression asked{"(==|!=)\\s*" + value + "|" + value + "\\s*(==|!=)|case\\s+" + value};

@@ -9,7 +9,7 @@
 #include "core/alter/kit/applied.h"
 #include "core/body/body_set.h"
 #include "core/chart/ease.h"
-#include "core/paper/sound.h"
+#include "core/paper/outline_validity.h"
 #include "core/pattern/garment_measure.h"
 #include "core/pattern/shoulder.h"
 
@@ -77,7 +77,7 @@ struct DartCheck {
     std::optional<Side> side{};
 };
 
-// What no hand can cut out (core/paper/sound.h), as drawn by the pattern or as it came out.
+// What no hand can cut out (core/paper/outline_validity.h), as drawn by the pattern or as it came out.
 struct OutlineCheck {
     std::string piece;
     std::optional<Unsound> found{};

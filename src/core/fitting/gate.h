@@ -4,7 +4,7 @@
 // Common practice: a change nobody has worn is looked at on the smallest toile that shows it; a hem is settled on
 // the garment itself. How much can go unseen, from memory: 5 mm, and 10 mm of a girth.
 #pragma once
-#include "core/fitting/again.h"
+#include "core/fitting/next_toile.h"
 #include "core/plan/compute.h"
 
 namespace sartorum {

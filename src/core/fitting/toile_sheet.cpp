@@ -3,7 +3,7 @@
 #include <algorithm>
 #include <cmath>
 
-#include "core/paper/bodice_redraw.h"
+#include "core/paper/redraw/bodice.h"
 #include "core/pattern/part_rules.h"
 #include "core/plan/cut_out.h"
 

@@ -3,8 +3,8 @@
 #include <algorithm>
 #include <cmath>
 
-#include "core/paper/bodice_redraw.h"
-#include "core/paper/dart_redraw.h"
+#include "core/paper/redraw/bodice.h"
+#include "core/paper/redraw/darts.h"
 #include "core/pattern/dart.h"
 #include "core/pattern/part_rules.h"
 

@@ -3,9 +3,9 @@
 #include <algorithm>
 #include <cmath>
 
-#include "core/paper/dart_redraw.h"
 #include "core/paper/facing_parts.h"
-#include "core/paper/sound.h"
+#include "core/paper/outline_validity.h"
+#include "core/paper/redraw/darts.h"
 #include "core/pattern/dart.h"
 
 namespace sartorum {

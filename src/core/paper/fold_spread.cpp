@@ -3,7 +3,7 @@
 #include <algorithm>
 
 #include "core/paper/panels.h"
-#include "core/paper/redraw.h"
+#include "core/paper/redraw/side.h"
 #include "core/pattern/dart.h"
 
 namespace sartorum {

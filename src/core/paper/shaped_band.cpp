@@ -2,9 +2,9 @@
 
 #include <algorithm>
 
-#include "core/paper/alike.h"
 #include "core/paper/facing.h"
 #include "core/paper/facing_parts.h"
+#include "core/paper/pieces_alike.h"
 #include "core/pattern/dart.h"
 
 namespace sartorum {

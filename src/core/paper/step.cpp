@@ -1,6 +1,6 @@
 #include "core/paper/step.h"
 
-#include "core/pattern/whole.h"
+#include "core/pattern/whole_piece.h"
 
 #include <cmath>
 

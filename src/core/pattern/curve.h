@@ -24,7 +24,8 @@ inline const Point no_shift{0, 0};
 inline constexpr Length curve_tolerance = Length::mm(1e-3);
 
 // Asked for of a line that has it not: a segment, an inner place to part it at. Numbers nobody foresaw lead there.
-// Whatever is being done is refused for it (core/plan/doing.h, compute()); nothing is read beyond the line's end.
+// Whatever is being done is refused for it (core/plan/single_adjustment.h, compute()); nothing is read beyond the
+// line's end.
 struct NoSuchLine : std::exception {
     [[nodiscard]] const char* what() const noexcept override { return "no such line"; }
 };

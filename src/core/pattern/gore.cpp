@@ -2,7 +2,7 @@
 
 #include <algorithm>
 
-#include "core/pattern/whole.h"
+#include "core/pattern/whole_piece.h"
 
 namespace sartorum {
 namespace {

@@ -42,7 +42,8 @@ enum class EdgeRole {
     Plain,     // of another piece: no part in any adjustment
     Cut,
 };
-// Centre: of a piece drawn whole, where its two halves meet (whole.h). Crotch: across at the inner leg point.
+// Centre: of a piece drawn whole, where its two halves meet (whole_piece.h). Crotch: across at the inner leg
+// point.
 enum class GuideKind {
     Grain,
     LengthenShorten,

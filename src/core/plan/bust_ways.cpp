@@ -1,7 +1,7 @@
 #include "core/plan/bust_ways.h"
 
 #include "core/alter/widths/rows.h"
-#include "core/paper/dart_redraw.h"
+#include "core/paper/redraw/darts.h"
 #include "core/pattern/dart.h"
 
 namespace sartorum {

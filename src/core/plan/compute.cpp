@@ -7,12 +7,12 @@
 #include <utility>
 
 #include "core/alter/kit/size_blend.h"
-#include "core/paper/princess_redraw.h"
-#include "core/paper/waist_redraw.h"
+#include "core/paper/redraw/princess.h"
+#include "core/paper/redraw/waist.h"
+#include "core/plan/adjustment_sequence.h"
 #include "core/plan/both_sides.h"
 #include "core/plan/crotch.h"
 #include "core/plan/cut_out.h"
-#include "core/plan/fitting.h"
 
 namespace sartorum {
 
@@ -212,7 +212,7 @@ WaistHigher waist_higher(const Standing& s)
 void go_on(Computed& out, std::shared_ptr<Trail> trail, std::size_t turn, bool keep, LastTime* last)
 {
     if (out.left) out.checks = std::move(out.left->right_checks);
-    const auto end = fitted(out, *trail, turn, keep, last);
+    const auto end = taken_to_end(out, *trail, turn, keep, last);
     const auto brought = [&](const Standing& to, Side side, Garment& altered, FlatMeasures& flat, Checks& checks) {
         const auto changed = bring_up_to(altered, to);
         flat = flat_of(to);

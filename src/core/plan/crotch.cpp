@@ -4,7 +4,7 @@
 
 #include "core/alter/legs/rows.h"
 #include "core/check/part_check.h"
-#include "core/paper/leg_redraw.h"
+#include "core/paper/redraw/leg.h"
 
 namespace sartorum {
 namespace {

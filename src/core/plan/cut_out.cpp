@@ -5,7 +5,7 @@
 
 #include "core/check/face_up.h"
 #include "core/pattern/princess.h"
-#include "core/pattern/whole.h"
+#include "core/pattern/whole_piece.h"
 
 namespace sartorum {
 namespace {

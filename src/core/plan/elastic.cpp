@@ -2,7 +2,7 @@
 
 #include <algorithm>
 
-#include "core/alter/kit/serves.h"
+#include "core/alter/kit/part_questions.h"
 
 namespace sartorum {
 namespace {

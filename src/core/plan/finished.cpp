@@ -4,7 +4,7 @@
 #include <cmath>
 
 #include "core/check/seam_run.h"
-#include "core/paper/leg_redraw.h"
+#include "core/paper/redraw/leg.h"
 #include "core/pattern/dart.h"
 #include "core/pattern/gore.h"
 #include "core/pattern/part_rules.h"

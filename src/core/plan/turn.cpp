@@ -3,7 +3,7 @@
 #include <algorithm>
 #include <cmath>
 
-#include "core/plan/fitting.h"
+#include "core/plan/adjustment_sequence.h"
 
 namespace sartorum {
 namespace {

@@ -1,7 +1,7 @@
 // waist.h: half the waist of what hangs from it, unrolled from centre front over the side to centre back: how high
 // it stands over the hip line, which hangs level; without and with what the plan draws anew.
 #pragma once
-#include "core/paper/waist_redraw.h"
+#include "core/paper/redraw/waist.h"
 #include "core/plan/compute.h"
 
 namespace sartorum {

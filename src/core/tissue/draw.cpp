@@ -7,9 +7,9 @@
 #include "core/pattern/dress_block.h"
 #include "core/pattern/joint.h"
 #include "core/pattern/trousers_block.h"
-#include "core/tissue/blame.h"
 #include "core/tissue/draw_legs.h"
-#include "core/tissue/laid.h"
+#include "core/tissue/lines_laid.h"
+#include "core/tissue/refused_lines.h"
 #include "core/units/root.h"
 
 namespace sartorum {

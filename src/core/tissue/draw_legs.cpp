@@ -3,7 +3,7 @@
 #include <algorithm>
 
 #include "core/pattern/trousers_block.h"
-#include "core/tissue/laid.h"
+#include "core/tissue/lines_laid.h"
 
 namespace sartorum {
 namespace {

@@ -3,7 +3,7 @@
 #pragma once
 #include <QDialog>
 
-#include "core/plan/bought.h"
+#include "core/plan/bought_pair.h"
 #include "desk/room.h"
 #include "desk/shared/parts.h"
 

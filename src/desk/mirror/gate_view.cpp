@@ -5,7 +5,7 @@
 #include <QVBoxLayout>
 #include <algorithm>
 
-#include "core/fitting/again.h"
+#include "core/fitting/next_toile.h"
 #include "words/mirror.h"
 #include "words/words.h"
 

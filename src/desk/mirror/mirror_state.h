@@ -3,8 +3,8 @@
 #include <QObject>
 #include <optional>
 
-#include "core/fitting/again.h"
 #include "core/fitting/into_plan.h"
+#include "core/fitting/next_toile.h"
 #include "desk/room.h"
 
 namespace sartorum::desk {

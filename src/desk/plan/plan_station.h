@@ -3,7 +3,7 @@
 #include <QTimer>
 
 #include "core/plan/overview.h"
-#include "desk/plan/plan_before.h"
+#include "desk/plan/beside/plan_before.h"
 #include "desk/room.h"
 #include "desk/shared/acts.h"
 #include "desk/shared/parts.h"

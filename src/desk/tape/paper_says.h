@@ -3,7 +3,7 @@
 #pragma once
 #include <QWidget>
 
-#include "core/tissue/reckoned.h"
+#include "core/tissue/reckoned_girths.h"
 #include "desk/shared/look.h"
 
 namespace sartorum::desk {

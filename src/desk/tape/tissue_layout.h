@@ -6,7 +6,7 @@
 #include <functional>
 #include <map>
 
-#include "core/tissue/laid.h"
+#include "core/tissue/lines_laid.h"
 
 namespace sartorum::desk {
 

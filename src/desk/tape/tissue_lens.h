@@ -3,7 +3,7 @@
 #pragma once
 #include <QWidget>
 
-#include "core/tissue/laid.h"
+#include "core/tissue/lines_laid.h"
 #include "desk/shared/look.h"
 
 namespace sartorum::desk {

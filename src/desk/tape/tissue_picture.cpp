@@ -4,7 +4,7 @@
 #include <QPainter>
 #include <cmath>
 
-#include "core/tissue/known.h"
+#include "core/tissue/measured_edges.h"
 #include "desk/tape/drawn_tape.h"
 #include "formats/painter_paths.h"
 #include "words/tissue.h"

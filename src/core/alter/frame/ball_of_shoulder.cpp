@@ -5,11 +5,11 @@
 #include <cmath>
 
 #include "core/alter/frame/shoulder_ends.h"
-#include "core/alter/kit/match.h"
-#include "core/alter/kit/places.h"
+#include "core/alter/kit/adjustment_places.h"
+#include "core/alter/kit/seam_matching.h"
 #include "core/alter/kit/shared.h"
-#include "core/paper/bodice_redraw.h"
 #include "core/paper/panels.h"
+#include "core/paper/redraw/bodice.h"
 
 namespace sartorum {
 namespace {

@@ -3,10 +3,10 @@
 #include <algorithm>
 #include <array>
 
-#include "core/alter/kit/places.h"
+#include "core/alter/kit/adjustment_places.h"
 #include "core/alter/kit/propose.h"
 #include "core/alter/kit/shared.h"
-#include "core/paper/bodice_redraw.h"
+#include "core/paper/redraw/bodice.h"
 #include "core/units/root.h"
 
 namespace sartorum {

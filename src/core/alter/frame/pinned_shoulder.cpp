@@ -3,8 +3,8 @@
 #include <array>
 
 #include "core/alter/frame/shoulder_ends.h"
-#include "core/alter/kit/match.h"
-#include "core/alter/kit/places.h"
+#include "core/alter/kit/adjustment_places.h"
+#include "core/alter/kit/seam_matching.h"
 #include "core/alter/kit/shared.h"
 
 namespace sartorum {

@@ -5,13 +5,12 @@
 #include <algorithm>
 #include <cmath>
 
-#include "core/alter/kit/places.h"
-#include "core/alter/kit/serves.h"
+#include "core/alter/kit/adjustment_places.h"
+#include "core/alter/kit/part_questions.h"
 #include "core/alter/kit/shared.h"
 #include "core/alter/lengths/lengths.h"
-#include "core/paper/bodice_redraw.h"
 #include "core/paper/panels.h"
-#include "core/paper/turned_redraw.h"
+#include "core/paper/redraw/bodice.h"
 #include "core/pattern/dart.h"
 
 namespace sartorum {

@@ -2,7 +2,7 @@
 
 #include <utility>
 
-#include "core/paper/bodice_redraw.h"
+#include "core/paper/redraw/bodice.h"
 
 namespace sartorum {
 namespace {

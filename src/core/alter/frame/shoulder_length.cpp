@@ -4,13 +4,13 @@
 #include <cmath>
 #include <numbers>
 
-#include "core/alter/kit/match.h"
-#include "core/alter/kit/places.h"
+#include "core/alter/kit/adjustment_places.h"
+#include "core/alter/kit/part_questions.h"
 #include "core/alter/kit/propose.h"
-#include "core/alter/kit/serves.h"
+#include "core/alter/kit/seam_matching.h"
 #include "core/alter/kit/shared.h"
-#include "core/paper/bodice_redraw.h"
 #include "core/paper/panels.h"
+#include "core/paper/redraw/bodice.h"
 #include "core/pattern/shoulder.h"
 
 namespace sartorum {

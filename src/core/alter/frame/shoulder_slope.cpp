@@ -7,10 +7,10 @@
 #include <numbers>
 
 #include "core/alter/frame/shoulder_ends.h"
-#include "core/alter/kit/match.h"
-#include "core/alter/kit/places.h"
+#include "core/alter/kit/adjustment_places.h"
+#include "core/alter/kit/seam_matching.h"
 #include "core/alter/kit/shared.h"
-#include "core/paper/bodice_redraw.h"
+#include "core/paper/redraw/bodice.h"
 #include "core/pattern/shoulder.h"
 
 namespace sartorum {

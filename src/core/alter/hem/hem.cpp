@@ -2,12 +2,12 @@
 
 #include <algorithm>
 
-#include "core/alter/kit/flank.h"
+#include "core/alter/kit/adjustment_places.h"
+#include "core/alter/kit/gore_flank.h"
 #include "core/alter/kit/part_alter.h"
-#include "core/alter/kit/places.h"
 #include "core/alter/kit/shared.h"
 #include "core/alter/lengths/rows.h"
-#include "core/paper/redraw.h"
+#include "core/paper/redraw/lower_edge.h"
 #include "core/pattern/part_rules.h"
 
 namespace sartorum {

@@ -6,7 +6,7 @@
 namespace sartorum {
 
 // facings: facings drawn anew from the edges they lie under, after those were changed. Of the whole garment,
-// last of all: core/plan/fitting.cpp does it, by itself unless it is declined.
+// last of all: core/plan/adjustment_sequence.cpp does it, by itself unless it is declined.
 
 [[nodiscard]] Adjustment facings_row();
 

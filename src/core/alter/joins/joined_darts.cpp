@@ -2,7 +2,7 @@
 
 #include <algorithm>
 
-#include "core/alter/kit/places.h"
+#include "core/alter/kit/adjustment_places.h"
 #include "core/alter/kit/shared.h"
 #include "core/alter/widths/rows.h"
 

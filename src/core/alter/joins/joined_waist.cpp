@@ -1,13 +1,13 @@
 #include "core/alter/joins/rows.h"
 
-#include "core/alter/kit/flank.h"
-#include "core/alter/kit/match.h"
-#include "core/alter/kit/places.h"
+#include "core/alter/kit/adjustment_places.h"
+#include "core/alter/kit/gore_flank.h"
 #include "core/alter/kit/propose.h"
+#include "core/alter/kit/seam_matching.h"
 #include "core/alter/kit/shared.h"
 #include "core/alter/widths/gathers.h"
 #include "core/alter/widths/rows.h"
-#include "core/paper/redraw.h"
+#include "core/paper/redraw/side.h"
 
 namespace sartorum {
 namespace {

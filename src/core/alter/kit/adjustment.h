@@ -6,8 +6,8 @@
 #include <string_view>
 #include <vector>
 
+#include "core/alter/kit/adjustment_places.h"
 #include "core/alter/kit/applied.h"
-#include "core/alter/kit/places.h"
 #include "core/body/body_set.h"
 #include "core/chart/ease.h"
 #include "core/chart/size_choice.h"
@@ -223,7 +223,7 @@ struct Adjustment {
     bool reads_above = false;  // it does what the part above is, not only how the two were drawn
     // Where it takes an amount at each place; one without a place is then of all of them.
     std::span<const AmountPlace> places{};
-    bool at_waist_stations = false;  // its places are the stations of the waist (core/paper/waist_redraw.h)
+    bool at_waist_stations = false;  // its places are the stations of the waist (core/paper/redraw/waist.h)
     bool when_sewn = false;          // with the sewn garment, and only then; all others on paper, before
 };
 

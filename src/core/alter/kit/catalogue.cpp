@@ -8,7 +8,7 @@
 #include "core/alter/frame/rows.h"
 #include "core/alter/hem/rows.h"
 #include "core/alter/joins/rows.h"
-#include "core/alter/kit/serves.h"
+#include "core/alter/kit/part_questions.h"
 #include "core/alter/legs/rows.h"
 #include "core/alter/lengths/rows.h"
 #include "core/alter/sewn/rows.h"

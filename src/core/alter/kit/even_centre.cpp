@@ -3,8 +3,9 @@
 #include <algorithm>
 
 #include "core/alter/kit/shared.h"
-#include "core/paper/bodice_redraw.h"
-#include "core/paper/redraw.h"
+#include "core/paper/redraw/bodice.h"
+#include "core/paper/redraw/lower_edge.h"
+#include "core/paper/redraw/waist.h"
 #include "core/pattern/gore.h"
 #include "core/pattern/part_rules.h"
 

@@ -3,7 +3,7 @@
 #include <algorithm>
 #include <cmath>
 
-#include "core/alter/kit/follow.h"
+#include "core/alter/kit/follower_drawing.h"
 #include "core/alter/kit/size_blend.h"
 #include "core/paper/facing.h"
 

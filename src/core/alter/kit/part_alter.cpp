@@ -1,6 +1,6 @@
 #include "core/alter/kit/part_alter.h"
 
-#include "core/alter/kit/match.h"
+#include "core/alter/kit/seam_matching.h"
 #include "core/alter/kit/size_blend.h"
 #include "core/alter/legs/rows.h"
 #include "core/alter/widths/rows.h"

@@ -4,7 +4,8 @@
 #include <cmath>
 #include <numbers>
 
-#include "core/paper/bodice_redraw.h"
+#include "core/paper/redraw/bodice.h"
+#include "core/paper/redraw/lower_edge.h"
 
 namespace sartorum {
 

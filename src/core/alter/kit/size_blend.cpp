@@ -2,9 +2,11 @@
 
 #include <algorithm>
 
-#include "core/alter/kit/match.h"
+#include "core/alter/kit/seam_matching.h"
 #include "core/alter/kit/shared.h"
-#include "core/paper/bodice_redraw.h"
+#include "core/paper/redraw/bodice.h"
+#include "core/paper/redraw/lower_edge.h"
+#include "core/paper/redraw/side.h"
 #include "core/pattern/blend.h"
 #include "core/pattern/part_rules.h"
 

@@ -1,11 +1,11 @@
 #include "core/alter/legs/rows.h"
 
-#include "core/alter/kit/match.h"
-#include "core/alter/kit/places.h"
+#include "core/alter/kit/adjustment_places.h"
 #include "core/alter/kit/propose.h"
+#include "core/alter/kit/seam_matching.h"
 #include "core/alter/kit/shared.h"
 #include "core/alter/lengths/rows.h"
-#include "core/paper/leg_redraw.h"
+#include "core/paper/redraw/leg.h"
 #include "core/pattern/part_rules.h"
 
 namespace sartorum {

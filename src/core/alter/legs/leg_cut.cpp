@@ -2,7 +2,7 @@
 
 #include "core/alter/kit/shared.h"
 #include "core/alter/widths/across_cut.h"
-#include "core/paper/leg_redraw.h"
+#include "core/paper/redraw/leg.h"
 
 namespace sartorum {
 

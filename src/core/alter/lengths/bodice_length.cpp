@@ -1,11 +1,11 @@
 #include "core/alter/lengths/rows.h"
 
-#include "core/alter/kit/match.h"
-#include "core/alter/kit/places.h"
+#include "core/alter/kit/adjustment_places.h"
+#include "core/alter/kit/seam_matching.h"
 #include "core/alter/kit/shared.h"
 #include "core/alter/lengths/lengths.h"
 #include "core/alter/widths/across_cut.h"
-#include "core/paper/bodice_redraw.h"
+#include "core/paper/redraw/bodice.h"
 #include "core/pattern/part_rules.h"
 
 namespace sartorum {

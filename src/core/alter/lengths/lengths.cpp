@@ -2,8 +2,8 @@
 
 #include <algorithm>
 
-#include "core/alter/kit/serves.h"
-#include "core/paper/bodice_redraw.h"
+#include "core/alter/kit/part_questions.h"
+#include "core/paper/redraw/bodice.h"
 
 namespace sartorum {
 namespace {

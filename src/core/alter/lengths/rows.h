@@ -2,7 +2,7 @@
 #pragma once
 
 #include "core/alter/kit/adjustment.h"
-#include "core/paper/waist_redraw.h"
+#include "core/paper/redraw/waist.h"
 
 namespace sartorum {
 
@@ -95,7 +95,7 @@ enum class SwayBackMethod { CentreSeam, FoldTrimmed, FoldTuck, WaistSeam };
 // Marked  with an elastic where the waist is wanted and the hem settled level: + where the mark lies above the
 //         pattern's waist, − where it lies below; five stations on each half, left and right apart where they
 //         differ. An amount without a station is of all five: the waist worn higher or lower
-// Done    one smooth line (core/paper/waist_redraw.h); allowances, a band and facings go with it
+// Done    one smooth line (core/paper/redraw/waist.h); allowances, a band and facings go with it
 // Keeps   side seams, darts' legs, everything below; the hem
 // Found   from the heights of the waist over the floor at its stations, beyond those of its sides, where the chart
 //         prints them too; else from what the two sides differ by, half of it up and half down. Where only three

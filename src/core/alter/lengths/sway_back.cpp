@@ -5,17 +5,17 @@
 #include <algorithm>
 #include <cmath>
 
-#include "core/alter/kit/match.h"
+#include "core/alter/kit/seam_matching.h"
 #include "core/alter/lengths/lengths.h"
 #include "core/alter/widths/across_cut.h"
 
-#include "core/alter/kit/places.h"
-#include "core/alter/kit/serves.h"
+#include "core/alter/kit/adjustment_places.h"
+#include "core/alter/kit/part_questions.h"
 #include "core/alter/kit/shared.h"
-#include "core/paper/bodice_redraw.h"
-#include "core/paper/dart_redraw.h"
 #include "core/paper/panels.h"
-#include "core/paper/turned_redraw.h"
+#include "core/paper/redraw/bodice.h"
+#include "core/paper/redraw/darts.h"
+#include "core/paper/redraw/lower_edge.h"
 #include "core/pattern/part_rules.h"
 
 namespace sartorum {

@@ -3,11 +3,11 @@
 #include <algorithm>
 #include <cmath>
 
-#include "core/alter/kit/places.h"
-#include "core/alter/kit/serves.h"
+#include "core/alter/kit/adjustment_places.h"
+#include "core/alter/kit/part_questions.h"
 #include "core/alter/kit/shared.h"
-#include "core/paper/dart_redraw.h"
-#include "core/paper/redraw.h"
+#include "core/paper/redraw/darts.h"
+#include "core/paper/redraw/waist.h"
 #include "core/pattern/dart.h"
 #include "core/pattern/gore.h"
 #include "core/pattern/part_rules.h"

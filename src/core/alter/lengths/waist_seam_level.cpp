@@ -1,6 +1,6 @@
 #include "core/alter/lengths/rows.h"
 
-#include "core/alter/kit/places.h"
+#include "core/alter/kit/adjustment_places.h"
 #include "core/alter/kit/shared.h"
 #include "core/pattern/part_rules.h"
 

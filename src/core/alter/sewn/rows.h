@@ -10,7 +10,7 @@ namespace sartorum {
 //
 // Crotch  stitched lower: the inner leg ends so much below where it did, front and back alike, one smooth line
 //         from the old seam high in front to the old seam high behind, inside it everywhere
-//         (core/paper/crotch_redraw.h). What it gives is measured on the line, 1.2 to 1.6 times as much by the
+//         (core/paper/redraw/leg.h). What it gives is measured on the line, 1.2 to 1.6 times as much by the
 //         lean of the inner legs; the inner leg loses the amount, the thigh some of its width
 // Sides   taken in, or let out within the allowance that is there, a quarter of the girth at each seam, at the
 //         waist or at the hip

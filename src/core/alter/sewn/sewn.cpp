@@ -3,13 +3,13 @@
 #include <algorithm>
 
 #include "core/alter/hem/rows.h"
-#include "core/alter/kit/places.h"
-#include "core/alter/kit/serves.h"
+#include "core/alter/kit/adjustment_places.h"
+#include "core/alter/kit/part_questions.h"
 #include "core/alter/kit/shared.h"
 #include "core/alter/legs/rows.h"
 #include "core/alter/lengths/rows.h"
 #include "core/alter/widths/rows.h"
-#include "core/paper/crotch_redraw.h"
+#include "core/paper/redraw/leg.h"
 #include "core/pattern/part_rules.h"
 
 namespace sartorum {

@@ -2,12 +2,12 @@
 
 #include <algorithm>
 
-#include "core/alter/kit/places.h"
+#include "core/alter/kit/adjustment_places.h"
+#include "core/alter/kit/part_questions.h"
 #include "core/alter/kit/propose.h"
-#include "core/alter/kit/serves.h"
 #include "core/alter/kit/shared.h"
 #include "core/alter/widths/across_cut.h"
-#include "core/paper/sleeve_redraw.h"
+#include "core/paper/redraw/sleeve.h"
 
 namespace sartorum {
 namespace {

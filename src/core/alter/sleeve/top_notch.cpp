@@ -1,9 +1,9 @@
 #include "core/alter/sleeve/rows.h"
 
-#include "core/alter/kit/places.h"
-#include "core/alter/kit/serves.h"
+#include "core/alter/kit/adjustment_places.h"
+#include "core/alter/kit/part_questions.h"
 #include "core/alter/kit/shared.h"
-#include "core/paper/sleeve_redraw.h"
+#include "core/paper/redraw/sleeve.h"
 
 namespace sartorum {
 

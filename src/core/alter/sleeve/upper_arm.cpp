@@ -2,14 +2,15 @@
 
 #include <array>
 
-#include "core/alter/kit/places.h"
+#include "core/alter/kit/adjustment_places.h"
+#include "core/alter/kit/part_questions.h"
 #include "core/alter/kit/propose.h"
-#include "core/alter/kit/serves.h"
 #include "core/alter/kit/shared.h"
 #include "core/chart/ease.h"
-#include "core/paper/bodice_redraw.h"
 #include "core/paper/panels.h"
-#include "core/paper/sleeve_redraw.h"
+#include "core/paper/redraw/bodice.h"
+#include "core/paper/redraw/side.h"
+#include "core/paper/redraw/sleeve.h"
 #include "core/units/root.h"
 
 namespace sartorum {

@@ -4,13 +4,13 @@
 #include <array>
 #include <cmath>
 
-#include "core/alter/kit/places.h"
+#include "core/alter/kit/adjustment_places.h"
+#include "core/alter/kit/part_questions.h"
 #include "core/alter/kit/propose.h"
-#include "core/alter/kit/serves.h"
 #include "core/alter/kit/shared.h"
-#include "core/paper/bodice_redraw.h"
-#include "core/paper/dart_redraw.h"
 #include "core/paper/panels.h"
+#include "core/paper/redraw/bodice.h"
+#include "core/paper/redraw/darts.h"
 #include "core/pattern/dart.h"
 
 namespace sartorum {

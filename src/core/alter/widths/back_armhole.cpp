@@ -2,11 +2,11 @@
 
 #include <cmath>
 
-#include "core/alter/kit/places.h"
+#include "core/alter/kit/adjustment_places.h"
 #include "core/alter/kit/shared.h"
-#include "core/paper/bodice_redraw.h"
-#include "core/paper/dart_redraw.h"
 #include "core/paper/panels.h"
+#include "core/paper/redraw/bodice.h"
+#include "core/paper/redraw/darts.h"
 
 namespace sartorum {
 namespace {

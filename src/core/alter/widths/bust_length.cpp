@@ -1,13 +1,13 @@
 #include "core/alter/widths/rows.h"
 
-#include "core/alter/kit/match.h"
-#include "core/alter/kit/places.h"
-#include "core/alter/kit/serves.h"
+#include "core/alter/kit/adjustment_places.h"
+#include "core/alter/kit/part_questions.h"
+#include "core/alter/kit/seam_matching.h"
 #include "core/alter/kit/shared.h"
 #include "core/alter/lengths/lengths.h"
-#include "core/paper/bodice_redraw.h"
-#include "core/paper/dart_redraw.h"
 #include "core/paper/panels.h"
+#include "core/paper/redraw/bodice.h"
+#include "core/paper/redraw/darts.h"
 #include "core/pattern/dart.h"
 #include "core/pattern/part_rules.h"
 

@@ -5,7 +5,7 @@
 #include "core/alter/kit/part_alter.h"
 #include "core/alter/legs/rows.h"
 #include "core/alter/widths/rows.h"
-#include "core/paper/redraw.h"
+#include "core/paper/redraw/side.h"
 #include "core/pattern/part_rules.h"
 
 namespace sartorum {

@@ -1,11 +1,11 @@
 #include "core/alter/widths/rows.h"
 
+#include "core/alter/kit/adjustment_places.h"
 #include "core/alter/kit/part_alter.h"
-#include "core/alter/kit/places.h"
 #include "core/alter/kit/propose.h"
 #include "core/alter/kit/shared.h"
-#include "core/paper/leg_redraw.h"
-#include "core/paper/redraw.h"
+#include "core/paper/redraw/leg.h"
+#include "core/paper/redraw/side.h"
 #include "core/pattern/part_rules.h"
 
 namespace sartorum {

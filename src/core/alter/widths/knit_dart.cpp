@@ -2,12 +2,12 @@
 
 #include <array>
 
-#include "core/alter/kit/places.h"
-#include "core/alter/kit/serves.h"
+#include "core/alter/kit/adjustment_places.h"
+#include "core/alter/kit/part_questions.h"
 #include "core/alter/kit/shared.h"
 #include "core/alter/widths/across_cut.h"
-#include "core/paper/bodice_redraw.h"
-#include "core/paper/dart_redraw.h"
+#include "core/paper/redraw/bodice.h"
+#include "core/paper/redraw/darts.h"
 #include "core/pattern/dart.h"
 #include "core/units/settle.h"
 

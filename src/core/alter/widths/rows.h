@@ -3,7 +3,7 @@
 #include <functional>
 
 #include "core/alter/kit/adjustment.h"
-#include "core/paper/dart_redraw.h"
+#include "core/paper/redraw/darts.h"
 #include "core/pattern/garment_measure.h"
 
 namespace sartorum {

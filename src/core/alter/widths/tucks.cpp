@@ -4,10 +4,10 @@
 #include <array>
 #include <iterator>
 
-#include "core/alter/kit/places.h"
+#include "core/alter/kit/adjustment_places.h"
 #include "core/alter/kit/shared.h"
-#include "core/paper/dart_redraw.h"
 #include "core/paper/fold_spread.h"
+#include "core/paper/redraw/darts.h"
 #include "core/pattern/dart.h"
 
 namespace sartorum {

@@ -1,11 +1,12 @@
 #include "core/alter/widths/rows.h"
 
-#include "core/alter/kit/match.h"
-#include "core/alter/kit/places.h"
+#include "core/alter/kit/adjustment_places.h"
+#include "core/alter/kit/seam_matching.h"
 #include "core/alter/kit/shared.h"
 #include "core/chart/cup.h"
 #include "core/chart/ease.h"
-#include "core/paper/bodice_redraw.h"
+#include "core/paper/redraw/bodice.h"
+#include "core/paper/redraw/side.h"
 
 namespace sartorum {
 

@@ -2,13 +2,13 @@
 
 #include <algorithm>
 
-#include "core/alter/kit/match.h"
-#include "core/alter/kit/places.h"
-#include "core/alter/kit/serves.h"
+#include "core/alter/kit/adjustment_places.h"
+#include "core/alter/kit/part_questions.h"
+#include "core/alter/kit/seam_matching.h"
 #include "core/alter/kit/shared.h"
 #include "core/alter/widths/gathers.h"
-#include "core/paper/redraw.h"
-#include "core/paper/waist_dart_redraw.h"
+#include "core/paper/redraw/side.h"
+#include "core/paper/redraw/waist_dart.h"
 #include "core/pattern/dart.h"
 #include "core/pattern/joint.h"
 #include "core/pattern/part_rules.h"
