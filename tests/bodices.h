@@ -6,6 +6,7 @@
 
 #include "core/alter/kit/applied.h"
 #include "core/pattern/bodice_block.h"
+#include "near.h"
 #include "skirts.h"
 
 namespace sartorum::test {
@@ -98,13 +99,6 @@ inline Garment bodice(const BodiceFlat& f)
 {
     const auto pattern = *bodice_pattern(f);
     return {pattern.sizes.front().pieces, pattern.seams};
-}
-
-inline bool close(double a, double b, double within = 1e-6)
-{
-    if (std::abs(a - b) <= within) return true;
-    qWarning("%.9f is not %.9f", a, b);
-    return false;
 }
 
 template <class T>

@@ -94,14 +94,9 @@ constexpr std::array<std::string_view, 11> join_keys{
 constexpr std::array<std::string_view, 3> outline_keys{"line_of_no_length", "crossing", "mouth_too_wide"};
 constexpr std::array<std::string_view, 5> sided_keys{"alike", "within_noise", "larger", "apart", "together"};
 
-const char* side_key(Side side)
-{
-    return side == Side::Right ? "right" : "left";
-}
-
 void tell_side(json& row, const std::optional<Side>& side)
 {
-    if (side) row["side"] = side_key(*side);
+    if (side) row["side"] = key(*side);
 }
 
 json at_places(const PlanLine& line)
@@ -152,7 +147,7 @@ json lines_json(const Computed& computed)
             entry["left_mm"] = left->amount.in_mm();
             if (left->back != left->amount) entry["left_back_mm"] = left->back.in_mm();
         }
-        if (line.refused_on) entry["refused_on"] = side_key(*line.refused_on);
+        if (line.refused_on) entry["refused_on"] = key(*line.refused_on);
         if (line.state == LineState::Accepted) {
             json& changed = entry["changed"] = json::object();
             for (const auto& row : all_garment_measures()) {

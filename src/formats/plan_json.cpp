@@ -7,7 +7,6 @@ namespace sartorum::formats {
 namespace {
 
 constexpr std::size_t most_subjects = 40;
-constexpr std::array<std::string_view, 3> side_keys{"both", "right", "left"};
 
 // How the size was chosen, the cloth, and her own ease; all of it optional.
 Outcome<bool> read_wishes(const json& j, Plan& plan)
@@ -68,9 +67,9 @@ Outcome<Amount> amount_of(const json& entry, const std::string& field)
     const auto face_said = face->empty() ? std::optional{Face::Both} : face_of_key(*face);
     if (!face_said) return refuse(Why::WordUnknown, field + ": face");
     out.face = *face_said;
-    const auto which = std::find(side_keys.begin(), side_keys.end(), side->empty() ? "both" : *side);
-    if (which == side_keys.end()) return refuse(Why::WordUnknown, field + ": side");
-    if (which != side_keys.begin()) out.side = *which == "left" ? Side::Left : Side::Right;
+    const auto which = side->empty() ? std::optional<std::optional<Side>>{std::in_place} : side_said(*side);
+    if (!which) return refuse(Why::WordUnknown, field + ": side");
+    out.side = *which;
     if (!entry.contains("mm")) return refuse(Why::KeyMissing, field + ": mm");
     const auto by = length_of(entry["mm"], field + ": mm");
     if (!by) return tl::make_unexpected(by.error());
@@ -179,7 +178,7 @@ json decision_json(const Decision& d)
         json amount = json::object();
         if (!a.at.empty()) amount["at"] = a.at;
         if (a.face != Face::Both) amount["face"] = key(a.face);
-        if (a.side) amount["side"] = side_keys[*a.side == Side::Left ? 2 : 1];
+        if (a.side) amount["side"] = key(*a.side);
         amount["mm"] = a.by.in_mm();
         entry["amounts"].push_back(std::move(amount));
     }

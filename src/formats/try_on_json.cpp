@@ -8,8 +8,6 @@
 namespace sartorum::formats {
 namespace {
 
-constexpr std::array strength_keys{"slight", "clear"};
-constexpr std::array from_side_keys{"right", "left"};
 constexpr std::array likely_keys{"hardly", "possibly", "likely", "very_likely"};
 constexpr std::array from_keys{"pinch", "body", "first_step"};
 
@@ -20,6 +18,15 @@ Outcome<std::optional<E>> said(const std::array<const char*, N>& words, const js
     if (!j.contains(key)) return std::optional<E>{};
     const auto word = word_of<E>(words, j, key);
     if (!word) return refuse(Why::WordUnknown, key);
+    return word;
+}
+
+template <class E>
+Outcome<std::optional<E>> said_as(const json& j, const char* field, std::optional<E> (*of_key)(std::string_view))
+{
+    if (!j.contains(field)) return std::optional<E>{};
+    const auto word = j[field].is_string() ? of_key(j[field].get_ref<const std::string&>()) : std::nullopt;
+    if (!word) return refuse(Why::WordUnknown, field);
     return word;
 }
 
@@ -73,9 +80,9 @@ Outcome<Note> read_note(const json& j)
     if (!word) return tl::make_unexpected(word.error());
     const auto sight = sight_of(*word);
     if (!sight) return refuse(Why::WordUnknown, "sight: " + *word);
-    const auto strength = said<Strength>(strength_keys, j, "strength");
+    const auto strength = said_as(j, "strength", strength_of_key);
     if (!strength) return tl::make_unexpected(strength.error());
-    const auto side = said<Side>(from_side_keys, j, "side");
+    const auto side = said_as(j, "side", side_of_key);
     if (!side) return tl::make_unexpected(side.error());
     if (*side && !facts(*sight).sided) return refuse(Why::KeyUnknown, *word + ": side");
     const auto moment = said_or(j, "moment", moment_of_key, Moment::Standing);
@@ -103,7 +110,7 @@ Outcome<Found> read_found(const json& j)
         return refuse(Why::PlaceUnknown, *word + ": at");
     const auto face = said_or(j, "face", face_of_key, Face::Both);
     if (!face) return tl::make_unexpected(face.error());
-    const auto side = said<Side>(from_side_keys, j, "side");
+    const auto side = said_as(j, "side", side_of_key);
     if (!side) return tl::make_unexpected(side.error());
     if (!j.contains("by")) return refuse(Why::KeyMissing, *word + ": by");
     const auto by = length_of(j["by"], *word + ": by");
@@ -237,9 +244,8 @@ nlohmann::ordered_json try_on_json(const TryOn& t)
     if (t.nothing_to_see) out["nothing_to_see"] = true;
     out["seen"] = json::array();
     for (const auto& n : t.notes) {
-        json one{{"sight", text_of(facts(n.seen.sight).key)},
-                 {"strength", strength_keys[static_cast<std::size_t>(n.seen.strength)]}};
-        if (n.seen.side) one["side"] = from_side_keys[*n.seen.side == Side::Left ? 1 : 0];
+        json one{{"sight", text_of(facts(n.seen.sight).key)}, {"strength", key(n.seen.strength)}};
+        if (n.seen.side) one["side"] = key(*n.seen.side);
         if (n.moment != Moment::Standing) one["moment"] = text_of(key(n.moment));
         if (n.since != Since::New) one["since"] = text_of(key(n.since));
         if (n.at) one["at"] = {n.at->x, n.at->y};
@@ -256,7 +262,7 @@ nlohmann::ordered_json try_on_json(const TryOn& t)
     for (const auto& f : t.found) {
         json one{{"what", text_of(key(f.what))}, {"at", f.at}};
         if (f.face != Face::Both) one["face"] = text_of(key(f.face));
-        if (f.side) one["side"] = from_side_keys[*f.side == Side::Left ? 1 : 0];
+        if (f.side) one["side"] = key(*f.side);
         one["by"] = f.by.in_mm();
         out["found"].push_back(std::move(one));
     }

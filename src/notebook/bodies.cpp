@@ -178,7 +178,7 @@ std::optional<BodySet> Notebook::body(Id set) const
     stands(hollow_keys, 8, out.posture.hollow);
     auto q = ask("SELECT measure, value_mm, side FROM reading WHERE set_id = ? ORDER BY measure, position", {set});
     while (q.next()) {
-        const Side side = q.value(2).toString() == "left" ? Side::Left : Side::Right;
+        const Side side = side_of_key(q.value(2).toString().toStdString()).value_or(Side::Right);
         const auto m = measure_of_key(q.value(0).toString().toStdString());
         const auto mm = number_of(q.value(1));
         const bool one_for_both = m && side == Side::Left && !facts(*m).sided;
@@ -247,7 +247,7 @@ Result<Id> Notebook::add_set(Id wearer, const QDate& date)
 
 Result<bool> Notebook::set_readings(Id set, Measure m, const std::vector<Length>& readings, Side side)
 {
-    const QString which = side == Side::Left ? "left" : "right";
+    const QString which = side_word(side);
     Change change{*this, tr_("reading")};
     std::vector<std::pair<Id, QVariant>> rows;
     auto q = change.run(

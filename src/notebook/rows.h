@@ -99,24 +99,14 @@ private:
     return mm && std::abs(*mm) <= most.in_mm() ? std::optional{Length::mm(*mm)} : std::nullopt;
 }
 
-// "both", "right", "left"; none where it is another word.
-inline constexpr std::array<const char*, 3> side_words{"both", "right", "left"};
 [[nodiscard]] inline QString side_word(const std::optional<Side>& s)
 {
-    return QLatin1String{side_words[s ? (*s == Side::Left ? 2 : 1) : 0]};
+    const auto word = sartorum::key(s);
+    return QString::fromLatin1(word.data(), static_cast<qsizetype>(word.size()));
 }
-struct SideSaid {
-    bool known = false;
-    std::optional<Side> side{};
-    explicit operator bool() const { return known; }
-    const std::optional<Side>& operator*() const { return side; }
-};
-[[nodiscard]] inline SideSaid side_said(const QVariant& v)
+[[nodiscard]] inline std::optional<std::optional<Side>> side_said(const QVariant& v)
 {
-    const QString said = v.toString();
-    if (said == QLatin1String{side_words[1]}) return {true, Side::Right};
-    if (said == QLatin1String{side_words[2]}) return {true, Side::Left};
-    return {said == QLatin1String{side_words[0]}, {}};
+    return sartorum::side_said(v.toString().toStdString());
 }
 // A day of the calendar as 2026-11-03.
 [[nodiscard]] inline std::optional<QString> day_of(const QVariant& v)

@@ -9,7 +9,6 @@ namespace sartorum::notebook {
 namespace {
 
 constexpr std::array<const char*, 3> kept_for_words{"cut", "tried_on", "printed"};
-constexpr std::array<const char*, 2> strength_words{"slight", "clear"};
 constexpr double figure_most = 1e4;  // pixels and figure units alike
 
 QString plain_word(std::string_view key)
@@ -61,7 +60,7 @@ QVariantList values_of(const Note& n)
 {
     const auto& s = n.seen;
     return {plain_word(facts(s.sight).key),
-            word(strength_words, s.strength),
+            plain_word(key(s.strength)),
             side_word(s.side),
             plain_word(sartorum::key(n.moment)),
             plain_word(sartorum::key(n.since)),
@@ -188,7 +187,7 @@ std::vector<Notebook::Row<Note>> Notebook::notes(Id try_on) const
                  {try_on});
     while (q.next()) {
         const auto sight = sight_of(q.value(1).toString().toStdString());
-        const auto strength = from_word<Strength>(strength_words, q.value(2));
+        const auto strength = strength_of_key(q.value(2).toString().toStdString());
         const auto side = side_said(q.value(3));
         const auto moment = moment_of_key(q.value(4).toString().toStdString());
         const auto since = since_of_key(q.value(5).toString().toStdString());

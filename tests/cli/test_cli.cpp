@@ -5,6 +5,7 @@
 #include <nlohmann/json.hpp>
 
 #include "crossed_skirt.h"
+#include "near.h"
 #include "tests.h"
 
 namespace test_cli {
@@ -13,6 +14,8 @@ using namespace sartorum::test;
 using nlohmann::json;
 
 namespace {
+
+using sartorum::near;
 
 struct Ran {
     int code;
@@ -70,7 +73,7 @@ private slots:
         for (std::size_t i = 0; i < once["finished"].size(); ++i) {
             const double apart =
                 same["finished"][i]["after_mm"].get<double>() - once["finished"][i]["after_mm"].get<double>();
-            QVERIFY(std::abs(apart) < 1e-3);
+            QVERIFY(near(apart, 0, 1e-3));
         }
         // Kept again it is the same text; and it stands alone.
         QCOMPARE(run({"work", "--work", kept}).out.trimmed(), [&] {
@@ -141,7 +144,7 @@ private slots:
         for (const auto& l : j["lines"]) {
             if (l["adjustment"] != "sway_back") continue;
             said = true;
-            QVERIFY(std::abs(l["changed"]["centre_back_mm"].get<double>() + 12) < 0.1);
+            QVERIFY(near(l["changed"]["centre_back_mm"].get<double>() + 12, 0, 0.1));
         }
         QVERIFY(said);
         QFile bad{dir.filePath("bad.json")};
@@ -168,7 +171,7 @@ private slots:
         const auto j = json::parse(r.out.toStdString());
         for (const auto& l : j["lines"]) {
             if (l["adjustment"] != "bust") continue;
-            QVERIFY(std::abs(l["changed"]["bust_mm"].get<double>() - 32) < 0.1);
+            QVERIFY(near(l["changed"]["bust_mm"].get<double>(), 32, 0.1));
         }
         QCOMPARE(j["pieces"][0]["panels"].size(), std::size_t{2});
         bool walked = false;
@@ -203,8 +206,8 @@ private slots:
                           "tape_check": [{"ruler": 600, "tape": 594}]})");
         QCOMPARE(r.code, 0);
         const auto j = json::parse(r.out.toStdString());
-        QVERIFY(std::abs(j["measures"]["bust"]["value_mm"].get<double>() - 970 * 600.0 / 594) < 1e-9);
-        QVERIFY(std::abs(j["measures"]["upper_arm"]["value_mm"].get<double>() - 310 * 600.0 / 594) < 1e-9);
+        QVERIFY(near(j["measures"]["bust"]["value_mm"].get<double>(), 970 * 600.0 / 594, 1e-9));
+        QVERIFY(near(j["measures"]["upper_arm"]["value_mm"].get<double>(), 310 * 600.0 / 594, 1e-9));
         for (
             const char* bad :
             {R"({"name": "A", "date": "2026-01-01", "readings": {}, "tape_check": [{"ruler": 600, "tape": 300}]})",
@@ -229,8 +232,8 @@ private slots:
         const auto j = json::parse(r.out.toStdString());
         for (const auto& e : j["checks"]["ease"]) {
             if (e["measure"].get<std::string>() != "waist") continue;
-            QVERIFY(std::abs(e["finished_mm"].get<double>() - 846.5) < 0.5);  // as wide as the body
-            QVERIFY(e["holds"].get<bool>());                                  // a knit may
+            QVERIFY(near(e["finished_mm"].get<double>(), 846.5, 0.5));  // as wide as the body
+            QVERIFY(e["holds"].get<bool>());                            // a knit may
         }
         QVERIFY(f.open(QIODevice::WriteOnly));
         f.write(R"({"waist_size": "18", "hip_size": "16", "stretch": 9})");
@@ -249,10 +252,10 @@ private slots:
         QVERIFY(j["pieces"][0]["outline"].get<std::string>().starts_with("M"));
         for (const auto& w : j["checks"]["walks"]) {
             QVERIFY(w["holds"].get<bool>());
-            QVERIFY(std::abs(w["a_mm"].get<double>() - w["b_mm"].get<double>()) < 0.1);
+            QVERIFY(near(w["a_mm"].get<double>(), w["b_mm"].get<double>(), 0.1));
         }
         // Wished 620 mm at the side: what she gets.
-        QVERIFY(std::abs(j["checks"]["walks"][0]["a_mm"].get<double>() - 620) < 0.05);
+        QVERIFY(near(j["checks"]["walks"][0]["a_mm"].get<double>(), 620, 0.05));
         // Measured 228, drafted 208.
         QCOMPARE(j["lines"][0]["amount_mm"].get<double>(), 20.0);
         // The pieces written are a pattern again.
@@ -278,7 +281,7 @@ private slots:
         QCOMPARE(j["plan"]["hip_size"].get<std::string>(), std::string{"14"});
         for (const auto& line : j["lines"]) {
             if (line["adjustment"] == "width_at_hip")
-                QVERIFY(std::abs(line["changed"]["hip_mm"].get<double>() - 22) < 0.01);
+                QVERIFY(near(line["changed"]["hip_mm"].get<double>(), 22, 0.01));
         }
         const auto one =
             json::parse(run(QStringList{"plan"} + files() + QStringList{"--size", "20"}).out.toStdString());

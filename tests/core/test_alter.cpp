@@ -4,6 +4,7 @@
 #include "core/alter/kit/follower_drawing.h"
 #include "core/alter/kit/size_blend.h"
 #include "core/check/walk.h"
+#include "near.h"
 #include "skirts.h"
 #include "tests.h"
 
@@ -63,7 +64,7 @@ private slots:
         const auto draw = std::find_if(a.steps.begin(), a.steps.end(),
                                        [](const Step& s) { return s.kind == StepKind::DrawFoldLines; });
         // The two drawn lines lie the whole amount apart; folded onto each other the fold is half of it.
-        QVERIFY(std::abs(draw->picture.lines[0].a[Geom::Y] - draw->picture.lines[1].a[Geom::Y] - 12.0) < 1e-9);
+        QVERIFY(near(draw->picture.lines[0].a[Geom::Y] - draw->picture.lines[1].a[Geom::Y], 12.0, 1e-9));
     }
     void there_and_back_restores_the_pattern()
     {
@@ -143,7 +144,7 @@ private slots:
             QCOMPARE(s.picture.motions.front().by, (Point{0, -18}));
             const auto half_way = panels_at(s.picture, 0.5);
             const double before = bounds(panels_at(s.picture, 0)[1]).min()[Geom::Y];
-            QVERIFY(std::abs(bounds(half_way[1]).min()[Geom::Y] - (before - 9)) < 0.01);
+            QVERIFY(near(bounds(half_way[1]).min()[Geom::Y], (before - 9), 0.01));
         }
         QCOMPARE(spreads, 2);
     }

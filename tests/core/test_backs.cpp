@@ -7,6 +7,7 @@
 #include "core/paper/redraw/bodice.h"
 #include "core/paper/redraw/darts.h"
 #include "core/pattern/dart.h"
+#include "near.h"
 #include "tests.h"
 #include "tops.h"
 
@@ -54,17 +55,17 @@ private slots:
                 const auto done = need(alter_across_back(g, Dose{Length::mm(mm)}));
                 const Piece& is = back_of(done.garment);
                 const Piece& was = back_of(g);
-                QVERIFY(close(across_at(is, level) - across_at(was, level), mm, 0.3));
+                QVERIFY(near(across_at(is, level) - across_at(was, level), mm, 0.3));
                 QVERIFY(Geom::distance(neck_point(is), neck_point(was)) < 1e-9);
                 QVERIFY(Geom::distance(shoulder_tip(is), shoulder_tip(was) + Point{mm, 0}) < 1e-6);
                 // The underarm and the seams there are as they were, and the shoulder's surplus is eased.
-                QVERIFY(close(sewn_length(is, EdgeRole::Side).in_mm(), sewn_length(was, EdgeRole::Side).in_mm(),
-                              1e-6));
+                QVERIFY(
+                    near(sewn_length(is, EdgeRole::Side).in_mm(), sewn_length(was, EdgeRole::Side).in_mm(), 1e-6));
                 const double grew = shoulder_of(done.garment) - shoulder_of(g);
                 QVERIFY(grew > 0.7 * mm && grew < mm + 0.5);
                 QVERIFY(check(done.garment, {}, {}).walks.front().holds);
-                QVERIFY(close(seam_ease(done.garment, "shoulder").in_mm() - seam_ease(g, "shoulder").in_mm(), grew,
-                              1e-6));
+                QVERIFY(near(seam_ease(done.garment, "shoulder").in_mm() - seam_ease(g, "shoulder").in_mm(), grew,
+                             1e-6));
             }
         }
     }
@@ -73,7 +74,7 @@ private slots:
         const auto way = static_cast<std::size_t>(AcrossBackMethod::Darted);
         const auto g = bodice(plain_bodice());
         const auto done = need(alter_across_back(g, {Length::mm(10), way}));
-        QVERIFY(close(shoulder_of(done.garment), shoulder_of(g), 0.3));
+        QVERIFY(near(shoulder_of(done.garment), shoulder_of(g), 0.3));
         QVERIFY(check(done.garment, {}, {}).walks.front().holds);
         const auto refused = alter_across_back(bodice(with_shoulder_dart()), {Length::mm(10), way});
         QVERIFY(refused.error().why == Why::DartAlreadyThere);
@@ -85,8 +86,8 @@ private slots:
             const double level = guide(back_of(g), GuideKind::Across)->b[Geom::Y];
             for (const double mm : {3.0, 6.0, 10.0}) {
                 const auto done = need(alter_across_back(g, Dose{Length::mm(-mm)}));
-                QVERIFY(close(across_at(back_of(done.garment), level) - across_at(back_of(g), level), -mm, 0.3));
-                QVERIFY(close(shoulder_of(done.garment), shoulder_of(g), 0.02));
+                QVERIFY(near(across_at(back_of(done.garment), level) - across_at(back_of(g), level), -mm, 0.3));
+                QVERIFY(near(shoulder_of(done.garment), shoulder_of(g), 0.02));
                 QVERIFY(check(done.garment, {}, {}).walks.front().holds);
             }
         }

@@ -12,6 +12,7 @@
 #include "core/paper/redraw/bodice.h"
 #include "core/pattern/dart.h"
 #include "core/pattern/shoulder.h"
+#include "near.h"
 #include "tests.h"
 
 namespace test_bodice_adjustments {
@@ -64,19 +65,19 @@ private slots:
         const auto joined = back_joined(front, back);
         const Point seam_end = closed_run(back, EdgeRole::Shoulder).finalPoint() * joined;
         const Point front_seam = Geom::unit_vector(shoulder_tip(front) - neck_point(front));
-        QVERIFY(std::abs(Geom::cross(front_seam, seam_end - neck_point(front))) < 1e-9);
+        QVERIFY(near(Geom::cross(front_seam, seam_end - neck_point(front)), 0, 1e-9));
         const Point hangs = Point{0, -1} * joined.withoutTranslation();  // centre back, downwards, laid flat
         const double cb = std::atan2(hangs[Geom::Y], hangs[Geom::X]);
         const double cf = -90 * degree;
         const double fold = (cb + cf) / 2;  // a fold halves the angle between what it lays together
         // The fold line points outwards along the shoulder, whichever half of the angle that is.
         const double slope = -std::remainder(fold, std::numbers::pi);
-        QVERIFY(close(slope / degree, s.slope_degrees(), 1e-9));
+        QVERIFY(near(slope / degree, s.slope_degrees(), 1e-9));
         // And the seam's distance from that line at the tip.
         const Point line{std::cos(slope), -std::sin(slope)};
         const double off = Geom::cross(shoulder_tip(front) - neck_point(front), line);
-        QVERIFY(close(off, std::sin((s.front_degrees - s.back_degrees) / 2 * degree) * s.front.in_mm(), 1e-9));
-        QVERIFY(close(s.forward().in_mm(), off, 1e-9));
+        QVERIFY(near(off, std::sin((s.front_degrees - s.back_degrees) / 2 * degree) * s.front.in_mm(), 1e-9));
+        QVERIFY(near(s.forward().in_mm(), off, 1e-9));
     }
     void forward_at_the_tips_moves_the_seam_exactly_and_leaves_the_slope()
     {
@@ -85,18 +86,18 @@ private slots:
                 const auto g = bodice(plain_bodice());
                 const auto before = sewn(g);
                 const auto after = sewn(need(alter_ball_of_shoulder(g, same(mm, way(method)))).garment);
-                QVERIFY(close(after.slope_degrees(), before.slope_degrees(), 1e-9));
+                QVERIFY(near(after.slope_degrees(), before.slope_degrees(), 1e-9));
                 const double length = before.front.in_mm();
                 const double x = (before.front_degrees - before.back_degrees) / 2 * degree;
                 if (method == BallMethod::Redrawn) {
-                    QVERIFY(close((after.forward() - before.forward()).in_mm(), mm * std::cos(x), 0.05));
+                    QVERIFY(near((after.forward() - before.forward()).in_mm(), mm * std::cos(x), 0.05));
                     // It ends where the armhole is met, a hair from the mark.
-                    QVERIFY(close(after.front.in_mm(), std::hypot(length, mm), 0.5));
-                    QVERIFY(close(after.back.in_mm(), after.front.in_mm()));
+                    QVERIFY(near(after.front.in_mm(), std::hypot(length, mm), 0.5));
+                    QVERIFY(near(after.back.in_mm(), after.front.in_mm()));
                 } else {
-                    QVERIFY(close(after.front.in_mm(), length));
+                    QVERIFY(near(after.front.in_mm(), length));
                     QVERIFY(
-                        close(after.front_degrees - before.front_degrees, std::atan(mm / length) / degree, 1e-9));
+                        near(after.front_degrees - before.front_degrees, std::atan(mm / length) / degree, 1e-9));
                 }
             }
         }
@@ -106,7 +107,7 @@ private slots:
         for (const auto& [piece, was, sign] :
              {std::tuple{&front_of(moved), &front_of(g), -1.0}, std::tuple{&back_of(moved), &back_of(g), 1.0}}) {
             const Point by = shoulder_tip(*piece) - shoulder_tip(*was);
-            QVERIFY(close(Geom::dot(by, off_shoulder(*was)), sign * 12.7, 0.05));
+            QVERIFY(near(Geom::dot(by, off_shoulder(*was)), sign * 12.7, 0.05));
             QVERIFY(Geom::distance(neck_point(*piece), neck_point(*was)) < 1e-9);
         }
     }
@@ -118,17 +119,17 @@ private slots:
         for (const double mm : {6.35, -10.0}) {
             const auto tips = sewn(need(alter_shoulder_slope(g, same(mm))).garment);
             const double turn = std::atan(mm / length) / degree;
-            QVERIFY(close(tips.front_degrees, before.front_degrees - turn, 1e-9));
-            QVERIFY(close(tips.back_degrees, before.back_degrees - turn, 1e-9));
-            QVERIFY(close(tips.slope_degrees(), before.slope_degrees() - turn, 1e-9));
+            QVERIFY(near(tips.front_degrees, before.front_degrees - turn, 1e-9));
+            QVERIFY(near(tips.back_degrees, before.back_degrees - turn, 1e-9));
+            QVERIFY(near(tips.slope_degrees(), before.slope_degrees() - turn, 1e-9));
             const auto neck = sewn(need(alter_shoulder_slope(g, same(mm, way(SlopeMethod::NeckEnds)))).garment);
-            QVERIFY(close(neck.slope_degrees(), before.slope_degrees() + turn, 1e-9));
+            QVERIFY(near(neck.slope_degrees(), before.slope_degrees() + turn, 1e-9));
         }
         // Front and back by amounts of their own: the slope moves by the mean of both turns.
         const Dose unlike{Length::mm(-8), Length::mm(-4), 0};
         const auto after = sewn(need(alter_shoulder_slope(g, unlike)).garment);
         const double turn = (std::atan(8 / length) + std::atan(4 / length)) / 2 / degree;
-        QVERIFY(close(after.slope_degrees(), before.slope_degrees() + turn, 1e-9));
+        QVERIFY(near(after.slope_degrees(), before.slope_degrees() + turn, 1e-9));
     }
     void the_armhole_loses_about_what_the_tips_lose_and_none_at_the_neck()
     {
@@ -149,22 +150,22 @@ private slots:
         const auto toile = need(alter_shoulder_slope(g, Dose{Length{}, pin}));
         QCOMPARE(toile.steps.size(), std::size_t{2});
         QVERIFY(toile.steps[0].kind == StepKind::AllowShoulder);
-        QVERIFY(close(edge(front_of(toile.garment), EdgeRole::Shoulder).allowance.in_mm(), 15 + 25.4));
+        QVERIFY(near(edge(front_of(toile.garment), EdgeRole::Shoulder).allowance.in_mm(), 15 + 25.4));
         QVERIFY(largest_gap(front_of(toile.garment), front_of(g)) < 1e-9);
         const auto pinned = need(alter_shoulder_slope(g, {Length::mm(-9), Length::mm(-7), pin})).garment;
         const auto tips = need(alter_shoulder_slope(g, {Length::mm(-9), Length::mm(-7), 0})).garment;
         QVERIFY(largest_gap(front_of(pinned), front_of(tips)) < 1e-9);
-        QVERIFY(close(edge(front_of(pinned), EdgeRole::Shoulder).allowance.in_mm(), 15));
+        QVERIFY(near(edge(front_of(pinned), EdgeRole::Shoulder).allowance.in_mm(), 15));
     }
     void the_neck_forward_trades_neck_ends_and_keeps_slope_and_tips()
     {
         const auto g = bodice(plain_bodice());
         const auto after = need(alter_neck_forward(g, same(8))).garment;
-        QVERIFY(close(sewn(after).slope_degrees(), sewn(g).slope_degrees(), 1e-9));
+        QVERIFY(near(sewn(after).slope_degrees(), sewn(g).slope_degrees(), 1e-9));
         QVERIFY(Geom::distance(shoulder_tip(front_of(after)), shoulder_tip(front_of(g))) < 1e-9);
         const Point by = neck_point(back_of(after)) - neck_point(back_of(g));
-        QVERIFY(close(Geom::dot(by, off_shoulder(back_of(g))), 8));
-        QVERIFY(close(Geom::L2(by), 8));
+        QVERIFY(near(Geom::dot(by, off_shoulder(back_of(g))), 8));
+        QVERIFY(near(Geom::L2(by), 8));
     }
     void the_corner_slides_level_and_the_seam_follows_its_formula()
     {
@@ -181,14 +182,14 @@ private slots:
             const double back = formula(before.back, before.back_degrees);
             // Seams of unlike angle come apart by a fraction of a millimetre and are trued together.
             QVERIFY(std::abs(front - back) > 0.05 && std::abs(front - back) < 1);
-            QVERIFY(close(after.front.in_mm(), (front + back) / 2, 1e-3));
-            QVERIFY(close(after.back.in_mm(), after.front.in_mm()));
-            QVERIFY(close(shoulder_tip(front_of(done.garment))[Geom::Y], shoulder_tip(front_of(g))[Geom::Y], 0.1));
+            QVERIFY(near(after.front.in_mm(), (front + back) / 2, 1e-3));
+            QVERIFY(near(after.back.in_mm(), after.front.in_mm()));
+            QVERIFY(near(shoulder_tip(front_of(done.garment))[Geom::Y], shoulder_tip(front_of(g))[Geom::Y], 0.1));
             QVERIFY((after.front_degrees > before.front_degrees) == (d < 0));  // shorter is a touch steeper
             // Cut into two panels, slid, trued: four steps a piece, and the corner really moved.
             QCOMPARE(done.steps.size(), std::size_t{8});
             QCOMPARE(done.steps[2].picture.panels.size(), std::size_t{2});
-            QVERIFY(close(done.steps[2].picture.motions[0].by[Geom::X], d));
+            QVERIFY(near(done.steps[2].picture.motions[0].by[Geom::X], d));
         }
     }
     void a_shoulder_dart_keeps_its_angle_and_equal_legs_whatever_the_shoulder_does()
@@ -202,8 +203,8 @@ private slots:
               need(alter_ball_of_shoulder(g, same(10))).garment, need(alter_neck_forward(g, same(10))).garment,
               need(alter_round_back(g, same(15, way(RoundBackMethod::FoldEased)))).garment}) {
             const Dart& d = dart_in(back_of(after), EdgeRole::Shoulder);
-            QVERIFY(close(dart_radians(d), angle, 1e-9));
-            QVERIFY(close(Geom::distance(d.leg_a, d.tip), Geom::distance(d.leg_b, d.tip), 1e-9));
+            QVERIFY(near(dart_radians(d), angle, 1e-9));
+            QVERIFY(near(Geom::distance(d.leg_a, d.tip), Geom::distance(d.leg_b, d.tip), 1e-9));
         }
     }
     void a_round_back_with_a_seam_opens_by_the_amount_and_turns_by_its_angle()
@@ -215,7 +216,7 @@ private slots:
         const auto done = need(alter_round_back(g, same(12.7)));
         const Piece& after = back_of(done.garment);
         const double turn = 2 * std::asin(12.7 / 2 / reach);
-        QVERIFY(close(sewn(done.garment).back_degrees - sewn(g).back_degrees, turn / degree, 1e-9));
+        QVERIFY(near(sewn(done.garment).back_degrees - sewn(g).back_degrees, turn / degree, 1e-9));
         // The neck's corner went where a rigid turn about the hinge takes it.
         const Point neck = edge(back, EdgeRole::Centre).curve.finalPoint();
         const Point rel = neck - across.b;
@@ -286,7 +287,7 @@ private slots:
         const auto fold = std::find_if(done.steps.begin(), done.steps.end(),
                                        [](const Step& s) { return s.kind == StepKind::FoldOut; });
         QVERIFY(fold != done.steps.end());
-        QVERIFY(close(fold->amount.in_mm(), 20));
+        QVERIFY(near(fold->amount.in_mm(), 20));
     }
     void sway_back_with_a_seam_turns_the_lower_part_by_the_wedges_angle()
     {
@@ -305,8 +306,8 @@ private slots:
         // The waist corner swings out by the lower length times the sine.
         const double low = line.a[Geom::Y] - 7.5 - edge(back, EdgeRole::Centre).curve.initialPoint()[Geom::Y];
         const Point corner = edge(after, EdgeRole::Centre).curve.initialPoint();
-        QVERIFY(close(corner[Geom::X], -(low * std::sin(turn)) + b * (1 - std::cos(turn)) - 7.5 * std::sin(turn),
-                      0.01));  // and the seam evened by a hair
+        QVERIFY(near(corner[Geom::X], -(low * std::sin(turn)) + b * (1 - std::cos(turn)) - 7.5 * std::sin(turn),
+                     0.01));  // and the seam evened by a hair
     }
     void sway_back_on_the_fold_stays_straight_and_says_what_it_costs()
     {
@@ -350,18 +351,18 @@ private slots:
         for (const double mm : {16.0, -12.0}) {
             const auto after = need(alter_bust_depth(g, same(mm))).garment;
             const Dart& is = dart_in(front_of(after), EdgeRole::Side);
-            QVERIFY(close(dart_radians(is), dart_radians(was), 1e-9));
-            QVERIFY(close(was.tip[Geom::Y] - is.tip[Geom::Y], mm, 1e-9));
+            QVERIFY(near(dart_radians(is), dart_radians(was), 1e-9));
+            QVERIFY(near(was.tip[Geom::Y] - is.tip[Geom::Y], mm, 1e-9));
             QVERIFY(is_near(sewn_length(front_of(after), EdgeRole::Side), sewn_length(front_of(g), EdgeRole::Side),
                             Length::mm(0.01)));
-            QVERIFY(close((*front_of(g).bust_point - *front_of(after).bust_point)[Geom::Y], mm, 1e-9));
+            QVERIFY(near((*front_of(g).bust_point - *front_of(after).bust_point)[Geom::Y], mm, 1e-9));
             const Dart& below = dart_in(front_of(after), EdgeRole::Waist);
-            QVERIFY(close(Geom::distance(below.leg_a, below.tip), Geom::distance(below.leg_b, below.tip), 1e-9));
+            QVERIFY(near(Geom::distance(below.leg_a, below.tip), Geom::distance(below.leg_b, below.tip), 1e-9));
         }
         const auto aimed = need(alter_bust_depth(g, same(12, way(BustDepthMethod::ReAim)))).garment;
         const Dart& d = dart_in(front_of(aimed), EdgeRole::Side);
-        QVERIFY(close(Geom::distance(d.leg_a, d.tip), Geom::distance(d.leg_b, d.tip), 1e-9));
-        QVERIFY(close(was.tip[Geom::Y] - d.tip[Geom::Y], 12, 1e-9));
+        QVERIFY(near(Geom::distance(d.leg_a, d.tip), Geom::distance(d.leg_b, d.tip), 1e-9));
+        QVERIFY(near(was.tip[Geom::Y] - d.tip[Geom::Y], 12, 1e-9));
         QVERIFY(check(aimed, {}, {}).seams_hold());
         QVERIFY(alter_bust_depth(bodice(plain_tee()), same(10)).error().why == Why::NeedsSideDart);
         QVERIFY(usual_amounts(adjustment(AdjustmentKind::BustDepth), way(BustDepthMethod::ReAim)).most ==

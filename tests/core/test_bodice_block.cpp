@@ -6,6 +6,7 @@
 #include "core/pattern/dart.h"
 #include "core/pattern/garment_measure.h"
 #include "core/pattern/part_rules.h"
+#include "near.h"
 #include "tests.h"
 
 namespace test_bodice_block {
@@ -64,9 +65,9 @@ private slots:
         const Piece& front = front_of(g);
         QCOMPARE(front.darts.size(), std::size_t{2});
         const Point tip = front.darts[1].tip;
-        QVERIFY(std::abs(tip[Geom::X] - (*front.bust_point)[Geom::X]) < 0.5);
-        QVERIFY(std::abs((*front.bust_point)[Geom::Y] - tip[Geom::Y] - 22) < 0.5);
-        QVERIFY(std::abs(Geom::distance(front.darts[0].tip, *front.bust_point) - 22) < 0.5);
+        QVERIFY(near(tip[Geom::X], (*front.bust_point)[Geom::X], 0.5));
+        QVERIFY(near((*front.bust_point)[Geom::Y] - tip[Geom::Y], 22, 0.5));
+        QVERIFY(near(Geom::distance(front.darts[0].tip, *front.bust_point), 22, 0.5));
     }
     void any_drawable_bodice_sews_together()
     {
@@ -101,7 +102,7 @@ private slots:
         const Curve side = closed_run(front_of(g), EdgeRole::Side);
         const Point along = Geom::unit_vector(side.finalPoint() - side.initialPoint());
         for (const auto& p : all_controls(side))
-            QVERIFY(std::abs(Geom::cross(along, p - side.initialPoint())) < 1e-6);
+            QVERIFY(near(Geom::cross(along, p - side.initialPoint()), 0, 1e-6));
         QVERIFY(is_near(length(side), sewn_length(front_of(g), EdgeRole::Side), Length::mm(1e-6)));
     }
     void a_folded_dart_ends_at_the_seam()
@@ -118,7 +119,7 @@ private slots:
         const Curve& below = front.edges[mouth + 1].curve;
         const Point lies = peak * fold;
         const Point along = start_direction(below);
-        QVERIFY(std::abs(Geom::cross(along, lies - below.initialPoint())) < 1e-6);
+        QVERIFY(near(Geom::cross(along, lies - below.initialPoint()), 0, 1e-6));
         QVERIFY(Geom::dot(along, lies - below.initialPoint()) > 0);
     }
     void tucks_and_pleats_use_width_as_they_are_sewn()

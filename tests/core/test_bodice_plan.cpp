@@ -8,6 +8,7 @@
 
 #include "core/paper/redraw/bodice.h"
 #include "core/plan/compute.h"
+#include "near.h"
 #include "tests.h"
 #include "tops.h"
 
@@ -36,10 +37,10 @@ private slots:
             return b(plan, body).line(AdjustmentKind::SleeveBelow)->proposal->amount.in_mm();
         };
         QVERIFY(
-            close(b(plan_at("12"), body).line(AdjustmentKind::SleeveAbove)->proposal->amount.in_mm(), 10, 1e-6));
-        QVERIFY(close(lower({}), 10, 1e-6));
-        QVERIFY(close(lower(Answer::Accepted), 10, 0.5));  // the seam leans
-        QVERIFY(close(lower(Answer::Declined), 20, 1e-6));
+            near(b(plan_at("12"), body).line(AdjustmentKind::SleeveAbove)->proposal->amount.in_mm(), 10, 1e-6));
+        QVERIFY(near(lower({}), 10, 1e-6));
+        QVERIFY(near(lower(Answer::Accepted), 10, 0.5));  // the seam leans
+        QVERIFY(near(lower(Answer::Declined), 20, 1e-6));
     }
     void a_slope_compares_both_drops_at_this_shoulders_tip()
     {
@@ -51,8 +52,8 @@ private slots:
         const auto c = b(plan_at("12"), body);
         const auto& p = *c.line(AdjustmentKind::ShoulderSlope)->proposal;
         const double seam = sewn_length(front_of(c.altered), EdgeRole::Shoulder).in_mm();
-        QVERIFY(close(p.wanted.in_mm(), seam * 45 / 120, 0.01));
-        QVERIFY(close((p.given - p.wanted).in_mm(), p.amount.in_mm(), 0.6));  // sines against the tangent
+        QVERIFY(near(p.wanted.in_mm(), seam * 45 / 120, 0.01));
+        QVERIFY(near((p.given - p.wanted).in_mm(), p.amount.in_mm(), 0.6));  // sines against the tangent
     }
     void only_what_serves_a_top_is_offered_in_fitting_order()
     {
@@ -146,14 +147,12 @@ private slots:
         QVERIFY(before.line(ShoulderSlope)->amount < Length::mm(-8));  // steeper: comes off at the tips
         plan.decide({ShoulderSlope, Answer::Accepted, {}});
         const auto after = b(plan, body);
-        QVERIFY(std::abs(after.checks.shoulder->slope_degrees() - *shoulder_slope_degrees(body, Side::Right)) <
-                0.1);
+        QVERIFY(near(after.checks.shoulder->slope_degrees(), *shoulder_slope_degrees(body, Side::Right), 0.1));
         // At the neck ends the same slope asks for the opposite paper.
         plan.decide({ShoulderSlope, Answer::Accepted, {}, {}, 1});
         const auto neck = b(plan, body);
         QVERIFY(is_near(neck.line(ShoulderSlope)->amount, -before.line(ShoulderSlope)->amount, Length::mm(1e-9)));
-        QVERIFY(std::abs(neck.checks.shoulder->slope_degrees() - *shoulder_slope_degrees(body, Side::Right)) <
-                0.1);
+        QVERIFY(near(neck.checks.shoulder->slope_degrees(), *shoulder_slope_degrees(body, Side::Right), 0.1));
         QVERIFY(is_near(after.checks.shoulder->forward(), before.checks.shoulder->forward(), Length::mm(0.3)));
     }
     // Front and back off their chart, nape to underarm too where it is known: who gets what. Trade 7.2, worked by
@@ -197,7 +196,7 @@ private slots:
             const PlanLine* line = c.line(kind);
             const double got = line->proposal ? line->proposal->amount.in_mm() : 0;
             if (line->state == LineState::Proposed) plan.decide({kind, Answer::Accepted, {}});
-            return close(got, want, 1e-6);
+            return near(got, want, 1e-6);
         };
         QVERIFY(is(AdjustmentKind::RoundBack, "round_back"));
         QVERIFY(is(ArmholeDepth, "armhole"));
@@ -288,7 +287,7 @@ private slots:
         plan.decide({BustDepth, Answer::Accepted, {}});
         const auto c = b(plan, body);
         const Piece& front = front_of(c.altered);
-        QVERIFY(std::abs(Geom::distance(neck_point(front), *front.bust_point) - 285) < 0.01);
+        QVERIFY(near(Geom::distance(neck_point(front), *front.bust_point), 285, 0.01));
         QVERIFY(c.line(BustDepth)->amount < Length::mm(9));  // the armhole has done most of it
     }
     void what_a_posture_says_is_pointed_at_without_an_amount()

@@ -8,6 +8,7 @@
 #include "core/body/rounds.h"
 #include "core/body/sense.h"
 #include "core/body/staleness.h"
+#include "near.h"
 #include "tests.h"
 
 namespace test_body {
@@ -22,7 +23,7 @@ private slots:
         const auto t = *take(Measure::Waist, {Length::mm(842), Length::mm(850)});
         QCOMPARE(t.state, ReadingState::Agree);
         QCOMPARE(t.value.in_mm(), 846.0);
-        QVERIFY(std::abs(t.spread.in_mm() - 2 * 4 / std::sqrt(2.0)) < 1e-12);
+        QVERIFY(near(t.spread.in_mm(), 2 * 4 / std::sqrt(2.0), 1e-12));
     }
     void a_girth_apart_by_more_than_a_centimetre_asks_for_a_third()  // common practice
     {
@@ -65,7 +66,7 @@ private slots:
         QCOMPARE(t.state, ReadingState::MiddleTaken);
         // Variance of the median of three standard normal values: 0.4487 (tables of order statistics, from
         // memory).
-        QVERIFY(std::abs(std::pow(t.spread.in_mm() / 8.0, 2) - 0.4487) < 1e-4);
+        QVERIFY(near(std::pow(t.spread.in_mm() / 8.0, 2), 0.4487, 1e-4));
     }
     // The doubt never shrinks as readings come apart, and there is no tick past what is allowed.
     void doubt_grows_with_disagreement()
@@ -135,7 +136,7 @@ private slots:
         // The first 3 mm are gone and the rest has stretched by 1 %: the tape shows less than is there.
         const auto shown = [](double truth) { return Length::mm(truth / 1.01 + 3); };
         const auto check = *TapeCheck::from({{Length::mm(1500), shown(1500)}, {Length::mm(300), shown(300)}});
-        QVERIFY(std::abs(check.factor() - 1.01) < 1e-12);
+        QVERIFY(near(check.factor(), 1.01, 1e-12));
         QVERIFY(is_near(check.worn(), Length::mm(-3 * 1.01), Length::mm(1e-9)));
         for (const double x : {250.0, 900.0, 1200.0})
             QVERIFY(is_near(check.corrected(shown(x)), Length::mm(x), Length::mm(1e-9)));
@@ -173,7 +174,7 @@ private slots:
         QVERIFY(!shoulder_slope_degrees(set, Side::Right));
         set.readings[Measure::ShoulderLength] = {Length::mm(125)};
         // sin a = 45 / 125 = 0.36; a = 21.1° by table.
-        QVERIFY(std::abs(*shoulder_slope_degrees(set, Side::Right) - 21.10) < 0.01);
+        QVERIFY(near(*shoulder_slope_degrees(set, Side::Right), 21.10, 0.01));
         set.readings[Measure::ShoulderTipHeight] = {Length::mm(1250)};  // lower by more than the shoulder is long
         QVERIFY(!shoulder_slope_degrees(set, Side::Right));
     }
@@ -294,8 +295,8 @@ private slots:
         const auto corrected = *take(Measure::Waist, twice, tape);
         const double left = 2 * tape.left_on(Length::mm(900)).in_mm();
         const double own = std::sqrt(corrected.spread.in_mm() * corrected.spread.in_mm() - left * left);
-        QVERIFY(std::abs(own - plain.spread.in_mm() * 1000 / 1030) < 1e-9);
-        QVERIFY(std::abs(corrected.value.in_mm() - 900.0 * 1000 / 1030) < 1e-9);
+        QVERIFY(near(own, plain.spread.in_mm() * 1000 / 1030, 1e-9));
+        QVERIFY(near(corrected.value.in_mm(), 900.0 * 1000 / 1030, 1e-9));
     }
 };
 SARTORUM_TEST(TestBody)

@@ -6,6 +6,7 @@
 #include "core/paper/outline_validity.h"
 #include "core/plan/compute.h"
 #include "faces.h"
+#include "near.h"
 #include "skirts.h"
 #include "tests.h"
 
@@ -53,19 +54,20 @@ private slots:
                 const Piece& now = face(out.garment, role);
                 QVERIFY(!unsound(now));
                 QVERIFY(check_piece(now).has_value());
-                QVERIFY(std::abs(along(now, EdgeRole::Centre) - along(was, EdgeRole::Centre) - by) < 0.01);
-                QVERIFY(std::abs(along(now, EdgeRole::Side) - along(was, EdgeRole::Side)) < 0.5);
-                QVERIFY(std::abs(along(now, EdgeRole::Hem) - along(was, EdgeRole::Hem)) < 1e-6);
+                QVERIFY(near(along(now, EdgeRole::Centre) - along(was, EdgeRole::Centre), by, 0.01));
+                QVERIFY(near(along(now, EdgeRole::Side), along(was, EdgeRole::Side), 0.5));
+                QVERIFY(near(along(now, EdgeRole::Hem), along(was, EdgeRole::Hem), 1e-6));
                 const double hip = guide(was, GuideKind::Hip)->a[Geom::Y];
-                QVERIFY(std::abs(mm(*width_at(now, hip) - *width_at(was, hip))) < 0.05);
+                QVERIFY(near(mm(*width_at(now, hip) - *width_at(was, hip)), 0, 0.05));
                 // A fold is straight, a seam behind leans.
                 const Curve& centre = edge(now, EdgeRole::Centre).curve;
                 const double lean = (centre.finalPoint() - centre.initialPoint())[Geom::X];
                 const bool leans = role == PieceRole::Back && f.back_seam;
                 QVERIFY(leans ? lean * by > 0 : std::abs(lean) < 1e-6);
             }
-            QVERIFY(std::abs(along(face(out.garment, PieceRole::Front), EdgeRole::Side) -
-                             along(face(out.garment, PieceRole::Back), EdgeRole::Side)) < 0.05);
+            QVERIFY(near(along(face(out.garment, PieceRole::Front), EdgeRole::Side) -
+                             along(face(out.garment, PieceRole::Back), EdgeRole::Side),
+                         0, 0.05));
             ++drawn;
         }
         QVERIFY(drawn > 14);
@@ -89,9 +91,9 @@ private slots:
             const double gained =
                 along(face(out.garment, PieceRole::Front), EdgeRole::Waist) - along(was, EdgeRole::Waist);
             if (std::abs(gained - a * h / b) >= 0.8) qWarning("%f for %f", gained, a * h / b);
-            QVERIFY(std::abs(gained - a * h / b) < 0.8);
+            QVERIFY(near(gained, a * h / b, 0.8));
         }
-        QVERIFY(std::abs(19.0 * 120 / 240 - 9.5) < 1e-12);
+        QVERIFY(near(19.0 * 120 / 240, 9.5, 1e-12));
     }
     // The turned paper: waist points of the piece turned about the hinge by hand.
     void the_upper_paper_is_turned_about_the_side()
@@ -108,8 +110,8 @@ private slots:
         const Point turned = now.darts[0].tip - hinge;
         const double angle = std::atan2(Geom::cross(dart, turned), Geom::dot(dart, turned));
         // Its distance from the hinge stays, and it turned by what opens 15 mm there, about.
-        QVERIFY(std::abs(dart.length() - turned.length()) < 0.3);
-        QVERIFY(std::abs(std::abs(angle) - 2 * std::asin(15 / 2.0 / hinge[Geom::X])) < 0.002);
+        QVERIFY(near(dart.length(), turned.length(), 0.3));
+        QVERIFY(near(std::abs(angle), 2 * std::asin(15 / 2.0 / hinge[Geom::X]), 0.002));
     }
     void there_and_back_restores()
     {
@@ -150,14 +152,14 @@ private slots:
         };
         const auto before = asked();
         QCOMPARE(before.state, LineState::Proposed);
-        QVERIFY(std::abs(mm(before.at.at(0)) - 18) < 0.01);
+        QVERIFY(near(mm(before.at.at(0)), 18, 0.01));
         plan.decisions = {{AdjustmentKind::CentreWedge, Answer::Accepted, Length::mm(18), Length{}}};
         // Longer over the tummy it hangs level.
         const auto c = compute(p, chart, body, plan);
         QVERIFY(c->checks.hem && c->checks.hem->holds && c->checks.seams_hold());
         const auto after = asked();
         QVERIFY(after.state != LineState::Proposed);
-        for (const auto by : after.at) QVERIFY(std::abs(mm(by)) < 0.8);
+        for (const auto by : after.at) QVERIFY(near(mm(by), 0, 0.8));
     }
     void it_is_asked_of_skirts_alone()
     {

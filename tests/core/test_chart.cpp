@@ -5,6 +5,7 @@
 #include "core/chart/finished_only.h"
 #include "core/chart/flat_measuring.h"
 #include "core/chart/size_choice.h"
+#include "near.h"
 #include "published_chart.h"
 #include "tests.h"
 
@@ -251,7 +252,7 @@ private slots:
             const double middle =
                 (c.sizes[lower].body.at(Measure::Hip).in_mm() + c.sizes[lower + 1].body.at(Measure::Hip).in_mm()) /
                 2;
-            QVERIFY(std::abs(h - middle) <= 9 + 6);
+            QVERIFY(near(h, middle, 9 + 6));
         }
     }
     void body_types_of_one_pattern_stay_apart()

@@ -6,6 +6,7 @@
 #include "core/pattern/curve.h"
 #include "core/units/root.h"
 #include "core/units/settle.h"
+#include "near.h"
 #include "tests.h"
 
 namespace test_curve {
@@ -122,7 +123,7 @@ private slots:
             const Curve c = straight(a, b);
             const double x = b[Geom::X] - a[Geom::X];
             const double y = b[Geom::Y] - a[Geom::Y];
-            QVERIFY(close(length(c).in_mm(), std::sqrt(x * x + y * y), 1e-9));
+            QVERIFY(near(length(c).in_mm(), std::sqrt(x * x + y * y), 1e-9));
             QVERIFY(is_straight(c, 0));
             // Its handles stand at the thirds, so that it blends evenly with a curve.
             QVERIFY(same(controls(c, 0)[1], a + (b - a) / 3) && same(controls(c, 0)[2], a + (b - a) * 2 / 3));
@@ -134,7 +135,7 @@ private slots:
         const double r = 180;
         const double h = r * 4 / 3 * std::tan(std::numbers::pi / 8);
         const Curve c = cubic({r, 0}, {r, h}, {h, r}, {0, r});
-        QVERIFY(close(length(c).in_mm(), r * std::numbers::pi / 2, r * 3e-4));
+        QVERIFY(near(length(c).in_mm(), r * std::numbers::pi / 2, r * 3e-4));
         QVERIFY(same(start_direction(c), {0, 1}) && same(end_direction(c), {-1, 0}));
     }
     void lengths_agree_with_a_sum_of_chords()
@@ -142,9 +143,9 @@ private slots:
         std::mt19937 rng{2};
         for (int i = 0; i < 120; ++i) {
             const Curve c = random_curve(rng, 1 + static_cast<int>(rng() % 3));
-            QVERIFY(close(length(c).in_mm(), summed(c, end_of(c)), 5e-3));
+            QVERIFY(near(length(c).in_mm(), summed(c, end_of(c)), 5e-3));
             const double time = between(rng, 0.05, end_of(c) - 0.05);
-            QVERIFY(close(length_to(c, time).in_mm(), summed(c, time), 5e-3));
+            QVERIFY(near(length_to(c, time).in_mm(), summed(c, time), 5e-3));
         }
     }
     void the_length_to_an_end_is_nothing_or_all()
@@ -153,8 +154,8 @@ private slots:
         const Curve c = random_curve(rng);
         QCOMPARE(length_to(c, 0), Length{});
         QCOMPARE(length_to(c, -1), Length{});
-        QVERIFY(close(length_to(c, end_of(c)).in_mm(), length(c).in_mm()));
-        QVERIFY(close(length_to(c, end_of(c) + 1).in_mm(), length(c).in_mm()));
+        QVERIFY(near(length_to(c, end_of(c)).in_mm(), length(c).in_mm()));
+        QVERIFY(near(length_to(c, end_of(c) + 1).in_mm(), length(c).in_mm()));
     }
     void a_time_is_found_by_its_length_and_the_other_way_round()
     {
@@ -163,11 +164,11 @@ private slots:
             const Curve c = random_curve(rng, 2);
             const double want = length(c).in_mm() * between(rng, 0.02, 0.98);
             const double time = time_at(c, Length::mm(want));
-            QVERIFY(close(length_to(c, time).in_mm(), want, 2 * curve_tolerance.in_mm()));
+            QVERIFY(near(length_to(c, time).in_mm(), want, 2 * curve_tolerance.in_mm()));
         }
         const Curve c = random_curve(rng, 2);
-        QVERIFY(close(time_at(c, {}), 0, 1e-6));
-        QVERIFY(close(time_at(c, length(c)), end_of(c), 1e-6));
+        QVERIFY(near(time_at(c, {}), 0, 1e-6));
+        QVERIFY(near(time_at(c, length(c)), end_of(c), 1e-6));
     }
     // Eased, a straight line stays straight and does not run evenly any more.
     void a_time_is_found_on_a_straight_line_that_was_eased()
@@ -175,7 +176,7 @@ private slots:
         const Curve c = eased(straight({0, 0}, {0, -600}), {0, 0}, {0, -40});
         for (double along = 0; along <= 640; along += 32) {
             const Point at = c.pointAt(time_at(c, Length::mm(along)));
-            QVERIFY(std::abs(at[Geom::Y] + along) < 1e-5);
+            QVERIFY(near(at[Geom::Y] + along, 0, 1e-5));
         }
     }
     void halves_are_the_whole()
@@ -187,7 +188,7 @@ private slots:
             const auto [before, after] = split(c, time);
             QVERIFY(same(before.finalPoint(), at_time(c, time), 1e-7));
             QVERIFY(same(before.finalPoint(), after.initialPoint(), 1e-12));
-            QVERIFY(close((length(before) + length(after)).in_mm(), length(c).in_mm(), 3e-3));
+            QVERIFY(near((length(before) + length(after)).in_mm(), length(c).in_mm(), 3e-3));
             // Smooth where it was parted.
             QVERIFY(between_directions(end_direction(before), start_direction(after)) < 1e-4);
             const Curve again = joined(before, after);
@@ -210,7 +211,7 @@ private slots:
         for (int i = 0; i < 60; ++i) {
             const Curve c = i % 2 ? smooth_curve(rng) : cornered_curve(rng);
             QVERIFY(same(reversed(reversed(c)), c));
-            QVERIFY(close(length(reversed(c)).in_mm(), length(c).in_mm(), 2e-3));
+            QVERIFY(near(length(reversed(c)).in_mm(), length(c).in_mm(), 2e-3));
             QVERIFY(same(start_direction(reversed(c)), -end_direction(c), 1e-9));
             const Point by{between(rng, -90, 90), between(rng, -90, 90)};
             QVERIFY(same(moved(moved(c, by), -by), c, 1e-9));
@@ -239,7 +240,7 @@ private slots:
             // Where two run into each other they still do.
             const Curve bent = eased(smooth_curve(rng), a, b);
             const auto p = all_controls(bent);
-            QVERIFY(std::abs(Geom::angle_between(p[3] - p[2], p[4] - p[3])) < 1e-9);
+            QVERIFY(near(Geom::angle_between(p[3] - p[2], p[4] - p[3]), 0, 1e-9));
         }
     }
     void an_eased_shift_moves_its_ends_by_what_was_asked_and_keeps_their_directions()
@@ -304,10 +305,10 @@ private slots:
             const Curve c = random_curve(rng, 2);
             const double angle = between(rng, -0.6, 0.6);
             const Curve start = start_turned(c, angle);
-            QVERIFY(close(Geom::angle_between(start_direction(c), start_direction(start)), angle, 1e-9));
+            QVERIFY(near(Geom::angle_between(start_direction(c), start_direction(start)), angle, 1e-9));
             QVERIFY(same(end_direction(start), end_direction(c)));
             const Curve end = end_turned(c, angle);
-            QVERIFY(close(Geom::angle_between(end_direction(c), end_direction(end)), angle, 1e-9));
+            QVERIFY(near(Geom::angle_between(end_direction(c), end_direction(end)), angle, 1e-9));
             QVERIFY(same(end.initialPoint(), c.initialPoint()) && same(end.finalPoint(), c.finalPoint()));
         }
     }
@@ -318,7 +319,7 @@ private slots:
         for (const double share : {0.97, 1.0, 1.03, 1.08}) {
             const Length want = length(arch) * share;
             const Curve out = ends_scaled_to_length(arch, want);
-            QVERIFY(close(length(out).in_mm(), want.in_mm(), 0.01));
+            QVERIFY(near(length(out).in_mm(), want.in_mm(), 0.01));
             QVERIFY(same(out.initialPoint(), arch.initialPoint()) && same(out.finalPoint(), arch.finalPoint()));
             QVERIFY(between_directions(start_direction(out), start_direction(arch)) < 1e-9);
         }
@@ -343,14 +344,14 @@ private slots:
             const Curve c = random_curve(rng, 2);
             const Point from{between(rng, -60, 400), between(rng, -200, 200)};
             const auto near = nearest(c, from);
-            QVERIFY(close(Geom::distance(at_time(c, near.time), from), near.off, 1e-6));
+            QVERIFY(sartorum::near(Geom::distance(at_time(c, near.time), from), near.off, 1e-6));
             for (int k = 0; k <= 400; ++k)
                 QVERIFY(Geom::distance(at_time(c, 2.0 * k / 400), from) >= near.off - 1e-6);
         }
         const Curve line = straight({0, 0}, {100, 0});
         QVERIFY(nearest(line, {30, 5}).inside);
         QVERIFY(!nearest(line, {-8, 5}).inside && !nearest(line, {108, -5}).inside);
-        QVERIFY(close(nearest(line, {30, 5}).off, 5) && close(nearest(line, {103, 4}).off, 5));
+        QVERIFY(near(nearest(line, {30, 5}).off, 5) && near(nearest(line, {103, 4}).off, 5));
     }
     void points_along_it_are_as_near_as_was_asked()
     {
@@ -386,13 +387,13 @@ private slots:
             };
             return zero_between(low, high, f(low), f(high), 1e-10, counted);
         };
-        QVERIFY(close(found([](double x) { return x * x - 2; }, 0, 2), std::numbers::sqrt2, 1e-9));
+        QVERIFY(near(found([](double x) { return x * x - 2; }, 0, 2), std::numbers::sqrt2, 1e-9));
         QVERIFY(calls < 25);
-        QVERIFY(close(found([](double x) { return std::exp(x) - 5; }, -3, 9), std::log(5.0), 1e-9));
+        QVERIFY(near(found([](double x) { return std::exp(x) - 5; }, -3, 9), std::log(5.0), 1e-9));
         QVERIFY(calls < 40);
-        QVERIFY(close(found([](double x) { return x * x * x; }, -1, 2), 0, 1e-3));
+        QVERIFY(near(found([](double x) { return x * x * x; }, -1, 2), 0, 1e-3));
         // Already there, and flat all the way: it ends.
-        QVERIFY(close(found([](double x) { return x; }, 0, 1), 0, 1e-9));
+        QVERIFY(near(found([](double x) { return x; }, 0, 1), 0, 1e-9));
         QVERIFY(found([](double) { return 0.0; }, 3, 4) >= 3);
     }
     // An answer that gives nine tenths of what is asked settles on what gives all of it; one that gives nothing,
@@ -405,7 +406,7 @@ private slots:
             ++calls;
             return wished - by * 0.9;
         });
-        QVERIFY(most_of_it && close(most_of_it->in_mm(), 20 / 0.9, 1e-5));
+        QVERIFY(most_of_it && near(most_of_it->in_mm(), 20 / 0.9, 1e-5));
         QVERIFY(calls < 12);
         for (const double gives : {0.0, -0.5, 3.0}) {
             const auto never = settle(wished, Length::mm(1e-3), "x",

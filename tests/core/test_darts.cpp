@@ -10,6 +10,7 @@
 #include "core/paper/redraw/darts.h"
 #include "core/pattern/dart.h"
 #include "core/pattern/garment_measure.h"
+#include "near.h"
 #include "skirts.h"
 #include "tests.h"
 
@@ -104,8 +105,8 @@ private slots:
         for (const double angle : {0.05, 0.2, 0.6}) {
             for (const double leg : {60.0, 140.0}) {
                 const Dart d = wedge(leg, angle, 1.1);
-                QVERIFY(close(dart_radians(d), angle, 1e-12));
-                QVERIFY(close(mouth_width(d).in_mm(), 2 * leg * std::sin(angle / 2), 1e-9));
+                QVERIFY(near(dart_radians(d), angle, 1e-12));
+                QVERIFY(near(mouth_width(d).in_mm(), 2 * leg * std::sin(angle / 2), 1e-9));
             }
         }
     }
@@ -115,26 +116,26 @@ private slots:
         const auto how = closing(d);
         QVERIFY(far(d.leg_b * how, d.leg_a) < 1e-9);
         QVERIFY(far(d.tip * how, d.tip) < 1e-12);
-        QVERIFY(close(how.det(), 1, 1e-12));  // turned, not stretched
+        QVERIFY(near(how.det(), 1, 1e-12));  // turned, not stretched
         Dart pleat = d;
         pleat.kind = DartKind::Pleat;
         const auto slid = closing(pleat);
         QVERIFY(far(d.leg_b * slid, d.leg_a) < 1e-9);
-        QVERIFY(close(far(d.tip * slid, d.tip), mouth_width(d).in_mm(), 1e-9));
+        QVERIFY(near(far(d.tip * slid, d.tip), mouth_width(d).in_mm(), 1e-9));
         QCOMPARE(dart_radians(pleat), 0.0);
     }
     void what_it_takes_narrows_to_nothing_at_the_tip()
     {
         // Upright dart, mouth 30 wide at the level 0, tip 100 above.
         const Dart dart{{15, 0}, {-15, 0}, {0, 100}};
-        QVERIFY(close(taken_at(dart, 0).in_mm(), 30));
-        QVERIFY(close(taken_at(dart, 50).in_mm(), 15));
-        QVERIFY(close(taken_at(dart, 90).in_mm(), 3));
+        QVERIFY(near(taken_at(dart, 0).in_mm(), 30));
+        QVERIFY(near(taken_at(dart, 50).in_mm(), 15));
+        QVERIFY(near(taken_at(dart, 90).in_mm(), 3));
         QCOMPARE(taken_at(dart, 101), Length{});
         QCOMPARE(taken_at(dart, -1), Length{});
         Dart tuck = dart;
         tuck.kind = DartKind::Tuck;
-        QVERIFY(close(taken_at(tuck, 90).in_mm(), 30));
+        QVERIFY(near(taken_at(tuck, 90).in_mm(), 30));
         Dart pleat = dart;
         pleat.kind = DartKind::Pleat;
         QCOMPARE(taken_at(pleat, 50), Length{});
@@ -152,12 +153,12 @@ private slots:
             const Point peak = mouth[0].finalPoint();
             const Point middle = (d.leg_a + d.leg_b) / 2;
             // The peak stands on the fold line from the tip through the mouth's middle.
-            QVERIFY(std::abs(Geom::cross(peak - d.tip, middle - d.tip)) < 1e-6 * Geom::dot(middle, middle));
+            QVERIFY(near(Geom::cross(peak - d.tip, middle - d.tip), 0, 1e-6 * Geom::dot(middle, middle)));
             // At leg_b the mouth leaves as the edge arrives at leg_a, turned by the dart and mirrored over its
             // leg.
             const double at_a = rays(d.tip - d.leg_a, -before);
             const double at_b = rays(d.tip - d.leg_b, peak - d.leg_b);
-            QVERIFY(close(at_a, at_b, 1e-9));
+            QVERIFY(near(at_a, at_b, 1e-9));
         }
     }
     void the_sewn_run_is_as_long_as_its_edges_and_smooth_over_its_darts()
@@ -167,12 +168,12 @@ private slots:
             const Piece front = darted_front(rng);
             for (const auto role : {EdgeRole::Side, EdgeRole::Waist, EdgeRole::Armhole}) {
                 const Curve run = closed_run(front, role);
-                QVERIFY(close(length(run).in_mm(), mm_of(front, role), 5e-3));
+                QVERIFY(near(length(run).in_mm(), mm_of(front, role), 5e-3));
                 // The block's side seam is straight with its dart closed.
                 for (std::size_t k = 1; k < run.size_default(); ++k) {
                     const double corner =
                         Geom::angle_between(run[k - 1].unitTangentAt(1), run[k].unitTangentAt(0));
-                    if (role == EdgeRole::Side) QVERIFY(std::abs(corner) < 0.02);
+                    if (role == EdgeRole::Side) QVERIFY(near(corner, 0, 0.02));
                 }
             }
         }
@@ -187,7 +188,7 @@ private slots:
             const Point tip = p.darts[d].tip + Point{between(rng, -15, 15), between(rng, -15, 15)};
             redraw_dart(p, mouth, tip);
             QVERIFY(far(p.darts[d].tip, tip) < 1e-12);
-            QVERIFY(close(far(p.darts[d].leg_a, tip), far(p.darts[d].leg_b, tip), 1e-9));
+            QVERIFY(near(far(p.darts[d].leg_a, tip), far(p.darts[d].leg_b, tip), 1e-9));
             QVERIFY(closed_outline(p));
             // Folded, the mouth's neighbours meet: leg_b comes to lie on leg_a.
             QVERIFY(far(p.edges[mouth + 1].curve.initialPoint() * closing(p.darts[d]), p.darts[d].leg_a) < 1e-6);
@@ -203,10 +204,10 @@ private slots:
             const double before = between(rng, 5, 35);
             aim_dart(p, mouth, bp, Length::mm(before));
             const Dart& d = p.darts[dart_at(p, mouth)];
-            QVERIFY(close(far(d.tip, bp), before, 1e-9));
+            QVERIFY(near(far(d.tip, bp), before, 1e-9));
             const Point middle = (d.leg_a + d.leg_b) / 2;
             QVERIFY(rays(middle - bp, d.tip - bp) < 1e-3);
-            QVERIFY(close(far(d.leg_a, d.tip), far(d.leg_b, d.tip), 1e-9));
+            QVERIFY(near(far(d.leg_a, d.tip), far(d.leg_b, d.tip), 1e-9));
         }
     }
     void angles_are_kept_when_a_dart_is_turned_into_another_place()
@@ -223,15 +224,15 @@ private slots:
             const double at = far(point_at(front, place), bp);
             Pivoted out = pivoted_into_place(front, side, place, bp, part);
             QCOMPARE(out.mouths.size(), std::size_t{2});
-            QVERIFY(close(open_radians(out.piece, out.mouths[0], bp), whole - part, 1e-6));
-            QVERIFY(close(open_radians(out.piece, out.mouths[1], bp), part, 1e-6));
+            QVERIFY(near(open_radians(out.piece, out.mouths[0], bp), whole - part, 1e-6));
+            QVERIFY(near(open_radians(out.piece, out.mouths[1], bp), part, 1e-6));
             // Mouths are chords: 2·r·sin(angle / 2) at its own distance from the pivot.
             const auto& edges = out.piece.edges;
             const double wide =
                 far(edges[out.mouths[1] - 1].curve.finalPoint(), edges[out.mouths[1] + 1].curve.initialPoint());
-            QVERIFY(close(wide, 2 * at * std::sin(part / 2), 1e-3));
+            QVERIFY(near(wide, 2 * at * std::sin(part / 2), 1e-3));
             for (const auto role : {EdgeRole::Armhole, EdgeRole::Side, EdgeRole::Shoulder, EdgeRole::Neck})
-                QVERIFY(close(mm_of(out.piece, role), mm_of(front, role), 5e-3));
+                QVERIFY(near(mm_of(out.piece, role), mm_of(front, role), 5e-3));
             // Drawn again from their mouths the outline is whole.
             for (const auto mouth : out.mouths) aim_dart(out.piece, mouth, bp, Length::mm(20));
             QVERIFY(closed_outline(out.piece));
@@ -253,8 +254,8 @@ private slots:
             QVERIFY(!mouth_in(out.piece, EdgeRole::Side));
             QCOMPARE(edge_index(out.piece, EdgeRole::Side), edge_index(out.piece, EdgeRole::Side, true));
             QVERIFY(mouth_in(out.piece, EdgeRole::Shoulder) == out.mouths[0]);
-            QVERIFY(close(all_darts_at(out.piece, bp), all, 2e-3));
-            QVERIFY(close(mm_of(out.piece, EdgeRole::Side), mm_of(front, EdgeRole::Side), 0.05));
+            QVERIFY(near(all_darts_at(out.piece, bp), all, 2e-3));
+            QVERIFY(near(mm_of(out.piece, EdgeRole::Side), mm_of(front, EdgeRole::Side), 0.05));
             QVERIFY(closed_outline(out.piece));
         }
     }
@@ -271,10 +272,10 @@ private slots:
             const double angle = 2 * std::asin(pinch / 2 / away);
             const double was = radians_at(front, side, bp);
             Pivoted out = pivoted_into_dart(front, place, side, bp, angle);
-            QVERIFY(close(open_radians(out.piece, out.mouths.front(), bp), was + angle, 3e-3));
+            QVERIFY(near(open_radians(out.piece, out.mouths.front(), bp), was + angle, 3e-3));
             // The edge lost about the pinch, and is one edge still.
             const double lost = mm_of(front, EdgeRole::Neck) - mm_of(out.piece, EdgeRole::Neck);
-            QVERIFY2(close(lost, pinch, pinch * 0.2 + 0.2), qPrintable(QString::number(lost)));
+            QVERIFY2(near(lost, pinch, pinch * 0.2 + 0.2), qPrintable(QString::number(lost)));
             QCOMPARE(edge_index(out.piece, EdgeRole::Neck), edge_index(out.piece, EdgeRole::Neck, true));
             aim_dart(out.piece, out.mouths.front(), bp, Length::mm(20));
             QVERIFY(closed_outline(out.piece));
@@ -294,7 +295,7 @@ private slots:
                 for (std::size_t k = 0; k < at.edge; ++k) {
                     if (front.edges[k].role == EdgeRole::Side) sum += length(front.edges[k].curve);
                 }
-                QVERIFY(close(sum.in_mm(), (side * share).in_mm(), 5e-3));
+                QVERIFY(near(sum.in_mm(), (side * share).in_mm(), 5e-3));
                 const OutlinePlace again = place_near(front, EdgeRole::Side, point_at(front, at));
                 QVERIFY(far(point_at(front, again), point_at(front, at)) < 1e-3);
             }
@@ -316,8 +317,8 @@ private slots:
             QCOMPARE(second, at.edge + 1);
             QCOMPARE(p.edges.size(), front.edges.size() + 1);
             QCOMPARE(p.edges[second].role, EdgeRole::Armhole);
-            QVERIFY(close(mm_of(p, EdgeRole::Armhole), mm_of(front, EdgeRole::Armhole), 3e-3));
-            QVERIFY(close(area_mm2(p), area_mm2(front), 1e-4));
+            QVERIFY(near(mm_of(p, EdgeRole::Armhole), mm_of(front, EdgeRole::Armhole), 3e-3));
+            QVERIFY(near(area_mm2(p), area_mm2(front), 1e-4));
         }
     }
     void cut_panels_are_all_the_paper_and_join_to_it_again()
@@ -328,16 +329,16 @@ private slots:
             const double level = guide(front, GuideKind::LengthenShorten)->a[Geom::Y] + between(rng, -8, 8);
             const auto cut = cut_through(front, {0, level}, {1, 0});
             QVERIFY(cut.has_value());
-            QVERIFY(close(area_mm2(cut->first) + area_mm2(cut->second), area_mm2(front), 1e-3));
+            QVERIFY(near(area_mm2(cut->first) + area_mm2(cut->second), area_mm2(front), 1e-3));
             QVERIFY(closed_outline(cut->first) && closed_outline(cut->second));
             QCOMPARE(cut->first.darts.size() + cut->second.darts.size() >= front.darts.size(), true);
             // Above the cut lies above it, below it below.
             QVERIFY(bounds(cut->first).min()[Geom::Y] > level - 1e-6);
             QVERIFY(bounds(cut->second).max()[Geom::Y] < level + 1e-6);
             const Piece again = rejoined(cut->first, cut->second);
-            QVERIFY(close(area_mm2(again), area_mm2(front), 1e-3));
+            QVERIFY(near(area_mm2(again), area_mm2(front), 1e-3));
             for (const auto role : {EdgeRole::Side, EdgeRole::Centre, EdgeRole::Armhole, EdgeRole::Neck})
-                QVERIFY(close(mm_of(again, role), mm_of(front, role), 5e-3));
+                QVERIFY(near(mm_of(again, role), mm_of(front, role), 5e-3));
         }
     }
     void a_spread_adds_its_strip_and_a_fold_takes_its_band()
@@ -351,13 +352,13 @@ private slots:
             const auto spread = spread_across(front, {0, level}, {1, 0}, {0, -amount});
             QVERIFY(spread.has_value());
             // A parallelogram as wide as the paper is at the line, the opening's two sides straight.
-            QVERIFY(close(area_mm2(spread->whole) - area_mm2(front), amount * wide, 1e-3));
-            QVERIFY(close(mm_of(spread->whole, EdgeRole::Centre) - mm_of(front, EdgeRole::Centre), amount, 1e-6));
+            QVERIFY(near(area_mm2(spread->whole) - area_mm2(front), amount * wide, 1e-3));
+            QVERIFY(near(mm_of(spread->whole, EdgeRole::Centre) - mm_of(front, EdgeRole::Centre), amount, 1e-6));
             const auto folded = folded_out(front, {0, level}, {1, 0}, {0, -amount / 2});
             if (!folded) continue;
             const double gone = area_mm2(front) - area_mm2(folded->whole);
             const double below = width_at(front, level - amount / 2).value_or(Length::mm(wide)).in_mm();
-            QVERIFY(close(gone, amount / 2 * (wide + below) / 2, amount * 3));
+            QVERIFY(near(gone, amount / 2 * (wide + below) / 2, amount * 3));
         }
     }
     void a_turned_panel_turns_about_its_hinge()
@@ -372,12 +373,11 @@ private slots:
         const double angle = 0.06;
         const Motion turn{1, hinge, angle, {0, 0}};
         QVERIFY(far(hinge * whole_motion(turn), hinge) < 1e-9);
-        QVERIFY(close(far(open * whole_motion(turn), open), 2 * far(open, hinge) * std::sin(angle / 2), 1e-9));
+        QVERIFY(near(far(open * whole_motion(turn), open), 2 * far(open, hinge) * std::sin(angle / 2), 1e-9));
         // Half of a motion, for the film, is half of the angle and half of the way.
         const Motion slide{1, {}, 0, {6, -8}};
         QVERIFY(far(open * whole_motion(slide, 0.5), open + Point{3, -4}) < 1e-9);
-        QVERIFY(
-            close(far(open * whole_motion(turn, 0.5), open), 2 * far(open, hinge) * std::sin(angle / 4), 1e-9));
+        QVERIFY(near(far(open * whole_motion(turn, 0.5), open), 2 * far(open, hinge) * std::sin(angle / 4), 1e-9));
     }
     void a_rigid_movement_is_a_turn_about_any_place_and_a_way()
     {
@@ -412,7 +412,7 @@ private slots:
                                  qPrintable(QString{"%1, panel %2"}.arg(entry.key.data()).arg(p)));
                         QVERIFY(largest_gap(panels_at(picture, 1)[p], picture.panels[p]) < 1e-6);
                         // Paper is neither stretched nor cut on its way.
-                        QVERIFY2(close(area_mm2(middle[p]), area_mm2(picture.panels[p]), 0.01), entry.key.data());
+                        QVERIFY2(near(area_mm2(middle[p]), area_mm2(picture.panels[p]), 0.01), entry.key.data());
                     }
                     ++films;
                 }
@@ -430,12 +430,11 @@ private slots:
             const auto out = centre_straightened(turned);
             const Curve& centre = edge(out.piece, EdgeRole::Centre).curve;
             QVERIFY(is_straight(centre, 0));
-            QVERIFY(close(centre.initialPoint()[Geom::X], 0, 1e-9) &&
-                    close(centre.finalPoint()[Geom::X], 0, 1e-9));
+            QVERIFY(near(centre.initialPoint()[Geom::X], 0, 1e-9) && near(centre.finalPoint()[Geom::X], 0, 1e-9));
             QVERIFY(closed_outline(out.piece));
             // What it says was added or taken at the neck is what the neck grew or shrank by.
-            QVERIFY(close(out.at_neck.in_mm(), mm_of(out.piece, EdgeRole::Neck) - mm_of(turned, EdgeRole::Neck),
-                          1e-6));
+            QVERIFY(
+                near(out.at_neck.in_mm(), mm_of(out.piece, EdgeRole::Neck) - mm_of(turned, EdgeRole::Neck), 1e-6));
         }
     }
 };

@@ -13,6 +13,7 @@
 #include "dresses.h"
 #include "faces.h"
 #include "gored_skirts.h"
+#include "near.h"
 #include "one_size.h"
 #include "tests.h"
 #include "trousers_bench.h"
@@ -48,9 +49,9 @@ private slots:
         Piece p = face(skirt_part(test::plain_skirt()), PieceRole::Back);
         const double flat = mm(flat_length(p, EdgeRole::Waist));
         p.edges.front().gathered = Length::mm(30);
-        QVERIFY(std::abs(mm(sewn_length(p, EdgeRole::Waist)) - (flat - 30)) < 1e-9);
-        QVERIFY(std::abs(mm(waist_run(p).length) - (flat - 30)) < 1e-9);
-        QVERIFY(std::abs(mm(top_length(p)) - flat) < 1e-9);
+        QVERIFY(near(mm(sewn_length(p, EdgeRole::Waist)), (flat - 30), 1e-9));
+        QVERIFY(near(mm(waist_run(p).length), (flat - 30), 1e-9));
+        QVERIFY(near(mm(top_length(p)), flat, 1e-9));
         QVERIFY(check_piece(p).has_value());
         QVERIFY(!same_paper(p, face(skirt_part(test::plain_skirt()), PieceRole::Back)));
         Piece wrong = p;
@@ -68,22 +69,25 @@ private slots:
             const Piece& was = face(g, PieceRole::Back);
             const Piece& now = face(out->garment, PieceRole::Back);
             QVERIFY(!unsound(now) && check_piece(now).has_value());
-            QVERIFY(std::abs(mm(measured_alone(out->garment.pieces, GarmentMeasure::Hip) -
-                                measured_alone(g.pieces, GarmentMeasure::Hip)) -
-                             80) < 0.01);
+            QVERIFY(near(mm(measured_alone(out->garment.pieces, GarmentMeasure::Hip) -
+                            measured_alone(g.pieces, GarmentMeasure::Hip)) -
+                             80,
+                         0, 0.01));
             double sewn = 0;
             for (const auto role : {PieceRole::Front, PieceRole::Back})
                 sewn += mm(sewn_length(face(out->garment, role), EdgeRole::Waist) -
                            sewn_length(face(g, role), EdgeRole::Waist));
-            QVERIFY(std::abs(sewn) < 1e-6);
+            QVERIFY(near(sewn, 0, 1e-6));
             // Half of it on this half; the waist runs a little on the slant.
-            QVERIFY(std::abs(mm(gathered_in(now, EdgeRole::Waist)) - 40) < 4);
+            QVERIFY(near(mm(gathered_in(now, EdgeRole::Waist)), 40, 4));
             const double hip = guide(was, GuideKind::Hip)->a[Geom::Y];
-            QVERIFY(std::abs(mm(*width_at(now, hip) - *width_at(was, hip)) - 40) < 0.01);
-            QVERIFY(std::abs(mm(*width_at(face(out->garment, PieceRole::Front), hip) -
-                                *width_at(face(g, PieceRole::Front), hip))) < 0.01);
-            QVERIFY(std::abs(mm(sewn_length(now, EdgeRole::Side) -
-                                sewn_length(face(out->garment, PieceRole::Front), EdgeRole::Side))) < 0.05);
+            QVERIFY(near(mm(*width_at(now, hip) - *width_at(was, hip)), 40, 0.01));
+            QVERIFY(near(mm(*width_at(face(out->garment, PieceRole::Front), hip) -
+                            *width_at(face(g, PieceRole::Front), hip)),
+                         0, 0.01));
+            QVERIFY(near(mm(sewn_length(now, EdgeRole::Side) -
+                            sewn_length(face(out->garment, PieceRole::Front), EdgeRole::Side)),
+                         0, 0.05));
             for (std::size_t i = 0; i < was.darts.size(); ++i)
                 QVERIFY(Geom::distance(was.darts[i].tip, now.darts[i].tip) < 1e-6);
             QVERIFY(!alter_width_at_hip(g, gathered_by(-20)).has_value());  // nothing is gathered there yet
@@ -108,11 +112,11 @@ private slots:
                 sewn += mm(sewn_length(out->garment.pieces[i], EdgeRole::Waist) -
                            sewn_length(has.pieces[i], EdgeRole::Waist));
             }
-            QVERIFY(std::abs(sewn - 20) < 1e-9);
+            QVERIFY(near(sewn, 20, 1e-9));
             const Length all = waist_gathers(has) * 2.0;
             const auto more = alter_width_at_waist(has, {all + Length::mm(1), std::size_t{2}});
             QVERIFY(!more.has_value());
-            QVERIFY(std::abs(mm(more.error().high - all)) < 1e-6);
+            QVERIFY(near(mm(more.error().high - all), 0, 1e-6));
             QVERIFY(alter_width_at_waist(has, gathered_by(-30)).has_value());
             QVERIFY(!alter_width_at_waist(has, gathered_by(-5000)).has_value());
         }
@@ -157,12 +161,12 @@ private slots:
         auto c = bench();
         const auto line = line_of(c, AdjustmentKind::WidthAtHip, PartKind::Trousers);
         QCOMPARE(line.state, LineState::Accepted);
-        QVERIFY(std::abs(mm(line.amount) - 60) < 0.01);
+        QVERIFY(near(mm(line.amount), 60, 0.01));
         QVERIFY(c.checks.seams_hold());
-        QVERIFY(std::abs(mm(c.altered_flat.of(GarmentMeasure::Band) - c.traced_flat.of(GarmentMeasure::Band))) <
-                0.05);
-        QVERIFY(std::abs(mm(c.altered_flat.of(GarmentMeasure::Waist) - c.traced_flat.of(GarmentMeasure::Waist))) <
-                0.05);
+        QVERIFY(
+            near(mm(c.altered_flat.of(GarmentMeasure::Band) - c.traced_flat.of(GarmentMeasure::Band)), 0, 0.05));
+        QVERIFY(
+            near(mm(c.altered_flat.of(GarmentMeasure::Waist) - c.traced_flat.of(GarmentMeasure::Waist)), 0, 0.05));
     }
     // Drawn with gathers, what the waist lacks comes out of them.
     void a_plan_of_a_gathered_pattern()
@@ -181,8 +185,8 @@ private slots:
         const auto c = bench();
         QCOMPARE(line_of(c, AdjustmentKind::WidthAtWaist, PartKind::Trousers).method, std::size_t{2});
         QVERIFY(c.checks.seams_hold());
-        QVERIFY(std::abs(mm(c.altered_flat.of(GarmentMeasure::Band) - c.traced_flat.of(GarmentMeasure::Band)) -
-                         24) < 0.1);
+        QVERIFY(near(mm(c.altered_flat.of(GarmentMeasure::Band) - c.traced_flat.of(GarmentMeasure::Band)) - 24, 0,
+                     0.1));
     }
     // A dress whose back skirt is gathered: it walks as drawn, and goes with a bodice that gets wider.
     void a_dress_with_a_gathered_back_skirt()
@@ -216,7 +220,7 @@ private slots:
         const auto* was = find_piece(bench.pattern.sizes[0].pieces, "skirt-back");
         const auto* now = find_piece(c.altered.pieces, "skirt-back");
         QVERIFY(gathered_in(*was, EdgeRole::Waist) - gathered_in(*now, EdgeRole::Waist) > Length::mm(5));
-        QVERIFY(std::abs(mm(flat_length(*now, EdgeRole::Waist) - flat_length(*was, EdgeRole::Waist))) < 0.5);
+        QVERIFY(near(mm(flat_length(*now, EdgeRole::Waist) - flat_length(*was, EdgeRole::Waist)), 0, 0.5));
         QVERIFY(line_of(c, AdjustmentKind::WidthAtHip, PartKind::Skirt).state != LineState::Proposed);
     }
 };

@@ -12,6 +12,7 @@
 #include "core/plan/donning.h"
 #include "core/plan/finished.h"
 #include "gored_skirts.h"
+#include "near.h"
 #include "skirts.h"
 #include "tests.h"
 
@@ -149,7 +150,7 @@ private slots:
                 const Piece plain = as_plain(p, f);
                 QVERIFY(edge_index(plain, EdgeRole::Side) && edge_index(plain, EdgeRole::Centre));
                 QVERIFY(signed_area_mm2(plain) < 0);
-                QVERIFY(std::abs(area_mm2(plain) - area_mm2(p)) < 1e-6);
+                QVERIFY(near(area_mm2(plain), area_mm2(p), 1e-6));
                 const Piece back = as_gore(plain, f, p);
                 QVERIFY(same_paper(back, p));
             }
@@ -173,10 +174,10 @@ private slots:
             g.pieces = pieces;
             const Pattern p = in_sizes(g, 2);
             const auto flat = measure_flat(p.sizes.front().pieces);
-            QVERIFY(abs(flat.of(GarmentMeasure::Waist) - g.waist) < Length::mm(0.1));
-            QVERIFY(abs(flat.of(GarmentMeasure::Hip) - g.hip) < Length::mm(0.1));
+            QVERIFY(near(flat.of(GarmentMeasure::Waist), g.waist, Length::mm(0.1)));
+            QVERIFY(near(flat.of(GarmentMeasure::Hip), g.hip, Length::mm(0.1)));
             const double hip = girth({p.sizes.front().pieces, {}}, hip_of);
-            QVERIFY(std::abs(hip - g.hip.in_mm()) < 0.1);
+            QVERIFY(near(hip, g.hip.in_mm(), 0.1));
         }
     }
 
@@ -208,18 +209,18 @@ private slots:
             for (const double by : {24.0, -18.0, 60.0}) {
                 const auto hip = need(compute(work_of(pattern, chart, body_of(chart, 1),
                                                       accepting(AdjustmentKind::WidthAtHip, Length::mm(by)))));
-                QVERIFY(std::abs(girth(hip.altered, hip_of) - girth(hip.traced, hip_of) - by) < 0.05);
+                QVERIFY(near(girth(hip.altered, hip_of) - girth(hip.traced, hip_of), by, 0.05));
                 const double flanks = 2.0 * (2 * pieces - 1);
                 for (const auto& p : hip.altered.pieces) {
                     const double own = hip_of(p) - hip_of(*find_piece(hip.traced.pieces, p.id));
                     const double sides = (edge_index(p, EdgeRole::Inner) ? 2 : 1);
-                    QVERIFY(std::abs(own - by / 2 / flanks * sides) < 0.05);
+                    QVERIFY(near(own, by / 2 / flanks * sides, 0.05));
                 }
                 QVERIFY(walks(hip));
                 const auto waist = need(compute(work_of(pattern, chart, body_of(chart, 1),
                                                         accepting(AdjustmentKind::WidthAtWaist, Length::mm(by)))));
-                QVERIFY(std::abs(girth(waist.altered, waist_of) - girth(waist.traced, waist_of) - by) < 0.05);
-                QVERIFY(std::abs(girth(waist.altered, hip_of) - girth(waist.traced, hip_of)) < 0.05);
+                QVERIFY(near(girth(waist.altered, waist_of) - girth(waist.traced, waist_of), by, 0.05));
+                QVERIFY(near(girth(waist.altered, hip_of), girth(waist.traced, hip_of), 0.05));
                 QVERIFY(walks(waist));
             }
         }
@@ -243,13 +244,13 @@ private slots:
                     const auto drop = [](const Piece& x) {
                         return outer_line(x).initialPoint()[Geom::Y] - guide(x, GuideKind::Hip)->b[Geom::Y];
                     };
-                    QVERIFY(std::abs(drop(p) - drop(was) - by) < 0.3);
+                    QVERIFY(near(drop(p) - drop(was), by, 0.3));
                     const Piece& hemmed = *find_piece(longer.altered.pieces, p.id);
-                    QVERIFY(std::abs((length(outer_line(hemmed)) - length(outer_line(was))).in_mm() - by) < 0.05);
+                    QVERIFY(near((length(outer_line(hemmed)) - length(outer_line(was))).in_mm(), by, 0.05));
                 }
                 QVERIFY(walks(deep));
                 QVERIFY(walks(longer));
-                QVERIFY(std::abs(girth(deep.altered, hip_of) - girth(deep.traced, hip_of)) < 0.3);
+                QVERIFY(near(girth(deep.altered, hip_of), girth(deep.traced, hip_of), 0.3));
             }
         }
     }
@@ -265,9 +266,9 @@ private slots:
             const auto of = [&](const char* size, GarmentMeasure m) {
                 return measure_flat(pattern.find(size)->pieces).of(m);
             };
-            QVERIFY(abs(c.traced_flat.of(GarmentMeasure::Waist) - of("12", GarmentMeasure::Waist)) <
-                    Length::mm(0.5));
-            QVERIFY(abs(c.traced_flat.of(GarmentMeasure::Hip) - of("16", GarmentMeasure::Hip)) < Length::mm(0.5));
+            QVERIFY(
+                near(c.traced_flat.of(GarmentMeasure::Waist), of("12", GarmentMeasure::Waist), Length::mm(0.5)));
+            QVERIFY(near(c.traced_flat.of(GarmentMeasure::Hip), of("16", GarmentMeasure::Hip), Length::mm(0.5)));
         }
     }
 
@@ -280,13 +281,13 @@ private slots:
         QCOMPARE(parts_of(pattern.sizes.front().pieces), (std::vector{PartKind::Yoke, PartKind::BelowYoke}));
         const auto waist = need(compute(
             work_of(pattern, chart, body_of(chart, 1), accepting(AdjustmentKind::WidthAtWaist, Length::mm(30)))));
-        QVERIFY(std::abs(girth(waist.altered, waist_of) - girth(waist.traced, waist_of) - 30) < 0.05);
+        QVERIFY(near(girth(waist.altered, waist_of) - girth(waist.traced, waist_of), 30, 0.05));
         for (const auto& p : waist.altered.pieces) {
             if (p.part == PartKind::BelowYoke) QVERIFY(same_paper(p, *find_piece(waist.traced.pieces, p.id)));
         }
         const auto hip = need(compute(
             work_of(pattern, chart, body_of(chart, 1), accepting(AdjustmentKind::WidthAtHip, Length::mm(30)))));
-        QVERIFY(std::abs(girth(hip.altered, hip_of) - girth(hip.traced, hip_of) - 30) < 0.05);
+        QVERIFY(near(girth(hip.altered, hip_of) - girth(hip.traced, hip_of), 30, 0.05));
         for (const auto& p : hip.altered.pieces) {
             if (p.part == PartKind::Yoke) QVERIFY(same_paper(p, *find_piece(hip.traced.pieces, p.id)));
         }
@@ -308,7 +309,7 @@ private slots:
         const Piece& yoke = *find_piece(c.altered.pieces, "yoke-front");
         const Piece& side = *find_piece(c.altered.pieces, "front-2");
         const Length whole = sewn_length(yoke, EdgeRole::Side) + sewn_length(side, EdgeRole::Side);
-        QVERIFY(abs(whole - wish) < Length::mm(0.1));
+        QVERIFY(near(whole, wish, Length::mm(0.1)));
     }
 
     // From the waist down, over the seam between yoke and skirt, girths run on.
@@ -318,10 +319,10 @@ private slots:
         const auto chart = chart_of(g);
         const auto c = need(compute(work_of(in_sizes(g), chart, body_of(chart, 1), plan_in_sizes("14", "14"))));
         const auto profile = ease_profile(c).after;
-        QVERIFY(abs(profile.front().height) < Length::mm(0.1));
+        QVERIFY(near(profile.front().height, Length{}, Length::mm(0.1)));
         for (std::size_t i = 1; i < profile.size(); ++i) {
             QVERIFY(profile[i].height <= profile[i - 1].height + Length::mm(8));
-            QVERIFY(abs(profile[i].girth - profile[i - 1].girth) < Length::mm(20));
+            QVERIFY(near(profile[i].girth, profile[i - 1].girth, Length::mm(20)));
         }
         QVERIFY(std::any_of(profile.begin(), profile.end(), [&](const GirthAt& at) {
             return abs(at.girth - g.hip - Length::mm(40)) < Length::mm(6) &&
@@ -358,9 +359,9 @@ private slots:
         const auto darted = ease_profile(need(compute(work_of(p, chart, {}, plan)))).after;
         QCOMPARE(darted.size(), plain.size());
         const auto off = [&](std::size_t i) { return (plain[i].girth - darted[i].girth).in_mm(); };
-        QVERIFY(std::abs(off(0) - 40) < 1);
+        QVERIFY(near(off(0), 40, 1));
         for (std::size_t i = 0; i < plain.size(); ++i) {
-            if (plain[i].height < Length::mm(-90)) QVERIFY(std::abs(off(i)) < 0.01);
+            if (plain[i].height < Length::mm(-90)) QVERIFY(near(off(i), 0, 0.01));
         }
     }
 
@@ -373,7 +374,7 @@ private slots:
                                             accepting(AdjustmentKind::FinishedLength, Length::mm(40)))));
         QVERIFY(c.checks.hem && c.checks.hem->holds);
         for (const Length by : {c.checks.hem->front, c.checks.hem->side, c.checks.hem->back})
-            QVERIFY(abs(by - Length::mm(40)) < Length::mm(0.05));
+            QVERIFY(near(by, Length::mm(40), Length::mm(0.05)));
         Garment tilted = c.altered;
         Piece& back = tilted.pieces[face_of(tilted.pieces, PieceRole::Back)[1]];
         QCOMPARE(back.id, std::string{"back"});
@@ -382,7 +383,7 @@ private slots:
         back.edges[centre].curve = straight(line.initialPoint() - Point{0, 9}, line.finalPoint());
         const auto said = hem_level(c.traced, tilted);
         QVERIFY(said && !said->holds);
-        QVERIFY(abs(said->back - said->front - Length::mm(9)) < Length::mm(0.01));
+        QVERIFY(near(said->back - said->front, Length::mm(9), Length::mm(0.01)));
         QVERIFY(!hem_level(part_view(c.traced, PartKind::Upper), part_view(c.altered, PartKind::Upper)));
     }
 

@@ -8,6 +8,7 @@
 #include "core/pattern/garment_measure.h"
 #include "core/plan/compute.h"
 #include "faces.h"
+#include "near.h"
 #include "tests.h"
 #include "trousers_bench.h"
 
@@ -87,9 +88,9 @@ private slots:
             const auto out = alter_width_at_high_hip(g, {Length::mm(by)});
             QVERIFY(out.has_value());
             const auto& now = out->garment;
-            QVERIFY(std::abs(mm(measured_alone(now.pieces, GarmentMeasure::HighHip) - was) - by) < 0.01);
+            QVERIFY(near(mm(measured_alone(now.pieces, GarmentMeasure::HighHip) - was), by, 0.01));
             for (const auto m : {GarmentMeasure::Waist, GarmentMeasure::Hip})
-                QVERIFY(std::abs(mm(measured_alone(now.pieces, m) - measured_alone(g.pieces, m))) < 0.3);
+                QVERIFY(near(mm(measured_alone(now.pieces, m) - measured_alone(g.pieces, m)), 0, 0.3));
             double gained = 0;
             for (const auto role : {PieceRole::Front, PieceRole::Back}) {
                 const Piece& a = face(g, role);
@@ -98,8 +99,7 @@ private slots:
                 const double level = (side_top(a) + hip_level(a)) / 2;
                 gained += 2 * (polygon_width(b, level) - polygon_width(a, level));
                 // Below the hip line the old seam; above it between the two, without overshoot.
-                QVERIFY(std::abs(polygon_width(b, hip_level(a) - 30) - polygon_width(a, hip_level(a) - 30)) <
-                        0.05);
+                QVERIFY(near(polygon_width(b, hip_level(a) - 30), polygon_width(a, hip_level(a) - 30), 0.05));
                 for (int i = 1; i < 10; ++i) {
                     const double at = hip_level(a) + (side_top(a) - hip_level(a) - 2) * i / 10;
                     const double more = (polygon_width(b, at) - polygon_width(a, at)) / (by / 4);
@@ -107,12 +107,13 @@ private slots:
                 }
                 const double turn = Geom::angle_between(start_direction(edge(a, EdgeRole::Side).curve),
                                                         start_direction(edge(b, EdgeRole::Side).curve));
-                QVERIFY(std::abs(turn) < 0.02);
+                QVERIFY(near(turn, 0, 0.02));
             }
             // A polygon at the old level, while evening the seams moved the waist by a hair.
-            QVERIFY(std::abs(gained - by) < 0.5);
-            QVERIFY(std::abs(mm(sewn_length(face(now, PieceRole::Front), EdgeRole::Side) -
-                                sewn_length(face(now, PieceRole::Back), EdgeRole::Side))) < 0.02);
+            QVERIFY(near(gained, by, 0.5));
+            QVERIFY(near(mm(sewn_length(face(now, PieceRole::Front), EdgeRole::Side) -
+                            sewn_length(face(now, PieceRole::Back), EdgeRole::Side)),
+                         0, 0.02));
         }
     }
     void the_back_alone_gets_all_of_it()
@@ -122,11 +123,12 @@ private slots:
         QVERIFY(out.has_value());
         const Piece& front = face(g, PieceRole::Front);
         const double level = (side_top(front) + hip_level(front)) / 2;
-        QVERIFY(std::abs(polygon_width(face(out->garment, PieceRole::Front), level) -
-                         polygon_width(front, level)) < 0.5);
-        QVERIFY(std::abs(mm(measured_alone(out->garment.pieces, GarmentMeasure::HighHip) -
-                            measured_alone(g.pieces, GarmentMeasure::HighHip)) -
-                         24) < 0.01);
+        QVERIFY(near(polygon_width(face(out->garment, PieceRole::Front), level) - polygon_width(front, level), 0,
+                     0.5));
+        QVERIFY(near(mm(measured_alone(out->garment.pieces, GarmentMeasure::HighHip) -
+                        measured_alone(g.pieces, GarmentMeasure::HighHip)) -
+                         24,
+                     0, 0.01));
     }
     void the_calf_gains_it_with_the_crease_mid_way()
     {
@@ -135,7 +137,7 @@ private slots:
             const auto out = alter_width_at_calf(g, {Length::mm(by)});
             QVERIFY(out.has_value());
             for (const auto m : {GarmentMeasure::Knee, GarmentMeasure::LegHem, GarmentMeasure::Thigh})
-                QVERIFY(std::abs(mm(measured_alone(out->garment.pieces, m) - measured_alone(g.pieces, m))) < 0.05);
+                QVERIFY(near(mm(measured_alone(out->garment.pieces, m) - measured_alone(g.pieces, m)), 0, 0.05));
             double gained = 0;
             for (const auto role : {PieceRole::Front, PieceRole::Back}) {
                 const Piece& a = face(g, role);
@@ -147,11 +149,12 @@ private slots:
                 const auto old = lies_across(a, level);
                 const double off = (span->from + span->to) / 2 - crease;
                 const double was = (old->from + old->to) / 2 - guide(a, GuideKind::Crease)->a[Geom::X];
-                QVERIFY(std::abs(off - was) < 0.3);
+                QVERIFY(near(off, was, 0.3));
             }
-            QVERIFY(std::abs(gained - by) < 0.3);
-            QVERIFY(std::abs(mm(sewn_length(face(out->garment, PieceRole::Front), EdgeRole::Side) -
-                                sewn_length(face(out->garment, PieceRole::Back), EdgeRole::Side))) < 0.02);
+            QVERIFY(near(gained, by, 0.3));
+            QVERIFY(near(mm(sewn_length(face(out->garment, PieceRole::Front), EdgeRole::Side) -
+                            sewn_length(face(out->garment, PieceRole::Back), EdgeRole::Side)),
+                         0, 0.02));
         }
     }
     void there_and_back_restores()
@@ -186,7 +189,7 @@ private slots:
         };
         add(Measure::HighHip, 30);
         auto c = bench();
-        QVERIFY(std::abs(mm(line_of(c, AdjustmentKind::WidthAtHighHip).amount) - 30) < 0.01);
+        QVERIFY(near(mm(line_of(c, AdjustmentKind::WidthAtHighHip).amount), 30, 0.01));
         add(Measure::Waist, 30);
         add(Measure::Hip, 30);
         for (const auto kind : {AdjustmentKind::WidthAtWaist, AdjustmentKind::WidthAtHip})
@@ -194,9 +197,9 @@ private slots:
         c = bench();
         const auto high = line_of(c, AdjustmentKind::WidthAtHighHip);
         QVERIFY(high.state != LineState::Proposed);
-        QVERIFY(abs(high.proposal ? high.proposal->amount : Length{}) < Length::mm(10));
+        QVERIFY(near(high.proposal ? high.proposal->amount : Length{}, Length{}, Length::mm(10)));
         add(Measure::Calf, 25);
-        QVERIFY(std::abs(mm(line_of(bench(), AdjustmentKind::WidthAtCalf).amount) - 25) < 0.01);
+        QVERIFY(near(mm(line_of(bench(), AdjustmentKind::WidthAtCalf).amount), 25, 0.01));
     }
     // Without the chart's word nothing that is wide enough is touched.
     void where_the_chart_says_nothing_it_is_only_brought_up()
@@ -212,7 +215,7 @@ private slots:
         QVERIFY(line_of(c, AdjustmentKind::WidthAtCalf).state != LineState::Proposed);
         bench.body.readings[Measure::Calf] = {calf, calf};
         c = bench();
-        QVERIFY(std::abs(mm(line_of(c, AdjustmentKind::WidthAtCalf).amount) - 20) < 0.01);
+        QVERIFY(near(mm(line_of(c, AdjustmentKind::WidthAtCalf).amount), 20, 0.01));
         // Ordinary proportions: a high hip a third of the way up is taken up by the ease of waist and hip.
         const Length usual =
             (bench.body.readings[Measure::Waist][0] + bench.body.readings[Measure::Hip][0] * 2.0) / 3.0;

@@ -11,6 +11,7 @@
 #include "core/paper/outline_validity.h"
 #include "core/paper/redraw/leg.h"
 #include "core/plan/compute.h"
+#include "near.h"
 #include "tests.h"
 #include "trousers.h"
 
@@ -126,7 +127,7 @@ private slots:
             for (double d = 1; d < 500; d += 7) {
                 const auto times = times_where(line, Geom::Y, -d);
                 QCOMPARE(times.size(), std::size_t{1});
-                QVERIFY(std::abs(line.pointAt(times.front())[Geom::X] - wanted(d)) < 1e-6);
+                QVERIFY(near(line.pointAt(times.front())[Geom::X], wanted(d), 1e-6));
             }
         }
     }
@@ -162,10 +163,10 @@ private slots:
             const double back = between(rng, -20, 30);
             const auto out = done(AdjustmentKind::CrotchWedge, legs, {Length::mm(front), Length::mm(back), 0});
             const auto gained = [&](GarmentMeasure m) { return mm(measured(out.garment, m) - measured(legs, m)); };
-            QVERIFY(std::abs(gained(GarmentMeasure::CrotchFront) - front) < 0.1);
-            QVERIFY(std::abs(gained(GarmentMeasure::CrotchBack) - back) < 0.1);
-            QVERIFY(std::abs(gained(GarmentMeasure::Side)) < 0.5);
-            QVERIFY(std::abs(gained(GarmentMeasure::InsideLeg)) < 0.5);
+            QVERIFY(near(gained(GarmentMeasure::CrotchFront), front, 0.1));
+            QVERIFY(near(gained(GarmentMeasure::CrotchBack), back, 0.1));
+            QVERIFY(near(gained(GarmentMeasure::Side), 0, 0.5));
+            QVERIFY(near(gained(GarmentMeasure::InsideLeg), 0, 0.5));
             for (const auto& s : out.steps) {
                 if (s.kind != StepKind::OpenAtCentre && s.kind != StepKind::OverlapAtCentre) continue;
                 const Piece& was = *find_piece(legs.pieces, s.piece);
@@ -173,7 +174,7 @@ private slots:
                 const double reach = Geom::distance(line.a, line.b);
                 // The angle of a wedge so wide at so great a distance.
                 const double angle = 2 * std::asin(mm(s.amount) / 2 / reach);
-                QVERIFY(std::abs(std::abs(s.picture.motions.front().radians) - angle) < 1e-6);
+                QVERIFY(near(std::abs(s.picture.motions.front().radians), angle, 1e-6));
                 // What lies above the cut lies where turned paper lies.
                 const Piece& is = face(out.garment, was.role);
                 const Geom::Affine turn = Geom::Translate(-line.b) *
@@ -185,8 +186,8 @@ private slots:
                     const Point top = edge(was, EdgeRole::Centre).curve.finalPoint();
                     QVERIFY(Geom::distance(edge(is, EdgeRole::Centre).curve.finalPoint(), top * turn) < 0.8);
                 }
-                QVERIFY(std::abs(guide(is, GuideKind::Crease)->a[Geom::X] -
-                                 guide(is, GuideKind::Crease)->b[Geom::X]) < 1e-9);
+                QVERIFY(near(guide(is, GuideKind::Crease)->a[Geom::X] - guide(is, GuideKind::Crease)->b[Geom::X],
+                             0, 1e-9));
             }
         }
     }
@@ -207,7 +208,7 @@ private slots:
             // Straight up from below.
             const Curve& centre = edge(front_of(out.garment), EdgeRole::Centre).curve;
             const Point along = end_direction(edge(front, EdgeRole::Centre).curve);
-            QVERIFY(std::abs(Geom::cross(along, end_direction(centre))) < 1e-6);
+            QVERIFY(near(Geom::cross(along, end_direction(centre)), 0, 1e-6));
         }
     }
 
@@ -238,10 +239,10 @@ private slots:
             const auto gained = [&](GarmentMeasure m) { return mm(measured(out.garment, m) - measured(legs, m)); };
             const double both = gained(GarmentMeasure::CrotchFront) + gained(GarmentMeasure::CrotchBack);
             QVERIFY2(std::abs(both - 60) < 8, qPrintable(QString::number(both)));
-            QVERIFY(std::abs(gained(GarmentMeasure::Rise) - 30) < 0.5);
-            QVERIFY(std::abs(gained(GarmentMeasure::InsideLeg)) < 0.01);
+            QVERIFY(near(gained(GarmentMeasure::Rise), 30, 0.5));
+            QVERIFY(near(gained(GarmentMeasure::InsideLeg), 0, 0.01));
             const bool above = kind == AdjustmentKind::WaistToHip;
-            QVERIFY(std::abs(gained(GarmentMeasure::WaistToHip) - (above ? 30 : 0)) < 0.5);
+            QVERIFY(near(gained(GarmentMeasure::WaistToHip) - (above ? 30 : 0), 0, 0.5));
         }
     }
 
@@ -255,15 +256,15 @@ private slots:
             for (const auto role : {PieceRole::Front, PieceRole::Back}) {
                 const Point was = inner_leg_point(face(legs, role));
                 const Point is = inner_leg_point(face(out.garment, role));
-                QVERIFY(std::abs(was[Geom::X] - is[Geom::X] - (role == PieceRole::Front ? by : by / 2)) < 0.3);
+                QVERIFY(near(was[Geom::X] - is[Geom::X] - (role == PieceRole::Front ? by : by / 2), 0, 0.3));
                 const auto leg = [&](const Garment& g) {
                     return mm(sewn_length(face(g, role), EdgeRole::InnerLeg));
                 };
-                QVERIFY(std::abs(leg(out.garment) - leg(legs)) < 0.02);
+                QVERIFY(near(leg(out.garment), leg(legs), 0.02));
             }
             // To nothing at the knee.
-            QVERIFY(std::abs(mm(measured(out.garment, GarmentMeasure::Knee) -
-                                measured(legs, GarmentMeasure::Knee))) < 0.01);
+            QVERIFY(near(mm(measured(out.garment, GarmentMeasure::Knee) - measured(legs, GarmentMeasure::Knee)), 0,
+                         0.01));
         }
     }
 
@@ -279,13 +280,13 @@ private slots:
             for (const auto& [kind, m] : rows) {
                 const double by = between(rng, -30, 50);
                 const auto out = done(kind, legs, {Length::mm(by)});
-                QVERIFY(std::abs(mm(measured(out.garment, m) - measured(legs, m)) - by) < 0.05);
+                QVERIFY(near(mm(measured(out.garment, m) - measured(legs, m)), by, 0.05));
                 for (const auto& p : out.garment.pieces) {
                     const double crease = guide(p, GuideKind::Crease)->b[Geom::X];
                     const auto knee = *guide(p, GuideKind::Knee);
                     const Curve& hem = edge(p, EdgeRole::Hem).curve;
-                    QVERIFY(std::abs((knee.a + knee.b)[Geom::X] / 2 - crease) < 1);
-                    QVERIFY(std::abs((hem.initialPoint() + hem.finalPoint())[Geom::X] / 2 - crease) < 1);
+                    QVERIFY(near((knee.a + knee.b)[Geom::X] / 2, crease, 1));
+                    QVERIFY(near((hem.initialPoint() + hem.finalPoint())[Geom::X] / 2, crease, 1));
                 }
             }
         }
@@ -303,7 +304,7 @@ private slots:
             const Point start = side.pointAt(from);
             for (double t = from; t < double(side.size_default()); t += 0.02) {
                 const Point at = side.pointAt(t);
-                QVERIFY(std::abs(Geom::cross(Geom::unit_vector(end - start), at - start)) < 0.05);
+                QVERIFY(near(Geom::cross(Geom::unit_vector(end - start), at - start), 0, 0.05));
             }
         }
     }
@@ -384,8 +385,8 @@ private slots:
         QVERIFY(c.line(AdjustmentKind::BodyRise)->state != LineState::Proposed);
         const auto& wedge = *c.line(AdjustmentKind::CrotchWedge);
         QCOMPARE(wedge.state, LineState::Proposed);
-        QVERIFY(std::abs(mm(wedge.proposal->amount)) < 1e-9);
-        QVERIFY(std::abs(mm(*wedge.proposal->back) - 16) < 2);
+        QVERIFY(near(mm(wedge.proposal->amount), 0, 1e-9));
+        QVERIFY(near(mm(*wedge.proposal->back), 16, 2));
         // Accepted, nothing is left for the inner leg point; declined, it takes the rest.
         const auto both = lockgate_on(longer, {{AdjustmentKind::WaistToHip, Answer::Accepted, {}},
                                                {AdjustmentKind::CrotchWedge, Answer::Accepted, {}}});
@@ -394,13 +395,13 @@ private slots:
         const auto chart = both.work.chart->sizes[4].body.at(Measure::BackRise);
         const auto crotch =
             both.altered_flat.of(GarmentMeasure::CrotchBack) - both.traced_flat.of(GarmentMeasure::CrotchBack);
-        QVERIFY(std::abs(mm(crotch - (string - chart))) < 0.5);
+        QVERIFY(near(mm(crotch - (string - chart)), 0, 0.5));
         const auto point = lockgate_on(longer, {{AdjustmentKind::WaistToHip, Answer::Accepted, {}},
                                                 {AdjustmentKind::CrotchWedge, Answer::Declined, {}},
                                                 {AdjustmentKind::CrotchPoint, Answer::Accepted, {}}});
         const auto by_point =
             point.altered_flat.of(GarmentMeasure::CrotchBack) - point.traced_flat.of(GarmentMeasure::CrotchBack);
-        QVERIFY(std::abs(mm(by_point - (string - chart))) < 1.5);
+        QVERIFY(near(mm(by_point - (string - chart)), 0, 1.5));
     }
 
     // A fold deeper than there is room for, and a leg taken in past nothing, are refused with what would do.
@@ -437,14 +438,14 @@ private slots:
                     if (!out) continue;  // a back that takes so much in alone has no room for it
                     const auto m =
                         kind == AdjustmentKind::WidthAtHip ? GarmentMeasure::Hip : GarmentMeasure::Waist;
-                    QVERIFY(std::abs(mm(measured(out->garment, m) - measured(g, m)) - by) < 0.1);
+                    QVERIFY(near(mm(measured(out->garment, m) - measured(g, m)), by, 0.1));
                     const Piece& front = face(g, PieceRole::Front);
                     const Piece& then = face(out->garment, PieceRole::Front);
                     const double level = guide(front, GuideKind::Hip)->a[Geom::Y];
-                    QVERIFY(std::abs(mm(*width_at(then, level) - *width_at(front, level))) < 0.3);
+                    QVERIFY(near(mm(*width_at(then, level) - *width_at(front, level)), 0, 0.3));
                     const double off = mm(sewn_length(face(out->garment, PieceRole::Back), EdgeRole::Side) -
                                           sewn_length(then, EdgeRole::Side));
-                    QVERIFY(std::abs(off) < 0.05);
+                    QVERIFY(near(off, 0, 0.05));
                     for (const auto& piece : out->garment.pieces) QVERIFY(!unsound(piece));
                     ++done_so_far;
                 }

@@ -8,6 +8,7 @@
 #include "core/plan/elastic.h"
 #include "core/plan/finished.h"
 #include "faces.h"
+#include "near.h"
 #include "tests.h"
 #include "trousers_bench.h"
 
@@ -68,18 +69,18 @@ private slots:
         const auto c = b();
         const PlanLine& line = line_of(c, AdjustmentKind::CrotchWedge);
         QCOMPARE(line.state, LineState::Proposed);
-        QVERIFY(std::abs(mm(line.proposal->amount) + 15) < 0.1);
-        QVERIFY(std::abs(mm(*line.proposal->back) - 22) < 0.1);
+        QVERIFY(near(mm(line.proposal->amount) + 15, 0, 0.1));
+        QVERIFY(near(mm(*line.proposal->back), 22, 0.1));
         // The string it is held against is the one it sits on.
         const auto worn = crotch_worn(c);
         QVERIFY(worn && worn->string);
-        QVERIFY(std::abs(mm(*worn->string) - taken(b.body, Measure::SeatedFrontRise) -
-                         taken(b.body, Measure::SeatedBackRise)) < 0.1);
+        QVERIFY(near(mm(*worn->string),
+                     taken(b.body, Measure::SeatedFrontRise) - taken(b.body, Measure::SeatedBackRise), 0.1));
         b.plan.decide({AdjustmentKind::CrotchWedge, Answer::Accepted});
         const auto done = b();
         const auto gained = [&](GarmentMeasure m) { return mm(done.altered_flat.of(m) - done.traced_flat.of(m)); };
-        QVERIFY(std::abs(gained(GarmentMeasure::CrotchFront) + 15) < 0.5);
-        QVERIFY(std::abs(gained(GarmentMeasure::CrotchBack) - 22) < 0.5);
+        QVERIFY(near(gained(GarmentMeasure::CrotchFront) + 15, 0, 0.5));
+        QVERIFY(near(gained(GarmentMeasure::CrotchBack), 22, 0.5));
         QVERIFY(done.checks.seams_hold());
         QVERIFY(done.checks.hem && done.checks.hem->holds);
     }
@@ -107,13 +108,13 @@ private slots:
         const auto e = waist_elastic(c);
         QVERIFY(e.has_value());
         const double waist = taken(b.body, Measure::Waist);
-        QVERIFY(std::abs(mm(e->worn) - (waist - 25)) < 1e-6);
-        QVERIFY(std::abs(mm(e->cut()) - (waist - 5)) < 1e-6);
+        QVERIFY(near(mm(e->worn), (waist - 25), 1e-6));
+        QVERIFY(near(mm(e->cut()), (waist - 5), 1e-6));
         double casing = 0;
         for (const auto role : {PieceRole::Front, PieceRole::Back})
             casing += 2 * mm(sewn_length(face(c.altered, role), EdgeRole::Waist));
-        QVERIFY(std::abs(mm(e->casing) - casing) < 0.1);
-        QVERIFY(std::abs(e->fullness() - casing / (waist - 25)) < 1e-6);
+        QVERIFY(near(mm(e->casing), casing, 0.1));
+        QVERIFY(near(e->fullness(), casing / (waist - 25), 1e-6));
         // It has to pass the hip: so much room an elastic leaves, and no fitted waist.
         QVERIFY(mm(e->casing) > taken(b.body, Measure::Hip));
         QVERIFY(!waist_elastic(test::lockgate_bench()()));
@@ -125,10 +126,10 @@ private slots:
         auto b = barge();
         const auto before = waist_elastic(b());
         reads(b.body, Measure::Waist, taken(b.body, Measure::Waist) + 30);
-        QVERIFY(std::abs(mm(waist_elastic(b())->worn - before->worn) - 30) < 1e-6);
+        QVERIFY(near(mm(waist_elastic(b())->worn - before->worn), 30, 1e-6));
         reads(b.body, Measure::SeatedWaist, taken(b.body, Measure::Waist) + 20);
         b.plan.choosing.seated = true;
-        QVERIFY(std::abs(mm(waist_elastic(b())->worn - before->worn) - 50) < 1e-6);
+        QVERIFY(near(mm(waist_elastic(b())->worn - before->worn), 50, 1e-6));
     }
 
     // A casing as wide as the hip is stepped into closed; the waist dips at the centre, and is no narrower for it.
@@ -144,7 +145,7 @@ private slots:
         QVERIFY(body != all.end());
         QCOMPARE(body->opening, Length{});
         QVERIFY(body->holds());
-        QVERIFY(std::abs(mm(body->has - waist_elastic(c)->casing)) < 3);
+        QVERIFY(near(mm(body->has - waist_elastic(c)->casing), 0, 3));
     }
 
     // Whatever is done to a leg leaves its hem level; one that is drawn off level is told by how much.
@@ -173,7 +174,7 @@ private slots:
             line.curve = eased(line.curve, {0, 0}, {0, -7});
             const auto told = hem_level(g, off);
             QVERIFY(told && !told->holds);
-            QVERIFY(std::abs(mm(told->back - hem->back) - 7) < 1e-6);
+            QVERIFY(near(mm(told->back - hem->back), 7, 1e-6));
             QCOMPARE(told->front, hem->front);
             QCOMPARE(told->side, hem->side);
         }
@@ -186,8 +187,8 @@ private slots:
         QVERIFY(longer.has_value());
         const auto hem = hem_level(g, longer->garment, g);
         QVERIFY(hem && !hem->holds && hem->side_left);
-        QVERIFY(std::abs(mm(hem->side) - 12) < 0.1);
-        QVERIFY(std::abs(mm(*hem->side_left)) < 1e-9);
+        QVERIFY(near(mm(hem->side), 12, 0.1));
+        QVERIFY(near(mm(*hem->side_left), 0, 1e-9));
     }
 };
 

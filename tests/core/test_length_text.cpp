@@ -3,6 +3,7 @@
 #include <random>
 
 #include "core/units/length_text.h"
+#include "near.h"
 #include "tests.h"
 
 namespace test_length_text {
@@ -69,10 +70,10 @@ private slots:
     }
     void where_nothing_names_a_unit_a_fraction_means_inches()
     {
-        QVERIFY(std::abs(guess_length("88 1/2", Unit::Centimetre)->in_mm() - 2247.9) < 1e-9);
-        QVERIFY(std::abs(guess_length("5/8", Unit::Millimetre)->in_mm() - 15.875) < 1e-9);
-        QVERIFY(std::abs(guess_length("88 1/2 cm", Unit::Inch)->in_mm() - 885) < 1e-9);
-        QVERIFY(std::abs(guess_length("88.5", Unit::Centimetre)->in_mm() - 885) < 1e-9);
+        QVERIFY(near(guess_length("88 1/2", Unit::Centimetre)->in_mm(), 2247.9, 1e-9));
+        QVERIFY(near(guess_length("5/8", Unit::Millimetre)->in_mm(), 15.875, 1e-9));
+        QVERIFY(near(guess_length("88 1/2 cm", Unit::Inch)->in_mm(), 885, 1e-9));
+        QVERIFY(near(guess_length("88.5", Unit::Centimetre)->in_mm(), 885, 1e-9));
     }
     void nonsense_is_refused_with_its_reason_data()
     {
@@ -153,7 +154,7 @@ private slots:
                 QVERIFY2(read.has_value(), once.c_str());
                 QCOMPARE(length_text(*read, unit), once);
                 const double grain = unit == Unit::Centimetre ? 0.5 : unit == Unit::Millimetre ? 0.5 : 25.4 / 32;
-                QVERIFY(std::abs(read->in_mm() - l.in_mm()) <= grain + 1e-9);
+                QVERIFY(near(read->in_mm(), l.in_mm(), grain + 1e-9));
             }
         }
     }

@@ -7,6 +7,7 @@
 #include "core/paper/redraw/lower_edge.h"
 #include "core/plan/donning.h"
 #include "dresses.h"
+#include "near.h"
 #include "tests.h"
 
 namespace test_make_up {
@@ -152,7 +153,7 @@ private slots:
             for (const auto& p : flattened(outer, Length::mm(0.01))) {
                 const auto near = nearest(edge(facing, EdgeRole::Armhole).curve, p);
                 if (!near.inside) continue;
-                QVERIFY(std::abs(near.off - 40) < 0.2);
+                QVERIFY(sartorum::near(near.off, 40, 0.2));
                 ++looked;
             }
             QVERIFY(looked > 20);
@@ -366,11 +367,11 @@ private slots:
             return sewn_length(piece(c, id), EdgeRole::Neck).in_mm();
         };
         const auto before = made(p, plan);
-        QVERIFY(std::abs(notch(before) - neck(before, "back")) < 0.01);
+        QVERIFY(near(notch(before), neck(before, "back"), 0.01));
         plan.make_up.opening = MovedOpening{PieceRole::Back, piece_most, Length::mm(15)};
         const auto after = made(p, plan);
         QVERIFY(walks(after) && after.not_made.empty());
-        QVERIFY(std::abs(notch(after) - neck(after, "front")) < 0.01);
+        QVERIFY(near(notch(after), neck(after, "front"), 0.01));
         QCOMPARE(kinds(after, "neckband").back(), StepKind::PartBand);
         QVERIFY(edge(piece(after, "neckband"), EdgeRole::Neck).on_fold == false);
         // The notch goes with the shoulder, whatever is done to front and back apart.
@@ -379,11 +380,11 @@ private slots:
         QVERIFY(walks(forward));
         QVERIFY(neck(forward, "front") < neck(after, "front") - 2 &&
                 neck(forward, "back") > neck(after, "back") + 2);
-        QVERIFY(std::abs(notch(forward) - neck(forward, "front")) < 0.05);
+        QVERIFY(near(notch(forward), neck(forward, "front"), 0.05));
         plan.decide({Kind::NeckSize, Answer::Accepted, Length::mm(24)});
         const auto wider = made(p, plan);
         QVERIFY(walks(wider));
-        QVERIFY(std::abs(notch(wider) - neck(wider, "front")) < 0.05);
+        QVERIFY(near(notch(wider), neck(wider, "front"), 0.05));
     }
     // A lining cut as the skirt, its hem 25 shorter: drawn anew from the altered piece, and as much shorter.
     void a_lining_is_drawn_anew_from_the_whole_piece()

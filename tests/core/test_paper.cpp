@@ -5,6 +5,7 @@
 #include "core/paper/redraw/lower_edge.h"
 #include "core/paper/redraw/side.h"
 #include "core/pattern/blend.h"
+#include "near.h"
 #include "skirts.h"
 #include "tests.h"
 
@@ -38,7 +39,7 @@ private slots:
             const Piece back = rejoined(open.cut.first, moved(open.second, Geom::Translate(0, a)));
             QVERIFY(largest_gap(back, p) < 1e-6);
             QVERIFY(largest_gap(p, back) < 1e-6);
-            QVERIFY(std::abs(area_mm2(back) - area_mm2(p)) < 1e-4);
+            QVERIFY(near(area_mm2(back), area_mm2(p), 1e-4));
         }
     }
     void a_parallel_spread_adds_amount_times_the_width_at_the_line()
@@ -49,8 +50,8 @@ private slots:
             const double a = between(rng, 2, 50);
             const auto open = *spread_across(p, line_of(p), {1, 0}, {0, -a});
             const double width = width_at(p, line_of(p)[Geom::Y])->in_mm();
-            QVERIFY(std::abs(area_mm2(open.whole) - area_mm2(p) - a * width) < 1e-4);
-            QVERIFY(std::abs(area_mm2(open.strip) - a * width) < 0.05);
+            QVERIFY(near(area_mm2(open.whole) - area_mm2(p), a * width, 1e-4));
+            QVERIFY(near(area_mm2(open.strip), a * width, 0.05));
         }
     }
     void folding_out_removes_the_band_and_nothing_else()
@@ -62,7 +63,7 @@ private slots:
             const auto fold = *folded_out(p, line_of(p), {1, 0}, {0, -a});
             const auto cut = *cut_through(p, line_of(p), {1, 0});
             const auto lower = *cut_through(p, line_of(p) + Point{0, -a}, {1, 0});
-            QVERIFY(std::abs(area_mm2(fold.whole) - area_mm2(cut.first) - area_mm2(lower.second)) < 0.2);
+            QVERIFY(near(area_mm2(fold.whole) - area_mm2(cut.first), area_mm2(lower.second), 0.2));
             QCOMPARE(fold.whole.notches.size(), p.notches.size());
         }
     }
@@ -75,7 +76,7 @@ private slots:
         for (std::size_t i = 0; i < turned.edges.size(); ++i) {
             QVERIFY(is_near(length(turned.edges[i].curve), length(cut.second.edges[i].curve), Length::mm(1e-6)));
         }
-        QVERIFY(std::abs(area_mm2(turned) - area_mm2(cut.second)) < 1e-6);
+        QVERIFY(near(area_mm2(turned), area_mm2(cut.second), 1e-6));
     }
     void each_mark_rides_with_the_panel_it_lies_on()
     {
@@ -84,7 +85,7 @@ private slots:
         QCOMPARE(cut.first.darts.size(), std::size_t{1});
         QCOMPARE(cut.second.darts.size(), std::size_t{0});
         QCOMPARE(cut.second.notches.size(), std::size_t{1});
-        QVERIFY(std::abs(area_mm2(cut.first) + area_mm2(cut.second) - area_mm2(p)) < 1e-6);
+        QVERIFY(near(area_mm2(cut.first) + area_mm2(cut.second), area_mm2(p), 1e-6));
     }
     void a_line_beside_the_paper_is_refused()
     {
@@ -114,8 +115,8 @@ private slots:
             left = std::min(left, q[Geom::X]);
             bottom = std::min(bottom, q[Geom::Y]);
         }
-        QVERIFY(std::abs(left) < 0.01);                  // nothing beyond the fold
-        QVERIFY(std::abs(bottom - (-600 - 30)) < 0.05);  // hem allowance 30 at the lowest place, the centre
+        QVERIFY(near(left, 0, 0.01));              // nothing beyond the fold
+        QVERIFY(near(bottom, (-600 - 30), 0.05));  // hem allowance 30 at the lowest place, the centre
     }
     void the_cutting_line_is_one_line_without_slits_whatever_the_allowances()
     {

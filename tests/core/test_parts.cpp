@@ -7,6 +7,7 @@
 #include "core/plan/compute.h"
 #include "core/plan/finished.h"
 #include "core/plan/first_plan.h"
+#include "near.h"
 #include "tests.h"
 #include "tops.h"
 
@@ -223,7 +224,7 @@ private slots:
         const auto c = need(compute(p, chart, {}, plan));
         // All round, sewn: what the waist gained the band gained, to what least_followed leaves.
         const auto& changed = c.line(Kind::WidthAtWaist)->changed;
-        QVERIFY(close(changed.of(GarmentMeasure::Band).in_mm(), changed.of(GarmentMeasure::Waist).in_mm(), 0.1));
+        QVERIFY(near(changed.of(GarmentMeasure::Band).in_mm(), changed.of(GarmentMeasure::Waist).in_mm(), 0.1));
         QVERIFY(c.checks.seams_hold() && c.checks.unwalked.empty());
         std::erase_if(p.seams, [](const Seam& s) { return s.id == "waist"; });
         const auto loose = need(compute(p, chart, {}, plan));

@@ -10,6 +10,7 @@
 #include "core/pattern/joint.h"
 #include "dresses.h"
 #include "faces.h"
+#include "near.h"
 #include "tests.h"
 
 namespace test_pinned_darts {
@@ -88,14 +89,14 @@ private slots:
             QVERIFY2(std::abs(is.wide - was.wide - depth) < 0.1, qPrintable(QString::number(is.wide - was.wide)));
             QVERIFY2(std::abs(is.length - was.length - length) < 0.1,
                      qPrintable(QString::number(is.length - was.length - length)));
-            QVERIFY(std::abs(is.leg_a - is.leg_b) < 0.01);
+            QVERIFY(near(is.leg_a, is.leg_b, 0.01));
             QVERIFY2(std::abs(was.middle[Geom::Y] - is.middle[Geom::Y] - place) < 1.0,
                      qPrintable(QString::number(was.middle[Geom::Y] - is.middle[Geom::Y] - place)));
             // The closed side is as long as it was, front and back: only the front went down at its end.
             for (const auto role : {PieceRole::Front, PieceRole::Back}) {
                 const Length before = sewn_length(*find_piece(g.pieces, role), EdgeRole::Side);
                 const Length after = sewn_length(*find_piece(out->garment.pieces, role), EdgeRole::Side);
-                QVERIFY(abs(before - after) < Length::mm(0.1));
+                QVERIFY(near(before, after, Length::mm(0.1)));
             }
             QVERIFY(sound(out->garment));
             ++done;
@@ -131,12 +132,12 @@ private slots:
             const Piece& was = *find_piece(g.pieces, role);
             const Piece& is = *find_piece(out->garment.pieces, role);
             const double darts = double(waist_dart_mouths(was).size());
-            QVERIFY(std::abs((waist_run(was).length - waist_run(is).length).in_mm() - depth * darts) < 0.6);
+            QVERIFY(near((waist_run(was).length - waist_run(is).length).in_mm(), depth * darts, 0.6));
             for (std::size_t i = 0; i < was.darts.size(); ++i) {
                 const OnPaper a = measured(was.darts[i]);
                 const OnPaper z = measured(is.darts[i]);
-                QVERIFY(std::abs(z.wide - a.wide - depth) < 0.1);
-                QVERIFY(std::abs(z.length - a.length - length) < 0.1);
+                QVERIFY(near(z.wide - a.wide, depth, 0.1));
+                QVERIFY(near(z.length - a.length, length, 0.1));
                 QVERIFY2(std::abs(z.middle[Geom::X] - a.middle[Geom::X] - place) < 0.7,
                          qPrintable(QString::number(z.middle[Geom::X] - a.middle[Geom::X] - place)));
             }
@@ -163,7 +164,7 @@ private slots:
         const OnPaper was = measured(side_dart_of(g));
         const auto gone = alter_pinned_bust_dart(g, pinned({0, 0, 25 - was.length - 10}));
         QVERIFY(!gone && gone.error().why == Why::AmountTooLarge);
-        QVERIFY(std::abs(gone.error().low.in_mm() - (20 - was.length)) < 0.01);
+        QVERIFY(near(gone.error().low.in_mm(), (20 - was.length), 0.01));
         const Piece& front = front_of(g);
         const double reach = ruler(side_dart_of(g).tip, *front.bust_point);
         const auto past = alter_pinned_bust_dart(g, pinned({0, 0, reach + 3}));

@@ -6,6 +6,7 @@
 #include "core/alter/frame/rows.h"
 #include "core/paper/outline_validity.h"
 #include "core/paper/redraw/bodice.h"
+#include "near.h"
 #include "tests.h"
 #include "tops.h"
 
@@ -62,11 +63,11 @@ private slots:
                 const Piece& is = piece_of(out->garment, role);
                 const Point a = neck_point(was);
                 const Point b = shoulder_tip(was);
-                QVERIFY(std::abs(above(neck_point(is), a, b) - std::abs(neck)) < 0.1);
+                QVERIFY(near(above(neck_point(is), a, b), std::abs(neck), 0.1));
                 // The tip is taken square to the seam as it lies once the neck end is moved: a turn of atan(n /
                 // L).
                 const double turn = std::cos(std::atan2(neck, Geom::distance(a, b)));
-                QVERIFY(std::abs(above(shoulder_tip(is), a, b) - std::abs(tip) * turn) < 0.8);
+                QVERIFY(near(above(shoulder_tip(is), a, b), std::abs(tip) * turn, 0.8));
                 Piece cut = is;
                 drop_slivers(cut);
                 QVERIFY(!unsound(cut));

@@ -4,6 +4,7 @@
 #include "core/alter/kit/catalogue.h"
 #include "core/paper/redraw/bodice.h"
 #include "core/plan/overview.h"
+#include "near.h"
 #include "princess_fronts.h"
 #include "tests.h"
 #include "tops.h"
@@ -63,11 +64,11 @@ private slots:
         };
         using enum AdjustmentKind;
         // Out along the seam; square to it; out at the side by a quarter.
-        QVERIFY(close(Geom::L2(moved(ShoulderLength, 8)), 8, 0.1));
+        QVERIFY(near(Geom::L2(moved(ShoulderLength, 8)), 8, 0.1));
         QVERIFY(moved(ShoulderSlope, 6)[Geom::Y] > 5.0);
-        QVERIFY(close(moved(UnderarmWidth, 20)[Geom::X], 5, 0.1));
-        QVERIFY(close(moved(WidthAtWaist, 20)[Geom::X], 5, 0.2));
-        QVERIFY(close(moved(AcrossBack, 8)[Geom::X], 8, 0.5));
+        QVERIFY(near(moved(UnderarmWidth, 20)[Geom::X], 5, 0.1));
+        QVERIFY(near(moved(WidthAtWaist, 20)[Geom::X], 5, 0.2));
+        QVERIFY(near(moved(AcrossBack, 8)[Geom::X], 8, 0.5));
     }
     void what_stands_out_and_what_is_left_alone_are_all_there_is()
     {

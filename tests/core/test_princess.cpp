@@ -12,6 +12,7 @@
 #include "core/paper/redraw/darts.h"
 #include "core/paper/redraw/princess.h"
 #include "core/plan/bust_ways.h"
+#include "near.h"
 #include "princess_fronts.h"
 #include "tests.h"
 #include "tops.h"
@@ -98,7 +99,7 @@ bool runs_to_the_bust_point(const Piece& front)
     for (const auto mouth : {m->upper, m->lower}) {
         const Dart& d = front.darts[dart_at(front, mouth)];
         if (Geom::distance(d.tip, *front.bust_point) > 0.02) return false;
-        if (!close(Geom::distance(d.leg_a, d.tip), Geom::distance(d.leg_b, d.tip), 0.01)) return false;
+        if (!near(Geom::distance(d.leg_a, d.tip), Geom::distance(d.leg_b, d.tip), 0.01)) return false;
     }
     return true;
 }
@@ -120,12 +121,12 @@ private slots:
             const Garment g{drawn->sizes[0].pieces, drawn->seams};
             const Piece& front = front_of(g);
             QVERIFY(front.princess && runs_to_the_bust_point(front));
-            QVERIFY(close(opening(front, true).in_mm(), f.seam_above.in_mm(), 1e-3));
-            QVERIFY(close(opening(front, false).in_mm(), f.front_dart.in_mm(), 0.1));
+            QVERIFY(near(opening(front, true).in_mm(), f.seam_above.in_mm(), 1e-3));
+            QVERIFY(near(opening(front, false).in_mm(), f.front_dart.in_mm(), 0.1));
             const auto flat = measure_flat(g.pieces);
-            QVERIFY(close(flat.of(GarmentMeasure::Waist).in_mm(), f.waist.in_mm(), 0.01));
-            QVERIFY(close(mm_of(front, EdgeRole::Side), mm_of(back_of(g), EdgeRole::Side), 0.02));
-            QVERIFY(close(flat.of(GarmentMeasure::Shoulder).in_mm(), f.shoulder.in_mm(), 0.01));
+            QVERIFY(near(flat.of(GarmentMeasure::Waist).in_mm(), f.waist.in_mm(), 0.01));
+            QVERIFY(near(mm_of(front, EdgeRole::Side), mm_of(back_of(g), EdgeRole::Side), 0.02));
+            QVERIFY(near(flat.of(GarmentMeasure::Shoulder).in_mm(), f.shoulder.in_mm(), 0.01));
             QVERIFY(check(g, {}, {}).seams_hold());
         }
         QVERIFY2(seen > tries(25), qPrintable(QString::number(seen)));
@@ -162,11 +163,11 @@ private slots:
             const Dart& below = front.darts[dart_at(front, m.lower)];
             const double straight_on =
                 Geom::distance(above.leg_a, above.tip) + Geom::distance(below.leg_b, below.tip);
-            QVERIFY(close(mm_of(centre, EdgeRole::Princess), straight_on, 0.01));
-            QVERIFY(close(mm_of(side, EdgeRole::Princess), straight_on, 0.01));
+            QVERIFY(near(mm_of(centre, EdgeRole::Princess), straight_on, 0.01));
+            QVERIFY(near(mm_of(side, EdgeRole::Princess), straight_on, 0.01));
             for (const auto role : {EdgeRole::Neck, EdgeRole::Shoulder, EdgeRole::Armhole, EdgeRole::Side,
                                     EdgeRole::Waist, EdgeRole::Centre})
-                QVERIFY(close(mm_of(centre, role) + mm_of(side, role), mm_of(front, role), 1e-6));
+                QVERIFY(near(mm_of(centre, role) + mm_of(side, role), mm_of(front, role), 1e-6));
             for (const Piece* p : {&centre, &side}) {
                 const auto gap = [&](std::size_t at) {
                     const Curve& next = p->edges[(at + 1) % p->edges.size()].curve;
@@ -212,12 +213,12 @@ private slots:
         const auto b = along(side, true);
         QCOMPARE(a.size(), std::size_t{2});
         QCOMPARE(b.size(), std::size_t{2});
-        QVERIFY(close(a[0], b[0], 0.05) && close(a[1], b[1], 0.05));
-        QVERIFY(close(a[1] - a[0], 2 * notched_from.in_mm(), 0.05));
+        QVERIFY(near(a[0], b[0], 0.05) && near(a[1], b[1], 0.05));
+        QVERIFY(near(a[1] - a[0], 2 * notched_from.in_mm(), 0.05));
         // Grain lines parallel to the centre, one on each panel.
         for (const Piece* p : {&centre, &side}) {
             const auto grain = guide(*p, GuideKind::Grain);
-            QVERIFY(grain && close(grain->a[Geom::X], grain->b[Geom::X], 1e-9));
+            QVERIFY(grain && near(grain->a[Geom::X], grain->b[Geom::X], 1e-9));
         }
     }
     void a_fuller_bust_is_what_rigid_panels_do()
@@ -236,17 +237,17 @@ private slots:
             ++seen;
             const Piece& after = front_of(done->garment);
             QVERIFY(runs_to_the_bust_point(after));
-            QVERIFY(close(mm_of(after, EdgeRole::Centre) - mm_of(before, EdgeRole::Centre), hand.gain, 1e-3));
-            QVERIFY(close(angle_of(after, true), hand.upper, 3e-3));
-            QVERIFY(close(angle_of(after, false), hand.lower, 3e-3));
-            QVERIFY(close(mm_of(after, EdgeRole::Side), mm_of(before, EdgeRole::Side), 0.1));
+            QVERIFY(near(mm_of(after, EdgeRole::Centre) - mm_of(before, EdgeRole::Centre), hand.gain, 1e-3));
+            QVERIFY(near(angle_of(after, true), hand.upper, 3e-3));
+            QVERIFY(near(angle_of(after, false), hand.lower, 3e-3));
+            QVERIFY(near(mm_of(after, EdgeRole::Side), mm_of(before, EdgeRole::Side), 0.1));
             // The sides of an opening are made equally long at the edge they end in.
-            QVERIFY(close(mm_of(after, EdgeRole::Armhole), mm_of(before, EdgeRole::Armhole), 2.0));
-            QVERIFY(close(mm_of(after, EdgeRole::Waist), mm_of(before, EdgeRole::Waist), 0.3));
-            QVERIFY(close((*after.bust_point)[Geom::X], (*before.bust_point)[Geom::X], 1e-9));
+            QVERIFY(near(mm_of(after, EdgeRole::Armhole), mm_of(before, EdgeRole::Armhole), 2.0));
+            QVERIFY(near(mm_of(after, EdgeRole::Waist), mm_of(before, EdgeRole::Waist), 0.3));
+            QVERIFY(near((*after.bust_point)[Geom::X], (*before.bust_point)[Geom::X], 1e-9));
             const auto gained = measure_flat(done->garment.pieces).of(GarmentMeasure::Bust) -
                                 measure_flat(g.pieces).of(GarmentMeasure::Bust);
-            QVERIFY(close(gained.in_mm(), 2 * a, 0.01));
+            QVERIFY(near(gained.in_mm(), 2 * a, 0.01));
             QVERIFY(!mouth_in(after, EdgeRole::Side));
         }
         QVERIFY2(seen > tries(35), qPrintable(QString::number(seen)));
@@ -269,16 +270,16 @@ private slots:
             ++seen;
             const auto was = measure_flat(g.pieces);
             const auto is = measure_flat(smaller->garment.pieces);
-            QVERIFY(close((is.of(GarmentMeasure::Bust) - was.of(GarmentMeasure::Bust)).in_mm(), -16, 0.05));
+            QVERIFY(near((is.of(GarmentMeasure::Bust) - was.of(GarmentMeasure::Bust)).in_mm(), -16, 0.05));
             QVERIFY(is.of(GarmentMeasure::CentreFront) < was.of(GarmentMeasure::CentreFront));
-            QVERIFY(close((is.of(GarmentMeasure::Waist) - was.of(GarmentMeasure::Waist)).in_mm(), 0, 0.8));
+            QVERIFY(near((is.of(GarmentMeasure::Waist) - was.of(GarmentMeasure::Waist)).in_mm(), 0, 0.8));
             QVERIFY(angle_of(front_of(smaller->garment), true) < angle_of(front_of(g), true));
             const auto back = fuller(smaller->garment, 8);
             QVERIFY(back.has_value());
             const auto again = measure_flat(back->garment.pieces);
-            QVERIFY(close((again.of(GarmentMeasure::Bust) - was.of(GarmentMeasure::Bust)).in_mm(), 0, 0.05));
-            QVERIFY(close((again.of(GarmentMeasure::CentreFront) - was.of(GarmentMeasure::CentreFront)).in_mm(), 0,
-                          1.5));
+            QVERIFY(near((again.of(GarmentMeasure::Bust) - was.of(GarmentMeasure::Bust)).in_mm(), 0, 0.05));
+            QVERIFY(near((again.of(GarmentMeasure::CentreFront) - was.of(GarmentMeasure::CentreFront)).in_mm(), 0,
+                         1.5));
         }
         QVERIFY2(seen > tries(8), qPrintable(QString::number(seen)));
     }
@@ -290,7 +291,7 @@ private slots:
         QVERIFY(two.has_value());
         const auto gained = measure_flat(two->garment.pieces).of(GarmentMeasure::Bust) -
                             measure_flat(g.pieces).of(GarmentMeasure::Bust);
-        QVERIFY(close(gained.in_mm(), 72, 0.05));
+        QVERIFY(near(gained.in_mm(), 72, 0.05));
         QVERIFY(check(two->garment, {}, {}).seams_hold());
     }
     void two_slashes_change_armhole_and_centre_as_one_does()
@@ -307,7 +308,7 @@ private slots:
                 const auto gained = [&](const Applied& done, EdgeRole role) {
                     return mm_of(front_of(done.garment), role) - mm_of(front_of(traced), role);
                 };
-                QVERIFY(close(gained(*two, EdgeRole::Armhole), gained(*one, EdgeRole::Armhole), 0.5));
+                QVERIFY(near(gained(*two, EdgeRole::Armhole), gained(*one, EdgeRole::Armhole), 0.5));
                 // What one slash would drop the centre, hinged where the upper of the two is, and the lower.
                 const double least = ByHand{front_of(traced), mm, 0.43}.gain;
                 const double most = ByHand{front_of(traced), mm, 0.23}.gain;
@@ -327,9 +328,9 @@ private slots:
         const auto done = need(entry.apply(g, same(12, way(BustDepthMethod::ReAim))));
         const Piece& after = front_of(done.garment);
         QVERIFY(runs_to_the_bust_point(after));
-        QVERIFY(close((*after.bust_point - *front_of(g).bust_point)[Geom::Y], -12, 1e-9));
+        QVERIFY(near((*after.bust_point - *front_of(g).bust_point)[Geom::Y], -12, 1e-9));
         for (const auto role : {EdgeRole::Armhole, EdgeRole::Side, EdgeRole::Waist})
-            QVERIFY(close(mm_of(after, role), mm_of(front_of(g), role), 0.6));
+            QVERIFY(near(mm_of(after, role), mm_of(front_of(g), role), 0.6));
         QVERIFY(usual_amounts(entry, way(BustDepthMethod::ReAim)).most < Length::mm(30));
     }
     void ways_that_need_a_front_in_one_piece_are_not_offered()
@@ -381,7 +382,7 @@ private slots:
             for (const auto& d : c->checks.darts) QVERIFY2(d.holds, name("darts"));
             for (const auto& d : c->checks.folds) QVERIFY2(d.holds, name("folds"));
             const auto [centre, side] = princess_panels(front);
-            QVERIFY2(close(mm_of(centre, EdgeRole::Princess), mm_of(side, EdgeRole::Princess), 0.02),
+            QVERIFY2(near(mm_of(centre, EdgeRole::Princess), mm_of(side, EdgeRole::Princess), 0.02),
                      name("panels"));
         }
         QVERIFY2(applied > tries(100), qPrintable(QString::number(applied)));
@@ -398,7 +399,7 @@ private slots:
         QCOMPARE(bust->method, way(BustMethod::Princess));
         QVERIFY(bust->amount > Length::mm(5));
         const auto gained = c.altered_flat.of(GarmentMeasure::Bust) - c.traced_flat.of(GarmentMeasure::Bust);
-        QVERIFY(close(gained.in_mm(), 2 * bust->amount.in_mm(), 0.6));
+        QVERIFY(near(gained.in_mm(), 2 * bust->amount.in_mm(), 0.6));
         QVERIFY(c.checks.seams_hold());
         // Sizes blended at the waist keep the seam over the bust point.
         plan.sizes[Level::Waist] = "14";
@@ -410,10 +411,10 @@ private slots:
         const auto checks = check(done, {}, {});
         const Walk& walk = checks.walks.back();
         QCOMPARE(walk.seam, std::string{"princess"});
-        QVERIFY(walk.holds && close(walk.difference.in_mm(), 0, 0.02));
+        QVERIFY(walk.holds && near(walk.difference.in_mm(), 0, 0.02));
         QCOMPARE(walk.notches_a.size(), std::size_t{2});
         for (std::size_t i = 0; i < 2; ++i)
-            QVERIFY(close(walk.notches_a[i].in_mm(), walk.notches_b[i].in_mm(), 0.05));
+            QVERIFY(near(walk.notches_a[i].in_mm(), walk.notches_b[i].in_mm(), 0.05));
         // Both are walked up from the waist, so that they can be rolled.
         const auto sewn = with_panels(done);
         const auto& seam = sewn.seams.back();

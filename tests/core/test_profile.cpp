@@ -6,6 +6,7 @@
 #include "core/plan/bust_ways.h"
 #include "core/plan/finished.h"
 #include "core/plan/knock_ons.h"
+#include "near.h"
 #include "princess_fronts.h"
 #include "tests.h"
 #include "tops.h"
@@ -85,7 +86,7 @@ private slots:
             const double h = g.height.in_mm();
             if (h > 150 || h < -150) continue;  // below the armhole, above the curved hem
             const double by_hand = 2 * (wide_at(front, waist_f + h) + wide_at(back, waist_b + h));
-            QVERIFY2(close(g.girth.in_mm(), by_hand, 1.0), qPrintable(QString::number(h)));
+            QVERIFY2(near(g.girth.in_mm(), by_hand, 1.0), qPrintable(QString::number(h)));
             ++seen;
         }
         QVERIFY(seen > 5);
@@ -113,7 +114,7 @@ private slots:
             // Nothing accepted: before and after are one line.
             QCOMPARE(profile.before.size(), profile.after.size());
             for (std::size_t k = 0; k < profile.before.size(); ++k)
-                QVERIFY(close(profile.before[k].girth.in_mm(), profile.after[k].girth.in_mm(), 1e-6));
+                QVERIFY(near(profile.before[k].girth.in_mm(), profile.after[k].girth.in_mm(), 1e-6));
         }
     }
     void ease_at_a_level_is_the_garments_girth_less_the_bodys()
@@ -128,10 +129,10 @@ private slots:
             // The bust is measured along its own line, everything else read off level.
             const double here = at.measure == Measure::Bust ? c.altered_flat.of(GarmentMeasure::Bust).in_mm()
                                                             : girth_at(profile.after, at.at.height.in_mm());
-            QVERIFY(close(at.ease_after.in_mm(), here - at.at.girth.in_mm(), 6));
+            QVERIFY(near(at.ease_after.in_mm(), here - at.at.girth.in_mm(), 6));
             if (at.measure == Measure::Waist) {
-                QVERIFY(close((at.ease_after - at.ease_before).in_mm(), 40, 1.0));
-                QVERIFY(close(at.at.height.in_mm(), 0, 1e-9));
+                QVERIFY(near((at.ease_after - at.ease_before).in_mm(), 40, 1.0));
+                QVERIFY(near(at.at.height.in_mm(), 0, 1e-9));
             }
         }
         // From the top down.
@@ -166,7 +167,7 @@ private slots:
             const auto flat = measure_flat(c->altered.pieces);
             const auto is = [&](GarmentMeasure what, Length after, Length before) {
                 const auto* r = row(table, what);
-                return r && close(r->after.in_mm(), after.in_mm()) && close(r->bought.in_mm(), before.in_mm());
+                return r && near(r->after.in_mm(), after.in_mm()) && near(r->bought.in_mm(), before.in_mm());
             };
             QVERIFY(
                 is(GarmentMeasure::Bust, flat.of(GarmentMeasure::Bust), c->traced_flat.of(GarmentMeasure::Bust)));
@@ -183,7 +184,7 @@ private slots:
             const auto* bust = row(table, GarmentMeasure::Bust);
             QVERIFY(bust->needed.has_value());
             const Length ease = c->traced_flat.of(GarmentMeasure::Bust) - Length::mm(880);
-            QVERIFY(close(bust->needed->in_mm(), 900 + ease.in_mm(), 0.01));
+            QVERIFY(near(bust->needed->in_mm(), 900 + ease.in_mm(), 0.01));
         }
     }
     void her_own_ease_is_what_is_needed_then()
@@ -193,7 +194,7 @@ private slots:
         plan.ease[Measure::Bust] = Length::mm(70);
         const auto c = b(plan, a_body());
         const auto table = finished_table(c);
-        QVERIFY(close(row(table, GarmentMeasure::Bust)->needed->in_mm(), 970, 1e-6));
+        QVERIFY(near(row(table, GarmentMeasure::Bust)->needed->in_mm(), 970, 1e-6));
         // Less than one moves in is told, however it came about.
         plan.ease[Measure::Bust] = Length::mm(10);
         plan.decide({Kind::UnderarmWidth, Answer::Accepted, Length::mm(-60)});
@@ -248,7 +249,7 @@ private slots:
                     sum += c.line(cause)->changed.of(link.through);
                 }
                 // A seam moved forward is told by its amount, everything else by what it changed.
-                if (link.effect != Kind::CapForward) QVERIFY(close(sum.in_mm(), link.by.in_mm(), 1e-6));
+                if (link.effect != Kind::CapForward) QVERIFY(near(sum.in_mm(), link.by.in_mm(), 1e-6));
             }
         }
     }

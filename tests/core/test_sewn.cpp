@@ -8,6 +8,7 @@
 #include "core/plan/bought_pair.h"
 #include "core/plan/sewn_plan.h"
 #include "core/plan/step_telling.h"
+#include "near.h"
 #include "tests.h"
 #include "trousers_bench.h"
 
@@ -107,11 +108,11 @@ private slots:
                 const Piece& is = *find_piece(out->garment.pieces, role);
                 const auto on = [&](const Piece& p, EdgeRole e) { return chords(edge(p, e).curve); };
                 gained += on(is, EdgeRole::Centre) - on(was, EdgeRole::Centre);
-                QVERIFY(std::abs(on(was, EdgeRole::InnerLeg) - on(is, EdgeRole::InnerLeg) - down) < 0.05);
-                QVERIFY(std::abs(on(was, EdgeRole::Side) - on(is, EdgeRole::Side)) < 1e-9);
+                QVERIFY(near(on(was, EdgeRole::InnerLeg) - on(is, EdgeRole::InnerLeg), down, 0.05));
+                QVERIFY(near(on(was, EdgeRole::Side), on(is, EdgeRole::Side), 1e-9));
                 // Where it is measured, under its new point.
                 const double level = edge(is, EdgeRole::InnerLeg).curve.finalPoint()[Geom::Y] - mm(thigh_below);
-                QVERIFY(std::abs(mm(measure_piece(is).of(GarmentMeasure::Thigh)) - wide(is, level)) < 0.05);
+                QVERIFY(near(mm(measure_piece(is).of(GarmentMeasure::Thigh)), wide(is, level), 0.05));
                 // Nothing is added: the new line lies in the old piece.
                 for (const Point at : flattened(edge(is, EdgeRole::Centre).curve, Length::mm(0.5))) {
                     const double off = std::min(nearest(edge(was, EdgeRole::Centre).curve, at).off,
@@ -148,7 +149,7 @@ private slots:
         const Piece is = *crotch_lowered(was, Length::mm(20));
         const auto marks = seams_apart(was, is, Length::mm(30));
         QVERIFY(marks.size() > 4);
-        QVERIFY(std::abs(mm(marks.front().apart) - 20) < 0.01);
+        QVERIFY(near(mm(marks.front().apart), 20, 0.01));
         QVERIFY(marks.back().apart < Length::mm(1));
         const auto old = flattened(edge(was, EdgeRole::Centre).curve, Length::mm(0.01));
         for (const auto& m : marks) {
@@ -161,7 +162,7 @@ private slots:
             double off = 1e9;
             for (const Point p : flattened(edge(is, EdgeRole::Centre).curve, Length::mm(0.01)))
                 off = std::min(off, Geom::distance(p, at));
-            QVERIFY(std::abs(off - mm(m.apart)) < 1.0);
+            QVERIFY(near(off, mm(m.apart), 1.0));
         }
         QVERIFY(!crotch_lowered(was, Length::mm(400)));
     }
@@ -223,8 +224,8 @@ private slots:
         b.plan.decide({AdjustmentKind::SewnCrotch, Answer::Accepted});
         const auto c = b();
         const auto longer = [&](GarmentMeasure m) { return mm(c.altered_flat.of(m)) - mm(c.traced_flat.of(m)); };
-        QVERIFY(std::abs(longer(GarmentMeasure::CrotchFront) + longer(GarmentMeasure::CrotchBack) - 30) < 0.5);
-        QVERIFY(std::abs(longer(GarmentMeasure::InsideLeg) + mm(line.amount)) < 0.05);
+        QVERIFY(near(longer(GarmentMeasure::CrotchFront) + longer(GarmentMeasure::CrotchBack), 30, 0.5));
+        QVERIFY(near(longer(GarmentMeasure::InsideLeg) + mm(line.amount), 0, 0.05));
         QVERIFY(longer(GarmentMeasure::Thigh) < 0);
         QVERIFY(c.checks.seams_hold());
         const auto told = told_steps(c);
@@ -250,7 +251,7 @@ private slots:
             const auto c = bought_lowered(pair, {}, Length::mm(20));
             QVERIFY(c.has_value());
             for (const auto m : {CrotchFront, CrotchBack, Thigh})
-                QVERIFY(std::abs(mm(c->traced_flat.of(m) - flat.of(m))) < 0.6);
+                QVERIFY(near(mm(c->traced_flat.of(m) - flat.of(m)), 0, 0.6));
             const auto really = adjustment(AdjustmentKind::SewnCrotch).apply(legs, Length::mm(20));
             const auto then = measure_flat(really->garment.pieces);
             const double gained =
@@ -258,7 +259,7 @@ private slots:
             const double said = mm(c->altered_flat.of(CrotchFront) + c->altered_flat.of(CrotchBack) -
                                    c->traced_flat.of(CrotchFront) - c->traced_flat.of(CrotchBack));
             QVERIFY2(std::abs(gained - said) < 6, qPrintable(QString("%1 %2").arg(gained).arg(said)));
-            QVERIFY(std::abs(mm(then.of(Thigh) - c->altered_flat.of(Thigh))) < 8);
+            QVERIFY(near(mm(then.of(Thigh) - c->altered_flat.of(Thigh)), 0, 8));
             ++drawn;
         }
         QVERIFY(drawn > 30);

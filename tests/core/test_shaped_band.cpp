@@ -8,6 +8,7 @@
 #include "core/paper/outline_validity.h"
 #include "faces.h"
 #include "geos_lines.h"
+#include "near.h"
 #include "tests.h"
 #include "trousers_bench.h"
 
@@ -98,20 +99,20 @@ private slots:
             const Piece& band = band_of(pieces);
             QVERIFY(!unsound(band));
             const Curve& low = edge(band, EdgeRole::Waist).curve;
-            QVERIFY(std::abs(mm(length(low)) - waists(pieces)) < 0.01);
+            QVERIFY(near(mm(length(low)), waists(pieces), 0.01));
             const auto [least, most] = between(edge(band, EdgeRole::BandTop).curve, [&] {
                 return joined(edge(band, EdgeRole::Underlap).curve, low);
             }());
             QVERIFY2(least > deep - 0.02 && most < deep + 0.02, qPrintable(QString("%1 %2").arg(least).arg(most)));
-            QVERIFY(std::abs(angle_at(band, EdgeRole::BandTop, EdgeRole::BandEnd) - 90) < 0.05);
-            QVERIFY(std::abs(angle_at(band, EdgeRole::Waist, EdgeRole::Centre) - 90) < 0.05);
-            QVERIFY(std::abs(mm(length(edge(band, EdgeRole::Underlap).curve)) - 30) < 1e-6);
+            QVERIFY(near(angle_at(band, EdgeRole::BandTop, EdgeRole::BandEnd), 90, 0.05));
+            QVERIFY(near(angle_at(band, EdgeRole::Waist, EdgeRole::Centre), 90, 0.05));
+            QVERIFY(near(mm(length(edge(band, EdgeRole::Underlap).curve)), 30, 1e-6));
             QVERIFY(edge(band, EdgeRole::Centre).on_fold);
-            QVERIFY(std::abs(mm(band_above_seam(pieces)) - deep) < 0.02);
+            QVERIFY(near(mm(band_above_seam(pieces)), deep, 0.02));
             // Its side notch is where both waists meet.
             const Length at = length_to(low, nearest(low, band.notches.front().at).time);
-            QVERIFY(std::abs(mm(length(low) - at -
-                                sewn_length(*find_piece(pieces, PieceRole::Back), EdgeRole::Waist))) < 0.01);
+            QVERIFY(near(mm(length(low) - at - sewn_length(*find_piece(pieces, PieceRole::Back), EdgeRole::Waist)),
+                         0, 0.01));
             ++drawn;
         }
         QVERIFY(drawn > 30);
@@ -135,8 +136,8 @@ private slots:
         QVERIFY(has_step(c, StepKind::DrawShapedBand));
         QVERIFY(!has_step(c, StepKind::CutBand));
         const Piece& band = band_of(c.altered.pieces);
-        QVERIFY(std::abs(mm(length(edge(band, EdgeRole::Waist).curve)) - waists(c.altered.pieces)) < 0.05);
-        QVERIFY(std::abs(mm(band_above_seam(c.altered.pieces)) - deep) < 0.02);
+        QVERIFY(near(mm(length(edge(band, EdgeRole::Waist).curve)), waists(c.altered.pieces), 0.05));
+        QVERIFY(near(mm(band_above_seam(c.altered.pieces)), deep, 0.02));
         QVERIFY(c.checks.seams_hold());
         QVERIFY(!unsound(band));
         // It stays where it lay, and is another shape than one made longer at its notch.
@@ -155,8 +156,8 @@ private slots:
         const auto c = b();
         const Piece& band = band_of(c.altered.pieces);
         const Piece& was = band_of(c.traced.pieces);
-        QVERIFY(std::abs(mm(length(edge(band, EdgeRole::Waist).curve) - length(edge(was, EdgeRole::Waist).curve)) -
-                         18) < 0.1);
+        QVERIFY(near(mm(length(edge(band, EdgeRole::Waist).curve) - length(edge(was, EdgeRole::Waist).curve)) - 18,
+                     0, 0.1));
         QVERIFY(c.checks.seams_hold());
         const auto faces = [](const Garment& from, const Garment& to) {
             std::vector<StandsOn> out;
@@ -167,8 +168,8 @@ private slots:
         const auto again = shaped_band_drawn(band, EdgeRole::Waist, faces(c.altered, c.traced));
         QVERIFY(again.has_value());
         QVERIFY(!unsound(*again));
-        QVERIFY(std::abs(mm(length(edge(*again, EdgeRole::Waist).curve) -
-                            length(edge(was, EdgeRole::Waist).curve))) < 1e-3);
+        QVERIFY(near(mm(length(edge(*again, EdgeRole::Waist).curve) - length(edge(was, EdgeRole::Waist).curve)), 0,
+                     1e-3));
         QVERIFY(is_shaped_from(*again, EdgeRole::Waist, faces(c.traced, c.traced)));
         const auto [least, most] =
             between(edge(*again, EdgeRole::BandTop).curve, edge(was, EdgeRole::BandTop).curve);
@@ -202,8 +203,9 @@ private slots:
                      qPrintable(QString("%1 %2").arg(mm(length(now) - length(was))).arg(gained)));
             QVERIFY(!unsound(band_of(c.altered.pieces)));
             // It bends from end to end as it did, less what was cut out of it.
-            QVERIFY(std::abs(Geom::angle_between(start_direction(was), end_direction(was)) -
-                             Geom::angle_between(start_direction(now), end_direction(now))) < 0.05);
+            QVERIFY(near(Geom::angle_between(start_direction(was), end_direction(was)) -
+                             Geom::angle_between(start_direction(now), end_direction(now)),
+                         0, 0.05));
         }
     }
 
@@ -217,7 +219,7 @@ private slots:
         const auto c = b();
         const Curve& was = edge(band_of(c.traced.pieces), EdgeRole::Waist).curve;
         const Curve& now = edge(band_of(c.altered.pieces), EdgeRole::Waist).curve;
-        QVERIFY(std::abs(mm(length(now) - length(was)) - 12) < 0.1);
+        QVERIFY(near(mm(length(now) - length(was)), 12, 0.1));
         QVERIFY(Geom::distance(now.initialPoint(), now.finalPoint()) < mm(length(now)) - 1);
         QVERIFY(c.checks.seams_hold());
     }
@@ -252,8 +254,9 @@ private slots:
         const auto band = [](const Garment& g, const std::string& id) { return *find_piece(g.pieces, id); };
         QVERIFY(test::largest_gap(band(c.traced, "back-band"), band(c.altered, "back-band")) < 1e-9);
         QVERIFY(test::largest_gap(band(c.traced, "front-band"), band(c.altered, "front-band")) > 0.5);
-        QVERIFY(std::abs(mm(length(edge(band(c.altered, "front-band"), EdgeRole::Waist).curve) -
-                            sewn_length(face(c.altered, PieceRole::Front), EdgeRole::Waist))) < 0.01);
+        QVERIFY(near(mm(length(edge(band(c.altered, "front-band"), EdgeRole::Waist).curve) -
+                        sewn_length(face(c.altered, PieceRole::Front), EdgeRole::Waist)),
+                     0, 0.01));
     }
 
     void the_fold_goes_to_the_centre_that_is_closed()
@@ -266,7 +269,7 @@ private slots:
         const Piece& was = band_of(as_cut.traced.pieces);
         const Piece& now = band_of(c.altered.pieces);
         const Curve& low = edge(now, EdgeRole::Waist).curve;
-        QVERIFY(std::abs(mm(length(low) - length(edge(was, EdgeRole::Waist).curve))) < 0.01);
+        QVERIFY(near(mm(length(low) - length(edge(was, EdgeRole::Waist).curve)), 0, 0.01));
         // The underlap lies beyond the back's end now: the end the travel comes to.
         const std::size_t at = *edge_index(now, EdgeRole::Waist);
         QCOMPARE(now.edges[(at + 1) % now.edges.size()].role, EdgeRole::Underlap);

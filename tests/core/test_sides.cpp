@@ -15,6 +15,7 @@
 #include "core/plan/step_telling.h"
 #include "dresses.h"
 #include "gored_skirts.h"
+#include "near.h"
 #include "princess_fronts.h"
 #include "skirts.h"
 #include "tests.h"
@@ -287,7 +288,7 @@ private slots:
         QCOMPARE(hips.left->flat.of(GarmentMeasure::Side), left.altered_flat.of(GarmentMeasure::Side));
         // Level at the centre, and darts whose legs are equal.
         const Piece& front = front_of(hips.left->altered);
-        QVERIFY(std::abs(start_direction(front.edges.front().curve)[Geom::Y]) < 1e-6);
+        QVERIFY(near(start_direction(front.edges.front().curve)[Geom::Y], 0, 1e-6));
         QVERIFY(hips.left->checks.seams_hold());
         QVERIFY(hips.checks.seams_hold());
     }
@@ -402,7 +403,7 @@ private slots:
              {std::tuple{both[0], wide, Side::Right}, std::tuple{both[1], narrow, Side::Left}}) {
             QCOMPARE(one.size(), std::size_t{1});
             QCOMPARE(of.side, std::optional{side});
-            QVERIFY(abs(of.ease - one.front().ease) < mm * 1e-9);
+            QVERIFY(near(of.ease, one.front().ease, mm * 1e-9));
             QCOMPARE(of.holds, one.front().holds);
         }
         QVERIFY(both[0].holds && !both[1].holds);
@@ -464,7 +465,7 @@ private slots:
                                         [](const PieceToCut& p) { return p.piece.role == PieceRole::Front; });
         QVERIFY(front->whole && !front->side);
         const double halves = area_mm2(front_of(c.altered)) + area_mm2(front_of(c.left->altered));
-        QVERIFY(std::abs(area_mm2(front->piece) - halves) < 0.01);
+        QVERIFY(near(area_mm2(front->piece), halves, 0.01));
         QCOMPARE(front->piece.darts.size(), front_of(c.altered).darts.size() * 2);
         QVERIFY(!on_fold(front->piece));
         QVERIFY(!unsound(front->piece));
@@ -487,7 +488,7 @@ private slots:
         const auto c = skirt()(skirt_plan());
         const Piece& front = front_of(c.altered);
         const Piece whole = drawn_whole(front, front);
-        QVERIFY(std::abs(area_mm2(whole) - 2 * area_mm2(front)) < 1e-6);
+        QVERIFY(near(area_mm2(whole), 2 * area_mm2(front), 1e-6));
         const double fold = edge(front, EdgeRole::Centre).curve.initialPoint()[Geom::X];
         std::vector<Point> all;
         for (const auto& e : whole.edges) {
@@ -502,7 +503,7 @@ private slots:
         }
         for (const auto& p : shirt()(plan_at("14")).altered.pieces) {
             const Piece again = mirror_image(mirror_image(p));
-            QVERIFY(std::abs(signed_area_mm2(mirror_image(p)) - signed_area_mm2(p)) < 1e-6);
+            QVERIFY(near(signed_area_mm2(mirror_image(p)), signed_area_mm2(p), 1e-6));
             for (const auto& e : p.edges) {
                 QVERIFY(std::any_of(again.edges.begin(), again.edges.end(), [&](const Edge& o) {
                     return o.role == e.role &&
@@ -535,12 +536,12 @@ private slots:
         const auto right = skirt()(with(skirt_plan(), {alike(Kind::WidthAtHip, mm * 40)}));
         const auto left = skirt()(with(skirt_plan(), {alike(Kind::WidthAtHip, mm * 8)}));
         const auto hip = [](const Computed& of) { return of.altered_flat.of(GarmentMeasure::Hip).in_mm(); };
-        QVERIFY(std::abs(hip(c) - (hip(right) + hip(left)) / 2) < 1e-9);
+        QVERIFY(near(hip(c), (hip(right) + hip(left)) / 2, 1e-9));
         const auto table = finished_table(c);
         const auto row = std::find_if(table.begin(), table.end(),
                                       [](const FinishedRow& r) { return r.what == GarmentMeasure::Hip; });
         QVERIFY(row->right && row->left);
-        QVERIFY(std::abs((row->right->after + row->left->after - row->after).in_mm()) < 1e-9);
+        QVERIFY(near((row->right->after + row->left->after - row->after).in_mm(), 0, 1e-9));
         const auto profile = ease_profile(c);
         QCOMPARE(profile.after.size(), profile.after_left.size());
     }

@@ -7,6 +7,7 @@
 #include "core/check/seam_run.h"
 #include "core/check/walk.h"
 #include "core/paper/redraw/sleeve.h"
+#include "near.h"
 #include "tests.h"
 #include "tops.h"
 
@@ -63,21 +64,21 @@ private slots:
             const Garment g{drawn->sizes[0].pieces, drawn->seams};
             const double front = mm_of(sleeve_of(g), EdgeRole::CapFront) - mm_of(front_of(g), EdgeRole::Armhole);
             const double back = mm_of(sleeve_of(g), EdgeRole::CapBack) - mm_of(back_of(g), EdgeRole::Armhole);
-            QVERIFY(close(front, ease / 2, 1e-3) && close(back, ease / 2, 1e-3));
-            QVERIFY(close(mm_of(sleeve_of(g), EdgeRole::UnderarmFront),
-                          mm_of(sleeve_of(g), EdgeRole::UnderarmBack), 1e-6));
+            QVERIFY(near(front, ease / 2, 1e-3) && near(back, ease / 2, 1e-3));
+            QVERIFY(near(mm_of(sleeve_of(g), EdgeRole::UnderarmFront), mm_of(sleeve_of(g), EdgeRole::UnderarmBack),
+                         1e-6));
             Cloth cloth;
             cloth.knit = ease < 5;
             const auto checks = check(g, {}, cloth);
             QVERIFY(checks.seams_hold());
-            QVERIFY(checks.cap && close(checks.cap->ease.in_mm(), ease, 1e-3));
+            QVERIFY(checks.cap && near(checks.cap->ease.in_mm(), ease, 1e-3));
             // All the ease lies above the side notches: below them cap and armhole are equally long.
             for (const auto& seam : g.seams) {
                 if (seam.id != "armhole-front" && seam.id != "armhole-back") continue;
                 const auto parts = stretches(seam_run(g, seam.a), seam_run(g, seam.b));
                 QCOMPARE(parts.size(), std::size_t{2});
-                QVERIFY(close(parts[0].difference().in_mm(), 0, 0.05));
-                QVERIFY(close(parts[1].difference().in_mm(), ease / 2, 0.05));
+                QVERIFY(near(parts[0].difference().in_mm(), 0, 0.05));
+                QVERIFY(near(parts[1].difference().in_mm(), ease / 2, 0.05));
             }
         }
         QVERIFY2(seen > 50, qPrintable(QString::number(seen)));
@@ -105,40 +106,40 @@ private slots:
             const Point f = front_underarm(s.piece);
             const Point b = back_underarm(s.piece);
             // Every hinge is as far from the next as it was; solved by hand as two triangles a side.
-            QVERIFY(close(Geom::distance(to, f), Geom::distance(top, front_underarm(before)), 1e-6));
-            QVERIFY(close(Geom::distance(to, b), Geom::distance(top, back_underarm(before)), 1e-6));
-            QVERIFY(close(Geom::distance(s.hem, f), Geom::distance(s.hem, front_underarm(before)), 1e-6));
-            QVERIFY(close(Geom::distance(s.hem, b), Geom::distance(s.hem, back_underarm(before)), 1e-6));
-            QVERIFY(close(Geom::distance(f, b), Geom::distance(front_underarm(before), back_underarm(before)) + by,
-                          1e-6));
+            QVERIFY(near(Geom::distance(to, f), Geom::distance(top, front_underarm(before)), 1e-6));
+            QVERIFY(near(Geom::distance(to, b), Geom::distance(top, back_underarm(before)), 1e-6));
+            QVERIFY(near(Geom::distance(s.hem, f), Geom::distance(s.hem, front_underarm(before)), 1e-6));
+            QVERIFY(near(Geom::distance(s.hem, b), Geom::distance(s.hem, back_underarm(before)), 1e-6));
+            QVERIFY(near(Geom::distance(f, b), Geom::distance(front_underarm(before), back_underarm(before)) + by,
+                         1e-6));
             QVERIFY((s.cap_lower > Length{}) == (by > 0));
             for (const auto& how : {s.cap_front, s.cap_back, s.low_front, s.low_back})
-                QVERIFY(close(how.det(), 1, 1e-9));
-            QVERIFY(close(Geom::distance(top * s.cap_front, top * s.cap_back), 0, 1e-6));
+                QVERIFY(near(how.det(), 1, 1e-9));
+            QVERIFY(near(Geom::distance(top * s.cap_front, top * s.cap_back), 0, 1e-6));
         }
         const auto wider = altered(g, AdjustmentKind::UpperArm, 40, way(UpperArmMethod::CapKept));
-        QVERIFY(close(cap_of(wider), cap_of(g), 0.5));
-        QVERIFY(close(mm_of(sleeve_of(wider), EdgeRole::Hem), mm_of(before, EdgeRole::Hem), 2.0));
+        QVERIFY(near(cap_of(wider), cap_of(g), 0.5));
+        QVERIFY(near(mm_of(sleeve_of(wider), EdgeRole::Hem), mm_of(before, EdgeRole::Hem), 2.0));
         QVERIFY(check(wider, {}, {}).seams_hold());
     }
     void split_through_everything_grows_alike()
     {
         const auto g = sleeved();
         const auto wider = altered(g, AdjustmentKind::UpperArm, 30, way(UpperArmMethod::SplitGathered));
-        QVERIFY(close(cap_of(wider) - cap_of(g), 30, 1e-6));
-        QVERIFY(close((measure_flat(wider.pieces).of(GarmentMeasure::UpperArm) -
-                       measure_flat(g.pieces).of(GarmentMeasure::UpperArm))
-                          .in_mm(),
-                      30, 1e-6));
-        QVERIFY(close((measure_flat(wider.pieces).of(GarmentMeasure::SleeveHem) -
-                       measure_flat(g.pieces).of(GarmentMeasure::SleeveHem))
-                          .in_mm(),
-                      30, 0.5));
+        QVERIFY(near(cap_of(wider) - cap_of(g), 30, 1e-6));
+        QVERIFY(near((measure_flat(wider.pieces).of(GarmentMeasure::UpperArm) -
+                      measure_flat(g.pieces).of(GarmentMeasure::UpperArm))
+                         .in_mm(),
+                     30, 1e-6));
+        QVERIFY(near((measure_flat(wider.pieces).of(GarmentMeasure::SleeveHem) -
+                      measure_flat(g.pieces).of(GarmentMeasure::SleeveHem))
+                         .in_mm(),
+                     30, 0.5));
         const auto narrower = altered(g, AdjustmentKind::UpperArm, -30, way(UpperArmMethod::SplitGathered));
-        QVERIFY(close((measure_flat(narrower.pieces).of(GarmentMeasure::UpperArm) -
-                       measure_flat(g.pieces).of(GarmentMeasure::UpperArm))
-                          .in_mm(),
-                      -30, 1e-6));
+        QVERIFY(near((measure_flat(narrower.pieces).of(GarmentMeasure::UpperArm) -
+                      measure_flat(g.pieces).of(GarmentMeasure::UpperArm))
+                         .in_mm(),
+                     -30, 1e-6));
     }
     void shoulder_tips_up_take_the_cap_down()
     {
@@ -147,15 +148,15 @@ private slots:
         const auto up = altered(g, AdjustmentKind::ShoulderSlope, -6.35);
         const Length armhole = measure_flat(up.pieces).of(GarmentMeasure::Armhole) -
                                measure_flat(g.pieces).of(GarmentMeasure::Armhole);
-        QVERIFY(close(armhole.in_mm(), -12.7, 1.5));
+        QVERIFY(near(armhole.in_mm(), -12.7, 1.5));
         const auto amount =
             cap_height_for(sleeve_of(up), measure_flat(up.pieces).of(GarmentMeasure::Armhole) + Length::mm(24));
         QVERIFY(amount.has_value());
         QVERIFY2(*amount < Length::mm(-6) && *amount > Length::mm(-11),
                  qPrintable(QString::number(amount->in_mm())));
         const auto down = altered(up, AdjustmentKind::CapHeight, amount->in_mm());
-        QVERIFY(close(cap_of(down) - measure_flat(down.pieces).of(GarmentMeasure::Armhole).in_mm(), 24, 0.05));
-        QVERIFY(close(Geom::distance(front_underarm(sleeve_of(down)), front_underarm(sleeve_of(g))), 0, 1e-9));
+        QVERIFY(near(cap_of(down) - measure_flat(down.pieces).of(GarmentMeasure::Armhole).in_mm(), 24, 0.05));
+        QVERIFY(near(Geom::distance(front_underarm(sleeve_of(down)), front_underarm(sleeve_of(g))), 0, 1e-9));
     }
     void the_cap_forward_trades_exactly_the_amount_between_its_halves()
     {
@@ -166,10 +167,10 @@ private slots:
             const auto moved_cap = altered(g, AdjustmentKind::CapForward, f);
             const double front =
                 mm_of(sleeve_of(moved_cap), EdgeRole::CapFront) - mm_of(sleeve_of(g), EdgeRole::CapFront);
-            QVERIFY(close(front, -f, 0.01));
+            QVERIFY(near(front, -f, 0.01));
             const double back =
                 mm_of(sleeve_of(moved_cap), EdgeRole::CapBack) - mm_of(sleeve_of(g), EdgeRole::CapBack);
-            QVERIFY(close(back, f, 0.02));
+            QVERIFY(near(back, f, 0.02));
             QVERIFY(check(moved_cap, {}, {}).joins[4].holds);  // the top runs on
         }
     }
@@ -181,13 +182,13 @@ private slots:
         for (const auto& w : check(high, {}, {}).walks) {
             if (w.seam != "armhole-front" && w.seam != "armhole-back") continue;
             QCOMPARE(w.notches_a.size(), std::size_t{1});
-            QVERIFY(close(w.notches_a[0].in_mm(), w.notches_b[0].in_mm(), 0.05));
+            QVERIFY(near(w.notches_a[0].in_mm(), w.notches_b[0].in_mm(), 0.05));
         }
         const auto marked = altered(g, AdjustmentKind::TopNotch, 7);
-        QVERIFY(close(mm_of(sleeve_of(marked), EdgeRole::CapFront), mm_of(sleeve_of(g), EdgeRole::CapFront) - 7,
-                      0.01));
-        QVERIFY(close(cap_of(marked), cap_of(g), 1e-3));
-        QVERIFY(close(area_mm2(sleeve_of(marked)), area_mm2(sleeve_of(g)), 1e-3));
+        QVERIFY(
+            near(mm_of(sleeve_of(marked), EdgeRole::CapFront), mm_of(sleeve_of(g), EdgeRole::CapFront) - 7, 0.01));
+        QVERIFY(near(cap_of(marked), cap_of(g), 1e-3));
+        QVERIFY(near(area_mm2(sleeve_of(marked)), area_mm2(sleeve_of(g)), 1e-3));
     }
     void lengths_and_widths_change_what_they_name()
     {
@@ -196,39 +197,39 @@ private slots:
         const auto flat = [&](AdjustmentKind kind, double mm) {
             return measure_flat(altered(g, kind, mm).pieces);
         };
-        QVERIFY(close(
+        QVERIFY(near(
             (flat(AdjustmentKind::SleeveAbove, 20).of(GarmentMeasure::Sleeve) - was.of(GarmentMeasure::Sleeve))
                 .in_mm(),
             20, 0.5));
-        QVERIFY(close(
+        QVERIFY(near(
             (flat(AdjustmentKind::SleeveBelow, -20).of(GarmentMeasure::Sleeve) - was.of(GarmentMeasure::Sleeve))
                 .in_mm(),
             -20, 0.5));
-        QVERIFY(close((flat(AdjustmentKind::SleeveAbove, 20).of(GarmentMeasure::SleeveHem) -
-                       was.of(GarmentMeasure::SleeveHem))
-                          .in_mm(),
-                      0, 0.5));
-        QVERIFY(close(
+        QVERIFY(near((flat(AdjustmentKind::SleeveAbove, 20).of(GarmentMeasure::SleeveHem) -
+                      was.of(GarmentMeasure::SleeveHem))
+                         .in_mm(),
+                     0, 0.5));
+        QVERIFY(near(
             (flat(AdjustmentKind::SleeveHem, 16).of(GarmentMeasure::SleeveHem) - was.of(GarmentMeasure::SleeveHem))
                 .in_mm(),
             16, 0.5));
-        QVERIFY(close(
+        QVERIFY(near(
             (flat(AdjustmentKind::SleeveHem, 16).of(GarmentMeasure::UpperArm) - was.of(GarmentMeasure::UpperArm))
                 .in_mm(),
             0, 1e-6));
         const auto forearm = altered(g, AdjustmentKind::Forearm, 20);
-        QVERIFY(close(
+        QVERIFY(near(
             (measure_flat(forearm.pieces).of(GarmentMeasure::UpperArm) - was.of(GarmentMeasure::UpperArm)).in_mm(),
             0, 1e-6));
         QVERIFY(
-            close((measure_flat(forearm.pieces).of(GarmentMeasure::SleeveHem) - was.of(GarmentMeasure::SleeveHem))
-                      .in_mm(),
-                  0, 1e-6));
+            near((measure_flat(forearm.pieces).of(GarmentMeasure::SleeveHem) - was.of(GarmentMeasure::SleeveHem))
+                     .in_mm(),
+                 0, 1e-6));
         QVERIFY(area_mm2(sleeve_of(forearm)) > area_mm2(sleeve_of(g)) + 1500);
         // Above the elbow moves it, below it does not.
         const auto elbow = [](const Garment& x) { return guide(sleeve_of(x), GuideKind::Elbow)->a[Geom::Y]; };
-        QVERIFY(close(elbow(altered(g, AdjustmentKind::SleeveAbove, 20)), elbow(g) - 20, 1e-6));
-        QVERIFY(close(elbow(altered(g, AdjustmentKind::SleeveBelow, 20)), elbow(g), 1e-6));
+        QVERIFY(near(elbow(altered(g, AdjustmentKind::SleeveAbove, 20)), elbow(g) - 20, 1e-6));
+        QVERIFY(near(elbow(altered(g, AdjustmentKind::SleeveBelow, 20)), elbow(g), 1e-6));
         for (const auto kind : {AdjustmentKind::SleeveAbove, AdjustmentKind::SleeveBelow, AdjustmentKind::Forearm,
                                 AdjustmentKind::SleeveHem})
             QVERIFY(check(altered(g, kind, 20), {}, {}).seams_hold());
@@ -249,10 +250,10 @@ private slots:
                 const Length along = whole * part;
                 const auto how = rolled(a, b, along);
                 // Rigid (a sheet of paper may be turned over), and both have used up the same length at the touch.
-                QVERIFY(close(std::abs(how.det()), 1, 1e-9));
+                QVERIFY(near(std::abs(how.det()), 1, 1e-9));
                 const Point on_a = a.line.pointAt(time_at(a.line, along));
                 const Point on_b = b.line.pointAt(time_at(b.line, along)) * how;
-                QVERIFY(close(Geom::distance(on_a, on_b), 0, 0.01));
+                QVERIFY(near(Geom::distance(on_a, on_b), 0, 0.01));
                 // Paper on opposite sides of the line.
                 const Point down = start_direction(
                     split(a.line, std::clamp(time_at(a.line, along), 1e-3, double(a.line.size_default()) - 1e-3))

@@ -12,6 +12,7 @@
 #include "core/paper/redraw/darts.h"
 #include "core/pattern/dart.h"
 #include "core/plan/sewn_plan.h"
+#include "near.h"
 #include "tests.h"
 #include "tops.h"
 #include "trousers_bench.h"
@@ -327,7 +328,7 @@ private slots:
         const auto lowered = put(cause(Kind::CrotchWedge, 1, Face::Back), t, c);
         QCOMPARE(lowered.not_put, NotPut::No);
         QCOMPARE(lowered.decision.kind, Kind::SewnCrotch);
-        QVERIFY(std::abs(lowered.after.in_mm() - 10 / 1.4) < 1e-6);
+        QVERIFY(near(lowered.after.in_mm(), 10 / 1.4, 1e-6));
         QCOMPARE(put(cause(Kind::WidthAtHip, 1), t, c).decision.kind, Kind::SewnHipWidth);
         QCOMPARE(put(cause(Kind::BodyRise, -1), t, c).not_put, NotPut::WithThisGarment);
         for (const auto& f : all_causes()) {
@@ -401,14 +402,14 @@ private slots:
         const auto& d = out[0].decision;
         QCOMPARE(d.kind, Kind::PinnedShoulder);
         QCOMPARE(d.seen_on, today);
-        QVERIFY(std::abs(mm(d.at(Side::Right, "front_neck_end")) + 5) < 1e-6);
-        QVERIFY(std::abs(mm(d.at(Side::Right, "back_tip")) + 7) < 1e-6);
-        QVERIFY(std::abs(mm(d.at(Side::Left, "back_tip")) - 4) < 1e-6);  // let out
+        QVERIFY(near(mm(d.at(Side::Right, "front_neck_end")) + 5, 0, 1e-6));
+        QVERIFY(near(mm(d.at(Side::Right, "back_tip")) + 7, 0, 1e-6));
+        QVERIFY(near(mm(d.at(Side::Left, "back_tip")), 4, 1e-6));  // let out
         const auto then = again(b, c, d);
         QVERIFY(then.line(Kind::PinnedShoulder)->state == LineState::Accepted);
         // Once more on the next toile: from where it is now.
         const auto more = by_hand(t, then);
-        QVERIFY(std::abs(mm(more[0].decision.at(Side::Right, "back_tip")) + 14) < 1e-6);
+        QVERIFY(near(mm(more[0].decision.at(Side::Right, "back_tip")) + 14, 0, 1e-6));
     }
     void a_marked_waist_becomes_the_stations()
     {
@@ -616,7 +617,7 @@ private slots:
                 level(Guideline::Hem, 214, 200);
                 level(Guideline::Hip, 500, 515);
                 lay(p, {Guideline::Distance, shot(0, 0), shot(30, 40), {}});
-                QVERIFY(std::abs(turned(p).degrees - lean) < 1e-6);
+                QVERIFY(near(turned(p).degrees, lean, 1e-6));
                 const auto ear = behind_ear_line(p);
                 QVERIFY(ear.has_value());
                 QVERIFY(std::abs(ear->tip.value.in_mm() - 12) < 1e-6 &&
@@ -624,10 +625,10 @@ private slots:
                 QVERIFY(ear->tip.doubt > Length::mm(2) && ear->tip.doubt < Length::mm(6));
                 QVERIFY(ear->tip.take() < ear->tip.value && ear->tip.take() > Length{});
                 const auto hem = rise_of(p, Guideline::Hem);
-                QVERIFY(std::abs(hem->by->value.in_mm() - 14) < 1e-6);
-                QVERIFY(std::abs(hem->degrees - std::atan2(14, 300) * 180 / M_PI) < 1e-6);
+                QVERIFY(near(hem->by->value.in_mm(), 14, 1e-6));
+                QVERIFY(near(hem->degrees, std::atan2(14, 300) * 180 / M_PI, 1e-6));
                 QVERIFY(rise_of(p, Guideline::Hip)->degrees < 0);
-                QVERIFY(std::abs(distance(p)->value.in_mm() - 50) < 1e-6);
+                QVERIFY(near(distance(p)->value.in_mm(), 50, 1e-6));
             }
         }
     }

@@ -11,6 +11,7 @@
 #include "core/pattern/whole_piece.h"
 #include "dresses.h"
 #include "geos_lines.h"
+#include "near.h"
 #include "tests.h"
 #include "tops.h"
 #include "trousers_bench.h"
@@ -71,7 +72,7 @@ private slots:
                 const auto outline = line_through(points);
                 for (const auto& l : lines) {
                     if (l.what == ToileLine::Centre || l.what == ToileLine::SleeveCentre) continue;
-                    QVERIFY(std::abs(l.a[Geom::Y] - l.b[Geom::Y]) < 1e-9);
+                    QVERIFY(near(l.a[Geom::Y], l.b[Geom::Y], 1e-9));
                     // Both ends on the outline, and nothing of it further out at that level.
                     for (const auto& end : {l.a, l.b}) QVERIFY(apart(outline, end) < 0.05);
                     const auto span = lies_across(p, y_of(l));
@@ -85,13 +86,13 @@ private slots:
                     const double middle =
                         (armhole.curve.initialPoint()[Geom::Y] + armhole.curve.finalPoint()[Geom::Y]) / 2;
                     if (!guide(p, GuideKind::Across))
-                        QVERIFY(std::abs(y_of(*find(lines, ToileLine::Across)) - middle) < 1e-6);
+                        QVERIFY(near(y_of(*find(lines, ToileLine::Across)), middle, 1e-6));
                     // Measured from the neckline at the centre: where the neck edge meets it.
                     const Edge& neck = edge(p, EdgeRole::Neck);
                     const double low =
                         std::min(neck.curve.initialPoint()[Geom::Y], neck.curve.finalPoint()[Geom::Y]);
                     const auto* bust = find(lines, ToileLine::Bust);
-                    QVERIFY(std::abs(bust->down.in_mm() - (low - y_of(*bust))) < 0.01);
+                    QVERIFY(near(bust->down.in_mm(), (low - y_of(*bust)), 0.01));
                 }
                 if (p.role == PieceRole::Sleeve) {
                     const auto* middle = find(lines, ToileLine::SleeveCentre);
@@ -100,9 +101,8 @@ private slots:
                     QVERIFY(bicep->down > Length::mm(60));
                     // Turned over it is the same line.
                     const auto other = lines_to_draw(mirror_image(p));
-                    QVERIFY(std::abs(find(other, ToileLine::SleeveCentre)->a[Geom::X] + middle->a[Geom::X]) <
-                            1e-6);
-                    QVERIFY(abs(find(other, ToileLine::Bicep)->down - bicep->down) < Length::mm(0.01));
+                    QVERIFY(near(find(other, ToileLine::SleeveCentre)->a[Geom::X] + middle->a[Geom::X], 0, 1e-6));
+                    QVERIFY(near(find(other, ToileLine::Bicep)->down, bicep->down, Length::mm(0.01)));
                 }
             }
         }
@@ -122,7 +122,7 @@ private slots:
             for (const auto role : {EdgeRole::Neck, EdgeRole::Armhole, EdgeRole::CapFront, EdgeRole::Hem}) {
                 if (edge_index(p, role)) QCOMPARE(allowance(p, role), allowance(*was, role));
             }
-            QVERIFY(std::abs(area_mm2(p) - area_mm2(*was)) < 1e-6);  // the stitching lines stay
+            QVERIFY(near(area_mm2(p), area_mm2(*was), 1e-6));  // the stitching lines stay
             if (p.role == PieceRole::Sleeve) QCOMPARE(p.cut, 1);
         }
     }

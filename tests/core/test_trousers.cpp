@@ -10,6 +10,7 @@
 #include "core/plan/compute.h"
 #include "core/plan/donning.h"
 #include "core/plan/first_plan.h"
+#include "near.h"
 #include "tests.h"
 #include "trousers.h"
 
@@ -99,7 +100,7 @@ private slots:
             QVERIFY(same(GarmentMeasure::LegHem, f.hem, 2.5));  // along its slight curve
             const auto checks = check({pieces, p->seams}, {}, {});
             for (const auto& w : checks.walks) QVERIFY2(std::abs(mm(w.difference)) < 0.01, w.seam.c_str());
-            for (const auto& j : checks.joins) QVERIFY(std::abs(j.degrees - 180) < 0.5);
+            for (const auto& j : checks.joins) QVERIFY(near(j.degrees, 180, 0.5));
             for (const auto& o : checks.outlines) QVERIFY2(o.holds, o.piece.c_str());
         }
     }
@@ -109,9 +110,9 @@ private slots:
         for (const auto& p : plain_legs().pieces) {
             const double crease = guide(p, GuideKind::Crease)->a[Geom::X];
             const auto knee = *guide(p, GuideKind::Knee);
-            QVERIFY(std::abs((knee.a[Geom::X] + knee.b[Geom::X]) / 2 - crease) < 0.01);
+            QVERIFY(near((knee.a[Geom::X] + knee.b[Geom::X]) / 2, crease, 0.01));
             const Curve& hem = edge(p, EdgeRole::Hem).curve;
-            QVERIFY(std::abs((hem.initialPoint() + hem.finalPoint())[Geom::X] / 2 - crease) < 0.01);
+            QVERIFY(near((hem.initialPoint() + hem.finalPoint())[Geom::X] / 2, crease, 0.01));
         }
     }
 
@@ -152,21 +153,21 @@ private slots:
         const auto drawn = draw_trousers(f);
         QVERIFY(drawn);
         const auto flat = measure_flat(drawn->pieces);
-        QVERIFY(std::abs(mm(flat.of(GarmentMeasure::CrotchFront)) - front) < 8);
-        QVERIFY(std::abs(mm(flat.of(GarmentMeasure::CrotchBack)) - back) < 15);
+        QVERIFY(near(mm(flat.of(GarmentMeasure::CrotchFront)), front, 8));
+        QVERIFY(near(mm(flat.of(GarmentMeasure::CrotchBack)), back, 15));
         // Across the crotch line, from the inner leg point to the side.
         const auto width = [&](std::size_t i) {
             return mm(*width_at(drawn->pieces[i], inner_leg_point(drawn->pieces[i])[Geom::Y] - 1));
         };
         const double draft_front = hip / 4 + 5 - p9[Geom::X] + x5;
-        QVERIFY(std::abs(width(0) - draft_front) < 8);
-        QVERIFY(std::abs(width(1) - (hip / 4 + 15 + x16 - p24[Geom::X])) < 12);
+        QVERIFY(near(width(0), draft_front, 8));
+        QVERIFY(near(width(1), (hip / 4 + 15 + x16 - p24[Geom::X]), 12));
     }
 
     void a_medium_draft_has_a_rise_of_about_28_cm()  // common practice
     {
         const auto body = demo::trouser_body(4).body;
-        QVERIFY(std::abs(mm(body.at(Measure::BodyRise)) - 280) < 15);
+        QVERIFY(near(mm(body.at(Measure::BodyRise)), 280, 15));
     }
 
     void crotch_seams_are_as_long_as_a_polyline()
@@ -175,8 +176,8 @@ private slots:
         const auto flat = measure_flat(legs.pieces);
         const double front = polyline_length(edge(front_of(legs), EdgeRole::Centre).curve);
         const double back = polyline_length(edge(back_of(legs), EdgeRole::Centre).curve);
-        QVERIFY(std::abs(mm(flat.of(GarmentMeasure::CrotchFront)) - front) < 0.01);
-        QVERIFY(std::abs(mm(flat.of(GarmentMeasure::CrotchBack)) - back) < 0.01);
+        QVERIFY(near(mm(flat.of(GarmentMeasure::CrotchFront)), front, 0.01));
+        QVERIFY(near(mm(flat.of(GarmentMeasure::CrotchBack)), back, 0.01));
     }
 
     void what_cannot_be_drawn_is_refused_by_its_name()
@@ -275,7 +276,7 @@ private slots:
                             polyline_length(edge(back_of(on_chart.altered), EdgeRole::Centre).curve) +
                             2 * mm(band);
         const double string = mm(size.body.at(Measure::FrontRise) + size.body.at(Measure::BackRise));
-        QVERIFY(std::abs(mm(crotch(on_chart)->ease) - (seam - string)) < 0.05);
+        QVERIFY(near(mm(crotch(on_chart)->ease), (seam - string), 0.05));
         const auto long_seam = at(drawn->chart, with_strings(Length::mm(-70)), {});
         QVERIFY(!crotch(long_seam)->holds && !long_seam.checks.all_hold());
         QVERIFY(crotch(long_seam)->ease > *crotch(long_seam)->most);
@@ -371,7 +372,7 @@ private slots:
             const auto flat = measure_flat(c->traced.pieces);
             const auto of_size = measure_flat(drawn->pattern.sizes[std::size_t(hip)].pieces);
             for (const auto m : {GarmentMeasure::Hip, GarmentMeasure::Knee, GarmentMeasure::LegHem})
-                QVERIFY(std::abs(mm(flat.of(m) - of_size.of(m))) < 0.1);
+                QVERIFY(near(mm(flat.of(m) - of_size.of(m)), 0, 0.1));
         }
     }
 

@@ -7,6 +7,7 @@
 #include "core/check/walk.h"
 #include "core/paper/outline_validity.h"
 #include "core/pattern/dart.h"
+#include "near.h"
 #include "tests.h"
 #include "tops.h"
 #include "trousers.h"
@@ -163,10 +164,10 @@ private slots:
         const auto was = middles(front(before));
         const auto now = middles(is);
         QCOMPARE(now.size(), std::size_t{3});
-        QVERIFY(std::abs(now[0] - was[0]) < 0.05);
-        QVERIFY(std::abs(now[1] - was[1] - 6) < 0.15);
-        QVERIFY(std::abs(now[2] - was[2] - 12) < 0.15);
-        for (const auto& d : is.darts) QVERIFY(std::abs(Geom::distance(d.leg_a, d.leg_b) - 12) < 0.01);
+        QVERIFY(near(now[0], was[0], 0.05));
+        QVERIFY(near(now[1] - was[1], 6, 0.15));
+        QVERIFY(near(now[2] - was[2], 12, 0.15));
+        for (const auto& d : is.darts) QVERIFY(near(Geom::distance(d.leg_a, d.leg_b), 12, 0.01));
         QVERIFY(is_near(sewn_length(is, EdgeRole::Waist) - sewn_length(front(before), EdgeRole::Waist),
                         Length::mm(12), Length::mm(0.1)));
         // Where they would run into each other they stay.
@@ -183,8 +184,8 @@ private slots:
         const Piece& is = front(out.garment);
         QVERIFY(check_piece(is).has_value() && !unsound(is));
         for (const auto& d : is.darts) {
-            QVERIFY(std::abs(Geom::distance(d.leg_a, d.leg_b) - 32) < 1e-6);
-            QVERIFY(std::abs(d.tip[Geom::X] - (d.leg_a + d.leg_b)[Geom::X] / 2) < 1e-6);
+            QVERIFY(near(Geom::distance(d.leg_a, d.leg_b), 32, 1e-6));
+            QVERIFY(near(d.tip[Geom::X], (d.leg_a + d.leg_b)[Geom::X] / 2, 1e-6));
         }
         QVERIFY(are(middles(is), {60, 130, 200}));
         for (const auto role : {EdgeRole::Waist, EdgeRole::Side, EdgeRole::Centre})
@@ -197,7 +198,7 @@ private slots:
             const Curve& hem = edge(was, EdgeRole::Hem).curve;
             strips += 20 * -hem.pointAt(times_where(hem, Geom::X, x).front())[Geom::Y];
         }
-        QVERIFY(std::abs(area_mm2(is) - area_mm2(was) - strips) < 60);
+        QVERIFY(near(area_mm2(is) - area_mm2(was), strips, 60));
         QCOMPARE(out.steps.size(), std::size_t{3});
         for (const auto& s : out.steps) QCOMPARE(s.picture.panels.size(), std::size_t{2});
         const auto back = need(done(out.garment, -20, TucksWay::Fuller));

@@ -8,6 +8,7 @@
 #include "core/plan/donning.h"
 #include "core/plan/finished.h"
 #include "faces.h"
+#include "near.h"
 #include "one_size.h"
 #include "tests.h"
 #include "tops.h"
@@ -41,11 +42,11 @@ private slots:
         for (std::size_t i = 0; i < g.pieces.size(); ++i) {
             const Edge& was = edge(g.pieces[i], EdgeRole::Hem);
             const Edge& now = edge(out->garment.pieces[i], EdgeRole::Hem);
-            QVERIFY(std::abs(mm(now.allowance - was.allowance) - 80) < 1e-9);
+            QVERIFY(near(mm(now.allowance - was.allowance), 80, 1e-9));
             QVERIFY(same_paper(g.pieces[i], out->garment.pieces[i]));
         }
         QCOMPARE(out->steps.size(), std::size_t{2});
-        QVERIFY(std::abs(mm(out->steps[0].place) - 120) < 1e-9);
+        QVERIFY(near(mm(out->steps[0].place), 120, 1e-9));
         QVERIFY(!alter_turn_up(g, {Length::mm(90)}).has_value());
         QVERIFY(!alter_turn_up(g, {Length{}}).has_value());
         QVERIFY(!adjustment(AdjustmentKind::TurnUp).propose);
@@ -55,12 +56,12 @@ private slots:
         auto bench = test::lockgate_bench();
         const auto guessed = at_leg(bench());
         QVERIFY(guessed && guessed->guessed && guessed->over == Measure::HeelRound);
-        QVERIFY(std::abs(mm(guessed->has) - mm(bench().altered_flat.of(GarmentMeasure::LegHem))) < 1e-9);
+        QVERIFY(near(mm(guessed->has), mm(bench().altered_flat.of(GarmentMeasure::LegHem)), 1e-9));
         const Length hem = guessed->has;
         bench.body.readings[Measure::HeelRound] = {hem - Length::mm(10), hem - Length::mm(10)};
         QVERIFY(!at_leg(bench())->guessed && at_leg(bench())->opening == Length{});
         bench.body.readings[Measure::HeelRound] = {hem + Length::mm(30), hem + Length::mm(30)};
-        QVERIFY(std::abs(mm(at_leg(bench())->opening) - 15) < 1e-9);
+        QVERIFY(near(mm(at_leg(bench())->opening), 15, 1e-9));
     }
     // By hand: front and back length of the bodice and both crotch seams.
     void the_trunk_of_an_all_in_one_is_held_against_the_body()
@@ -94,9 +95,9 @@ private slots:
         for (const auto& row : finished_table(c)) {
             if (row.what != GarmentMeasure::Trunk) continue;
             ++seen;
-            QVERIFY(std::abs(mm(row.after) - by_hand) < 0.01);
+            QVERIFY(near(mm(row.after), by_hand, 0.01));
             QVERIFY(row.body && *row.body == Length::mm(1520));
-            QVERIFY(std::abs(mm(row.least) - 40) < 1e-9);
+            QVERIFY(near(mm(row.least), 40, 1e-9));
             QCOMPARE(row.holds, by_hand >= 1560 - 12);
         }
         QCOMPARE(seen, 1);

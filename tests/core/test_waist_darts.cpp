@@ -9,6 +9,7 @@
 #include "core/pattern/joint.h"
 #include "core/plan/compute.h"
 #include "faces.h"
+#include "near.h"
 #include "tests.h"
 #include "trousers_bench.h"
 
@@ -64,11 +65,12 @@ void holds(const Garment& g)
         QVERIFY(ok.has_value());
         QVERIFY(!unsound(p));
         for (const auto& d : p.darts) {
-            QVERIFY(std::abs(Geom::distance(d.leg_a, d.tip) - Geom::distance(d.leg_b, d.tip)) < 0.01);
+            QVERIFY(near(Geom::distance(d.leg_a, d.tip), Geom::distance(d.leg_b, d.tip), 0.01));
         }
     }
-    QVERIFY(std::abs(mm(sewn_length(face(g, PieceRole::Front), EdgeRole::Side) -
-                        sewn_length(face(g, PieceRole::Back), EdgeRole::Side))) < 0.05);
+    QVERIFY(near(mm(sewn_length(face(g, PieceRole::Front), EdgeRole::Side) -
+                    sewn_length(face(g, PieceRole::Back), EdgeRole::Side)),
+                 0, 0.05));
 }
 
 }  // namespace
@@ -83,19 +85,20 @@ private slots:
                 const auto out = done(g, WaistDartsWay::AtWaist, by, by);
                 holds(out.garment);
                 for (const auto role : {PieceRole::Front, PieceRole::Back}) {
-                    QVERIFY(std::abs(waist(g, role) - by - waist(out.garment, role)) < 0.01);
+                    QVERIFY(near(waist(g, role) - by, waist(out.garment, role), 0.01));
                     const Piece& was = face(g, role);
                     const Piece& now = face(out.garment, role);
                     QVERIFY(Geom::distance(was.darts[0].tip, now.darts[0].tip) < 1e-6);
                     // The waist is a little bent: its chord and its length are not quite alike.
                     const double wider = mm(mouth_width(now.darts[0]) - mouth_width(was.darts[0]));
-                    QVERIFY(std::abs(wider - by) < 0.6);
+                    QVERIFY(near(wider, by, 0.6));
                     // On the old line but for what it is trued over the fold.
                     auto line = open_waist(was);
                     for (const Point p : open_waist(now)) QVERIFY(off_line(line, p) < 2);
                 }
-                QVERIFY(std::abs(mm(sewn_length(face(g, PieceRole::Front), EdgeRole::Side) -
-                                    sewn_length(face(out.garment, PieceRole::Front), EdgeRole::Side))) < 1e-6);
+                QVERIFY(near(mm(sewn_length(face(g, PieceRole::Front), EdgeRole::Side) -
+                                sewn_length(face(out.garment, PieceRole::Front), EdgeRole::Side)),
+                             0, 1e-6));
             }
         }
     }
@@ -108,9 +111,9 @@ private slots:
             const Dart& d = face(out.garment, role).darts[0];
             const double w = mm(mouth_width(d));
             const double l = Geom::distance((d.leg_a + d.leg_b) / 2, d.tip);
-            QVERIFY(std::abs(dart_radians(d) - 2 * std::atan(w / 2 / l)) < 1e-6);
+            QVERIFY(near(dart_radians(d), 2 * std::atan(w / 2 / l), 1e-6));
         }
-        QVERIFY(std::abs(mm(mouth_width(face(out.garment, PieceRole::Front).darts[0])) - 30) < 0.3);
+        QVERIFY(near(mm(mouth_width(face(out.garment, PieceRole::Front).darts[0])), 30, 0.3));
     }
     void the_side_seam_makes_up_for_it()
     {
@@ -125,10 +128,10 @@ private slots:
                                          edge(face(g, role), EdgeRole::Side).curve.initialPoint())[Geom::X];
                     QVERIFY(side * by > 0);
                     const double hip = guide(face(g, role), GuideKind::Hip)->a[Geom::Y];
-                    QVERIFY(std::abs(mm(*width_at(face(out.garment, role), hip) - *width_at(face(g, role), hip))) <
-                            0.05);
+                    QVERIFY(near(mm(*width_at(face(out.garment, role), hip) - *width_at(face(g, role), hip)), 0,
+                                 0.05));
                 }
-                QVERIFY(std::abs(both) < 0.01);
+                QVERIFY(near(both, 0, 0.01));
             }
         }
     }
@@ -144,11 +147,11 @@ private slots:
                 QVERIFY(!edge_index(front, EdgeRole::DartMouth));
                 QCOMPARE(face(out.garment, PieceRole::Back).darts.size(), std::size_t{1});
                 const double longer = waist(out.garment, PieceRole::Front) - waist(g, PieceRole::Front);
-                QVERIFY(std::abs(longer - (way == WaistDartsWay::AtWaist ? mouth : 0)) < 0.35);
+                QVERIFY(near(longer - (way == WaistDartsWay::AtWaist ? mouth : 0), 0, 0.35));
             }
             const auto more = alter_waist_darts(g, {Length::mm(-mouth - 5), {}, 0});
             QVERIFY(!more.has_value());
-            QVERIFY(std::abs(mm(more.error().low) + mouth) < 0.1);
+            QVERIFY(near(mm(more.error().low) + mouth, 0, 0.1));
         }
     }
     void turned_into_ease_the_closed_waist_stays()
@@ -159,10 +162,11 @@ private slots:
             holds(out.garment);
             for (const auto& [role, eased] :
                  {std::pair{PieceRole::Front, mouth}, std::pair{PieceRole::Back, 6.0}}) {
-                QVERIFY(std::abs(waist(out.garment, role) - waist(g, role)) < 1e-6);
-                QVERIFY(std::abs(mm(gathered_in(face(out.garment, role), EdgeRole::Waist)) - eased) < 0.35);
-                QVERIFY(std::abs(mm(sewn_length(face(out.garment, role), EdgeRole::Side) -
-                                    sewn_length(face(g, role), EdgeRole::Side))) < 1e-6);
+                QVERIFY(near(waist(out.garment, role), waist(g, role), 1e-6));
+                QVERIFY(near(mm(gathered_in(face(out.garment, role), EdgeRole::Waist)), eased, 0.35));
+                QVERIFY(near(mm(sewn_length(face(out.garment, role), EdgeRole::Side) -
+                                sewn_length(face(g, role), EdgeRole::Side)),
+                             0, 1e-6));
             }
             QVERIFY(face(out.garment, PieceRole::Front).darts.empty());
             QCOMPARE(face(out.garment, PieceRole::Back).darts.size(), std::size_t{1});
@@ -184,7 +188,7 @@ private slots:
                 const Piece& now = face(out.garment, role);
                 const double by = role == PieceRole::Front ? 14 : 18;
                 QCOMPARE(now.darts.size(), std::size_t{2});
-                QVERIFY(std::abs(waist(g, role) - by - waist(out.garment, role)) < 0.25);
+                QVERIFY(near(waist(g, role) - by, waist(out.garment, role), 0.25));
                 const WaistRun run = waist_run(now);
                 QVERIFY(run.darts[1] - run.darts[0] > Length::mm(20));
                 QVERIFY(run.darts[0] > Length::mm(15) && run.darts[1] < run.length - Length::mm(15));
@@ -215,7 +219,7 @@ private slots:
         const auto out = done(g, WaistDartsWay::Added, 15, 20);
         for (const auto& [role, l] : {std::pair{PieceRole::Front, 90.0}, std::pair{PieceRole::Back, 115.0}}) {
             const Dart& d = face(out.garment, role).darts.at(0);
-            QVERIFY(std::abs(Geom::distance((d.leg_a + d.leg_b) / 2, d.tip) - l) < 0.3);
+            QVERIFY(near(Geom::distance((d.leg_a + d.leg_b) / 2, d.tip), l, 0.3));
         }
         QVERIFY(!alter_waist_darts(g, {Length::mm(-10), {}, static_cast<std::size_t>(WaistDartsWay::Added)}));
         QVERIFY(!alter_waist_darts(g, {Length::mm(10), {}, 0}));  // there is none to make deeper
@@ -228,10 +232,10 @@ private slots:
         for (const auto& [role, by] : {std::pair{PieceRole::Front, 15.0}, std::pair{PieceRole::Back, -12.0}}) {
             const auto was = waist_run(face(g, role));
             const auto now = waist_run(face(out.garment, role));
-            QVERIFY(std::abs(mm(now.darts[0] - was.darts[0]) - by) < 0.3);
-            QVERIFY(std::abs(mm(now.length - was.length)) < 0.3);
-            QVERIFY(std::abs(mm(mouth_width(face(out.garment, role).darts[0]) -
-                                mouth_width(face(g, role).darts[0]))) < 0.05);
+            QVERIFY(near(mm(now.darts[0] - was.darts[0]), by, 0.3));
+            QVERIFY(near(mm(now.length - was.length), 0, 0.3));
+            QVERIFY(near(mm(mouth_width(face(out.garment, role).darts[0]) - mouth_width(face(g, role).darts[0])),
+                         0, 0.05));
         }
     }
     void there_and_back_restores()
@@ -262,18 +266,18 @@ private slots:
             return PlanLine{};
         };
         auto c = bench();
-        QVERIFY(std::abs(mm(line(c, AdjustmentKind::WidthAtWaist).amount) - 30) < 0.01);
+        QVERIFY(near(mm(line(c, AdjustmentKind::WidthAtWaist).amount), 30, 0.01));
         QVERIFY(!line(c, AdjustmentKind::WaistDarts).proposal);
         bench.plan.decisions = {{AdjustmentKind::WaistDarts, Answer::Accepted, Length::mm(-5), Length::mm(-5)}};
         c = bench();
-        QVERIFY(std::abs(mm(line(c, AdjustmentKind::WidthAtWaist).amount) - 10) < 0.05);
+        QVERIFY(near(mm(line(c, AdjustmentKind::WidthAtWaist).amount), 10, 0.05));
         bench.plan.decisions = {
             {AdjustmentKind::WaistDarts, Answer::Accepted, Length::mm(-7.5), Length::mm(-7.5)}};
         c = bench();
         QVERIFY(line(c, AdjustmentKind::WidthAtWaist).state != LineState::Proposed);
         QVERIFY(c.checks.seams_hold());
-        QVERIFY(std::abs(mm(c.altered_flat.of(GarmentMeasure::Band) - c.traced_flat.of(GarmentMeasure::Band)) -
-                         30) < 0.2);
+        QVERIFY(near(mm(c.altered_flat.of(GarmentMeasure::Band) - c.traced_flat.of(GarmentMeasure::Band)) - 30, 0,
+                     0.2));
     }
 };
 SARTORUM_TEST(TestWaistDarts)

@@ -16,6 +16,7 @@
 #include "core/plan/compute.h"
 #include "faces.h"
 #include "gored_skirts.h"
+#include "near.h"
 #include "tests.h"
 #include "trousers_bench.h"
 
@@ -180,7 +181,7 @@ private slots:
             for (double x = 0; x <= front + back; x += 5) {
                 const auto got = x <= front ? line.at(PieceRole::Front, Length::mm(x))
                                             : line.at(PieceRole::Back, Length::mm(front + back - x));
-                QVERIFY(std::abs(mm(got.by) - wanted(x)) < 0.01);
+                QVERIFY(near(mm(got.by), wanted(x), 0.01));
             }
             // Mirrored at both centres: level there.
             QCOMPARE(line.at(PieceRole::Front, Length{}).slope, 0.0);
@@ -202,9 +203,9 @@ private slots:
                 const double centre = front ? by[0] : by[4];
                 const double middle = front ? by[1] : by[3];
                 const auto longer = [&](EdgeRole e) { return mm(sewn_length(is, e)) - mm(sewn_length(was, e)); };
-                QVERIFY(std::abs(longer(EdgeRole::Centre) - centre) < 0.01);
-                QVERIFY(std::abs(longer(EdgeRole::Side) - by[2]) < 0.01);
-                QVERIFY(std::abs(above(was, is, waist(was) / 2) - middle) < 0.05);
+                QVERIFY(near(longer(EdgeRole::Centre), centre, 0.01));
+                QVERIFY(near(longer(EdgeRole::Side), by[2], 0.01));
+                QVERIFY(near(above(was, is, waist(was) / 2), middle, 0.05));
                 const Independent wanted{waist(face(g, PieceRole::Front)), waist(face(g, PieceRole::Back)), by};
                 const double whole = waist(face(g, PieceRole::Front)) + waist(face(g, PieceRole::Back));
                 // Up to the middle; past it the line goes to where it meets the seam, and so it does at a centre
@@ -212,7 +213,7 @@ private slots:
                 const bool leans = edge_index(was, EdgeRole::InnerLeg).has_value();
                 for (double share = 0.1; share < 0.5; share += 0.05) {
                     const double x = waist(was) * share;
-                    QVERIFY(std::abs(above(was, is, x) - wanted(front ? x : whole - x)) < (leans ? 0.5 : 0.05));
+                    QVERIFY(near(above(was, is, x) - wanted(front ? x : whole - x), 0, (leans ? 0.5 : 0.05)));
                 }
                 QVERIFY(!unsound(is));
             }
@@ -292,10 +293,10 @@ private slots:
                     const Dart& a = was.darts[i];
                     const Dart& b = is.darts[i];
                     QVERIFY(Geom::distance(a.tip, b.tip) < 0.01);
-                    QVERIFY(std::abs(Geom::distance(b.leg_a, b.tip) - Geom::distance(b.leg_b, b.tip)) < 0.01);
-                    QVERIFY(std::abs(dart_radians(a) - dart_radians(b)) < 1e-4);
+                    QVERIFY(near(Geom::distance(b.leg_a, b.tip), Geom::distance(b.leg_b, b.tip), 0.01));
+                    QVERIFY(near(dart_radians(a), dart_radians(b), 1e-4));
                     const double off = Geom::cross(Geom::unit_vector(a.leg_a - a.tip), b.leg_a - a.tip);
-                    QVERIFY(std::abs(off) < 0.05);
+                    QVERIFY(near(off, 0, 0.05));
                 }
                 for (const auto mouth : waist_mouths(is)) {
                     const Dart& d = is.darts[dart_at(is, mouth)];
@@ -306,7 +307,7 @@ private slots:
                     const Curve old = was.edges[mouth + 1].curve * closing(o);
                     const double was_corner =
                         Geom::angle_between(end_direction(was.edges[mouth - 1].curve), start_direction(old));
-                    QVERIFY(std::abs(corner) < std::abs(was_corner) + 0.01);
+                    QVERIFY(near(corner, 0, std::abs(was_corner) + 0.01));
                 }
             }
         }
@@ -339,7 +340,7 @@ private slots:
         const double gained = waist(face(low.garment, PieceRole::Front)) +
                               waist(face(low.garment, PieceRole::Back)) - waist(face(g, PieceRole::Front)) -
                               waist(face(g, PieceRole::Back));
-        QVERIFY(std::abs(mm(low.cautions.front().given) - gained) < 0.01);
+        QVERIFY(near(mm(low.cautions.front().given), gained, 0.01));
         QVERIFY(gained > 6);
         QVERIFY(done(g, {3, 2, 0, 0, 0}).cautions.empty());
     }
@@ -389,7 +390,7 @@ private slots:
                 const Piece& p = out.garment.pieces[at.piece];
                 return mm(sewn_length(p, *flank_role(p, at.flank)));
             };
-            QVERIFY(std::abs(flank(seam.b) - flank(seam.a) - mm(seam.ease)) < 0.3);
+            QVERIFY(near(flank(seam.b) - flank(seam.a), mm(seam.ease), 0.3));
         }
         for (const auto& p : out.garment.pieces) QVERIFY(!unsound(p));
     }
@@ -410,9 +411,9 @@ private slots:
         const PlanLine& line = line_of(c);
         QCOMPARE(line.state, LineState::Proposed);
         QCOMPARE(line.at.size(), std::size_t{station_count});
-        QVERIFY(std::abs(mm(line.at[0]) - 22) < 0.1);
-        QVERIFY(std::abs(mm(line.at[2])) < 0.1);
-        QVERIFY(std::abs(mm(line.at[4]) - 3) < 0.1);
+        QVERIFY(near(mm(line.at[0]), 22, 0.1));
+        QVERIFY(near(mm(line.at[2]), 0, 0.1));
+        QVERIFY(near(mm(line.at[4]), 3, 0.1));
         QVERIFY(mm(line.at[1]) > 5 && mm(line.at[1]) < 17);  // on the smooth line between them
         b.plan.decide(taken({}));
         const auto done = b();
@@ -420,8 +421,8 @@ private slots:
         const auto longer = [&](GarmentMeasure m) {
             return mm(done.altered_flat.of(m)) - mm(done.traced_flat.of(m));
         };
-        QVERIFY(std::abs(longer(GarmentMeasure::CrotchFront) - 22) < 0.1);
-        QVERIFY(std::abs(longer(GarmentMeasure::CrotchBack) - 3) < 0.1);
+        QVERIFY(near(longer(GarmentMeasure::CrotchFront), 22, 0.1));
+        QVERIFY(near(longer(GarmentMeasure::CrotchBack), 3, 0.1));
         QVERIFY(done.checks.seams_hold());
     }
 
@@ -447,7 +448,7 @@ private slots:
         QCOMPARE(with(tilted, side).line(AdjustmentKind::FinishedLength)->state, LineState::LeaveIt);
         // Worn 20 mm lower all round: a length that begins there needs 20 more.
         const auto low = with({{{}, Face::Both, {}, Length::mm(-20)}}, side);
-        QVERIFY(std::abs(mm(low.line(AdjustmentKind::FinishedLength)->proposal->amount) - 20) < 0.1);
+        QVERIFY(near(mm(low.line(AdjustmentKind::FinishedLength)->proposal->amount), 20, 0.1));
     }
 
     // With a chart that prints heights and with one that does not.
@@ -465,8 +466,8 @@ private slots:
         const PlanLine& right = line_of(c);
         const PlanLine& left = *c.left_of(right);
         QCOMPARE(right.sides.how, Sided::Apart);
-        QVERIFY(std::abs(mm(right.at[2]) - 14) < 0.6);
-        QVERIFY(std::abs(mm(left.at[2]) + 14) < 0.6);
+        QVERIFY(near(mm(right.at[2]), 14, 0.6));
+        QVERIFY(near(mm(left.at[2]) + 14, 0, 0.6));
         QCOMPARE(right.at[0], left.at[0]);
         QCOMPARE(right.at[4], left.at[4]);
         QVERIFY(c.checks.seams_hold());
@@ -492,7 +493,7 @@ private slots:
         const double band = mm(c.altered_flat.of(GarmentMeasure::Band) - c.traced_flat.of(GarmentMeasure::Band));
         const double edge_gained =
             mm(c.altered_flat.of(GarmentMeasure::Waist) - c.traced_flat.of(GarmentMeasure::Waist));
-        QVERIFY(std::abs(band - edge_gained) < 0.5);
+        QVERIFY(near(band, edge_gained, 0.5));
     }
 
     // What differs from the waist down to the hip is answered first.

@@ -6,6 +6,7 @@
 #include "core/plan/bust_ways.h"
 #include "core/plan/finished.h"
 #include "core/plan/knock_ons.h"
+#include "near.h"
 #include "tests.h"
 #include "tops.h"
 
@@ -55,18 +56,18 @@ private slots:
         const KnockOn* cap = to(all, Kind::CapHeight);
         QVERIFY(cap && cap->causes == std::vector{Kind::ShoulderSlope});
         QCOMPARE(cap->state, LineState::Proposed);
-        QVERIFY(close(cap->by.in_mm(), -12, 1.5));
+        QVERIFY(near(cap->by.in_mm(), -12, 1.5));
         QVERIFY(cap->amount < Length::mm(-6));
         // Never a silent edit: the sleeve is as it was until it is accepted.
         QVERIFY(largest_gap(sleeve_of(c.altered), sleeve_of(c.traced)) < 1e-9);
         QVERIFY(!c.checks.cap->holds);
         plan.decide({Kind::CapHeight, Answer::Accepted, {}});
-        QVERIFY(close(cap_ease(b(plan)), 24, 1.0));
+        QVERIFY(near(cap_ease(b(plan)), 24, 1.0));
         // Recomputed when the cause changes, gone when it goes.
         plan.decide(take(Kind::ShoulderSlope, -12));
         const auto more = b(plan);
         QVERIFY(more.line(Kind::CapHeight)->amount < cap->amount * 1.6);
-        QVERIFY(close(cap_ease(more), 24, 1.0));
+        QVERIFY(near(cap_ease(more), 24, 1.0));
         plan.forget(Kind::ShoulderSlope);
         const auto none = b(plan);
         QVERIFY(largest_gap(sleeve_of(none.altered), sleeve_of(none.traced)) < 1e-9);
@@ -78,7 +79,7 @@ private slots:
         plan.decide(take(Kind::BallOfShoulder, 9));
         const auto all = knock_ons(b(plan));
         const KnockOn* forward = to(all, Kind::CapForward);
-        QVERIFY(forward && close(forward->amount.in_mm(), 9, 1e-9));
+        QVERIFY(forward && near(forward->amount.in_mm(), 9, 1e-9));
         plan.decide({Kind::CapForward, Answer::Accepted, {}});
         const auto c = b(plan);
         for (const auto& w : c.checks.walks) QVERIFY2(w.holds, w.seam.c_str());
@@ -120,8 +121,8 @@ private slots:
             for (const auto& w : c->checks.walks) {
                 if (w.seam.rfind("armhole", 0) != 0 || w.notches_a.size() != w.notches_b.size()) continue;
                 for (std::size_t n = 0; n < w.notches_a.size(); ++n)
-                    QVERIFY(close(w.notches_a[n].in_mm(), w.notches_b[n].in_mm(),
-                                  8));  // less than a cap is re-marked for
+                    QVERIFY(near(w.notches_a[n].in_mm(), w.notches_b[n].in_mm(),
+                                 8));  // less than a cap is re-marked for
             }
         }
         QVERIFY2(seen > tries(60), qPrintable(QString::number(seen)));
@@ -145,16 +146,16 @@ private slots:
         const auto b = bench(plain_bodice());
         const auto body = body_of({{Measure::Bust, 920}, {Measure::HighBust, 852}});
         Plan plan = plan_at("12");
-        QVERIFY(close(b(plan, body).line(Kind::Bust)->amount.in_mm(), 20, 1e-9));
+        QVERIFY(near(b(plan, body).line(Kind::Bust)->amount.in_mm(), 20, 1e-9));
         // Section 16: (D − r)/2 where r is fitted at the side seams.
         plan.decide(take(Kind::UnderarmWidth, 16));
         const auto* line = b(plan, body).line(Kind::Bust);
         const auto c = b(plan, body);
         line = c.line(Kind::Bust);
-        QVERIFY(close(line->amount.in_mm(), 12, 0.1));
-        QVERIFY(close(line->proposal->already.in_mm(), 16, 0.2));
+        QVERIFY(near(line->amount.in_mm(), 12, 0.1));
+        QVERIFY(near(line->proposal->already.in_mm(), 16, 0.2));
         plan.decide({Kind::Bust, Answer::Accepted, {}});
-        QVERIFY(close(
+        QVERIFY(near(
             (b(plan, body).altered_flat.of(GarmentMeasure::Bust) - c.traced_flat.of(GarmentMeasure::Bust)).in_mm(),
             40, 0.2));
     }
@@ -166,9 +167,9 @@ private slots:
         const auto ways = bust_ways(b(plan, body));
         QCOMPARE(ways.size(), std::size_t{2});
         QVERIFY(ways[0].size == "12" && ways[0].method == static_cast<std::size_t>(BustMethod::TwoSlashes));
-        QVERIFY(close(ways[0].bust.in_mm(), 35, 1e-9) && ways[0].carried && ways[0].dart > Length::mm(40));
+        QVERIFY(near(ways[0].bust.in_mm(), 35, 1e-9) && ways[0].carried && ways[0].dart > Length::mm(40));
         QCOMPARE(ways[1].size, std::string{"14"});
-        QVERIFY(close(ways[1].bust.in_mm(), 15, 1e-9) && ways[1].carried);
+        QVERIFY(near(ways[1].bust.in_mm(), 15, 1e-9) && ways[1].carried);
         const auto small = body_of({{Measure::Bust, 900}});
         QVERIFY(bust_ways(b(plan, small)).empty());
     }
@@ -181,7 +182,7 @@ private slots:
         Plan plan = plan_at("12");
         const auto proposed = *b(plan, body).line(Kind::Bust);
         QCOMPARE(proposed.state, LineState::Proposed);
-        QVERIFY(close(proposed.proposal->amount.in_mm(), -30, 1e-6));
+        QVERIFY(near(proposed.proposal->amount.in_mm(), -30, 1e-6));
         QVERIFY(proposed.short_of && proposed.short_of->why == Why::DartTooSmall);
         const Length most = proposed.short_of->low;
         QVERIFY(proposed.amount >= most && proposed.amount - most < Length::mm(0.5) + to_the_eye);
@@ -214,16 +215,16 @@ private slots:
         const auto c = b(plan, body);
         const auto table = finished_table(c);
         const auto& bust = row(table, GarmentMeasure::Bust);
-        QVERIFY(close(bust.bought.in_mm(), 980, 0.01));
-        QVERIFY(close(bust.needed->in_mm(), 910 + 100, 0.01));  // the designer's 100 mm kept
-        QVERIFY(close(bust.after.in_mm(), bust.needed->in_mm(), 0.2));
+        QVERIFY(near(bust.bought.in_mm(), 980, 0.01));
+        QVERIFY(near(bust.needed->in_mm(), 910 + 100, 0.01));  // the designer's 100 mm kept
+        QVERIFY(near(bust.after.in_mm(), bust.needed->in_mm(), 0.2));
         QVERIFY(bust.holds);
         const auto& arm = row(table, GarmentMeasure::UpperArm);
         QVERIFY(arm.body && !arm.needed);  // the chart prints none
-        QVERIFY(close(arm.least.in_mm(), 40, 1e-9));
+        QVERIFY(near(arm.least.in_mm(), 40, 1e-9));
         plan.ease[Measure::Bust] = Length::mm(60);
         const auto wished = finished_table(b(plan, body));
-        QVERIFY(close(row(wished, GarmentMeasure::Bust).needed->in_mm(), 970, 0.01));
+        QVERIFY(near(row(wished, GarmentMeasure::Bust).needed->in_mm(), 970, 0.01));
     }
     void girth_by_height_is_the_pieces_own_and_the_body_only_where_measured()
     {
@@ -238,23 +239,23 @@ private slots:
         const auto c = b(plan, body);
         const auto p = ease_profile(c);
         QVERIFY(p.before.size() > 20 && p.before.size() == p.after.size());
-        QVERIFY(close(p.before.front().girth.in_mm(), 900, 0.5));  // at the underarm
-        QVERIFY(close(p.before.back().girth.in_mm(), 970, 0.5));   // at the hem
+        QVERIFY(near(p.before.front().girth.in_mm(), 900, 0.5));  // at the underarm
+        QVERIFY(near(p.before.back().girth.in_mm(), 970, 0.5));   // at the hem
         const auto at_waist =
             std::min_element(p.before.begin(), p.before.end(),
                              [](const GirthAt& x, const GirthAt& y) { return abs(x.height) < abs(y.height); });
-        QVERIFY(close(at_waist->girth.in_mm(), 820, 3));
+        QVERIFY(near(at_waist->girth.in_mm(), 820, 3));
         const auto i = static_cast<std::size_t>(at_waist - p.before.begin());
-        QVERIFY(close((p.after[i].girth - p.before[i].girth).in_mm(), 40, 1.5));
+        QVERIFY(near((p.after[i].girth - p.before[i].girth).in_mm(), 40, 1.5));
         QCOMPARE(p.body.size(), std::size_t{4});
         QVERIFY(!p.body[0].level_measured && !p.body[1].level_measured);  // no heights for bust and high bust
         QVERIFY(p.body[2].level_measured && p.body[3].level_measured);
-        QVERIFY(close(p.body[3].at.height.in_mm(), -200, 1e-9));
+        QVERIFY(near(p.body[3].at.height.in_mm(), -200, 1e-9));
         // A waist seam with darts: closed, all the way to the lower edge.
         const auto darted = ease_profile(bench(plain_bodice())(plan_at("12")));
-        QVERIFY(close(darted.before.back().girth.in_mm(), 780, 4));
+        QVERIFY(near(darted.before.back().girth.in_mm(), 780, 4));
         for (std::size_t k = 1; k < darted.before.size(); ++k)
-            QVERIFY(abs(darted.before[k].girth - darted.before[k - 1].girth) < Length::mm(40));
+            QVERIFY(near(darted.before[k].girth, darted.before[k - 1].girth, Length::mm(40)));
     }
     void cloth_changes_what_the_cap_is_to_have()
     {
@@ -264,9 +265,9 @@ private slots:
         plan.cloth = {true, 0.3};
         const auto knit = b(plan);
         QVERIFY(!knit.checks.cap->holds);
-        QVERIFY(close(knit.checks.cap->wanted.in_mm(), 10, 1e-9));
+        QVERIFY(near(knit.checks.cap->wanted.in_mm(), 10, 1e-9));
         plan.decide({Kind::CapHeight, Answer::Accepted, {}});
-        QVERIFY(close(cap_ease(b(plan)), 10, 1.0));
+        QVERIFY(near(cap_ease(b(plan)), 10, 1.0));
         const auto range = cap_ease_range({});
         QVERIFY(range.least == Length::mm(5) && range.most == Length::mm(40));
     }

@@ -16,6 +16,7 @@
 #include "desk/print/print_station.h"
 #include "desk/shell/settings.h"
 #include "desk_fixture.h"
+#include "near.h"
 #include "plan_hands.h"
 #include "tests.h"
 
@@ -239,7 +240,7 @@ private slots:
         settings.follow(look);
         QCOMPARE(look.unit(), Unit::Inch);
         QCOMPARE(look.theme(), Theme::Night);
-        QVERIFY(std::abs(look.scale() - 1.2) < 1e-9);
+        QVERIFY(near(look.scale(), 1.2, 1e-9));
         Room room{std::move(*notebook::Notebook::open(book)), [] { return QDate{2026, 11, 23}; }};
         Window window{look};
         window.keep_settings(settings);

@@ -3,6 +3,7 @@
 #include <cmath>
 
 #include "desk/tape/measure_line.h"
+#include "near.h"
 #include "tests.h"
 
 namespace test_figure {
@@ -30,7 +31,7 @@ private slots:
         const Proportions empty{BodySet{}};
         for (double l = 16; l < 98; l += 1) {
             QCOMPARE(empty.half_width(l), plain.half_width(l));
-            QVERIFY(std::abs(plain.y(l) - l) < 1e-9);
+            QVERIFY(near(plain.y(l), l, 1e-9));
         }
     }
     void a_larger_girth_is_drawn_wider_at_its_level()
@@ -38,7 +39,7 @@ private slots:
         const Proportions small{with({{Measure::Waist, 70}, {Measure::Hip, 95}})};
         const Proportions large{with({{Measure::Waist, 100}, {Measure::Hip, 95}})};
         QVERIFY(large.half_width(Proportions::waist) > small.half_width(Proportions::waist));
-        QVERIFY(std::abs(large.half_width(Proportions::hip) - small.half_width(Proportions::hip)) < 1e-9);
+        QVERIFY(near(large.half_width(Proportions::hip), small.half_width(Proportions::hip), 1e-9));
     }
     void the_same_girths_on_a_taller_body_are_drawn_narrower()
     {
@@ -91,7 +92,7 @@ private slots:
             const auto line = line_of(f.measure, p);
             QVERIFY(line.points.size() >= 2);
             for (const auto& q : line.points) {
-                QVERIFY(std::abs(q.x()) < 30);
+                QVERIFY(near(q.x(), 0, 30));
                 QVERIFY(q.y() > 0 && q.y() < 100);
             }
             double nearest = 1e9;

@@ -17,6 +17,7 @@
 #include "desk/print/print_station.h"
 #include "desk/print/tile_map.h"
 #include "formats/try_on_json.h"
+#include "near.h"
 #include "tests.h"
 
 namespace test_mirror {
@@ -406,7 +407,7 @@ private slots:
         const auto& note = state(d).notes()[0];
         QCOMPARE(facts(note.seen.sight).from, SeenFrom::Sleeve);
         QCOMPARE(note.seen.side, std::optional{Side::Left});
-        QVERIFY(std::abs(note.at->x) < 7);
+        QVERIFY(near(note.at->x, 0, 7));
         // A sight of the front shows the front, and the note of the sleeve in hand the sleeve again.
         note_by_keys(d, "neckline stands");
         QCOMPARE(figure->view(), FigureView::FrontAndBack);

@@ -14,6 +14,7 @@
 #include "desk/shell/application.h"
 #include "desk/shell/notice.h"
 #include "formats/text_file.h"
+#include "near.h"
 #include "notebook/copies.h"
 #include "tests.h"
 
@@ -99,7 +100,7 @@ private slots:
         // Upwards is squarer, by half millimetres.
         const Length dragged = d.line(AdjustmentKind::ShoulderSlope).amount;
         QVERIFY(dragged > Length::mm(-6) && dragged < Length::mm(12));
-        QVERIFY(std::abs(std::remainder(dragged.in_mm(), 0.5)) < 1e-9);
+        QVERIFY(near(std::remainder(dragged.in_mm(), 0.5), 0, 1e-9));
         QVERIFY(d.room->computed()->altered_flat.of(GarmentMeasure::Armhole) != traced);
         QCOMPARE(acts_of(path), acts);  // nothing is written while the hand drags
         QTest::mouseRelease(&map, Qt::LeftButton, {}, hold - QPoint{0, 6});

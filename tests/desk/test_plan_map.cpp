@@ -5,6 +5,7 @@
 #include "desk/plan/map/zone_strip.h"
 #include "desk/plan/pad/other_way.h"
 #include "desk/plan_hands.h"
+#include "near.h"
 #include "tests.h"
 #include "words/words.h"
 
@@ -183,7 +184,7 @@ private slots:
         press_and_pull({9, 3});
         QTest::mouseRelease(&map, Qt::LeftButton, {}, hold + QPoint{9, 3});
         const double sixteenths = d.line(ShoulderLength).amount.in_inches() * 16;
-        QVERIFY(std::abs(sixteenths - std::round(sixteenths)) < 1e-9);
+        QVERIFY(near(sixteenths, std::round(sixteenths), 1e-9));
         QVERIFY(!d.room->trying() && d.line(ShoulderLength).own_amount);
     }
     // A mark that stays where it is, in the middle of what is cut, is taken hold of as well.

@@ -7,6 +7,7 @@
 #include "desk/dialogs/bought_dialog.h"
 #include "desk/plan/beside/waist_view.h"
 #include "desk/print/print_station.h"
+#include "near.h"
 #include "plan_hands.h"
 #include "tests.h"
 #include "words/words.h"
@@ -171,7 +172,7 @@ private slots:
         QCOMPARE(line.state, LineState::Accepted);
         QVERIFY(line.amount > Length::mm(2));
         const Length lost = inside - d.room->computed()->altered_flat.of(GarmentMeasure::InsideLeg);
-        QVERIFY(abs(lost - line.amount) < Length::mm(0.05));
+        QVERIFY(near(lost, line.amount, Length::mm(0.05)));
         d.window->go_to(Station::Print);
         pick(d, "print_kind", 3);
         d.find<QLineEdit>("print_folder")->setText(dir.path());

@@ -3,6 +3,7 @@
 
 #include "desk/shell/docket.h"
 #include "desk/tissue_hands.h"
+#include "near.h"
 #include "tests.h"
 
 namespace test_tissue_face {
@@ -66,7 +67,7 @@ private slots:
         const double before = width_of(d, "front");
         d.type("31");
         QVERIFY(width_of(d, "front") > before + 10);  // before it is kept
-        QVERIFY(std::abs(width_of(d, "front") - 310) < 0.5);
+        QVERIFY(near(width_of(d, "front"), 310, 0.5));
         QVERIFY(!kept(d, TissueLine::FrontHip));
         d.type(".5");
         d.key(Qt::Key_Return);
@@ -128,7 +129,7 @@ private slots:
         auto* field = d.find<QLineEdit>("tissue_value");
         QVERIFY(!field->text().isEmpty());
         QCOMPARE(d.find<TissuePicture>("tissue_picture")->value_at(TissueLine::FrontHip)->in_mm(), 265.5);
-        QVERIFY(std::abs(width_of(d, "front") - 265.5) < 0.1);
+        QVERIFY(near(width_of(d, "front"), 265.5, 0.1));
         d.key(Qt::Key_Down);
         d.key(Qt::Key_Up);
         QVERIFY(said(d).isEmpty());

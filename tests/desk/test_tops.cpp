@@ -11,6 +11,7 @@
 #include "desk/plan_hands.h"
 #include "desk/print/print_station.h"
 #include "desk/tissue_hands.h"
+#include "near.h"
 #include "tests.h"
 
 namespace test_tops {
@@ -171,7 +172,7 @@ private slots:
         QVERIFY(d.room->computed()->checks.shoulder->slope_degrees() < before - 3);      // at the neck: squarer
         d.room->undo();
         QCOMPARE(d.line(ShoulderSlope).method, std::size_t{0});
-        QVERIFY(std::abs(d.room->computed()->checks.shoulder->slope_degrees() - before) < 1e-9);
+        QVERIFY(near(d.room->computed()->checks.shoulder->slope_degrees(), before, 1e-9));
     }
     void allow_and_pin_is_accepted_empty_and_takes_the_pins_later()
     {

@@ -13,6 +13,7 @@
 #include "formats/pattern_svg.h"
 #include "formats/text_file.h"
 #include "formats/work_json.h"
+#include "near.h"
 #include "tests.h"
 #include "words/words.h"
 
@@ -124,7 +125,7 @@ private slots:
         const Piece* plain = find_piece(straight->find("16")->pieces, PieceRole::Front);
         const Piece* leaning = find_piece(skewed->sizes[0].pieces, PieceRole::Front);
         // Shearing keeps the area and moves the corners.
-        QVERIFY(std::abs(area_mm2(*plain) - area_mm2(*leaning)) < 1);
+        QVERIFY(near(area_mm2(*plain), area_mm2(*leaning), 1));
         QVERIFY(std::abs(bounds(*plain).width() - bounds(*leaning).width()) > 10);
         const auto skirt = demo("lockside-skirt.svg");
         const std::string group = "<g data-size=\"8\"";
@@ -133,7 +134,7 @@ private slots:
             const auto read =
                 read_pattern_svg(with(skirt, group, "<g transform=\"" + std::string{same} + "\" data-size=\"8\""));
             QVERIFY2(read.has_value(), same);
-            QVERIFY(std::abs(area_mm2(read->sizes[0].pieces[0]) - area_mm2(straight->sizes[0].pieces[0])) < 1e-3);
+            QVERIFY(near(area_mm2(read->sizes[0].pieces[0]), area_mm2(straight->sizes[0].pieces[0]), 1e-3));
         }
         for (const char* wrong :
              {"spin(3)", "scale(2", "rotate(1 2)", "scale(2) and more", "translate(a)", "scale(0)"})

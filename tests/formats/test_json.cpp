@@ -7,6 +7,7 @@
 #include "formats/json.h"
 #include "formats/make_up_json.h"
 #include "formats/work_json.h"
+#include "near.h"
 #include "princess_fronts.h"
 #include "tests.h"
 #include "tops.h"
@@ -103,7 +104,7 @@ private slots:
                 const auto& back = is->set.readings.at(m);
                 QCOMPARE(back.size(), readings.size());
                 for (std::size_t k = 0; k < back.size(); ++k)
-                    QVERIFY(close(back[k].in_mm(), readings[k].in_mm(), 1e-6));
+                    QVERIFY(near(back[k].in_mm(), readings[k].in_mm(), 1e-6));
             }
         }
     }
@@ -113,8 +114,8 @@ private slots:
             "readings": {"waist": [842, "33 1/4 in", "84,3 cm"]}})");
         QVERIFY(body.has_value());
         const auto& waist = body->set.readings.at(Measure::Waist);
-        QVERIFY(close(waist[0].in_mm(), 842) && close(waist[1].in_mm(), 33.25 * 25.4, 1e-9));
-        QVERIFY(close(waist[2].in_mm(), 843, 1e-9));
+        QVERIFY(near(waist[0].in_mm(), 842) && near(waist[1].in_mm(), 33.25 * 25.4, 1e-9));
+        QVERIFY(near(waist[2].in_mm(), 843, 1e-9));
     }
     void what_a_garment_is_made_of_comes_back()
     {
@@ -131,7 +132,7 @@ private slots:
         QCOMPARE(std::count_if(piece.edges.begin(), piece.edges.end(),
                                [](const Edge& e) { return e.role == EdgeRole::Hem; }),
                  1);
-        QVERIFY(close(sewn_length(piece, EdgeRole::Hem).in_mm(), length(band.edges[0].curve).in_mm(), 1e-5));
+        QVERIFY(near(sewn_length(piece, EdgeRole::Hem).in_mm(), length(band.edges[0].curve).in_mm(), 1e-5));
         const auto is = read_plan(plan_json(was).dump());
         if (!is) qWarning("%s", is.error().field.c_str());
         QVERIFY(is.has_value());
@@ -293,13 +294,13 @@ private slots:
         const auto c = b(plan_at("12"), body);
         const json told = checks_json(c.checks);
         QCOMPARE(told["all_hold"].get<bool>(), c.checks.all_hold());
-        QVERIFY(close(told["cap"]["cap_mm"].get<double>() - told["cap"]["armhole_mm"].get<double>(),
-                      c.checks.cap->ease.in_mm(), 1e-3));
+        QVERIFY(near(told["cap"]["cap_mm"].get<double>() - told["cap"]["armhole_mm"].get<double>(),
+                     c.checks.cap->ease.in_mm(), 1e-3));
         const auto rows = finished_table(c);
         const json table = finished_json(rows);
         QCOMPARE(table.size(), rows.size());
         for (std::size_t i = 0; i < rows.size(); ++i) {
-            QVERIFY(close(table[i]["after_mm"].get<double>(), rows[i].after.in_mm(), 1e-3));
+            QVERIFY(near(table[i]["after_mm"].get<double>(), rows[i].after.in_mm(), 1e-3));
             QCOMPARE(table[i].contains("needed_mm"), rows[i].needed.has_value());
         }
     }

@@ -13,6 +13,7 @@
 #include "bodices.h"
 #include "core/paper/area.h"
 #include "formats/work_card.h"
+#include "near.h"
 #include "skirts.h"
 #include "tests.h"
 #include "words/words.h"
@@ -149,8 +150,8 @@ private slots:
         QVERIFY(info.contains(QRegularExpression{QString{"Pages:\\s+%1\\b"}.arg(pages_)}));
         // ISO 216: A4 is 210 × 297 mm, 595.28 × 841.89 pt.
         const auto m = QRegularExpression{R"(Page size:\s+([\d.]+) x ([\d.]+))"}.match(info);
-        QVERIFY(std::abs(m.captured(1).toDouble() - 210 * 72 / 25.4) < 0.5);
-        QVERIFY(std::abs(m.captured(2).toDouble() - 297 * 72 / 25.4) < 0.5);
+        QVERIFY(near(m.captured(1).toDouble(), 210 * 72 / 25.4, 0.5));
+        QVERIFY(near(m.captured(2).toDouble(), 297 * 72 / 25.4, 0.5));
     }
     void letter_pages_are_8_and_a_half_by_11_inches()
     {
@@ -257,7 +258,7 @@ private slots:
         QVERIFY(QString::fromStdString(pieces[0].name) != QString::fromStdString(pieces[2].name));
         const auto l = lay_out({pieces, PaperSize::A4, 4, Unit::Centimetre, {"O", "P", "12", "v", "d"}});
         // A quarter of the true size.
-        QVERIFY(std::abs(bounds(l.pieces[0]).width() * 4 - bounds(pieces[0]).width()) < 1e-6);
+        QVERIFY(near(bounds(l.pieces[0]).width() * 4, bounds(pieces[0]).width(), 1e-6));
     }
     void a_skirts_work_card_has_every_step()
     {

@@ -9,6 +9,7 @@
 #include "dresses.h"
 #include "formats/pattern_svg.h"
 #include "formats/text_file.h"
+#include "near.h"
 #include "princess_fronts.h"
 #include "tests.h"
 
@@ -263,7 +264,7 @@ private slots:
         const auto is = read_pattern_svg(svg);
         QVERIFY(is.has_value());
         for (std::size_t i = 0; i < was.sizes[0].pieces.size(); ++i) {
-            QVERIFY(std::abs(area_mm2(was.sizes[0].pieces[i]) - area_mm2(is->sizes[0].pieces[i])) < 0.5);
+            QVERIFY(near(area_mm2(was.sizes[0].pieces[i]), area_mm2(is->sizes[0].pieces[i]), 0.5));
         }
         QVERIFY(largest_gap(was.sizes[0].pieces[0], is->sizes[0].pieces[0]) < 1e-2);
     }
@@ -295,7 +296,7 @@ private slots:
         }
         const auto box = bounds(pieces[0]);
         // First piece starts 60 mm in; the tallest piece is the front or back: their heights are equal.
-        QVERIFY(std::abs(left - 60) <= 1);
+        QVERIFY(near(left, 60, 1));
         QVERIFY2(std::abs((bottom - top) - box.height()) <= 2,
                  qPrintable(QString("%1 %2").arg(bottom - top).arg(box.height())));
     }

@@ -2,6 +2,7 @@
 #include <QTest>
 
 #include "formats/try_on_json.h"
+#include "near.h"
 #include "tests.h"
 #include "trousers_bench.h"
 #include "words/mirror.h"
@@ -118,7 +119,7 @@ private slots:
         QVERIFY(found != known.end() && found->what == Known::Proposed);
         const auto by = suggested(*facts(wedge), {}, c);
         QCOMPARE(by.from, AmountFrom::Body);
-        QVERIFY(std::abs(by.amount.in_mm() - 18) < 0.5);
+        QVERIFY(near(by.amount.in_mm(), 18, 0.5));
         bench.plan.decide({AdjustmentKind::CrotchWedge, Answer::Accepted});
         c = bench();
         const auto after = known_of(c);

@@ -1,5 +1,5 @@
 // Feeds anything to the reader of: photographs. The file lies in memory where the machine has such a place. A
-// picture that says it is large costs as much as hundreds of small ones: only one in sixty-four of them is read.
+// picture that says it is large costs as much as hundreds of small ones: only one in some thousands is read.
 #include <QBuffer>
 #include <QFile>
 #include <QGuiApplication>
@@ -33,7 +33,7 @@ extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size
         return true;
     }();
     const auto bytes = QByteArray::fromRawData(reinterpret_cast<const char*>(data), static_cast<qsizetype>(size));
-    constexpr std::size_t one_in = 64;
+    constexpr std::size_t one_in = 4096;
     if (large(bytes) && qHash(bytes) % one_in != 0) return -1;
     const QString path = dir.filePath("p");
     QFile f{path};

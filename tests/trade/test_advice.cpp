@@ -11,6 +11,7 @@
 #include "core/plan/compute.h"
 #include "core/plan/knock_ons.h"
 #include "demo_garments.h"
+#include "near.h"
 #include "princess_fronts.h"
 #include "tests.h"
 #include "tops.h"
@@ -236,7 +237,7 @@ class TestAdvice : public QObject {
         // What this paper cannot do, or not all of it: said, and nothing else takes its place.
         if (its.state == LineState::NotOnPaper) return lines.empty() && its.refusal.has_value();
         const double most = its.short_of ? its.amount.in_mm() : by * own.share;
-        if (lines.size() != 1 || lines[0].kind != own.kind || !close(lines[0].amount.in_mm(), most, 1e-6)) {
+        if (lines.size() != 1 || lines[0].kind != own.kind || !near(lines[0].amount.in_mm(), most, 1e-6)) {
             qWarning("%s size %zu: %s by %.1f asks for %s", d.name.c_str(), size, facts(own.measure).key.data(),
                      by, qPrintable(listed(lines)));
             return false;

@@ -11,6 +11,7 @@
 #include "core/paper/redraw/princess.h"
 #include "core/pattern/shoulder.h"
 #include "core/tissue/draw.h"
+#include "near.h"
 #include "princess_fronts.h"
 #include "tests.h"
 
@@ -132,20 +133,20 @@ private slots:
             const Piece& front = drawn->pieces[0];
             const Piece& back = drawn->pieces[1];
             if (i % 2) {
-                QVERIFY(close(across(front, guide(front, GuideKind::Hip)->a[Geom::Y]), half + more, 0.01));
-                QVERIFY(close(across(back, guide(back, GuideKind::Hip)->a[Geom::Y]), half, 0.01));
+                QVERIFY(near(across(front, guide(front, GuideKind::Hip)->a[Geom::Y]), half + more, 0.01));
+                QVERIFY(near(across(back, guide(back, GuideKind::Hip)->a[Geom::Y]), half, 0.01));
                 // Sewn, the waist is what lies there less the darts.
                 double sewn = 0;
                 for (const auto& e : front.edges)
                     sewn += e.role == EdgeRole::Waist ? length_of(line(sampled(e.curve))) : 0;
                 const auto all = resolved(t, *t.in_hand(), nullptr);
-                QVERIFY(close(sewn, (all.at(L::FrontWaist) - all.at(L::FrontDart)).in_mm(), 0.01));
+                QVERIFY(near(sewn, (all.at(L::FrontWaist) - all.at(L::FrontDart)).in_mm(), 0.01));
             } else {
                 // Just below the underarm, above the side dart.
                 const double level = edge(front, EdgeRole::Side).curve.initialPoint()[Geom::Y] - 1e-3;
-                QVERIFY(close(across(front, level), half + more, 0.02));
+                QVERIFY(near(across(front, level), half + more, 0.02));
                 const double behind = edge(back, EdgeRole::Side).curve.initialPoint()[Geom::Y] - 1e-3;
-                QVERIFY(close(across(back, behind), half, 0.02));
+                QVERIFY(near(across(back, behind), half, 0.02));
             }
             ++read;
         }
@@ -186,14 +187,14 @@ private slots:
             };
             for (const auto& [p, wide, deep, round] : {std::tuple{&drawn->pieces[0], hip, thigh, crotch},
                                                        {&drawn->pieces[1], back_hip, back_thigh, back_crotch}}) {
-                QVERIFY(close(ruler(*p, guide(*p, GuideKind::Hip)->a[Geom::Y]), wide, 0.01));
+                QVERIFY(near(ruler(*p, guide(*p, GuideKind::Hip)->a[Geom::Y]), wide, 0.01));
                 const double point = edge(*p, EdgeRole::Centre).curve.initialPoint()[Geom::Y];
-                QVERIFY(close(ruler(*p, point - 0.01), deep, 0.05));
-                QVERIFY(close(along(*p, EdgeRole::Centre), round, 0.01));
+                QVERIFY(near(ruler(*p, point - 0.01), deep, 0.05));
+                QVERIFY(near(along(*p, EdgeRole::Centre), round, 0.01));
             }
             QVERIFY(
-                close(ruler(drawn->pieces[0], guide(drawn->pieces[0], GuideKind::Knee)->a[Geom::Y]), knee, 0.01));
-            QVERIFY(close(along(drawn->pieces[0], EdgeRole::InnerLeg), inner, 0.01));
+                near(ruler(drawn->pieces[0], guide(drawn->pieces[0], GuideKind::Knee)->a[Geom::Y]), knee, 0.01));
+            QVERIFY(near(along(drawn->pieces[0], EdgeRole::InnerLeg), inner, 0.01));
             ++read;
         }
         QVERIFY(read > tries(14));
@@ -205,7 +206,7 @@ private slots:
             const auto drawn = draw_skirt(random_skirt(rng));
             for (const auto& piece : drawn->pieces) {
                 for (const auto& e : piece.edges) {
-                    QVERIFY(std::abs(length(e.curve).in_mm() - length_of(line(sampled(e.curve)))) < 1e-3);
+                    QVERIFY(near(length(e.curve).in_mm(), length_of(line(sampled(e.curve))), 1e-3));
                 }
             }
         }
@@ -231,7 +232,7 @@ private slots:
                 const double theirs = area_of(polygon(sampled(piece)));
                 QVERIFY(std::abs(area_mm2(piece) - theirs) / theirs < 1e-7);
                 for (const auto& e : piece.edges)
-                    QVERIFY(std::abs(length(e.curve).in_mm() - length_of(line(sampled(e.curve)))) < 1e-3);
+                    QVERIFY(near(length(e.curve).in_mm(), length_of(line(sampled(e.curve))), 1e-3));
             }
         }
     }
@@ -332,7 +333,7 @@ private slots:
             const auto across = *guide(piece, GuideKind::Across);
             const double wide = Geom::distance(across.a, across.b);
             const double strip = area_of(polygon(s.picture.added.at(0)));
-            QVERIFY(std::abs(strip - wide * amount) < 1e-6);
+            QVERIFY(near(strip, wide * amount, 1e-6));
         }
     }
     // The slope by the folded polygons themselves: front and back lie on each other along the fold.
@@ -364,8 +365,8 @@ private slots:
             for (const auto& shape : difference(was, is)) less += area_mm2(shape);
             // Slivers under 0.05 mm wide are left out of the picture: at most that along the outline.
             const double slack = 0.05 * outline(was).boundsFast()->height();
-            QVERIFY(std::abs(more - area_of(own(GEOSDifference(b.get(), a.get())))) < slack);
-            QVERIFY(std::abs(less - area_of(own(GEOSDifference(a.get(), b.get())))) < slack);
+            QVERIFY(near(more, area_of(own(GEOSDifference(b.get(), a.get()))), slack));
+            QVERIFY(near(less, area_of(own(GEOSDifference(a.get(), b.get()))), slack));
         }
     }
     void the_cutting_line_agrees_with_a_mitred_buffer()

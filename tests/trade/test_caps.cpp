@@ -9,6 +9,7 @@
 #include "core/alter/kit/catalogue.h"
 #include "core/alter/sleeve/rows.h"
 #include "core/paper/redraw/sleeve.h"
+#include "near.h"
 #include "tests.h"
 #include "tops.h"
 
@@ -141,9 +142,9 @@ private slots:
                                line_of(c.traced, {EdgeRole::CapBack, EdgeRole::CapFront});
             const double armhole =
                 line_of(c.altered, {EdgeRole::Armhole}) - line_of(c.traced, {EdgeRole::Armhole});
-            QVERIFY(close(cap, mm, 0.05));
+            QVERIFY(near(cap, mm, 0.05));
             const bool gathers = static_cast<UpperArmMethod>(way) == UpperArmMethod::SplitGathered;
-            QVERIFY2(close(armhole, gathers ? 0 : mm, 0.05), qPrintable(QString::number(armhole)));
+            QVERIFY2(near(armhole, gathers ? 0 : mm, 0.05), qPrintable(QString::number(armhole)));
             // The sides still meet, and the armhole's corner to the side is the one it was.
             for (const auto role : {PieceRole::Front, PieceRole::Back}) {
                 const auto corner = [&](const Garment& g) {
@@ -151,7 +152,7 @@ private slots:
                     return Geom::angle_between(end_direction(edge(p, EdgeRole::Armhole).curve),
                                                start_direction(edge(p, EdgeRole::Side).curve));
                 };
-                QVERIFY(close(corner(c.altered), corner(c.traced), 1e-3));
+                QVERIFY(near(corner(c.altered), corner(c.traced), 1e-3));
             }
         }
     }

@@ -9,6 +9,7 @@
 
 #include "core/alter/kit/catalogue.h"
 #include "core/fitting/reasoning.h"
+#include "near.h"
 #include "tests.h"
 #include "trade/toile_cases.h"
 
@@ -194,7 +195,7 @@ private slots:
             QCOMPARE(a.size(), b.size());
             for (std::size_t k = 0; k < a.size(); ++k) {
                 QCOMPARE(a[k].cause, b[k].cause);
-                QVERIFY(std::abs(a[k].probability - b[k].probability) < 1e-12);
+                QVERIFY(near(a[k].probability, b[k].probability, 1e-12));
             }
         }
     }
@@ -258,7 +259,7 @@ private slots:
         const Cause dart{AdjustmentKind::BustDepth, 1};
         QVERIFY(of(o, slope, can_be) > 0.6 && of(o, dart, can_be) > 0.3);
         // Each as likely as if the others were not seen.
-        QVERIFY(std::abs(of(o, dart, can_be) - of(seen({S::DartAboveBust}), dart, can_be)) < 1e-12);
+        QVERIFY(near(of(o, dart, can_be), of(seen({S::DartAboveBust}), dart, can_be), 1e-12));
         QVERIFY(first_of(o, can_be) == "shoulder_slope:-");
     }
 

@@ -11,6 +11,7 @@
 #include "core/paper/outline_validity.h"
 #include "dresses.h"
 #include "geos_lines.h"
+#include "near.h"
 #include "tests.h"
 
 namespace test_facings {
@@ -128,7 +129,7 @@ private slots:
                     if (!facing) continue;
                     QVERIFY(lies_under(*facing, piece, role, width));
                     QVERIFY(!unsound(*facing));
-                    QVERIFY(std::abs(facing_width(*facing, role)->in_mm() - width) < 0.2);
+                    QVERIFY(near(facing_width(*facing, role)->in_mm(), width, 0.2));
                     ++made_so_far;
                 }
             }

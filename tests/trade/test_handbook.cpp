@@ -10,6 +10,7 @@
 #include "bodices.h"
 #include "core/alter/sleeve/rows.h"
 #include "core/paper/redraw/bodice.h"
+#include "near.h"
 #include "tests.h"
 
 namespace test_handbook {
@@ -77,7 +78,7 @@ private slots:
             const Garment g = armhole_of_size(bust);
             const Draft d = drafted(g);
             const auto drawn = draw_sleeve(sleeve_for(d, 0.075), front_of(g), back_of(g));
-            QVERIFY(close(cap_height_of(need(drawn)), d.height, 4.0));
+            QVERIFY(near(cap_height_of(need(drawn)), d.height, 4.0));
         }
     }
     void a_cap_as_high_as_the_draft_has_about_the_drafts_ease()
@@ -112,7 +113,7 @@ private slots:
         const double lower = d.front - tips;
         const double by_lines = d.height - std::sqrt(lower * lower - base_front * base_front);
         QVERIFY(by_lines > tips);
-        QVERIFY(close(by->in_mm(), -by_lines, 1.5));
+        QVERIFY(near(by->in_mm(), -by_lines, 1.5));
     }
 };
 

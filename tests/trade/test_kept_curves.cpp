@@ -6,6 +6,7 @@
 #include "core/alter/kit/catalogue.h"
 #include "core/paper/outline_validity.h"
 #include "core/paper/redraw/bodice.h"
+#include "near.h"
 #include "princess_fronts.h"
 #include "tests.h"
 #include "tops.h"
@@ -148,7 +149,7 @@ private slots:
             const Line came = dense(edge(is, EdgeRole::Armhole).curve);
             const double worst = worst_off(came, drawn);
             QVERIFY2(worst < 0.3, qPrintable(QString::number(worst)));
-            QVERIFY2(close(whole(came), whole(drawn), 0.3), "armhole's length");
+            QVERIFY2(near(whole(came), whole(drawn), 0.3), "armhole's length");
             QVERIFY(Geom::distance(came.front(), drawn.front()) < 0.3);
         }
     }
@@ -173,7 +174,7 @@ private slots:
                 return sum;
             };
             const double ease = lines(c.traced, true) - lines(c.traced, false);
-            QVERIFY(close(lines(c.altered, true) - lines(c.altered, false), ease, 0.5));
+            QVERIFY(near(lines(c.altered, true) - lines(c.altered, false), ease, 0.5));
             if (mm != -6.35) continue;
             const double lost = lines(c.traced, false) - lines(c.altered, false);
             QVERIFY2(lost > 12 && lost < 13, qPrintable(QString::number(lost)));

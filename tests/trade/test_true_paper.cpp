@@ -13,6 +13,7 @@
 #include "core/plan/step_telling.h"
 #include "demo_garments.h"
 #include "geos_lines.h"
+#include "near.h"
 #include "tests.h"
 
 namespace test_true_paper {
@@ -257,7 +258,7 @@ private slots:
                     const double longer =
                         walked_along(*find_piece(both.altered.pieces, PieceRole::Front), EdgeRole::Centre) -
                         walked_along(*find_piece(moved.altered.pieces, PieceRole::Front), EdgeRole::Centre);
-                    QVERIFY2(close(longer, 12, 0.05), qPrintable(QString::fromStdString(g.name)));
+                    QVERIFY2(near(longer, 12, 0.05), qPrintable(QString::fromStdString(g.name)));
                     ++tried;
                 }
             }
@@ -403,13 +404,13 @@ private slots:
             QVERIFY2(c.not_done.empty(), qPrintable(refusals(c)));
             const Piece& now = *find_piece(c.altered.pieces, PieceRole::Front);
             for (std::size_t i = 0; i < 10; ++i) {
-                QVERIFY(close(Geom::distance(now.darts[i].leg_a, was.darts[i].leg_a), std::abs(by), 0.01));
+                QVERIFY(near(Geom::distance(now.darts[i].leg_a, was.darts[i].leg_a), std::abs(by), 0.01));
                 if (i == 0) continue;
-                QVERIFY(close(Geom::distance(now.darts[i].leg_a, now.darts[i - 1].leg_b), 8, 0.01));
+                QVERIFY(near(Geom::distance(now.darts[i].leg_a, now.darts[i - 1].leg_b), 8, 0.01));
             }
         }
         const auto over = worked_out(g, with(plan_in_size(size), {{Kind::Tucks, -55, 0.0}}));
-        QVERIFY(over.not_done.size() == 1 && close(over.not_done.front().why.low.in_mm(), -50, 0.01));
+        QVERIFY(over.not_done.size() == 1 && near(over.not_done.front().why.low.in_mm(), -50, 0.01));
     }
 
     // Of two legs or arms that differ the tighter says whether it holds, wherever it is measured.
@@ -430,7 +431,7 @@ private slots:
                     if (row.round != GoesRound::Limb || !c.altered_flat.has(row.measure)) continue;
                     const Length tighter =
                         std::min(c.left->right_flat.of(row.measure), c.left->flat.of(row.measure));
-                    QVERIFY2(close(c.altered_flat.of(row.measure).in_mm(), tighter.in_mm()), row.key.data());
+                    QVERIFY2(near(c.altered_flat.of(row.measure).in_mm(), tighter.in_mm()), row.key.data());
                 }
             }
         }
@@ -452,7 +453,7 @@ private slots:
                 for (const auto role : {PieceRole::Front, PieceRole::Back}) {
                     const double deeper = (underarm(*find_piece(plain.altered.pieces, role)) -
                                            underarm(*find_piece(c.altered.pieces, role)))[Geom::Y];
-                    QVERIFY(close(deeper, by, 0.01));
+                    QVERIFY(near(deeper, by, 0.01));
                 }
             }
         }
@@ -523,12 +524,12 @@ private slots:
                     worked_out(g, with(plan_in_size(size.size), {{Kind::UpperArm, by, {}, "cap_kept"}}));
                 QVERIFY2(c.not_done.empty(), qPrintable(refusals(c)));
                 const auto [to_front, to_back] = ends(*find_piece(c.altered.pieces, PieceRole::Sleeve));
-                QVERIFY(close(Geom::distance(to_front, to_back) - Geom::distance(front, back), by, 0.02));
+                QVERIFY(near(Geom::distance(to_front, to_back) - Geom::distance(front, back), by, 0.02));
             }
             const auto over =
                 worked_out(g, with(plan_in_size(size.size), {{Kind::UpperArm, room + 0.5, {}, "cap_kept"}}));
             QVERIFY(over.not_done.size() == 1);
-            QVERIFY2(close(over.not_done.front().why.high.in_mm(), room, 0.1), size.size.c_str());
+            QVERIFY2(near(over.not_done.front().why.high.in_mm(), room, 0.1), size.size.c_str());
         }
     }
 
@@ -586,7 +587,7 @@ private slots:
                 if (c->left || seam == c->altered.seams.end()) continue;
                 const double a = walked_side(c->altered.pieces, seam->a);
                 const double b = walked_side(c->altered.pieces, seam->b);
-                const bool plain = close(w.a.in_mm(), a, 0.05) && close(w.b.in_mm(), b, 0.05);
+                const bool plain = near(w.a.in_mm(), a, 0.05) && near(w.b.in_mm(), b, 0.05);
                 QVERIFY2(plain || seam->gathered > Length{} || seam->fullness != 1 || gathers(*c),
                          qPrintable(name + w.seam.c_str()));
                 // Only a cap may be off by more, as far as its cloth takes it.

@@ -111,6 +111,28 @@ private slots:
             QVERIFY2(bad.isEmpty(), qPrintable(bad.join("\n")));
         }
     }
+    // A part may be made of other pieces. Only an adjustment asks for the front or the back, where its row says
+    // that it acts on them; what stands outside asks the part, or for both at a level.
+    void only_an_adjustment_asks_for_the_front_or_the_back()
+    {
+        static const QRegularExpression asked{
+            "\\b(front_of|back_of)\\(\\w*\\b(part|g|garment|view|legs|now|traced)\\b"};
+        QStringList bad;
+        int in_adjustments = 0;
+        QDirIterator it{
+            QString{SARTORUM_SOURCE_DIR} + "/src", {"*.h", "*.cpp"}, QDir::Files, QDirIterator::Subdirectories};
+        while (it.hasNext()) {
+            QFile f{it.next()};
+            QVERIFY(f.open(QIODevice::ReadOnly));
+            const auto found = asked.match(QString::fromUtf8(f.readAll()));
+            if (!found.hasMatch()) continue;
+            const bool adjustment = f.fileName().contains("/core/alter/");
+            in_adjustments += adjustment;
+            if (!adjustment) bad << f.fileName() + ": " + found.captured();
+        }
+        QVERIFY(in_adjustments > 10);
+        QVERIFY2(bad.isEmpty(), qPrintable(bad.join("\n")));
+    }
     // So the sanitizers need not ask at each access whether it is aligned (CMakeLists.txt).
     void nothing_is_cast_to_what_lies_otherwise_in_memory()
     {

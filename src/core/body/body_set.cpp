@@ -6,6 +6,30 @@
 
 namespace sartorum {
 
+std::string_view key(Side side)
+{
+    return side == Side::Left ? "left" : "right";
+}
+
+std::string_view key(const std::optional<Side>& side)
+{
+    return side ? key(*side) : "both";
+}
+
+std::optional<std::optional<Side>> side_said(std::string_view word)
+{
+    for (const std::optional<Side> side :
+         {std::optional<Side>{}, std::optional{Side::Right}, std::optional{Side::Left}}) {
+        if (word == key(side)) return side;
+    }
+    return std::nullopt;
+}
+
+std::optional<Side> side_of_key(std::string_view word)
+{
+    return side_said(word).value_or(std::nullopt);
+}
+
 std::optional<Measure> measure_of_key(std::string_view key)
 {
     for (const auto& f : all_measures) {

@@ -11,6 +11,7 @@
 #include <map>
 #include <optional>
 #include <string>
+#include <string_view>
 #include <vector>
 
 #include "core/body/measure.h"
@@ -51,6 +52,12 @@ struct Repeatability {
 
 // Right is also where a reading stands that is not told apart.
 enum class Side { Right, Left };
+// Kept forever: files and notebooks use them. Of both where none is said.
+[[nodiscard]] std::string_view key(Side);
+[[nodiscard]] std::string_view key(const std::optional<Side>&);
+// None where it is another word; the inner one none: of both.
+[[nodiscard]] std::optional<std::optional<Side>> side_said(std::string_view);
+[[nodiscard]] std::optional<Side> side_of_key(std::string_view);  // one of the two
 inline constexpr std::array both_sides{Side::Right, Side::Left};
 [[nodiscard]] constexpr Side other_side(Side s)
 {

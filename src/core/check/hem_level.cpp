@@ -14,15 +14,15 @@ struct Drops {
     bool of_legs = false;
 };
 
-Drops legs_below_hip(const Garment& legs)
+Drops legs_below_hip(const FrontAndBack& legs)
 {
     const auto down = [&](const Piece& p, EdgeRole ends) {
         const auto last = edge(p, EdgeRole::Hem).curve;
         const Point at = ends == EdgeRole::Side ? last.initialPoint() : last.finalPoint();
         return Length::mm(guide(p, GuideKind::Hip)->a[Geom::Y] - at[Geom::Y]);
     };
-    return {down(front_of(legs), EdgeRole::InnerLeg), down(front_of(legs), EdgeRole::Side),
-            down(back_of(legs), EdgeRole::InnerLeg), true};
+    return {down(legs.front, EdgeRole::InnerLeg), down(legs.front, EdgeRole::Side),
+            down(legs.back, EdgeRole::InnerLeg), true};
 }
 
 // From the waist down to the hem along the paper: a yoke and what hangs from it together.
@@ -35,8 +35,8 @@ std::optional<Drops> drops(const Garment& g)
         const auto& pieces = view.pieces;
         const auto front = face_of(pieces, PieceRole::Front);
         const auto back = face_of(pieces, PieceRole::Back);
-        if (!begins_with(pieces[front.front()], EdgeRole::Waist)) continue;
-        if (has_level(pieces[front.front()], Level::Crotch)) return legs_below_hip(view);
+        if (!begins_with(view, EdgeRole::Waist)) continue;
+        if (const auto legs = front_and_back_at(view, Level::Crotch)) return legs_below_hip(*legs);
         hangs = true;
         out.front += sewn_length(pieces[front.front()], EdgeRole::Centre);
         out.side += length(outer_line(pieces[front.back()]));
@@ -55,7 +55,7 @@ std::optional<Drops> drops_below_hip(const Garment& g)
         const auto back = face_of(pieces, PieceRole::Back);
         const Piece& side = pieces[front.back()];
         const auto hip = [&](std::size_t i) { return guide(pieces[i], GuideKind::Hip); };
-        if (has_level(side, Level::Crotch)) return legs_below_hip(view);
+        if (const auto legs = front_and_back_at(view, Level::Crotch)) return legs_below_hip(*legs);
         if (!hip(front.front()) || !hip(front.back()) || !hip(back.front())) continue;
         const auto at_centre = [&](std::size_t i) {
             return Length::mm(hip(i)->a[Geom::Y] -

@@ -206,19 +206,18 @@ void add_part(Checks& out, const PartMeasured& of, const BodySet& body, const Cl
     const Garment& part = of.view;
     const FlatMeasures& flat = of.flat;
     const auto& rules = part_check(kind);
-    const Piece& front = front_of(part);
-    const Piece& back = back_of(part);
     add_joins(out, part, rules);
     for (const auto m : rules.worn_over) {
         const auto beside = body_beside(m, kind);
         if (beside && flat.has(m)) add_ease(out, body, *beside, flat.of(m), cloth);
     }
-    if (has_level(front, Level::Shoulder)) out.shoulder = sewn_shoulder(front, back);
+    if (const auto bodice = front_and_back_at(part, Level::Shoulder))
+        out.shoulder = sewn_shoulder(bodice->front, bodice->back);
     if (const Piece* sleeve = find_piece(part.pieces, PieceRole::Sleeve)) {
         add_sleeve_joins(out, *sleeve);
         add_cap(out, part, flat, cloth);
     }
-    if (has_level(front, Level::Hem)) {
+    if (has_level(part, Level::Hem)) {
         const auto hem = [&](PieceRole face) {
             Length sum;
             for (const std::size_t i : face_of(part.pieces, face))

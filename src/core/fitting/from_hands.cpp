@@ -36,7 +36,8 @@ bool can_be_found(ByHand what, std::string_view at, Face face, const Computed& c
     if (!can_be_done(kind, c)) return false;
     if (what != ByHand::WaistDart) return true;
     const Garment part = part_view(c.traced, c.line(kind)->part);
-    return has_waist_dart(face == Face::Back ? back_of(part) : front_of(part));
+    const auto at_waist = front_and_back_at(part, Level::Waist);
+    return at_waist && has_waist_dart(face == Face::Back ? at_waist->back : at_waist->front);
 }
 
 namespace {
@@ -116,7 +117,9 @@ TakenAlong taken_by_dot(const TryOn& t, Side side, const Computed& c)
     };
     const PlanLine* depth = c.line(BustDepth);
     const bool box = depth && static_cast<BustDepthMethod>(depth->method) == BustDepthMethod::MoveBox;
-    const auto way = bust_dart_way(front_of(part_view(c.altered, c.line(PinnedBustDart)->part)));
+    const Garment bodice = part_view(c.altered, c.line(PinnedBustDart)->part);
+    const auto at_bust = front_and_back_at(bodice, Level::Bust);
+    const auto way = at_bust ? bust_dart_way(at_bust->front) : std::nullopt;
     const Length out = moved("out", BustSpan);
     return {box ? moved("down", BustDepth) : Length{}, way ? out * -(*way)[Geom::X] : Length{}};
 }

@@ -5,6 +5,19 @@
 #include <map>
 
 namespace sartorum {
+
+std::string_view key(Strength strength)
+{
+    return strength == Strength::Clear ? "clear" : "slight";
+}
+
+std::optional<Strength> strength_of_key(std::string_view word)
+{
+    for (const auto strength : {Strength::Slight, Strength::Clear}) {
+        if (word == key(strength)) return strength;
+    }
+    return std::nullopt;
+}
 namespace {
 
 constexpr std::size_t most_causes = 3;

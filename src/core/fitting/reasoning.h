@@ -13,6 +13,7 @@
 #pragma once
 #include <functional>
 #include <optional>
+#include <string_view>
 #include <vector>
 
 #include "core/body/body_set.h"
@@ -21,6 +22,9 @@
 namespace sartorum {
 
 enum class Strength { Slight, Clear };
+// Kept forever: files and notebooks use them.
+[[nodiscard]] std::string_view key(Strength);
+[[nodiscard]] std::optional<Strength> strength_of_key(std::string_view);
 
 struct Seen {
     Sight sight{};

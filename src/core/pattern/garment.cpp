@@ -101,6 +101,51 @@ Length band_above_seam(const std::vector<Piece>& pieces)
     return band->cut > 1 ? deep : deep / 2.0;
 }
 
+namespace {
+
+// Any of them tells what the whole part is.
+const Piece& first_of(const Garment& part)
+{
+    return *std::find_if(part.pieces.begin(), part.pieces.end(),
+                         [](const Piece& p) { return p.part && goes_round(p); });
+}
+
+}  // namespace
+
+PartKind kind_of(const Garment& part)
+{
+    return *first_of(part).part;
+}
+
+bool has_level(const Garment& part, Level level)
+{
+    return has_level(first_of(part), level);
+}
+
+bool begins_with(const Garment& part, EdgeRole role)
+{
+    return begins_with(first_of(part), role);
+}
+
+EdgeRole bottom_role(const Garment& part)
+{
+    return bottom_role(first_of(part));
+}
+
+bool has_edge(const Garment& part, PieceRole piece, EdgeRole role)
+{
+    return std::any_of(part.pieces.begin(), part.pieces.end(),
+                       [&](const Piece& p) { return p.role == piece && edge_index(p, role).has_value(); });
+}
+
+std::optional<FrontAndBack> front_and_back_at(const Garment& part, Level level)
+{
+    const Piece* front = find_piece(part.pieces, PieceRole::Front);
+    const Piece* back = find_piece(part.pieces, PieceRole::Back);
+    if (!front || !back || !has_level(*front, level)) return std::nullopt;
+    return FrontAndBack{*front, *back};
+}
+
 const Piece& front_of(const Garment& g)
 {
     return *find_piece(g.pieces, PieceRole::Front);

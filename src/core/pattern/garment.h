@@ -28,9 +28,24 @@ struct Garment {
 // How far a finished waistband stands above its seam: a band cut once is folded along its length.
 [[nodiscard]] Length band_above_seam(const std::vector<Piece>&);
 
-// Front and back of a part's view.
+// Of a part's view: the kind it is of, and what that kind comes to on its pieces (part_rules.h).
+[[nodiscard]] PartKind kind_of(const Garment& part);
+[[nodiscard]] bool has_level(const Garment& part, Level);
+[[nodiscard]] bool begins_with(const Garment& part, EdgeRole);
+[[nodiscard]] EdgeRole bottom_role(const Garment& part);
+// One of its pieces of that role has such an edge.
+[[nodiscard]] bool has_edge(const Garment& part, PieceRole, EdgeRole);
+
+struct FrontAndBack {
+    const Piece& front;
+    const Piece& back;
+};
+// Where it is made of these and lies at that level. They are the view's own.
+[[nodiscard]] std::optional<FrontAndBack> front_and_back_at(const Garment& part, Level);
+
+// Only for an adjustment, whose row says that it acts on them (core/alter/kit/adjustment.h).
 [[nodiscard]] const Piece& front_of(const Garment&);
 [[nodiscard]] const Piece& back_of(const Garment&);
-[[nodiscard]] const Piece& sleeve_of(const Garment&);  // which must be there
+[[nodiscard]] const Piece& sleeve_of(const Garment&);
 
 }  // namespace sartorum

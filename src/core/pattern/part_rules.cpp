@@ -5,6 +5,8 @@
 namespace sartorum {
 namespace {
 
+constexpr std::array front_and_back{PieceRole::Front, PieceRole::Back};
+
 constexpr std::array upper_runs{EdgeRun{EdgeRole::Neck},
                                 EdgeRun{EdgeRole::Shoulder},
                                 EdgeRun{EdgeRole::Armhole},
@@ -32,14 +34,15 @@ constexpr std::array skirt_levels{Level::Waist, Level::HighHip, Level::Hip, Leve
 constexpr std::array below_yoke_levels{Level::Hip, Level::Hem};
 
 constexpr std::array part_rows{
-    PartRules{PartKind::Upper, "upper", EdgeRole::Shoulder, upper_runs, upper_guides, upper_levels,
+    PartRules{PartKind::Upper, "upper", EdgeRole::Shoulder, front_and_back, upper_runs, upper_guides, upper_levels,
               GuideKind::Waist},
-    PartRules{PartKind::Yoke, "yoke", EdgeRole::Lower, yoke_runs, {}, yoke_levels, GuideKind::Hip},
-    PartRules{PartKind::Trousers, "trousers", EdgeRole::InnerLeg, trouser_runs, trouser_guides, trouser_levels,
+    PartRules{PartKind::Yoke, "yoke", EdgeRole::Lower, front_and_back, yoke_runs, {}, yoke_levels, GuideKind::Hip},
+    PartRules{PartKind::Trousers, "trousers", EdgeRole::InnerLeg, front_and_back, trouser_runs, trouser_guides,
+              trouser_levels, GuideKind::Hip},
+    PartRules{PartKind::Skirt, "skirt", std::nullopt, front_and_back, skirt_runs, skirt_guides, skirt_levels,
               GuideKind::Hip},
-    PartRules{PartKind::Skirt, "skirt", std::nullopt, skirt_runs, skirt_guides, skirt_levels, GuideKind::Hip},
-    PartRules{PartKind::BelowYoke, "skirt-below-yoke", std::nullopt, skirt_runs, skirt_guides, below_yoke_levels,
-              GuideKind::Hip}};
+    PartRules{PartKind::BelowYoke, "skirt-below-yoke", std::nullopt, front_and_back, skirt_runs, skirt_guides,
+              below_yoke_levels, GuideKind::Hip}};
 static_assert(part_rows.size() == part_kinds);
 
 constexpr std::array<std::string_view, 9> level_keys{"shoulder", "underarm", "bust", "waist", "high_hip",
@@ -77,7 +80,10 @@ const PartRules& rules(PartKind kind)
 
 bool goes_round(const Piece& piece)
 {
-    return piece.role == PieceRole::Front || piece.role == PieceRole::Back;
+    const auto made_of = [&](const PartRules& row) {
+        return std::find(row.made_of.begin(), row.made_of.end(), piece.role) != row.made_of.end();
+    };
+    return piece.part ? made_of(rules(*piece.part)) : std::any_of(part_rows.begin(), part_rows.end(), made_of);
 }
 
 std::optional<PartKind> part_told(const Piece& piece)

@@ -17,10 +17,11 @@ struct PartRules {
     std::string_view key;
     // An edge that only this kind has; the kind without one is what is left.
     std::optional<EdgeRole> told_by;
-    std::span<const EdgeRun> runs;      // of front and back, in travel, the centre last
-    std::span<const GuideKind> guides;  // that front and back must have
-    std::span<const Level> levels;      // from the top; the hem only where the part ends in one
-    GuideKind fitted_to;                // below this line it hangs free
+    std::span<const PieceRole> made_of;  // the pieces without which there is no such part; a sleeve may come to it
+    std::span<const EdgeRun> runs;       // of each of these, in travel, the centre last
+    std::span<const GuideKind> guides;   // that each of these must have
+    std::span<const Level> levels;       // from the top; the hem only where the part ends in one
+    GuideKind fitted_to;                 // below this line it hangs free
 };
 
 [[nodiscard]] const PartRules& rules(PartKind);
@@ -28,13 +29,13 @@ struct PartRules {
 [[nodiscard]] std::optional<PartKind> part_told(const Piece&);
 // A skirt hangs from the waist; from a yoke where there is one.
 void hang_from_yoke(std::vector<Piece>&);
-// Front or back: one of the two pieces that go round the body.
+// One of the pieces that a part is made of: they go round the body.
 [[nodiscard]] bool goes_round(const Piece&);
 // The edge it ends in below: its waist or its hem.
 [[nodiscard]] EdgeRole bottom_role(const Piece&);
 // Its upper edge is of that role: a skirt and a yoke hang from their waist edge.
 [[nodiscard]] bool begins_with(const Piece&, EdgeRole);
-// The levels a front or back lies at.
+// It is one of the pieces a part is made of, and lies at that level.
 [[nodiscard]] bool has_level(const Piece&, Level);
 
 }  // namespace sartorum

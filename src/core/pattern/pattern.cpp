@@ -34,26 +34,23 @@ std::optional<std::string> id_twice(const std::vector<T>& all)
     return std::nullopt;
 }
 
-// At most one part of a kind, each with a front and a back.
+// At most one part of a kind, each with all it is made of.
 Outcome<bool> parts_whole(const SizedPieces& sized)
 {
     const auto missing = [&](PieceRole role) {
         return refuse(Why::PieceMissing, sized.size + ", " + std::string{key(role)});
     };
-    for (const auto role : {PieceRole::Front, PieceRole::Back}) {
-        if (!find_piece(sized.pieces, role)) return missing(role);
-    }
-    for (const auto kind : parts_of(sized.pieces)) {
-        const auto count = [&](PieceRole role) {
-            return std::count_if(sized.pieces.begin(), sized.pieces.end(),
-                                 [&](const Piece& p) { return p.part == kind && p.role == role; });
-        };
-        if (count(PieceRole::Front) == 0 || count(PieceRole::Back) == 0)
-            return refuse(Why::KindsDiffer, sized.size);
+    const auto kinds = parts_of(sized.pieces);
+    if (kinds.empty()) return missing(rules(every_part.front()).made_of.front());
+    for (const auto kind : kinds) {
         const auto view = part_view({sized.pieces, {}}, kind).pieces;
-        if (!in_row(view, PieceRole::Front) || !in_row(view, PieceRole::Back))
-            return refuse(has_gores(view) ? Why::GoresOutOfRow : Why::PartTwice,
-                          sized.size + ", " + std::string{key(kind)});
+        for (const auto role : rules(kind).made_of) {
+            if (!find_piece(sized.pieces, role)) return missing(role);
+            if (face_of(view, role).empty()) return refuse(Why::KindsDiffer, sized.size);
+            if (!in_row(view, role))
+                return refuse(has_gores(view) ? Why::GoresOutOfRow : Why::PartTwice,
+                              sized.size + ", " + std::string{key(kind)});
+        }
     }
     return true;
 }

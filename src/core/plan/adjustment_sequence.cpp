@@ -145,14 +145,11 @@ private:
     {
         Bodies out{&ground_.body, &ground_.body};
         if (!ground_.left_body) return out;
-        const SidesAsked both{asked(right_, turn, ground_.body_of(Side::Right)),
-                              asked(right_, turn, ground_.body_of(Side::Left))};
+        TwoSides both{.right = asked(right_, turn, ground_.body_of(Side::Right)),
+                      .left = asked(right_, turn, ground_.body_of(Side::Left))};
         const Decision* decision = plan().decision(turn.adjustment->kind, turn.part);
-        sides.how = sided(*turn.adjustment, both, sides_way(plan(), decision));
-        if (sides.how != Sided::Alike) {
-            sides.right = both.right;
-            sides.left = both.left;
-        }
+        both.how = sided(*turn.adjustment, both, sides_way(plan(), decision));
+        if (both.how != Sided::Alike) sides = both;
         if (sides.how == Sided::Apart) return {&ground_.body_of(Side::Right), &ground_.body_of(Side::Left)};
         if (sides.how == Sided::Larger || sides.how == Sided::Together)
             out.right = out.left = &ground_.body_of(larger_side(both));

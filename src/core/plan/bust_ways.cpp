@@ -18,9 +18,9 @@ std::optional<BustWay> tried_way(Work work, std::size_t method, std::optional<Le
     if (!bust) return std::nullopt;
     BustWay out{size, method, bust->amount, {}, {}, bust->state != LineState::Refused};
     const Garment part = part_view(c->altered, bust->part);
-    const Piece& front = front_of(part);
-    if (const auto mouth = mouth_in(front, EdgeRole::Side); mouth && out.carried)
-        out.dart = mouth_width(front.darts[dart_at(front, *mouth)]);
+    const auto bust_at = front_and_back_at(part, Level::Bust);
+    const auto mouth = bust_at && out.carried ? mouth_in(bust_at->front, EdgeRole::Side) : std::nullopt;
+    if (mouth) out.dart = mouth_width(bust_at->front.darts[dart_at(bust_at->front, *mouth)]);
     const PlanLine* shoulder = c->line(AdjustmentKind::ShoulderLength);
     if (shoulder && shoulder->proposal) out.shoulder_length = shoulder->proposal->amount;
     return out;

@@ -15,10 +15,9 @@ double at_the_point(const Piece& p)
     return corner_between(p, inner, inner + 1);
 }
 
-CrotchLine crotch_line(const Garment& legs)
+CrotchLine crotch_line(const FrontAndBack& legs)
 {
-    const Piece& front = front_of(legs);
-    const Piece& back = back_of(legs);
+    const auto& [front, back] = legs;
     const auto from_point = [](const Piece& p) { return Geom::Translate(-inner_leg_point(p)); };
     CrotchLine out;
     const Curve seam = edge(front, EdgeRole::Centre).curve * (from_point(front) * Geom::Scale(-1, 1));
@@ -88,10 +87,12 @@ std::optional<CrotchWorn> crotch_worn(const Computed& c)
 {
     for (const auto part : parts_of(c.altered.pieces)) {
         const Garment now = part_view(c.altered, part);
-        if (!edge_index(front_of(now), EdgeRole::InnerLeg)) continue;
+        const Garment was = part_view(c.traced, part);
+        const auto legs_now = front_and_back_at(now, Level::Crotch);
+        const auto legs_were = front_and_back_at(was, Level::Crotch);
+        if (!legs_now || !legs_were) continue;
         const BodySet body = c.work.worn_by();
-        CrotchWorn out{crotch_line(part_view(c.traced, part)), crotch_line(now),
-                       band_above_seam(c.altered.pieces)};
+        CrotchWorn out{crotch_line(*legs_were), crotch_line(*legs_now), band_above_seam(c.altered.pieces)};
         out.string_front = string_of(body, Measure::FrontRise);
         out.string_back = string_of(body, Measure::BackRise);
         out.string = whole_string([&](Measure m) { return string_of(body, m); });

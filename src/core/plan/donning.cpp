@@ -68,11 +68,12 @@ std::optional<Length> opens_along(const Garment& g, PieceRole role)
     Length sum;
     for (const auto part : parts_of(g.pieces)) {
         const Garment view = part_view(g, part);
-        const Piece& p = *find_piece(view.pieces, role);
-        const Length whole = sewn_length(p, EdgeRole::Centre);
-        if (p.opening == Length{} && !on_fold(p) && sum == Length{}) return std::nullopt;
-        sum += std::min(p.opening, whole);
-        if (p.opening < whole) return sum;
+        const Piece* p = find_piece(view.pieces, role);
+        if (!p) continue;
+        const Length whole = sewn_length(*p, EdgeRole::Centre);
+        if (p->opening == Length{} && !on_fold(*p) && sum == Length{}) return std::nullopt;
+        sum += std::min(p->opening, whole);
+        if (p->opening < whole) return sum;
     }
     return piece_most;
 }
@@ -83,8 +84,12 @@ Length opens_at_side(const Garment& g)
     Length sum;
     for (const auto part : parts_of(g.pieces)) {
         const Garment view = part_view(g, part);
-        const Length whole = sewn_length(front_of(view), EdgeRole::Side);
-        const Length here = std::max(front_of(view).side_opening, back_of(view).side_opening);
+        // Of pieces that are sewn together there the first has the whole of it.
+        const auto side =
+            std::find_if(view.pieces.begin(), view.pieces.end(), [](const Piece& p) { return goes_round(p); });
+        const Length whole = sewn_length(*side, EdgeRole::Side);
+        Length here;
+        for (const auto& p : view.pieces) here = std::max(here, p.side_opening);
         sum += std::min(here, whole);
         if (here < whole) break;
     }

@@ -33,9 +33,9 @@ std::vector<Doubt> doubts_of(const Garment& part, const FlatMeasures& flat, cons
         if (body && abs(paper - *body) >= length_far_off)
             out.push_back({DoubtKind::LengthFarOff, m, paper, *body});
     };
-    if (has_level(front_of(part), Level::Shoulder)) {
-        length(Measure::FrontWaistLength, sizes.frame, front_waist_length(front_of(part)));
-        length(Measure::BackWaistLength, sizes.frame, back_waist_length(back_of(part)));
+    if (const auto bodice = front_and_back_at(part, Level::Shoulder)) {
+        length(Measure::FrontWaistLength, sizes.frame, front_waist_length(bodice->front));
+        length(Measure::BackWaistLength, sizes.frame, back_waist_length(bodice->back));
     }
     if (const auto& depth = flat.at(GarmentMeasure::WaistToHip)) length(Measure::WaistToHip, sizes.hip, *depth);
     if (const auto& front = flat.at(GarmentMeasure::CrotchFront))

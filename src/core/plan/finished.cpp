@@ -254,8 +254,8 @@ EaseProfile body_levels(const Computed& c, const BodySet& body)
             out.after[i].girth = (out.after_right[i].girth + out.after_left[i].girth) / 2.0;
     }
     const Garment uppermost = part_view(c.altered, parts_of(c.altered.pieces).front());
-    const Piece& front = front_of(uppermost);
-    if (has_level(front, Level::Bust)) {
+    if (const auto bodice = front_and_back_at(uppermost, Level::Bust)) {
+        const Piece& front = bodice->front;
         const Length under = out.after.front().height;
         add_body(out, body, Measure::HighBust, under, false);
         const auto waist_length = body.taken(Measure::FrontWaistLength);

@@ -71,7 +71,7 @@ bool meant(const Computed& c, const Rule& rule)
     if (rule.effect) return c.line(*rule.effect) != nullptr;
     const Garment lowest = part_view(c.altered, parts_of(c.altered.pieces).back());
     const bool shouldered = c.checks.shoulder.has_value();
-    return shouldered && (rule.through != GarmentMeasure::Waist || !has_level(front_of(lowest), Level::Hem));
+    return shouldered && (rule.through != GarmentMeasure::Waist || !has_level(lowest, Level::Hem));
 }
 
 }  // namespace

@@ -68,7 +68,7 @@ bool Lane::asked_of(const Adjustment& entry, PartKind kind) const
     const bool below = has([&](const Trail::Join& j) { return j.below == kind; });
     const bool joined = below || has([&](const Trail::Join& j) { return j.above == kind; });
     // A waist seam is moved where something hangs from the shoulders above it.
-    const bool shouldered = has_level(front_of(*standing->parts.front().now), Level::Shoulder);
+    const bool shouldered = has_level(*standing->parts.front().now, Level::Shoulder);
     if (entry.at_join == AtJoin::Joined && !shouldered) return false;
     return joined ? serves_joined(entry, now, below) : serves(entry, now);
 }

@@ -66,7 +66,7 @@ Length apart_at(const std::vector<Length>& a, const std::vector<Length>& b)
     return out;
 }
 
-Length apart_by(const SidesAsked& asked)
+Length apart_by(const TwoSides& asked)
 {
     static const std::vector<Length> nowhere;
     const auto at = [](const std::optional<Proposal>& p) -> const std::vector<Length>& {
@@ -123,7 +123,7 @@ bool close(Length a, Length b)
     return abs(a - b) < hardly_drawn;
 }
 
-Sided usual_sided(const SidesAsked& asked)
+Sided usual_sided(const TwoSides& asked)
 {
     const Length apart = apart_by(asked);
     if (apart <= to_the_eye) return Sided::Alike;
@@ -138,7 +138,7 @@ Sided usual_sided(const SidesAsked& asked)
 
 }  // namespace
 
-Sided sided(const Adjustment& entry, const SidesAsked& asked, SidesWay way)
+Sided sided(const Adjustment& entry, const TwoSides& asked, SidesWay way)
 {
     const Sided usual = usual_sided(asked);
     if (usual == Sided::Alike || usual == Sided::WithinNoise) return usual;
@@ -147,7 +147,7 @@ Sided sided(const Adjustment& entry, const SidesAsked& asked, SidesWay way)
     return way == SidesWay::Apart ? Sided::Apart : Sided::Larger;
 }
 
-Side larger_side(const SidesAsked& asked)
+Side larger_side(const TwoSides& asked)
 {
     const Length right = amount_of(asked.right) + back_amount(asked.right);
     const Length left = amount_of(asked.left) + back_amount(asked.left);

@@ -9,15 +9,11 @@
 
 namespace sartorum {
 
-// What the measures of each side ask for on the same paper.
-struct SidesAsked {
-    std::optional<Proposal> right{};
-    std::optional<Proposal> left{};
-};
-// How they are answered: as is usual for so much, unless she says otherwise.
-[[nodiscard]] Sided sided(const Adjustment&, const SidesAsked&, SidesWay);
+// How what the measures of each side ask for on the same paper is answered: as is usual for so much, unless she
+// says otherwise.
+[[nodiscard]] Sided sided(const Adjustment&, const TwoSides&, SidesWay);
 // The side that leaves more paper.
-[[nodiscard]] Side larger_side(const SidesAsked&);
+[[nodiscard]] Side larger_side(const TwoSides&);
 // What the plan says of this decision's sides, or of all.
 [[nodiscard]] SidesWay sides_way(const Plan&, const Decision*);
 

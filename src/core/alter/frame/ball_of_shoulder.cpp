@@ -89,6 +89,7 @@ Adjustment ball_of_shoulder_row()
         .least = -shoulder_forward_limit,
         .most = shoulder_forward_limit,
         .needs = {Level::Shoulder},
+        .edges = {EdgeRole::Shoulder, EdgeRole::Armhole},
         .apply = alter_ball_of_shoulder,
         .place = at_shoulder_tip,
         .methods = ball_methods,

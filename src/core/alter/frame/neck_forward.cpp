@@ -39,6 +39,7 @@ Adjustment neck_forward_row()
         .least = -neck_forward_limit,
         .most = neck_forward_limit,
         .needs = {Level::Shoulder},
+        .edges = {EdgeRole::Neck, EdgeRole::Shoulder},
         .apply = alter_neck_forward,
         .place = at_neck_point,
         .noted = neck_noted,

@@ -123,6 +123,7 @@ Adjustment neck_size_row()
         .least = -neck_size_limit,
         .most = neck_size_limit,
         .needs = {Level::Shoulder},
+        .edges = {EdgeRole::Neck, EdgeRole::Shoulder},
         .apply = alter_neck_size,
         .place = in_the_neckline,
         .propose = propose_neck_size,

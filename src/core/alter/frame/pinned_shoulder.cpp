@@ -47,6 +47,7 @@ Adjustment pinned_shoulder_row()
         .least = -shoulder_slope_limit,
         .most = shoulder_slope_limit,
         .needs = {Level::Shoulder},
+        .edges = {EdgeRole::Shoulder},
         .apply = alter_pinned_shoulder,
         .place = at_shoulder_tip,
         .places = shoulder_ends,

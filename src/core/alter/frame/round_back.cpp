@@ -140,6 +140,7 @@ Adjustment round_back_row()
         .least = -round_back_limit,
         .most = round_back_limit,
         .needs = {Level::Shoulder},
+        .edges = {EdgeRole::Neck, EdgeRole::Armhole},
         .apply = alter_round_back,
         .place = high_on_centre,
         .propose = propose_round_back,

@@ -122,6 +122,7 @@ Adjustment shoulder_length_row()
         .least = -shoulder_length_limit,
         .most = shoulder_length_limit,
         .needs = {Level::Shoulder},
+        .edges = {EdgeRole::Shoulder, EdgeRole::Armhole},
         .apply = alter_shoulder_length,
         .place = at_shoulder_tip,
         .propose = propose_shoulder_length,

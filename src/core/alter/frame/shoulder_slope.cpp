@@ -131,6 +131,7 @@ Adjustment shoulder_slope_row()
         .least = -shoulder_slope_limit,
         .most = shoulder_slope_limit,
         .needs = {Level::Shoulder},
+        .edges = {EdgeRole::Shoulder, EdgeRole::Armhole},
         .apply = alter_shoulder_slope,
         .place = at_shoulder_tip,
         .propose = propose_shoulder_slope,

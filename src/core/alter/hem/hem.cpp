@@ -71,13 +71,13 @@ Length finished_length(const Garment& g, const FlatMeasures& measures)
 // What a lower waist seam took of a skirt the bodice has.
 Length moved_to_bodice(const FittingState& s)
 {
-    return begins_with(front_of(s.now), EdgeRole::Waist) ? s.of(AdjustmentKind::WaistSeamLevel) : Length{};
+    return begins_with(s.now, EdgeRole::Waist) ? s.of(AdjustmentKind::WaistSeamLevel) : Length{};
 }
 
 // What a yoke has of the length from the waist: it is sewn to what is above it along its own lower edge.
 Length of_a_yoke(const FittingState& s)
 {
-    const bool yoked = s.across && begins_with(front_of(s.across->above), EdgeRole::Waist);
+    const bool yoked = s.across && begins_with(s.across->above, EdgeRole::Waist);
     return yoked ? sewn_length(front_of(s.across->above), EdgeRole::Side) : Length{};
 }
 
@@ -103,7 +103,7 @@ Length lengthened_on_purpose(const FittingState& s)
 // What is done above the crotch leaves the inner leg, and so the hem of trousers, where they were.
 bool hem_moves_above(const Garment& part)
 {
-    return !has_level(front_of(part), Level::Crotch);
+    return !has_level(part, Level::Crotch);
 }
 
 // A waist that was drawn anew where it is worn takes no length from the hem; one that was moved as a whole is worn
@@ -121,8 +121,7 @@ std::optional<Proposal> propose_given_back(const FittingState& s)
     const Length is =
         finished_length(s.now, s.now_flat) + moved_to_bodice(s) - waist_moved_at_side(s.waist_moved_by);
     Length amount = was - is;
-    if (has_level(front_of(s.now), Level::Shoulder))
-        amount = std::max(amount + lengthened_on_purpose(s), Length{});
+    if (has_level(s.now, Level::Shoulder)) amount = std::max(amount + lengthened_on_purpose(s), Length{});
     if (abs(amount) < Length::mm(0.5)) return std::nullopt;
     Proposal out{amount, {}, was, is, Against::EarlierChange};
     out.least = least_on_seam;
@@ -157,6 +156,7 @@ Adjustment hem_given_back_row()
         .least = -hem_limit,
         .most = hem_limit,
         .needs = {Level::Hem},
+        .edges = {EdgeRole::Hem},
         .apply = alter_hem,
         .place = on_the_hem,
         .propose = propose_given_back,
@@ -177,6 +177,7 @@ Adjustment finished_length_row()
         .least = -hem_limit,
         .most = hem_limit,
         .needs = {Level::Hem},
+        .edges = {EdgeRole::Hem},
         .apply = alter_hem,
         .place = on_the_hem,
         .propose = propose_length,

@@ -51,6 +51,7 @@ Adjustment turn_up_row()
         .least = Length{},
         .most = turn_up_limit,
         .needs = {Level::Crotch},
+        .edges = {EdgeRole::Hem, EdgeRole::InnerLeg},
         .apply = alter_turn_up,
         .place = at_side_hem,
     };

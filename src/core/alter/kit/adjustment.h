@@ -193,8 +193,10 @@ struct Adjustment {
     ActsOn acts_on;
     Length least;  // what is usually done with it; past that it is done and said
     Length most;
-    // Done on each part that lies at these levels, if it serves; neither of these two is asked elsewhere.
+    // Done on each part that lies at these levels and has the pieces it acts on, with these edges, if it serves;
+    // none of its functions is asked elsewhere.
     std::vector<Level> needs;
+    std::vector<EdgeRole> edges{};
     Outcome<Applied> (*apply)(const Garment&, const Dose&);
     // Where on each of the pieces it is done.
     Spot (*place)(const Piece&);

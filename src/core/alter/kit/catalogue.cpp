@@ -144,11 +144,35 @@ std::optional<Length> usual_passed(const Adjustment& a, std::size_t method, Leng
 
 namespace {
 
+std::span<const PieceRole> acted_on(ActsOn what)
+{
+    static constexpr std::array faces{PieceRole::Front, PieceRole::Back};
+    static constexpr std::array sleeve{PieceRole::Sleeve};
+    switch (what) {
+        case ActsOn::Both:
+        case ActsOn::Apart: return faces;
+        case ActsOn::Front: return std::span{faces}.first(1);
+        case ActsOn::Back: return std::span{faces}.last(1);
+        case ActsOn::Sleeve: break;
+    }
+    return sleeve;
+}
+
+// Its pieces are there, with the edges it works on.
+bool finds_its_edges(const Adjustment& a, const Garment& part)
+{
+    const auto roles = acted_on(a.acts_on);
+    return std::all_of(roles.begin(), roles.end(), [&](PieceRole role) {
+        return find_piece(part.pieces, role) && std::all_of(a.edges.begin(), a.edges.end(), [&](EdgeRole edge) {
+                   return has_edge(part, role, edge);
+               });
+    });
+}
+
 bool fits(const Adjustment& a, const Garment& part)
 {
-    const Piece& front = front_of(part);
-    return std::all_of(a.needs.begin(), a.needs.end(), [&](Level l) { return has_level(front, l); }) &&
-           (!a.serves || a.serves(part));
+    return std::all_of(a.needs.begin(), a.needs.end(), [&](Level l) { return has_level(part, l); }) &&
+           finds_its_edges(a, part) && (!a.serves || a.serves(part));
 }
 
 }  // namespace
@@ -182,16 +206,7 @@ std::vector<Place> places_of(const Adjustment& a, const Garment& part)
         const Piece* piece = find_piece(part.pieces, role);
         if (const Spot at = piece ? a.place(*piece) : std::nullopt) out.push_back({role, *at});
     };
-    switch (a.acts_on) {
-        case ActsOn::Both:
-        case ActsOn::Apart:
-            add(PieceRole::Front);
-            add(PieceRole::Back);
-            break;
-        case ActsOn::Front: add(PieceRole::Front); break;
-        case ActsOn::Back: add(PieceRole::Back); break;
-        case ActsOn::Sleeve: add(PieceRole::Sleeve); break;
-    }
+    for (const auto role : acted_on(a.acts_on)) add(role);
     return out;
 }
 

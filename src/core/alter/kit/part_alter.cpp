@@ -40,7 +40,7 @@ const PartAlter& part_alter(PartKind kind)
 
 const PartAlter& part_alter(const Garment& part)
 {
-    return part_alter(*front_of(part).part);
+    return part_alter(kind_of(part));
 }
 
 }  // namespace sartorum

@@ -44,8 +44,7 @@ bool one_piece_a_face(const Garment& part)
 
 bool hangs_from_waist(const Garment& part)
 {
-    const Piece& front = front_of(part);
-    return begins_with(front, EdgeRole::Waist) && !has_level(front, Level::Shoulder);
+    return begins_with(part, EdgeRole::Waist) && !has_level(part, Level::Shoulder);
 }
 
 std::size_t way_by_centre_back(const Garment& part)

@@ -68,6 +68,7 @@ Adjustment body_rise_row()
         .least = -body_rise_less,
         .most = body_rise_limit,
         .needs = {Level::Crotch},
+        .edges = {EdgeRole::InnerLeg},
         .apply = alter_body_rise,
         .place = under_the_hip,
         .propose = propose_body_rise,

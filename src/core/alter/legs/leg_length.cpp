@@ -84,6 +84,7 @@ Adjustment leg_length_row()
         .least = -leg_length_limit,
         .most = leg_length_limit,
         .needs = {Level::Knee},
+        .edges = {EdgeRole::InnerLeg},
         .apply = alter_leg_length,
         .place = above_knee,
         .propose = propose_leg_length,

@@ -53,6 +53,7 @@ Adjustment armhole_depth_row()
         .least = -armhole_depth_limit,
         .most = armhole_depth_limit,
         .needs = {Level::Shoulder},
+        .edges = {EdgeRole::Armhole, EdgeRole::Side},
         .apply = alter_armhole_depth,
         .place = on_across_line,
         .propose = propose_armhole_depth,

@@ -76,6 +76,7 @@ Adjustment bodice_length_row()
         .least = -bodice_length_limit,
         .most = bodice_length_limit,
         .needs = {Level::Shoulder},
+        .edges = {EdgeRole::Side},
         .apply = alter_bodice_length,
         .place = on_length_line,
         .propose = propose_bodice_length,

@@ -125,8 +125,7 @@ Adjustment centre_wedge_row()
         .place = on_centre_above_hip,
         .serves =
             [](const Garment& part) {
-                return hangs_from_waist(part) && !edge_index(front_of(part), EdgeRole::InnerLeg) &&
-                       one_piece_a_face(part);
+                return hangs_from_waist(part) && !has_level(part, Level::Crotch) && one_piece_a_face(part);
             },
         .at_centre = AtCentre::Together,
     };

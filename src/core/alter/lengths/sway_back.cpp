@@ -157,7 +157,7 @@ constexpr std::array<std::string_view, 4> sway_back_methods{"centre_seam", "fold
 std::size_t way_by_seam(const Garment& part)
 {
     constexpr auto at_seam = static_cast<std::size_t>(SwayBackMethod::WaistSeam);
-    return bottom_role(back_of(part)) == EdgeRole::Waist ? at_seam : way_by_centre_back(part);
+    return bottom_role(part) == EdgeRole::Waist ? at_seam : way_by_centre_back(part);
 }
 
 bool sway_noted(const Posture& p)

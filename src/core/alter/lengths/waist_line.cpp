@@ -247,6 +247,7 @@ Adjustment waist_line_row()
         .least = -waist_line_limit,
         .most = waist_line_limit,
         .needs = {Level::Waist},
+        .edges = {EdgeRole::Waist},
         .apply = alter_waist_line,
         .place = high_on_centre,
         .propose = propose_waist_line,

@@ -9,7 +9,7 @@ namespace sartorum {
 Outcome<Applied> alter_waist_seam_level(const Garment& part, const Dose& dose)
 {
     if (const auto ok = some_amount(dose.front, "waist_seam_level"); !ok) return tl::make_unexpected(ok.error());
-    const bool above = !begins_with(front_of(part), EdgeRole::Waist);
+    const bool above = !begins_with(part, EdgeRole::Waist);
     return above ? alter_bodice_length(part, {dose.front}) : alter_waist_to_hip(part, {-dose.front});
 }
 
@@ -18,7 +18,7 @@ namespace {
 // Above the seam, or below it down over the hip: a yoke between them goes with the seam.
 bool ends_or_hangs_there(const Garment& part)
 {
-    return has_level(front_of(part), Level::Shoulder) || has_level(front_of(part), Level::Hip);
+    return has_level(part, Level::Shoulder) || has_level(part, Level::Hip);
 }
 
 }  // namespace

@@ -67,10 +67,10 @@ Adjustment cap_forward_row()
         .least = -cap_forward_limit,
         .most = cap_forward_limit,
         .needs = {Level::Shoulder},
+        .edges = {EdgeRole::CapFront, EdgeRole::CapBack},
         .apply = alter_cap_forward,
         .place = at_cap_top,
         .propose = propose_cap_forward,
-        .serves = sleeved,
     };
 }
 

@@ -124,10 +124,10 @@ Adjustment cap_height_row()
         .least = -cap_height_limit,
         .most = cap_height_limit,
         .needs = {Level::Shoulder},
+        .edges = {EdgeRole::CapFront, EdgeRole::CapBack},
         .apply = alter_cap_height,
         .place = in_the_cap,
         .propose = propose_cap_height,
-        .serves = sleeved,
     };
 }
 

@@ -101,10 +101,10 @@ Adjustment sleeve_above_row()
         .least = -sleeve_length_limit,
         .most = sleeve_length_limit,
         .needs = {Level::Shoulder},
+        .edges = {EdgeRole::Hem},
         .apply = alter_sleeve_above,
         .place = above_elbow,
         .propose = propose_above,
-        .serves = sleeved,
         .from = Measure::ArmLength,
     };
 }
@@ -120,6 +120,7 @@ Adjustment sleeve_below_row()
         .least = -sleeve_length_limit,
         .most = sleeve_length_limit,
         .needs = {Level::Shoulder},
+        .edges = {EdgeRole::Hem},
         .apply = alter_sleeve_below,
         .place = below_elbow,
         .propose = propose_below,

@@ -81,9 +81,9 @@ Adjustment forearm_row()
         .least = -sleeve_width_limit,
         .most = sleeve_width_limit,
         .needs = {Level::Shoulder},
+        .edges = {EdgeRole::Hem},
         .apply = alter_forearm,
         .place = on_underarm_seam,
-        .serves = sleeved,
     };
 }
 
@@ -98,10 +98,10 @@ Adjustment sleeve_hem_row()
         .least = -sleeve_width_limit,
         .most = sleeve_width_limit,
         .needs = {Level::Shoulder},
+        .edges = {EdgeRole::Hem},
         .apply = alter_sleeve_hem,
         .place = on_the_hem,
         .propose = propose_hem,
-        .serves = sleeved,
         .from = Measure::Wrist,
     };
 }

@@ -65,10 +65,10 @@ Adjustment top_notch_row()
         .least = -top_notch_limit,
         .most = top_notch_limit,
         .needs = {Level::Shoulder},
+        .edges = {EdgeRole::CapFront, EdgeRole::CapBack},
         .apply = alter_top_notch,
         .place = at_cap_top,
         .propose = propose_top_notch,
-        .serves = sleeved,
     };
 }
 

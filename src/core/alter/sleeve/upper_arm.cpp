@@ -194,10 +194,10 @@ Adjustment upper_arm_row()
         .least = -upper_arm_limit,
         .most = upper_arm_limit,
         .needs = {Level::Shoulder},
+        .edges = {EdgeRole::CapFront, EdgeRole::CapBack},
         .apply = alter_upper_arm,
         .place = on_bicep_line,
         .propose = propose_upper_arm,
-        .serves = sleeved,
         .from = Measure::UpperArm,
         .methods = upper_arm_methods,
     };

@@ -193,6 +193,7 @@ Adjustment across_back_row()
         .least = -across_back_limit,
         .most = across_back_limit,
         .needs = {Level::Underarm},
+        .edges = {EdgeRole::Armhole},
         .apply = alter_across_back,
         .place = at_across_end,
         .propose = propose_across_back,

@@ -91,6 +91,7 @@ Adjustment across_front_row()
         .least = across_front_least,
         .most = across_front_most,
         .needs = {Level::Underarm},
+        .edges = {EdgeRole::Armhole},
         .apply = alter_across_front,
         .place = at_across_end,
         .propose = propose_across_front,

@@ -106,6 +106,7 @@ Adjustment back_armhole_row()
         .least = Length{},
         .most = back_armhole_limit,
         .needs = {Level::Underarm},
+        .edges = {EdgeRole::Armhole},
         .apply = alter_back_armhole,
         .place = low_in_armhole,
     };

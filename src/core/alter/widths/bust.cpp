@@ -210,7 +210,7 @@ Outcome<Applied> alter_bust(const Garment& garment, const Dose& dose)
     const bool two = method == BustMethod::TwoSlashes;
     const Length a = dose.front;
     if (const auto ok = some_amount(a, "bust"); !ok) return tl::make_unexpected(ok.error());
-    const bool hemmed = bottom_role(front_of(garment)) == EdgeRole::Hem;
+    const bool hemmed = bottom_role(garment) == EdgeRole::Hem;
     if (method == BustMethod::WaistDart && hemmed) return refuse(Why::NeedsWaistSeam, "bust");
     if (front_of(garment).princess) return alter_princess(garment, a, two ? 2 : 1);
     if (method == BustMethod::Princess) return refuse(Why::NeedsPanels, "bust");
@@ -255,7 +255,7 @@ bool bust_way_open(const Garment& g, std::size_t method)
     if (front_of(g).princess) return way == BustMethod::Princess || way == BustMethod::TwoSlashes;
     switch (way) {
         case BustMethod::Princess: return false;
-        case BustMethod::WaistDart: return bottom_role(front_of(g)) == EdgeRole::Waist;
+        case BustMethod::WaistDart: return bottom_role(g) == EdgeRole::Waist;
         case BustMethod::Eased: return without_bust_dart(g);
         default: return true;
     }
@@ -301,6 +301,7 @@ Adjustment bust_row()
         .least = -bust_two_slashes_limit,
         .most = bust_two_slashes_limit,
         .needs = {Level::Bust},
+        .edges = {EdgeRole::Armhole, EdgeRole::Side},
         .apply = alter_bust,
         .place = at_bust_point,
         .propose = propose_bust,

@@ -93,7 +93,7 @@ constexpr std::array<std::string_view, 5> dart_places{"side", "armhole", "should
 bool dart_place_open(const Garment& g, std::size_t method)
 {
     const bool waist = static_cast<DartPlace>(method) == DartPlace::Waist;
-    return !waist || bottom_role(front_of(g)) == EdgeRole::Waist;
+    return !waist || bottom_role(g) == EdgeRole::Waist;
 }
 
 std::size_t usual_dart_place(const Garment& g)

@@ -93,6 +93,7 @@ Adjustment knit_dart_row()
         .least = Length{},
         .most = knit_pinch_limit,
         .needs = {Level::Bust},
+        .edges = {EdgeRole::Armhole},
         .apply = alter_knit_dart,
         .place = in_the_armhole,
         .serves = without_bust_dart,

@@ -124,8 +124,7 @@ Outcome<bool> fill_tucks(Applied& out, PieceRole role, Length amount)
 // Where tucks of a face take more cloth or less the paper goes on down to a hem.
 bool can_be_fuller(const Garment& part)
 {
-    return hangs_from_waist(part) && !edge_index(front_of(part), EdgeRole::InnerLeg) &&
-           edge_index(front_of(part), EdgeRole::Hem).has_value();
+    return hangs_from_waist(part) && !has_level(part, Level::Crotch) && has_level(part, Level::Hem);
 }
 
 }  // namespace
@@ -204,6 +203,7 @@ Adjustment tucks_row()
         .least = -tucks_limit,
         .most = tucks_limit,
         .needs = {Level::Waist},
+        .edges = {EdgeRole::Waist, EdgeRole::Hem},
         .apply = alter_tucks,
         .place = at_waist_dart,
         .serves = [](const Garment& part) { return has_tucks(part, 1); },

@@ -64,6 +64,7 @@ Adjustment underarm_width_row()
         .least = -underarm_limit,
         .most = underarm_limit,
         .needs = {Level::Underarm},
+        .edges = {EdgeRole::Armhole, EdgeRole::Side},
         .apply = alter_underarm_width,
         .place = at_underarm,
         .propose = propose_underarm_width,

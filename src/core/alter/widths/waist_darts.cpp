@@ -231,6 +231,7 @@ Adjustment waist_darts_row()
         .least = -waist_darts_limit,
         .most = waist_darts_limit,
         .needs = {Level::Waist, Level::HighHip},
+        .edges = {EdgeRole::Waist},
         .apply = alter_waist_darts,
         .place = at_top_of_waist_dart,
         .serves = [](const Garment& part) { return hangs_from_waist(part) && one_piece_a_face(part); },
