@@ -203,7 +203,7 @@ Adjustment tucks_row()
         .least = -tucks_limit,
         .most = tucks_limit,
         .needs = {Level::Waist},
-        .edges = {EdgeRole::Waist, EdgeRole::Hem},
+        .edges = {EdgeRole::Waist},
         .apply = alter_tucks,
         .place = at_waist_dart,
         .serves = [](const Garment& part) { return has_tucks(part, 1); },
