@@ -3,6 +3,7 @@
 #include <fcntl.h>
 #include <sys/stat.h>
 #include <unistd.h>
+#include <algorithm>
 
 #include <QFile>
 #include <QFileInfo>
@@ -72,7 +73,15 @@ Outcome<std::string> read_file(const QString& path, qint64 most)
     const QString name = QFileInfo{path}.fileName();
     if (!QFileInfo{path}.isFile() || !file.open(QIODevice::ReadOnly))
         return refuse(Why::FileUnreadable, name.toStdString());
-    const auto bytes = file.read(most + 1);
+    // A little at a time: asked for all at once, a small file would cost as much memory as the largest there may
+    // be.
+    constexpr qint64 at_a_time = 256 * 1024;
+    QByteArray bytes;
+    while (bytes.size() <= most) {
+        const QByteArray next = file.read(std::min(at_a_time, most + 1 - bytes.size()));
+        if (next.isEmpty()) break;
+        bytes += next;
+    }
     if (bytes.size() > most) return refuse(Why::FileTooLarge, name.toStdString());
     if (file.error() != QFileDevice::NoError) return refuse(Why::FileUnreadable, name.toStdString());
     return bytes.toStdString();

@@ -19,14 +19,7 @@ WearDialog::WearDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent
 {
     const auto& plan = room.plan();
     auto* column = sheet(*this, look, tr("What it is, and how it is worn"));
-    auto* grid = new QGridLayout;
-    grid->setHorizontalSpacing(14);
-    grid->setColumnStretch(0, 1);
-    grid->setColumnStretch(1, 1);
-    const auto add = [&](int i, const QString& name, QWidget* w) {
-        grid->addWidget(label(look, name, 14, true, this), i / 2 * 2, i % 2);
-        grid->addWidget(w, i / 2 * 2 + 1, i % 2);
-    };
+    auto* grid = new FieldGrid{this, look};
     QStringList kinds;
     for (const auto k : {GarmentKind::Top, GarmentKind::Dress, GarmentKind::Skirt, GarmentKind::Trousers,
                          GarmentKind::Bra, GarmentKind::AllInOne})
@@ -41,20 +34,20 @@ WearDialog::WearDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent
     stretch_->setPlaceholderText(tr("10 cm stretch to 13: 30"));
     seated_ = combo(this, tr("Worn"), {tr("standing and walking"), tr("mostly seated")}, plan.choosing.seated,
                     "wear_seated");
-    add(0, tr("Garment"), kind_);
-    add(1, tr("Cut"), cut_);
-    add(2, tr("Cloth"), cloth_);
-    add(3, tr("Stretch, %"), stretch_);
-    add(4, tr("Worn"), seated_);
+    grid->add(tr("Garment"), kind_);
+    grid->add(tr("Cut"), cut_);
+    grid->add(tr("Cloth"), cloth_);
+    grid->add(tr("Stretch, %"), stretch_);
+    grid->add(tr("Worn"), seated_);
     QStringList ways;
     for (const auto w : {SidesWay::Usual, SidesWay::Apart, SidesWay::Larger}) ways << words::sides_way_name(w);
     sides_ =
         combo(this, tr("Right and left, where they differ"), ways, static_cast<int>(plan.sides), "wear_sides");
-    add(5, tr("Right and left, where they differ"), sides_);
+    grid->add(tr("Right and left, where they differ"), sides_);
     sewn_ = combo(this, tr("How far it is"), {tr("on paper, or being cut"), tr("sewn already")}, plan.sewn,
                   "wear_sewn");
     sewn_->setEnabled(room.pattern() && room.computed());
-    add(6, tr("How far it is"), sewn_);
+    grid->add(tr("How far it is"), sewn_);
     column->addLayout(grid);
     column->addWidget(heading(look, tr("Your own ease"), 16, this));
     column->addWidget(
@@ -85,7 +78,7 @@ WearDialog::WearDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent
     connect(cloth_, &QComboBox::currentIndexChanged, this, ask);
     connect(stretch_, &QLineEdit::textChanged, this, ask);
     ask();
-    column->addLayout(keep_or_leave(*this, look, tr("Keep"), "keep_wear", [this] { take(); }));
+    column->addWidget(keep_or_leave(*this, look, tr("Keep"), "keep_wear", [this] { take(); }));
     setMinimumWidth(640);
 }
 

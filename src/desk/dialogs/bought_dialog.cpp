@@ -74,7 +74,8 @@ BoughtDialog::BoughtDialog(Look& look, Room& room, QWidget* parent) : QDialog{pa
     said_->setObjectName("bought_said");
     said_->setWordWrap(true);
     column->addWidget(said_);
-    column->addLayout(keep_or_leave(*this, look, tr("Save the card"), "keep_bought", [this] { save(); }));
+    column->addWidget(keep_or_leave(*this, look, tr("Save the card"), "keep_bought", [this] { save(); }));
+    work->setDefault(true);  // Enter in a field: a file is not saved by it
     setMinimumWidth(760);
 }
 

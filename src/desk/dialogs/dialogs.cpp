@@ -36,15 +36,6 @@ NameDialog::NameDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent
     column->addWidget(name_);
     auto* said = label(look, {}, 14, true, this);
     column->addWidget(said);
-    auto* row = new QHBoxLayout;
-    auto* keep = new Button{look, tr("Write it down"), ButtonKind::Primary, this};
-    keep->setObjectName("keep_name");
-    auto* leave = new Button{look, tr("Leave it"), ButtonKind::Plain, this};
-    row->addWidget(keep);
-    row->addWidget(leave);
-    row->addStretch();
-    column->addLayout(row);
-    setMinimumWidth(420);
     const auto take = [this, &room, said] {
         if (name_->text().trimmed().isEmpty()) {
             said->setText(tr("Type a name first."));
@@ -54,9 +45,8 @@ NameDialog::NameDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent
         room.add_wearer(name_->text());
         accept();
     };
-    connect(keep, &Button::clicked, this, take);
-    connect(name_, &QLineEdit::returnPressed, this, take);
-    connect(leave, &Button::clicked, this, &QDialog::reject);
+    column->addWidget(keep_or_leave(*this, look, tr("Write it down"), "keep_name", take));
+    setMinimumWidth(420);
 }
 
 GuideDialog::GuideDialog(Look& look, QWidget* parent) : QDialog{parent}
@@ -110,6 +100,7 @@ GuideDialog::GuideDialog(Look& look, QWidget* parent) : QDialog{parent}
     scroll->setMinimumHeight(420);
     column->addWidget(scroll, 1);
     auto* close = new Button{look, tr("Close"), ButtonKind::Primary, this};
+    close->setDefault(true);
     connect(close, &Button::clicked, this, &QDialog::accept);
     auto* report = new Button{look, tr("Report…"), ButtonKind::Plain, this};
     report->setObjectName("guide_report");

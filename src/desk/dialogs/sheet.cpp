@@ -1,5 +1,6 @@
 #include "desk/dialogs/sheet.h"
 
+#include <QDialogButtonBox>
 #include <QEvent>
 #include <QScreen>
 #include <algorithm>
@@ -69,19 +70,35 @@ QComboBox* combo(QWidget* parent, const QString& name, const QStringList& words,
     return out;
 }
 
-QHBoxLayout* keep_or_leave(QDialog& dialog, Look& look, const QString& keep, const char* object,
-                           std::function<void()> take)
+FieldGrid::FieldGrid(QWidget* parent, Look& look, int columns) : on_{parent}, look_{look}, columns_{columns}
 {
-    auto* row = new QHBoxLayout;
-    auto* yes = new Button{look, keep, ButtonKind::Primary, &dialog};
+    setHorizontalSpacing(14);
+    for (int i = 0; i < columns; ++i) setColumnStretch(i, 1);
+}
+
+void FieldGrid::put(const QString& name, QWidget* field)
+{
+    auto* above = label(look_, name, 14, true, on_);
+    above->setBuddy(field);
+    const int row = fields_ / columns_ * 2;
+    addWidget(above, row, fields_ % columns_);
+    addWidget(field, row + 1, fields_ % columns_);
+    ++fields_;
+}
+
+QWidget* keep_or_leave(QDialog& dialog, Look& look, const QString& keep, const char* object,
+                       std::function<void()> take)
+{
+    auto* box = new QDialogButtonBox{&dialog};
+    auto* yes = new Button{look, keep, ButtonKind::Primary, box};
     yes->setObjectName(object);
-    auto* no = new Button{look, QDialog::tr("Leave it"), ButtonKind::Plain, &dialog};
-    row->addWidget(yes);
-    row->addWidget(no);
-    row->addStretch();
-    QObject::connect(yes, &Button::clicked, &dialog, std::move(take));
-    QObject::connect(no, &Button::clicked, &dialog, &QDialog::reject);
-    return row;
+    box->addButton(yes, QDialogButtonBox::AcceptRole);
+    yes->setDefault(true);
+    box->addButton(new Button{look, QDialog::tr("Leave it"), ButtonKind::Plain, box},
+                   QDialogButtonBox::RejectRole);
+    QObject::connect(box, &QDialogButtonBox::accepted, &dialog, std::move(take));
+    QObject::connect(box, &QDialogButtonBox::rejected, &dialog, &QDialog::reject);
+    return box;
 }
 
 }  // namespace sartorum::desk

@@ -45,14 +45,7 @@ TryOnDialog::TryOnDialog(Look& look, MirrorState& state, const std::optional<Try
         now.worn = last->entry.worn;
     }
     if (was) now = *was;
-    auto* grid = new QGridLayout;
-    grid->setHorizontalSpacing(14);
-    grid->setColumnStretch(0, 1);
-    grid->setColumnStretch(1, 1);
-    const auto add = [&](int i, const QString& name, QWidget* w) {
-        grid->addWidget(label(look, name, 14, true, this), i / 2 * 2, i % 2);
-        grid->addWidget(w, i / 2 * 2 + 1, i % 2);
-    };
+    auto* grid = new FieldGrid{this, look};
     day_ = line_edit(this, tr("Day"), "try_on_day");
     day_->setText(QString::fromStdString(now.date));
     QStringList whats;
@@ -62,10 +55,10 @@ TryOnDialog::TryOnDialog(Look& look, MirrorState& state, const std::optional<Try
     cloth_->setText(QString::fromStdString(now.cloth));
     worn_ = line_edit(this, tr("Underwear and shoes"), "try_on_worn");
     worn_->setText(QString::fromStdString(now.worn));
-    add(0, tr("Day"), day_);
-    add(1, tr("What is put on"), what_);
-    add(2, tr("In what cloth"), cloth_);
-    add(3, tr("Underwear and shoes"), worn_);
+    grid->add(tr("Day"), day_);
+    grid->add(tr("What is put on"), what_);
+    grid->add(tr("In what cloth"), cloth_);
+    grid->add(tr("Underwear and shoes"), worn_);
     column->addLayout(grid);
     column->addWidget(label(look, tr("Looked at"), 14, true, this));
     auto* row = new QHBoxLayout;
@@ -98,7 +91,7 @@ TryOnDialog::TryOnDialog(Look& look, MirrorState& state, const std::optional<Try
     said_ = label(look, {}, 14, true, this);
     said_->setObjectName("try_on_said");
     column->addWidget(said_);
-    column->addLayout(
+    column->addWidget(
         keep_or_leave(*this, look, was ? tr("Keep") : tr("Begin"), "keep_try_on", [this] { take(); }));
     setMinimumWidth(620);
 }
@@ -141,8 +134,8 @@ SightDialog::SightDialog(Look& look, const std::vector<Sight>& all, std::optiona
     list_->setMinimumHeight(360);
     list_->setWordWrap(true);
     column->addWidget(list_, 1);
-    column->addLayout(keep_or_leave(*this, look, tr("Note it"), "keep_sight", [this] {
-        if (chosen()) accept();
+    column->addWidget(keep_or_leave(*this, look, tr("Note it"), "keep_sight", [this] {
+        if (chosen() && isVisible()) accept();  // Enter in the list has taken it already
     }));
     connect(search_, &QLineEdit::textChanged, this, [this] { filter(); });
     connect(list_, &QListWidget::itemActivated, this, &QDialog::accept);

@@ -97,8 +97,9 @@ void Panel::paintEvent(QPaintEvent*)
 }
 
 Button::Button(Look& look, const QString& text, ButtonKind kind, QWidget* parent)
-    : QAbstractButton{parent}, look_{look}, kind_{kind}
+    : QPushButton{parent}, look_{look}, kind_{kind}
 {
+    setAutoDefault(false);  // a sheet says itself which of its buttons Enter presses
     setText(text);
     setAccessibleName(text);
     setFocusPolicy(Qt::StrongFocus);
@@ -120,7 +121,7 @@ QSize Button::sizeHint() const
 bool Button::event(QEvent* e)
 {
     if (e->type() == QEvent::HoverEnter || e->type() == QEvent::HoverLeave) update();
-    return QAbstractButton::event(e);
+    return QPushButton::event(e);
 }
 
 void Button::keyPressEvent(QKeyEvent* e)
@@ -129,7 +130,7 @@ void Button::keyPressEvent(QKeyEvent* e)
         click();
         return;
     }
-    QAbstractButton::keyPressEvent(e);
+    QPushButton::keyPressEvent(e);
 }
 
 void Button::paintEvent(QPaintEvent*)

@@ -1,8 +1,8 @@
 // parts.h: the controls every station shares.
 #pragma once
-#include <QAbstractButton>
 #include <QLabel>
 #include <QLineEdit>
+#include <QPushButton>
 #include <QWidget>
 #include <functional>
 
@@ -25,7 +25,7 @@ protected:
 
 enum class ButtonKind { Primary, Plain, Small };
 
-class Button : public QAbstractButton {
+class Button : public QPushButton {
     Q_OBJECT
 public:
     Button(Look&, const QString& text, ButtonKind = ButtonKind::Plain, QWidget* parent = nullptr);

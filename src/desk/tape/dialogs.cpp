@@ -50,7 +50,7 @@ TapeCheckDialog::TapeCheckDialog(Look& look, Room& room, QWidget* parent)
     said_ = label(look, {}, 14, true, this);
     said_->setObjectName("check_said");
     column->addWidget(said_);
-    column->addLayout(
+    column->addWidget(
         keep_or_leave(*this, look, tr("Correct the readings by this"), "keep_check", [this] { take(); }));
     setMinimumWidth(560);
     preview();
@@ -108,28 +108,23 @@ DayDialog::DayDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent},
     note_ = line(tr("Note"), body.note, "day_note");
     // Large text makes the sheet wider rather than taller than the screen.
     const int columns = look.scale() > roomy_text ? 3 : 2;
-    auto* grid = new QGridLayout;
-    grid->setHorizontalSpacing(14);
+    auto* grid = new FieldGrid{this, look, columns};
     const QStringList stances{tr("not looked at"), tr("back"), tr("centred"), tr("forward")};
-    const auto add = [&](int i, const QString& name, QComboBox* box) {
-        grid->addWidget(label(look, name, 14, true, this), i / columns * 2, i % columns);
-        grid->addWidget(box, i / columns * 2 + 1, i % columns);
-        return box;
-    };
-    ball_ = add(0, tr("Ball of the shoulder"),
-                combo(this, tr("Ball of the shoulder"), stances, static_cast<int>(body.posture.ball), "day_ball"));
-    neck_ = add(1, tr("Neck"), combo(this, tr("Neck"), stances, static_cast<int>(body.posture.neck), "day_neck"));
+    ball_ = grid->add(tr("Ball of the shoulder"), combo(this, tr("Ball of the shoulder"), stances,
+                                                        static_cast<int>(body.posture.ball), "day_ball"));
+    neck_ =
+        grid->add(tr("Neck"), combo(this, tr("Neck"), stances, static_cast<int>(body.posture.neck), "day_neck"));
     round_back_ =
-        add(2, tr("High round back"),
-            combo(this, tr("High round back"), {tr("not looked at"), tr("none"), tr("slight"), tr("marked")},
-                  static_cast<int>(body.posture.round_back), "day_round_back"));
-    slope_ =
-        add(3, tr("Shoulder slope, as a toile showed"),
-            combo(this, tr("Shoulder slope"), {tr("not looked at"), tr("square"), tr("middling"), tr("sloping")},
-                  static_cast<int>(body.posture.slope), "day_slope"));
-    hollow_ = add(4, tr("Hollow above the seat, or folds there"),
-                  combo(this, tr("Hollow above the seat"), {tr("not looked at"), tr("none"), tr("seen")},
-                        static_cast<int>(body.posture.hollow), "day_hollow"));
+        grid->add(tr("High round back"),
+                  combo(this, tr("High round back"), {tr("not looked at"), tr("none"), tr("slight"), tr("marked")},
+                        static_cast<int>(body.posture.round_back), "day_round_back"));
+    slope_ = grid->add(
+        tr("Shoulder slope, as a toile showed"),
+        combo(this, tr("Shoulder slope"), {tr("not looked at"), tr("square"), tr("middling"), tr("sloping")},
+              static_cast<int>(body.posture.slope), "day_slope"));
+    hollow_ = grid->add(tr("Hollow above the seat, or folds there"),
+                        combo(this, tr("Hollow above the seat"), {tr("not looked at"), tr("none"), tr("seen")},
+                              static_cast<int>(body.posture.hollow), "day_hollow"));
     column->addLayout(grid);
     QStringList slopes;
     for (const auto side : {Side::Right, Side::Left}) {
@@ -145,7 +140,7 @@ DayDialog::DayDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent},
     said_ = label(look, {}, 14, true, this);
     said_->setObjectName("day_said");
     column->addWidget(said_);
-    column->addLayout(keep_or_leave(*this, look, tr("Keep"), "keep_day", [this] { take(); }));
+    column->addWidget(keep_or_leave(*this, look, tr("Keep"), "keep_day", [this] { take(); }));
     setMinimumWidth(columns > 2 ? 760 : 560);
 }
 

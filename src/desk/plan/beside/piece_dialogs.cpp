@@ -81,7 +81,7 @@ FacingDialog::FacingDialog(Look& look, Room& room, QWidget* parent) : QDialog{pa
     said_ = label(look, {}, 14, true, this);
     said_->setObjectName("facing_said");
     column->addWidget(said_);
-    column->addLayout(keep_or_leave(*this, look, tr("Make it"), "keep_facing", [this] { take(); }));
+    column->addWidget(keep_or_leave(*this, look, tr("Make it"), "keep_facing", [this] { take(); }));
     setMinimumWidth(560);
 }
 
@@ -151,7 +151,7 @@ BringDialog::BringDialog(Look& look, Room& room, QWidget* parent) : QDialog{pare
     said_->setObjectName("bring_said");
     said_->setWordWrap(true);
     column->addWidget(said_);
-    column->addLayout(keep_or_leave(*this, look, tr("Bring it in"), "keep_brought", [this] { take(); }));
+    column->addWidget(keep_or_leave(*this, look, tr("Bring it in"), "keep_brought", [this] { take(); }));
     connect(pattern_, &QComboBox::currentIndexChanged, this, [this] { read_pattern(); });
     connect(size_, &QComboBox::currentIndexChanged, this, [this] { read_size(); });
     connect(piece_, &QComboBox::currentIndexChanged, this, [this] { read_piece(); });
@@ -320,7 +320,7 @@ OpeningDialog::OpeningDialog(Look& look, Room& room, QWidget* parent) : QDialog{
     connect(how_, &QComboBox::currentIndexChanged, this, [this] { tell(); });
     connect(&button_->edit(), &QLineEdit::textChanged, this, [this] { tell(); });
     tell();
-    column->addLayout(keep_or_leave(*this, look, tr("Open it there"), "keep_opening", [this] { take(); }));
+    column->addWidget(keep_or_leave(*this, look, tr("Open it there"), "keep_opening", [this] { take(); }));
     setMinimumWidth(640);
 }
 
