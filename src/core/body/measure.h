@@ -84,7 +84,7 @@ struct MeasureFacts {
     }
 };
 
-inline constexpr std::array<MeasureFacts, 48> all_measures{{
+inline constexpr auto all_measures = std::to_array<MeasureFacts>({
     {Measure::NeckBase, "neck_base", MeasureKind::Girth, View::Front, false, Length::mm(220), Length::mm(700)},
     {Measure::Head, "head", MeasureKind::Girth, View::Front, false, Length::mm(400), Length::mm(750)},
     {Measure::HighBust, "high_bust", MeasureKind::Girth, View::Front, false, Length::mm(400), Length::mm(2200)},
@@ -154,7 +154,7 @@ inline constexpr std::array<MeasureFacts, 48> all_measures{{
      Length::mm(800)},
     {Measure::SeatedBackRise, "seated_back_rise", MeasureKind::Crotch, View::Seated, false, Length::mm(150),
      Length::mm(1000)},
-}};
+});
 
 [[nodiscard]] constexpr const MeasureFacts& facts(Measure m)
 {
