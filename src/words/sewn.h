@@ -4,9 +4,6 @@
 
 namespace sartorum::words {
 
-// Empty for steps done on paper.
-[[nodiscard]] QString sewn_step_title(const Step&, Unit);
-[[nodiscard]] QString sewn_step_detail(const Step&, Unit);
 // What a lowered crotch gives and takes: crotch, inside leg, and what the thigh has left over the body's; empty
 // where none is lowered.
 [[nodiscard]] QString crotch_lowered_text(const Computed&, Unit);

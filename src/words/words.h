@@ -89,6 +89,9 @@ enum class Pinched { Depth, Whole };
 [[nodiscard]] QString why(const PlanLine&, Unit);
 [[nodiscard]] QString ease_warning(const EaseCheck&, Unit);  // empty when it holds
 
+// The hand operation of a step, for its picture.
+enum class HandMark { Draw, Cut, Spread, Overlap, Redraw, True, Trim };
+[[nodiscard]] HandMark hand_mark(StepKind);
 [[nodiscard]] QString step_title(const Step&, Unit);
 [[nodiscard]] QString step_detail(const Step&, Unit);
 [[nodiscard]] QString before_going_on(const Step&);  // what to look at, may be empty

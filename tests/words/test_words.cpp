@@ -9,6 +9,7 @@
 #include "words/lines.h"
 #include "words/mirror.h"
 #include "words/sides.h"
+#include "words/step_rows.h"
 #include "words/words.h"
 
 namespace test_words {
@@ -49,6 +50,20 @@ void check_voice(const QString& sentence)
 class TestWords : public QObject {
     Q_OBJECT
 private slots:
+    void every_kind_of_step_has_one_row()
+    {
+        std::vector<int> rows(step_kind_count);
+        for (const auto zone :
+             {words::general_steps(), words::shoulder_steps(), words::lengths_steps(), words::widths_steps(),
+              words::sleeve_steps(), words::legs_steps(), words::sewn_steps(), words::joins_steps()}) {
+            for (const auto& row : zone) {
+                ++rows[static_cast<std::size_t>(row.kind)];
+                QVERIFY(row.title && row.detail && row.check);
+            }
+        }
+        for (std::size_t k = 0; k < rows.size(); ++k)
+            QVERIFY2(rows[k] == 1, qPrintable(QString{"step kind %1: %2 rows"}.arg(k).arg(rows[k])));
+    }
     void every_refusal_has_a_sentence_with_a_remedy()
     {
         for (int w = 0; w <= static_cast<int>(Why::FileNotWritable); ++w) {

@@ -198,9 +198,7 @@ enum class StepKind {
     SlideBustDart,  // amount lower (higher) along its seam, as wide and as long as it was
 };
 
-// The hand operation, for its picture mark.
-enum class HandMark { Draw, Cut, Spread, Overlap, Redraw, True, Trim };
-[[nodiscard]] HandMark hand_mark(StepKind);
+inline constexpr std::size_t step_kind_count = static_cast<std::size_t>(StepKind::SlideBustDart) + 1;
 
 using Polygon = std::vector<Point>;
 
@@ -260,7 +258,7 @@ struct Step {
 [[nodiscard]] bool of_a_gore(const Step&);
 // Done to a leg of trousers.
 [[nodiscard]] bool of_a_leg(const Step&);
-// It draws an edge anew in which a dart lies: folded shut first, the line runs over it.
+// An edge in which a dart lies comes out otherwise: folded shut first, the line that is drawn runs over it.
 [[nodiscard]] bool runs_over_a_dart(const Step&);
 
 // The same on the piece turned over: for the other side of the body.

@@ -14,7 +14,7 @@ namespace sartorum::desk {
 namespace {
 
 // The operation's small mark: pencil, scissors, arrows apart, a fold, a curve, a trued line.
-void draw_mark(QPainter& p, QPointF c, HandMark mark, const QColor& colour)
+void draw_mark(QPainter& p, QPointF c, words::HandMark mark, const QColor& colour)
 {
     p.save();
     p.translate(c);
@@ -22,18 +22,18 @@ void draw_mark(QPainter& p, QPointF c, HandMark mark, const QColor& colour)
     p.setBrush(Qt::NoBrush);
     QPainterPath path;
     switch (mark) {
-        case HandMark::Draw:
+        case words::HandMark::Draw:
             p.drawPolygon(QPolygonF{{{-7, 7}, {-5, 2}, {4, -7}, {7, -4}, {-2, 5}}});
             p.drawLine(QPointF(1, -4), QPointF(4, -1));
             break;
-        case HandMark::Cut:
-        case HandMark::Trim:
+        case words::HandMark::Cut:
+        case words::HandMark::Trim:
             p.drawLine(QPointF(-6, -7), QPointF(4, 4));
             p.drawLine(QPointF(6, -7), QPointF(-4, 4));
             p.drawEllipse(QPointF(5.5, 6), 2.2, 2.2);
             p.drawEllipse(QPointF(-5.5, 6), 2.2, 2.2);
             break;
-        case HandMark::Spread:
+        case words::HandMark::Spread:
             for (const double s : {-1.0, 1.0}) {
                 p.drawLine(QPointF(-7, 2.4 * s), QPointF(7, 2.4 * s));
                 p.drawLine(QPointF(0, 3 * s), QPointF(0, 8.5 * s));
@@ -41,17 +41,17 @@ void draw_mark(QPainter& p, QPointF c, HandMark mark, const QColor& colour)
                 p.drawLine(QPointF(0, 8.5 * s), QPointF(-2.4, 6 * s));
             }
             break;
-        case HandMark::Overlap:
+        case words::HandMark::Overlap:
             p.drawLine(QPointF(-7, -3), QPointF(7, -3));
             p.drawLine(QPointF(-7, 3), QPointF(7, 3));
             for (int i = -6; i < 6; i += 4) p.drawLine(QPointF(i, 3), QPointF(i + 5, -3));
             break;
-        case HandMark::Redraw:
-        case HandMark::True:
+        case words::HandMark::Redraw:
+        case words::HandMark::True:
             path.moveTo(-6, -7);
             path.cubicTo({4, -5}, {6, 0}, {6, 7});
             p.drawPath(path);
-            if (mark == HandMark::True) p.drawPolyline(QPolygonF{{{-7, 2}, {-4, 5.5}, {1, -1}}});
+            if (mark == words::HandMark::True) p.drawPolyline(QPolygonF{{{-7, 2}, {-4, 5.5}, {1, -1}}});
             break;
     }
     p.restore();
@@ -99,7 +99,7 @@ protected:
             const QPointF knot{22, base - 5};
             draw_thread(p, look_, {22, double(r.top())}, {22, double(r.bottom() + 1)}, i < here);
             draw_knot(p, look_, knot, i < here ? Knot::Done : i == here ? Knot::Here : Knot::Later);
-            draw_mark(p, {50, base - 5}, hand_mark(s.kind), i == here ? d.woad : d.faded);
+            draw_mark(p, {50, base - 5}, words::hand_mark(s.kind), i == here ? d.woad : d.faded);
             p.setPen(i == here ? d.ink : d.faded);
             p.setFont(look_.lato(14, i == here ? QFont::DemiBold : QFont::Normal));
             const QString title = title_of(static_cast<std::size_t>(i));
