@@ -39,8 +39,8 @@ Outcome<json> parse(const std::string& text, const JsonLimits& most)
     auto parsed = json::parse(text, guard, false);
     if (too_deep) return refuse(Why::FileTooDeep);
     if (members > most.members)
-        return tl::make_unexpected(
-            Refusal{Why::FileTooMany, "members", {}, {}, Length::mm(static_cast<double>(most.members)), 0});
+        return tl::make_unexpected(Refusal{
+            .why = Why::FileTooMany, .field = "members", .high = Length::mm(static_cast<double>(most.members))});
     if (!twice.empty()) return refuse(Why::KeyTwice, twice);
     if (parsed.is_discarded() || !parsed.is_object()) return refuse(Why::FileBroken);
     return parsed;

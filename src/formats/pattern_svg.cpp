@@ -34,7 +34,8 @@ constexpr Length allowance_most = Length::mm(200);
 
 tl::unexpected<Refusal> too_many(std::string of, double most, int line)
 {
-    return tl::make_unexpected(Refusal{Why::FileTooMany, std::move(of), {}, {}, Length::mm(most), line});
+    return tl::make_unexpected(
+        Refusal{.why = Why::FileTooMany, .field = std::move(of), .high = Length::mm(most), .line = line});
 }
 
 // The library compares every attribute of an element with every other. Counted before it sees them: how many

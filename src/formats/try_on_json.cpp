@@ -36,7 +36,7 @@ Outcome<const json*> list_at(const json& j, const char* key)
     if (!j.contains(key)) return &none;
     if (!j[key].is_array()) return refuse(Why::ValueIllTyped, key);
     if (j[key].size() > most_notes) {
-        Refusal r{Why::FileTooMany, key, {}, {}, {}, 0};
+        Refusal r{.why = Why::FileTooMany, .field = key};
         r.high = Length::mm(static_cast<double>(most_notes));
         return tl::make_unexpected(r);
     }

@@ -232,13 +232,13 @@ private slots:
                 // What is drawn is measured from something that can be found, or runs between what is marked.
                 const bool between_marks =
                     s.kind == StepKind::DrawSleeveCross || s.kind == StepKind::DrawSleeveMiddle;
-                if (hand_mark(s.kind) == HandMark::Draw && !between_marks) {
+                if (words::hand_mark(s.kind) == words::HandMark::Draw && !between_marks) {
                     const QString said =
                         words::step_title(s, Unit::Centimetre) + words::step_detail(s, Unit::Centimetre);
                     QVERIFY2(said.contains(QRegularExpression{"\\d"}), qPrintable(said));
                 }
                 // Whatever is done by hand has a mark of its own kind.
-                QVERIFY(static_cast<int>(hand_mark(s.kind)) <= static_cast<int>(HandMark::Trim));
+                QVERIFY(static_cast<int>(words::hand_mark(s.kind)) <= static_cast<int>(words::HandMark::Trim));
             }
         };
         for (const auto& g : {bodice(with_sleeve(plain_bodice())), bodice(with_sleeve(plain_tee())),

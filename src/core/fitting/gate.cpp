@@ -4,13 +4,13 @@
 
 #include "core/alter/kit/catalogue.h"
 #include "core/pattern/part_rules.h"
+#include "core/units/nearness.h"
 
 namespace sartorum {
 namespace {
 
 constexpr Length unseen = Length::mm(5);
 constexpr Length unseen_of_girth = Length::mm(10);
-constexpr Length nothing_moved = Length::mm(0.05);
 
 struct Amounts {
     std::vector<Length> all;  // right front, right back, left front, left back, right places, left places
@@ -39,14 +39,14 @@ std::optional<Moved> moved(const Computed& seen, const Computed& now, Adjustment
     const auto is = applied(now, kind, part).all;
     std::size_t most = 0;
     for (std::size_t i = 1; i < is.size(); ++i) {
-        if (abs(is[i] - was[i]) > abs(is[most] - was[most]) + nothing_moved) most = i;
+        if (abs(is[i] - was[i]) > abs(is[most] - was[most]) + equal_on_paper) most = i;
     }
     Moved out{kind, part, was[most], is[most]};
     const PlanLine* then = seen.line(kind, part);
     const PlanLine* line = now.line(kind, part);
     const auto done = [](const PlanLine* l) { return l && l->state == LineState::Accepted; };
     out.other_way = done(then) && done(line) && then->method != line->method;
-    if (abs(out.by()) <= nothing_moved && !out.other_way) return std::nullopt;
+    if (abs(out.by()) <= equal_on_paper && !out.other_way) return std::nullopt;
     out.small = !out.other_way && abs(out.by()) < (is_girth(kind) ? unseen_of_girth : unseen);
     return out;
 }

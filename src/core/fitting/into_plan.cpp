@@ -6,6 +6,7 @@
 #include "core/alter/frame/rows.h"
 #include "core/alter/kit/catalogue.h"
 #include "core/fitting/amounts.h"
+#include "core/units/nearness.h"
 
 namespace sartorum {
 namespace {
@@ -13,7 +14,6 @@ namespace {
 using enum AdjustmentKind;
 
 constexpr double gained_by_lowering = 1.4;
-constexpr Length changed_since = Length::mm(0.5);
 
 // A waist off its level in front: all of it at the centre, half on the way to the side.
 constexpr std::array<double, 5> tilt_in_front{1, 0.5, 0, 0, 0};
@@ -70,7 +70,7 @@ ForPlan put(const Cause& cause, const PlanLine& l, Suggested by, std::optional<S
     out.side = one_sided(l.kind) ? side : std::nullopt;
     out.before = worn_on(worn, l, cause, out.side);
     const Length now = worn_on(c, l, cause, out.side);
-    if (abs(now - out.before) >= changed_since) {
+    if (abs(now - out.before) >= least_by_hand) {
         out.not_put = NotPut::Since;
         out.after = now;
         return out;
@@ -119,7 +119,7 @@ std::vector<KnownOf> known_of(const Computed& worn, const Computed* before, cons
             return l && !l->at.empty() ? furthest(l->at) : done_on(l, f.cause.face);
         };
         const Length more = (done(now) - (then ? done(then) : Length{})) * static_cast<double>(f.cause.sign);
-        if (more < changed_since) continue;
+        if (more < least_by_hand) continue;
         bool less = false;
         bool same = false;
         for (const auto& n : t.notes) {

@@ -7,13 +7,13 @@
 #include "core/paper/outline_validity.h"
 #include "core/paper/redraw/darts.h"
 #include "core/pattern/dart.h"
+#include "core/units/nearness.h"
 
 namespace sartorum {
 namespace {
 
 constexpr int curves_a_segment = 8;  // the same in every size, so that sizes blend
 constexpr Length polyline_within = Length::mm(0.005);
-constexpr double same_place = 0.01;  // mm
 
 // Clockwise, y up: the paper lies to the right of the way.
 Point into_paper(Point along)
@@ -200,7 +200,7 @@ Curve begun_at(const Curve& c, Point at)
     Curve out = c;
     if (near.inside)
         out = split(c, near.time).after;
-    else if (Geom::distance(at, c.initialPoint()) > same_place)
+    else if (Geom::distance(at, c.initialPoint()) > nothing_on_paper.in_mm())
         return joined(straight(at, c.initialPoint()), c);
     out.setInitial(at);
     return out;

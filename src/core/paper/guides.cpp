@@ -1,12 +1,11 @@
 #include "core/paper/guides.h"
+#include "core/units/nearness.h"
 
 #include <algorithm>
 #include <limits>
 
 namespace sartorum {
 namespace {
-
-constexpr double on_the_edge = 0.01;  // mm
 
 // The bust line goes with the bust point, and says a level.
 bool runs_across(GuideKind kind)
@@ -62,7 +61,7 @@ void keep_lines_across(Piece& now, const Piece& was)
         if (!before || !runs_across(g.kind) || Geom::distance(g.a, g.b) < 1) continue;
         const Point along = g.b - g.a;
         for (const auto& [end, was_at] : {std::pair{&g.a, before->a}, std::pair{&g.b, before->b}}) {
-            if (role_at(now, *end, on_the_edge)) continue;
+            if (role_at(now, *end, nothing_on_paper.in_mm())) continue;
             const auto role = role_at(was, was_at, mark_within.in_mm());
             if (!role) continue;
             // Where a dart was moved to, its mouth lies in place of that edge.

@@ -7,11 +7,10 @@
 
 #include "core/paper/ring_crossing.h"
 #include "core/pattern/dart.h"
+#include "core/units/nearness.h"
 
 namespace sartorum {
 namespace {
-
-constexpr double sliver = 0.01;  // mm
 
 double control_length(const Geom::CubicBezier& s)
 {
@@ -21,7 +20,7 @@ double control_length(const Geom::CubicBezier& s)
 bool has_sliver(const Curve& c)
 {
     for (std::size_t i = 0; i < c.size_default(); ++i) {
-        if (control_length(segment_of(c, i)) < sliver) return true;
+        if (control_length(segment_of(c, i)) < nothing_on_paper.in_mm()) return true;
     }
     return false;
 }
@@ -166,7 +165,7 @@ bool goes_back(const Geom::CubicBezier& s)
     constexpr double off = 1e-3;  // mm
     const Point chord = s[3] - s[0];
     const double len = Geom::L2(chord);
-    if (len < sliver) return false;
+    if (len < nothing_on_paper.in_mm()) return false;
     const auto across = [&](Point p) { return std::abs(Geom::cross(chord, p - s[0])) / len; };
     const auto along = [&](Point p) { return Geom::dot(chord, p - s[0]) / len; };
     if (across(s[1]) > off || across(s[2]) > off) return false;
@@ -198,7 +197,7 @@ void drop_slivers(Piece& p)
         if (e.curve.size_default() < 2 || !has_sliver(e.curve)) continue;
         std::vector<Point> kept{e.curve.initialPoint()};
         for (std::size_t i = 0; i < e.curve.size_default(); ++i) {
-            if (control_length(segment_of(e.curve, i)) < sliver) continue;
+            if (control_length(segment_of(e.curve, i)) < nothing_on_paper.in_mm()) continue;
             auto part = controls(e.curve, i);
             part[0] = kept.back();
             kept.insert(kept.end(), part.begin() + 1, part.end());

@@ -1,4 +1,5 @@
 #include "core/paper/shifted_run.h"
+#include "core/units/nearness.h"
 
 #include <algorithm>
 #include <cmath>
@@ -85,9 +86,8 @@ Curve shifted(const Curve& c, Length from, const ShiftLine& shift)
 
 ShiftLine::ShiftLine(const std::vector<ShiftAt>& places)
 {
-    constexpr Length apart = Length::mm(0.01);
     for (const auto& p : places) {
-        if (places_.empty() || p.at > places_.back().at + apart) places_.push_back(p);
+        if (places_.empty() || p.at > places_.back().at + nothing_on_paper) places_.push_back(p);
     }
     for (std::size_t i = 0; i < places_.size(); ++i) {
         if (!places_[i].slope) places_[i].slope = natural(i);

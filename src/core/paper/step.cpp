@@ -65,7 +65,7 @@ bool of_a_leg(const Step& s)
 
 Step step_on(const Piece& piece, StepKind kind, Length amount, Length place, Length second)
 {
-    Step out{kind, piece.id, amount, place, {}, {}, {}, second};
+    Step out{.kind = kind, .piece = piece.id, .amount = amount, .place = place, .second = second};
     out.picture.panels = {piece};
     return out;
 }

@@ -226,11 +226,11 @@ struct Motion {
 
 // The paper when the step is done: its panels, what was drawn, what was added and taken.
 struct StepPicture {
-    std::vector<Piece> panels;
-    std::vector<Stroke> lines;
-    std::vector<Polygon> added;  // strips that opened or were folded away
-    std::vector<Polygon> removed;
-    std::vector<Dimension> dimensions;
+    std::vector<Piece> panels{};
+    std::vector<Stroke> lines{};
+    std::vector<Polygon> added{};  // strips that opened or were folded away
+    std::vector<Polygon> removed{};
+    std::vector<Dimension> dimensions{};
     // The piece before an edge was redrawn; what came and went is computed for showing (area.h), never stored.
     std::vector<Piece> redrawn_from{};
     std::vector<Motion> motions{};
@@ -242,12 +242,12 @@ struct StepPicture {
 
 struct Step {
     StepKind kind{};
-    std::string piece;
-    Length amount;
-    Length place;
-    std::string from_size;
-    std::string to_size;
-    StepPicture picture;
+    std::string piece{};
+    Length amount{};
+    Length place{};
+    std::string from_size{};
+    std::string to_size{};
+    StepPicture picture{};
     Length second{};
     std::optional<EdgeRole> on{};  // the edge that `second` is measured along, from its upper or inner end
 };

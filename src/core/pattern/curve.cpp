@@ -1,4 +1,5 @@
 #include "core/pattern/curve.h"
+#include "core/units/nearness.h"
 
 #include <algorithm>
 #include <cmath>
@@ -460,8 +461,6 @@ Curve end_cornered(const Curve& c, double radians, Length reach)
 
 namespace {
 
-constexpr double one_place = 0.01;  // mm
-
 // The handles of two neighbouring segments replaced by one pair.
 Curve as_one(const Curve& c, std::size_t node, Point first, Point second)
 {
@@ -475,7 +474,8 @@ Curve as_one(const Curve& c, std::size_t node, Point first, Point second)
 // So short that it says nothing: a cut within a hair of a node that was there.
 bool is_stub(const std::vector<Point>& s)
 {
-    return std::all_of(s.begin() + 1, s.end(), [&](Point p) { return Geom::distance(p, s[0]) < one_place; });
+    return std::all_of(s.begin() + 1, s.end(),
+                       [&](Point p) { return Geom::distance(p, s[0]) < nothing_on_paper.in_mm(); });
 }
 
 }  // namespace
@@ -497,7 +497,7 @@ std::optional<Curve> without_node(const Curve& c, std::size_t node)
     const auto again = split(whole, r);
     const auto near = [](const std::vector<Point>& x, const std::vector<Point>& y) {
         return std::equal(x.begin(), x.end(), y.begin(),
-                          [](Point a, Point b) { return Geom::distance(a, b) < one_place; });
+                          [](Point a, Point b) { return Geom::distance(a, b) < nothing_on_paper.in_mm(); });
     };
     if (!near(controls(again.before, 0), p) || !near(controls(again.after, 0), q)) return std::nullopt;
     const auto together = controls(whole, 0);

@@ -122,14 +122,14 @@ struct Guide {
 };
 
 struct Piece {
-    std::string id;
-    std::string name;
+    std::string id{};
+    std::string name{};
     PieceRole role = PieceRole::Front;
     int cut = 1;
-    std::vector<Edge> edges;
-    std::vector<Dart> darts;
-    std::vector<Notch> notches;
-    std::vector<Guide> guides;
+    std::vector<Edge> edges{};
+    std::vector<Dart> darts{};
+    std::vector<Notch> notches{};
+    std::vector<Guide> guides{};
     std::optional<Point> bust_point{};  // the fullest point, not the dart's drawn-back tip
     // Of a front, a back or a sleeve; none: what follows another edge, or is traced as it is.
     std::optional<PartKind> part{};

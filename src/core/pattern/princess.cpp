@@ -182,7 +182,7 @@ PrincessPanels princess_panels(const Piece& front)
     const auto mouths = *princess_mouths(front);
     const Point bp = *front.bust_point;
     PrincessPanels out;
-    out.centre = out.side = Piece{front.id, front.name, PieceRole::Other, front.cut, {}, {}, {}, {}};
+    out.centre = out.side = Piece{.id = front.id, .name = front.name, .role = PieceRole::Other, .cut = front.cut};
     out.centre.id += "-centre";
     out.side.id += "-side";
     out.side.cut = 2;

@@ -4,6 +4,7 @@
 
 #include "core/pattern/flat_range.h"
 #include "core/pattern/waist_edge.h"
+#include "core/units/settle.h"
 
 namespace sartorum {
 namespace {
@@ -186,42 +187,44 @@ constexpr Length settled_within = Length::mm(1e-5);
 
 // Front and back lean alike: settle both widths until the sewn waist is right. The drawn waist is curved, so a
 // little longer than it is wide.
-std::vector<Piece> alike(const SkirtFlat& f, SkirtHalves h, Length intake)
+Outcome<std::vector<Piece>> alike(const SkirtFlat& f, SkirtHalves h, Length intake)
 {
     const double both = (h.front.hip + h.back.hip) / 2;
     h.front.waist = h.back.waist = (Length::mm(both) - intake).in_mm();
     h.front.waist += h.front.hip - both;
     h.back.waist += h.back.hip - both;
     std::vector<Piece> out;
-    for (int i = 0; i < 20; ++i) {
+    const auto settled = settle_all(settled_within, "waist", [&]() -> Outcome<Length> {
         out = {panel(f, h.front), panel(f, h.back)};
         const Length off =
             sewn_length(out[0], EdgeRole::Waist) + sewn_length(out[1], EdgeRole::Waist) - f.waist / 2.0;
-        if (abs(off) < settled_within) break;
         h.front.waist -= off.in_mm() / 2;
         h.back.waist -= off.in_mm() / 2;
-    }
+        return abs(off);
+    });
+    if (!settled) return tl::make_unexpected(settled.error());
     return out;
 }
 
 // Each as wide as its own waist; the back's side seam as long as the front's.
-std::vector<Piece> each_its_own(const SkirtFlat& f, SkirtHalves h)
+Outcome<std::vector<Piece>> each_its_own(const SkirtFlat& f, SkirtHalves h)
 {
     const Length front = f.front_waist;
     const Length back = f.waist / 2.0 - f.front_waist;
     h.front.waist = (front + f.front_dart).in_mm();
     h.back.waist = (back + f.back_dart).in_mm();
     std::vector<Piece> out;
-    for (int i = 0; i < 60; ++i) {
+    const auto settled = settle_all(settled_within, "waist", [&]() -> Outcome<Length> {
         out = {panel(f, h.front), panel(f, h.back)};
         const Length off_front = sewn_length(out[0], EdgeRole::Waist) - front;
         const Length off_back = sewn_length(out[1], EdgeRole::Waist) - back;
         const Length off_side = sewn_length(out[1], EdgeRole::Side) - sewn_length(out[0], EdgeRole::Side);
-        if (std::max({abs(off_front), abs(off_back), abs(off_side)}) < settled_within) break;
         h.front.waist -= off_front.in_mm();
         h.back.waist -= off_back.in_mm();
         h.back.top -= off_side.in_mm();
-    }
+        return std::max({abs(off_front), abs(off_back), abs(off_side)});
+    });
+    if (!settled) return tl::make_unexpected(settled.error());
     return out;
 }
 

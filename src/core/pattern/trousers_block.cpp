@@ -4,6 +4,7 @@
 
 #include "core/pattern/flat_range.h"
 #include "core/pattern/waist_edge.h"
+#include "core/units/settle.h"
 
 namespace sartorum {
 namespace {
@@ -242,13 +243,12 @@ Point corner_step(const Piece& p, Length waist_off, Length side_off)
     return {(w * down[Geom::Y] - s * along[Geom::Y]) / turn, (s * along[Geom::X] - w * down[Geom::X]) / turn};
 }
 
-// Waists as wide, legs and sides as long as they are meant to be.
-std::vector<Piece> legs_settled(const TrousersFlat& f, BothLegs b)
+// Waists as wide, legs and sides as long as they are meant to be; the pieces are as they came last.
+Outcome<bool> settle_legs(const TrousersFlat& f, BothLegs b, std::vector<Piece>& out)
 {
     const Length front_waist = (f.waist - f.back_waist_more) / 4.0;
     const Length back_waist = (f.waist + f.back_waist_more) / 4.0;
-    std::vector<Piece> out;
-    for (int i = 0; i < 100; ++i) {
+    return settle_all(leg_settled, "waist", [&]() -> Outcome<Length> {
         out = {leg_panel(f, b.front, b.at), leg_panel(f, b.back, b.at)};
         const auto off = [&](std::size_t piece, EdgeRole role, Length wanted) {
             return sewn_length(out[piece], role) - wanted;
@@ -259,18 +259,16 @@ std::vector<Piece> legs_settled(const TrousersFlat& f, BothLegs b)
         const Length leg_off = off(0, EdgeRole::InnerLeg, f.inside_leg);
         const Length back_leg_off =
             off(1, EdgeRole::InnerLeg, sewn_length(out[0], EdgeRole::InnerLeg) - f.back_stretch);
-        if (std::max({abs(front_off), abs(back_off), abs(side_off), abs(leg_off), abs(back_leg_off)}) <
-            leg_settled)
-            break;
-        if (std::max({abs(back_off), abs(side_off), abs(back_leg_off)}) > far_off) break;
+        if (std::max({abs(back_off), abs(side_off), abs(back_leg_off)}) > far_off)
+            return refuse(Why::NotSettled, "waist");
         b.front.side_waist -= front_off.in_mm();
         const Point step = corner_step(out[1], back_off, side_off);
         b.back.side_waist += step[Geom::X];
         b.back.side_top += step[Geom::Y];
         b.at.hem += leg_off.in_mm();
         b.back.drop += back_leg_off.in_mm();
-    }
-    return out;
+        return std::max({abs(front_off), abs(back_off), abs(side_off), abs(leg_off), abs(back_leg_off)});
+    });
 }
 
 Outcome<bool> leg_drawable(const TrousersFlat& f)
@@ -342,9 +340,11 @@ std::vector<Seam> trousers_seams(bool with_band, Length back_stretch)
 Outcome<SizedPieces> draw_trousers(const TrousersFlat& f)
 {
     if (const auto ok = leg_drawable(f); !ok) return tl::make_unexpected(ok.error());
-    SizedPieces out{f.size, legs_settled(f, both_of(f))};
+    SizedPieces out{f.size, {}};
+    const auto settled = settle_legs(f, both_of(f), out.pieces);
     if (const auto ok = inner_drawable(f, out.pieces); !ok) return tl::make_unexpected(ok.error());
     if (const auto ok = waist_drawable(f, out.pieces); !ok) return tl::make_unexpected(ok.error());
+    if (!settled) return tl::make_unexpected(settled.error());
     if (f.band_depth > Length{}) {
         out.pieces.push_back(waistband(sewn_length(out.pieces[1], EdgeRole::Waist),
                                        sewn_length(out.pieces[0], EdgeRole::Waist), f.band_depth, f.allowance));

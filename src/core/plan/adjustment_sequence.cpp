@@ -39,7 +39,7 @@ PartState started(const Garment& garment, PartKind kind)
     const auto view = std::make_shared<const Garment>(part_view(garment, kind));
     Measured measured{view->pieces};
     const FlatMeasures flat = measured.flat();
-    return {kind, view, view, std::move(measured), flat, {}, {}, {}, {}};
+    return {.kind = kind, .traced = view, .now = view, .measured = std::move(measured), .traced_flat = flat};
 }
 
 // Takes a garment through the adjustments, from one of its turns on, both sides in step. A left side is only led

@@ -6,16 +6,16 @@
 #include "core/check/part_check.h"
 #include "core/pattern/gore.h"
 #include "core/pattern/part_rules.h"
+#include "core/units/nearness.h"
 
 namespace sartorum {
 namespace {
 
-constexpr Length same_length = Length::mm(0.05);
 constexpr double same_degrees = 0.05;
 
 bool same(Length a, Length b)
 {
-    return abs(a - b) <= same_length;
+    return abs(a - b) <= equal_on_paper;
 }
 
 bool same(const Walk& a, const Walk& b)

@@ -55,10 +55,10 @@ std::optional<Refusal> left_undone(const Adjustment& entry, const PlanLine& line
     if (line.state == LineState::Refused) return line.refusal;
     if (line.state != LineState::NothingKnown || line.proposal) return std::nullopt;
     if (entry.at_join == AtJoin::WholeGarment) return std::nullopt;  // nothing it goes with has changed
-    if (!entry.propose) return Refusal{Why::AmountMissing, std::string{entry.key}, {}, {}, {}, 0};
-    if (doubted) return Refusal{Why::PatternDoubted, std::string{entry.key}, {}, {}, {}, 0};
+    if (!entry.propose) return Refusal{.why = Why::AmountMissing, .field = std::string{entry.key}};
+    if (doubted) return Refusal{.why = Why::PatternDoubted, .field = std::string{entry.key}};
     if (entry.from && !body.taken(*entry.from))
-        return Refusal{Why::BodyIncomplete, std::string{facts(*entry.from).key}, {}, {}, {}, 0};
+        return Refusal{.why = Why::BodyIncomplete, .field = std::string{facts(*entry.from).key}};
     return std::nullopt;
 }
 
@@ -102,7 +102,7 @@ std::vector<NotDone> not_done(const Computed& computed, const std::vector<Fittin
                 out.push_back({entry.kind, *why});
         }
         if (!there || decided_for_another(computed, entry))
-            out.push_back({entry.kind, Refusal{Why::NotOnThisGarment, std::string{entry.key}, {}, {}, {}, 0}});
+            out.push_back({entry.kind, Refusal{.why = Why::NotOnThisGarment, .field = std::string{entry.key}}});
     }
     return out;
 }

@@ -9,6 +9,7 @@
 #include "core/pattern/gore.h"
 #include "core/pattern/part_rules.h"
 #include "core/plan/both_sides.h"
+#include "core/units/nearness.h"
 
 namespace sartorum {
 namespace {
@@ -201,7 +202,6 @@ void add_body(EaseProfile& out, const BodySet& body, Measure m, Length height, b
 // Of each side, where nobody would take them for one.
 void tell_sides(FinishedRow& row, const Computed& c, const BodySet& body, std::optional<Measure> beside)
 {
-    constexpr Length seen = Length::mm(0.5);
     if (!c.left || !c.left->flat.has(row.what)) return;
     const bool round = facts(row.what).round == GoesRound::Body;
     const auto of = [&](const FlatMeasures& flat, Side side) {
@@ -214,7 +214,7 @@ void tell_sides(FinishedRow& row, const Computed& c, const BodySet& body, std::o
     };
     const SideMeasures right = of(c.left->right_flat, Side::Right);
     const SideMeasures left = of(c.left->flat, Side::Left);
-    if (abs(right.after - left.after) < seen) return;
+    if (abs(right.after - left.after) < least_by_hand) return;
     row.right = right;
     row.left = left;
     // A sleeve is worn on its own arm.
@@ -246,7 +246,7 @@ void add_legs(EaseProfile& out, const Garment& altered, const BodySet& body)
 
 EaseProfile body_levels(const Computed& c, const BodySet& body)
 {
-    EaseProfile out{girths(c.traced), girths(c.altered), {}, {}, {}};
+    EaseProfile out{.before = girths(c.traced), .after = girths(c.altered)};
     if (c.left) {
         out.after_right = out.after;
         out.after_left = girths(c.left->altered);

@@ -55,7 +55,7 @@ struct EaseProfile {
     // Twice each half, where the sides are not alike.
     std::vector<GirthAt> after_right{};
     std::vector<GirthAt> after_left{};
-    std::vector<BodyGirthAt> body;  // from the top down
+    std::vector<BodyGirthAt> body{};  // from the top down
 };
 [[nodiscard]] EaseProfile ease_profile(const Computed&);
 

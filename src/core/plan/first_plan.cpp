@@ -4,6 +4,7 @@
 
 #include "core/chart/finished_only.h"
 #include "core/pattern/part_rules.h"
+#include "core/units/nearness.h"
 
 namespace sartorum {
 namespace {
@@ -71,8 +72,6 @@ Outcome<Plan> first_plan(const SizeChart& chart, const BodySet& body, const Choi
 
 namespace {
 
-constexpr Length as_it_stood = Length::mm(0.5);  // nobody sews nearer
-
 bool beyond_usual(const PlanLine& l)
 {
     const auto& entry = adjustment(l.kind);
@@ -83,9 +82,9 @@ bool as_shown(const PlanLine& was, const PlanLine& is)
 {
     if (is.state != LineState::Accepted || was.at.size() != is.at.size()) return false;
     for (std::size_t i = 0; i < was.at.size(); ++i) {
-        if (abs(was.at[i] - is.at[i]) > as_it_stood) return false;
+        if (abs(was.at[i] - is.at[i]) > least_by_hand) return false;
     }
-    return abs(was.amount - is.amount) <= as_it_stood && abs(was.back - is.back) <= as_it_stood;
+    return abs(was.amount - is.amount) <= least_by_hand && abs(was.back - is.back) <= least_by_hand;
 }
 
 // Of that part alone, where another part's is not proposed.

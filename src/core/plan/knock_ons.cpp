@@ -4,6 +4,7 @@
 
 #include "core/pattern/part_rules.h"
 #include "core/plan/both_sides.h"
+#include "core/units/nearness.h"
 
 namespace sartorum {
 namespace {
@@ -15,8 +16,6 @@ struct Rule {
 };
 
 using enum AdjustmentKind;
-
-constexpr Length worth_saying = Length::mm(0.5);
 
 // Section by section as the trade lists them: armhole to cap, seam forward to cap forward, neckline to facing,
 // waist to skirt, lengths to hem and sleeve.
@@ -38,7 +37,7 @@ bool upstream(const PlanLine& line, const Rule& rule)
     if (line.state != LineState::Accepted) return false;
     if (rule.only) return line.kind == *rule.only;
     return (!rule.effect || comes_before(line.kind, *rule.effect)) &&
-           abs(line.changed.of(rule.through)) > worth_saying;
+           abs(line.changed.of(rule.through)) > least_by_hand;
 }
 
 KnockOn followed(const Computed& c, const Rule& rule)
@@ -54,12 +53,12 @@ KnockOn followed(const Computed& c, const Rule& rule)
         out.by += round && !rule.only ? changed_by(c, line, rule.through) : by(line);
         on_left += by(left ? *left : line);
     }
-    if (c.left && !round && abs(on_left - out.by) > worth_saying) out.by_left = on_left;
+    if (c.left && !round && abs(on_left - out.by) > least_by_hand) out.by_left = on_left;
     if (const PlanLine* effect = rule.effect ? c.line(*rule.effect) : nullptr) {
         out.state = effect->state;
         out.amount = effect->amount;
         const PlanLine* left = c.left_of(*effect);
-        if (left && abs(left->amount - effect->amount) > worth_saying) out.amount_left = left->amount;
+        if (left && abs(left->amount - effect->amount) > least_by_hand) out.amount_left = left->amount;
     }
     return out;
 }
@@ -85,7 +84,7 @@ std::vector<KnockOn> knock_ons(const Computed& c)
         // Nothing caused it, or it came to nothing and nothing is to be answered.
         const bool open = k.state == LineState::Proposed || k.state == LineState::Accepted;
         if (k.causes.empty() || (k.effect && !open)) continue;
-        if (!k.effect && abs(k.by) <= worth_saying && !k.by_left) continue;
+        if (!k.effect && abs(k.by) <= least_by_hand && !k.by_left) continue;
         out.push_back(std::move(k));
     }
     return out;

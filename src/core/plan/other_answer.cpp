@@ -3,12 +3,12 @@
 #include <algorithm>
 
 #include "core/alter/kit/catalogue.h"
+#include "core/units/nearness.h"
 
 namespace sartorum {
 namespace {
 
 constexpr Length tried_by = Length::mm(2);
-constexpr Length hardly = Length::mm(0.01);  // none at all would be no adjustment
 constexpr double least_moved = 0.05;
 
 // With that much more of it than the plan has on one side; the altered part of that side. As if both sides were
@@ -56,8 +56,8 @@ std::optional<Handle> handle_of(const Computed& c, AdjustmentKind kind, Side sid
 {
     const PlanLine* line = c.line(kind);
     if (!line || !line->at.empty()) return std::nullopt;  // which of its places would go along?
-    const auto now = with_more(c, *line, hardly, side);
-    const auto then = with_more(c, *line, hardly + tried_by, side);
+    const auto now = with_more(c, *line, nothing_on_paper, side);
+    const auto then = with_more(c, *line, nothing_on_paper + tried_by, side);
     if (!now || !then) return std::nullopt;
     const auto from = places_of(adjustment(kind), *now);
     const auto to = places_of(adjustment(kind), *then);

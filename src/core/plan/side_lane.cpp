@@ -84,9 +84,17 @@ std::optional<Across> Lane::across_for(PartKind below) const
 FittingState Lane::state_before(const FittingTurn& turn, const BodySet& body, const Across* above) const
 {
     const PartState& p = part(turn.part);
-    FittingState s{*p.traced,         *p.now,     body,          ground_.chart,
-                   ground_.sizes,     plan_.ease, plan_.cloth,   p.traced_flat,
-                   p.measured.flat(), above,      ground_.school};
+    FittingState s{.traced = *p.traced,
+                   .now = *p.now,
+                   .body = body,
+                   .chart = ground_.chart,
+                   .sizes = ground_.sizes,
+                   .ease = plan_.ease,
+                   .cloth = plan_.cloth,
+                   .traced_flat = p.traced_flat,
+                   .now_flat = p.measured.flat(),
+                   .across = above,
+                   .school = ground_.school};
     const Decision* decision = plan_.decision(turn.adjustment->kind, turn.part);
     s.method = decision && decision->method ? *decision->method : usual_method(*turn.adjustment, s.now);
     s.done = p.done;

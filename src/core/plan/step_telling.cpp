@@ -6,18 +6,17 @@
 #include <string>
 
 #include "core/check/face_up.h"
+#include "core/units/nearness.h"
 
 namespace sartorum {
 namespace {
 
 // No hand draws the difference.
 constexpr Length same_amount = Length::mm(0.25);
-constexpr Length same_place = Length::mm(0.5);
-constexpr Length least_told = Length::mm(0.5);
 
 bool same_words(const Step& a, const Step& b)
 {
-    const auto near = [](Length x, Length y) { return abs(x - y) <= same_place; };
+    const auto near = [](Length x, Length y) { return abs(x - y) <= least_by_hand; };
     return a.kind == b.kind && a.piece == b.piece && abs(a.amount - b.amount) <= same_amount &&
            near(a.place, b.place) && near(a.second, b.second) && a.on == b.on;
 }
@@ -30,7 +29,7 @@ std::span<const Step> of_line(const std::vector<Step>& steps, const PlanLine& li
 // So little that nobody draws it, in no step and at no place: the paper is as it was.
 bool too_little(std::span<const Step> steps, const PlanLine& line)
 {
-    const auto little = [](Length by) { return abs(by) < least_told; };
+    const auto little = [](Length by) { return abs(by) < least_by_hand; };
     const bool some = line.amount != Length{} || line.back != Length{};
     return some && little(line.amount) && little(line.back) &&
            std::all_of(line.at.begin(), line.at.end(), little) &&
@@ -40,12 +39,12 @@ bool too_little(std::span<const Step> steps, const PlanLine& line)
 // Half a millimetre, or as little on each of several that come to more all round.
 bool worth_drawing(const Step& s, std::span<const Step> all)
 {
-    if (s.amount == Length{} || abs(s.amount) >= least_told) return true;
+    if (s.amount == Length{} || abs(s.amount) >= least_by_hand) return true;
     Length together;
     for (const auto& other : all) {
         if (other.kind == s.kind) together += abs(other.amount);
     }
-    return abs(s.amount) >= same_amount && together >= least_told;
+    return abs(s.amount) >= same_amount && together >= least_by_hand;
 }
 
 // The one takes back what the other does, in the same place of the same piece.

@@ -4,11 +4,10 @@
 #include <cmath>
 
 #include "core/plan/adjustment_sequence.h"
+#include "core/units/nearness.h"
 
 namespace sartorum {
 namespace {
-
-constexpr Length hardly_drawn = Length::mm(0.5);
 
 LineState state_of(const PlanLine& line, const Decision* decision)
 {
@@ -21,7 +20,7 @@ LineState state_of(const PlanLine& line, const Decision* decision)
 // What is asked for and cannot be done in this way; nothing of it may vanish.
 std::optional<Refusal> beyond(const Adjustment& entry, const Decision& decision)
 {
-    const auto refused = [&](Why why) { return Refusal{why, std::string{entry.key}, {}, {}, {}, 0}; };
+    const auto refused = [&](Why why) { return Refusal{.why = why, .field = std::string{entry.key}}; };
     for (const auto& a : decision.amounts) {
         if (!a.at.empty()) {
             const auto it = std::find_if(entry.places.begin(), entry.places.end(),
@@ -120,7 +119,7 @@ void answered_as(PlanLine& line, const PlanLine& told)
 
 bool close(Length a, Length b)
 {
-    return abs(a - b) < hardly_drawn;
+    return abs(a - b) < least_by_hand;
 }
 
 Sided usual_sided(const TwoSides& asked)
@@ -194,7 +193,7 @@ void agree(const Adjustment& entry, PlanLine& right, PlanLine& left)
 {
     if (asks(right) != asks(left)) ask_nothing(asks(right) ? left : right);
     const bool drawn_alike = close(right.amount, left.amount) && close(right.back, left.back) &&
-                             apart_at(right.at, left.at) < hardly_drawn;
+                             apart_at(right.at, left.at) < least_by_hand;
     const bool together = entry.at_centre == AtCentre::Together;
     const bool exact = entry.apply_across || right.own_amount || left.own_amount;
     if (together || (drawn_alike && !exact)) {

@@ -133,7 +133,7 @@ enum class Why {
 
 struct Refusal {
     Why why{};
-    std::string field;  // what it is about: a column, a piece, a key, or the text as typed
+    std::string field{};  // what it is about: a column, a piece, a key, or the text as typed
     Length given{};
     Length low{};
     Length high{};
@@ -145,7 +145,7 @@ using Outcome = tl::expected<T, Refusal>;
 
 [[nodiscard]] inline tl::unexpected<Refusal> refuse(Why why, std::string field = {}, int line = 0)
 {
-    return tl::make_unexpected(Refusal{why, std::move(field), {}, {}, {}, line});
+    return tl::make_unexpected(Refusal{.why = why, .field = std::move(field), .line = line});
 }
 
 // With what would be taken instead. Of an adjustment's amount none where that holds what is refused: it would then
@@ -154,7 +154,8 @@ using Outcome = tl::expected<T, Refusal>;
                                                            Length high)
 {
     if (why == Why::AmountTooLarge && given >= low && given <= high) low = high = Length{};
-    return tl::make_unexpected(Refusal{why, std::move(field), given, low, high, 0});
+    return tl::make_unexpected(
+        Refusal{.why = why, .field = std::move(field), .given = given, .low = low, .high = high});
 }
 
 }  // namespace sartorum

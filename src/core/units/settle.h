@@ -24,4 +24,18 @@ template <class Lacks>
     return refuse(Why::NotSettled, field);
 }
 
+// The same of several amounts at once: `round()` does them as they stand, corrects each by what it lacked, and
+// gives what was lacking at most, or refuses. The last round is the one that lacked less than `within`.
+template <class Round>
+[[nodiscard]] Outcome<bool> settle_all(Length within, const char* field, const Round& round)
+{
+    constexpr int most_rounds = 100;
+    for (int i = 0; i < most_rounds; ++i) {
+        const Outcome<Length> off = round();
+        if (!off) return tl::make_unexpected(off.error());
+        if (*off < within) return true;
+    }
+    return refuse(Why::NotSettled, field);
+}
+
 }  // namespace sartorum

@@ -1,6 +1,5 @@
 #include "desk/chart/wear_dialog.h"
 
-#include <QGridLayout>
 #include <QHBoxLayout>
 #include <QVBoxLayout>
 
@@ -55,17 +54,13 @@ WearDialog::WearDialog(Look& look, Room& room, QWidget* parent) : QDialog{parent
               tr("Empty keeps the designer's. All round, over the body; a knit may be less than the body "
                  "(−2)."),
               14, false, this));
-    auto* eases = new QGridLayout;
-    int i = 0;
+    auto* eases = new FieldGrid{this, look, static_cast<int>(std::size(girths))};
     for (const auto m : girths) {
         if (!room.chart() || !room.chart()->prints(m)) continue;
         auto* field = new LengthField{look, tr("Ease at the %1").arg(words::measure_name(m).toLower()), this};
         field->edit().setObjectName(QString{"ease_"} + QString::fromStdString(std::string{facts(m).key}));
         if (const auto wish = plan.ease.find(m); wish != plan.ease.end()) field->show_value(wish->second);
-        eases->addWidget(label(look, words::measure_name(m), 14, true, this), 0, i);
-        eases->addWidget(field, 1, i);
-        ease_[m] = field;
-        ++i;
+        ease_[m] = eases->add(words::measure_name(m), field);
     }
     column->addLayout(eases);
     said_ = label(look, {}, 14, true, this);

@@ -80,6 +80,7 @@ void FieldGrid::put(const QString& name, QWidget* field)
 {
     auto* above = label(look_, name, 14, true, on_);
     above->setBuddy(field);
+    above->setAlignment(Qt::AlignLeft | Qt::AlignBottom);
     const int row = fields_ / columns_ * 2;
     addWidget(above, row, fields_ % columns_);
     addWidget(field, row + 1, fields_ % columns_);

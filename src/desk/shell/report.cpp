@@ -21,7 +21,7 @@ namespace sartorum::desk {
 
 QString plain(const Refusal& r)
 {
-    return words::refusal({r.why, "…", {}, {}, {}, 0}, Unit::Centimetre);
+    return words::refusal({.why = r.why, .field = "…"}, Unit::Centimetre);
 }
 
 QString plain(const notebook::Failure& f)

@@ -7,13 +7,13 @@
 #include "core/alter/kit/propose.h"
 #include "core/alter/kit/shared.h"
 #include "core/paper/redraw/bodice.h"
+#include "core/units/nearness.h"
 #include "core/units/root.h"
 
 namespace sartorum {
 namespace {
 
-constexpr double most_cut = 60;       // mm at one place
-constexpr double near_enough = 0.01;  // mm of the half neckline
+constexpr double most_cut = 60;  // mm at one place
 
 // The neckline `by` further into the paper at the neck end of the shoulder, and at the centre too where it is
 // lowered.
@@ -59,7 +59,7 @@ Outcome<Applied> alter_neck_size(const Garment& garment, const Dose& dose)
     }
     const double low = std::min(0.0, far);
     const double high = std::max(0.0, far);
-    const double by = zero_between(low, high, grown(low) - want, grown(high) - want, near_enough,
+    const double by = zero_between(low, high, grown(low) - want, grown(high) - want, nothing_on_paper.in_mm(),
                                    [&](double x) { return grown(x) - want; });
     Applied out{garment, {}};
     for (const auto role : {PieceRole::Front, PieceRole::Back}) {

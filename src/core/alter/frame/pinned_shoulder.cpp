@@ -6,6 +6,7 @@
 #include "core/alter/kit/adjustment_places.h"
 #include "core/alter/kit/seam_matching.h"
 #include "core/alter/kit/shared.h"
+#include "core/units/nearness.h"
 
 namespace sartorum {
 namespace {
@@ -13,7 +14,6 @@ namespace {
 constexpr auto pinned_key = "pinned_shoulder";
 constexpr std::array<AmountPlace, 4> shoulder_ends{
     {{"front_neck_end"}, {"front_tip"}, {"back_neck_end"}, {"back_tip"}}};
-constexpr Length hardly_pinned = Length::mm(0.01);
 
 }  // namespace
 
@@ -28,7 +28,7 @@ Outcome<Applied> alter_pinned_shoulder(const Garment& garment, const Dose& dose)
         Piece& piece = *find_piece(out.garment.pieces, role);
         for (const bool neck : {true, false}) {
             const Length by = at[i++];
-            if (abs(by) < hardly_pinned) continue;
+            if (abs(by) < nothing_on_paper) continue;
             piece = neck ? neck_end_moved(out, piece, by) : tip_moved(out, piece, by);
         }
     }

@@ -22,7 +22,8 @@ void record(std::vector<Step>& steps, const Piece& before, const Piece& after, L
     const Curve& new_side = after.edges[*edge_index(after, EdgeRole::Side, true)].curve;
     const Dimension size{old_centre.initialPoint(), new_centre.initialPoint(), abs(amount)};
     const bool longer = amount > Length{};
-    Step draw{longer ? StepKind::ExtendBelow : StepKind::DrawHem, before.id, abs(amount), {}, {}, {}, {}};
+    Step draw{
+        .kind = longer ? StepKind::ExtendBelow : StepKind::DrawHem, .piece = before.id, .amount = abs(amount)};
     draw.picture.panels = {before};
     draw.picture.dimensions = {size};
     if (longer) {
@@ -32,7 +33,7 @@ void record(std::vector<Step>& steps, const Piece& before, const Piece& after, L
         const auto hem = flattened(edge(after, EdgeRole::Hem).curve, Length::mm(0.2));
         for (std::size_t i = 1; i < hem.size(); ++i) draw.picture.lines.push_back({hem[i - 1], hem[i]});
     }
-    Step change{longer ? StepKind::AddHem : StepKind::TrimHem, before.id, abs(amount), {}, {}, {}, {}};
+    Step change{.kind = longer ? StepKind::AddHem : StepKind::TrimHem, .piece = before.id, .amount = abs(amount)};
     change.picture.panels = {after};
     change.picture.dimensions = {size};
     change.picture.redrawn_from = {before};

@@ -8,12 +8,12 @@
 #include "core/paper/redraw/waist.h"
 #include "core/pattern/gore.h"
 #include "core/pattern/part_rules.h"
+#include "core/units/nearness.h"
 
 namespace sartorum {
 namespace {
 
 constexpr Length alike = Length::mm(1e-9);
-constexpr Length least_drawn = Length::mm(0.5);
 
 Piece& at_centre(Applied& a, PieceRole face)
 {
@@ -31,7 +31,7 @@ void raise_top(Applied& out, PieceRole face, Length amount)
         Piece& piece = out.garment.pieces[i];
         const Length here = top_length(piece);
         const Piece after = top_raised(piece, amount, along / whole, (along + here) / whole);
-        if (i == pieces.front() && amount >= least_drawn) {
+        if (i == pieces.front() && amount >= least_by_hand) {
             const Point from = edge(piece, EdgeRole::Centre).curve.finalPoint();
             const Point to = edge(after, EdgeRole::Centre).curve.finalPoint();
             Step mark = step_on(piece, StepKind::MarkTopCentre, amount);
@@ -39,7 +39,7 @@ void raise_top(Applied& out, PieceRole face, Length amount)
             mark.picture.dimensions = {{from, to, amount}};
             out.steps.push_back(std::move(mark));
         }
-        if (amount >= least_drawn) out.steps.push_back(redrawn_step(piece, after, StepKind::RedrawTop, amount));
+        if (amount >= least_by_hand) out.steps.push_back(redrawn_step(piece, after, StepKind::RedrawTop, amount));
         piece = after;
         along += here;
     }
@@ -48,8 +48,8 @@ void raise_top(Applied& out, PieceRole face, Length amount)
 void lower_bottom(Applied& out, PieceRole face, Length amount)
 {
     Piece& piece = at_centre(out, face);
-    piece = amount < least_drawn ? bottom_redrawn(piece, no_shift, {0, -amount.in_mm()})
-                                 : bottom_moved_at_centre(out, piece, amount);
+    piece = amount < least_by_hand ? bottom_redrawn(piece, no_shift, {0, -amount.in_mm()})
+                                   : bottom_moved_at_centre(out, piece, amount);
 }
 
 Length length_at_centre(Applied& a, PieceRole face)

@@ -102,10 +102,16 @@ Outcome<bool> follow_length(std::vector<Step>& steps, Piece& band, EdgeRole role
     if (!longer) return tl::make_unexpected(longer.error());
     Piece& whole = longer->whole;
     const auto& cut_at = longer->cut;
-    Step cut{StepKind::CutBand, band.id, change, place, {}, {}, {{cut_at.first, cut_at.second}, {}, {}, {}, {}}};
+    Step cut{.kind = StepKind::CutBand,
+             .piece = band.id,
+             .amount = change,
+             .place = place,
+             .picture = {.panels = {cut_at.first, cut_at.second}}};
     cut.picture.lines = {{cut_at.enters, cut_at.leaves}};
-    Step move{
-        change > Length{} ? StepKind::SpreadBand : StepKind::OverlapBand, band.id, abs(change), place, {}, {}, {}};
+    Step move{.kind = change > Length{} ? StepKind::SpreadBand : StepKind::OverlapBand,
+              .piece = band.id,
+              .amount = abs(change),
+              .place = place};
     if (side_notch && *side_notch < whole.notches.size()) {
         for (auto& n : whole.notches) {  // re-marked in the middle of the strip
             if (Geom::distance(n.at, at) < mark_within.in_mm() ||

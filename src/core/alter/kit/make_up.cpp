@@ -53,7 +53,7 @@ private:
     {
         const Piece* p = find_piece(pieces(), id);
         if (!p) return;  // it is not there
-        if (!may_be_left_out(*p)) return refused(id, {Why::PieceNeeded, id, {}, {}, {}, 0});
+        if (!may_be_left_out(*p)) return refused(id, {.why = Why::PieceNeeded, .field = id});
         std::erase_if(pieces(), [&](const Piece& x) { return x.id == id; });
         std::erase_if(steps(), [&](const Step& s) { return s.piece == id; });
         for (auto& seam : seams()) {
@@ -68,7 +68,7 @@ private:
     {
         const Piece* p = find_piece(pieces(), to.piece);
         if (p && edge_index(*p, to.role)) return p;
-        refused(about, {Why::NothingToSewTo, to.piece, {}, {}, {}, 0});
+        refused(about, {.why = Why::NothingToSewTo, .field = to.piece});
         return nullptr;
     }
 
@@ -77,7 +77,7 @@ private:
         const std::string id = facing_id(f.from);
         const Piece* on = sewn_to(f.from, id);
         if (!on) return;
-        if (find_piece(pieces(), id)) return refused(id, {Why::PieceThere, id, {}, {}, {}, 0});
+        if (find_piece(pieces(), id)) return refused(id, {.why = Why::PieceThere, .field = id});
         auto drawn = facing_drawn(*on, f.from.role, f.width);
         if (!drawn) return refused(id, drawn.error());
         drawn->id = id;
@@ -88,15 +88,15 @@ private:
     void bring(const BroughtPiece& b)
     {
         Piece piece = b.piece;
-        if (find_piece(pieces(), piece.id)) return refused(piece.id, {Why::PieceThere, piece.id, {}, {}, {}, 0});
-        if (piece.edges.empty()) return refused(b.pattern, {Why::FileUnreadable, b.pattern, {}, {}, {}, 0});
+        if (find_piece(pieces(), piece.id)) return refused(piece.id, {.why = Why::PieceThere, .field = piece.id});
+        if (piece.edges.empty()) return refused(b.pattern, {.why = Why::FileUnreadable, .field = b.pattern});
         piece.role = PieceRole::Other;
         piece.part.reset();
         for (const auto& to : b.to) {
             if (!sewn_to(to, piece.id)) return;
         }
         if (b.to.empty() || !edge_index(piece, b.to.front().role))
-            return refused(piece.id, {Why::NothingToSewTo, piece.id, {}, {}, {}, 0});
+            return refused(piece.id, {.why = Why::NothingToSewTo, .field = piece.id});
         const EdgeRole role = b.to.front().role;
         Step traced = trace_step(piece, b.size);
         traced.kind = StepKind::TraceBrought;
@@ -135,7 +135,7 @@ private:
             }
         }
         if (changed.empty())
-            return refused(the_opening, {Why::NothingThatOpens, std::string{key(o.to)}, {}, {}, {}, 0});
+            return refused(the_opening, {.why = Why::NothingThatOpens, .field = std::string{key(o.to)}});
         for (const auto& seam : seams()) redraw_facing(seam, changed);
         for (auto& seam : seams()) {
             part_band(seam, changed, o.overlap);

@@ -14,7 +14,11 @@ namespace sartorum {
 
 Step trace_step(const Piece& piece, const std::string& size)
 {
-    return {StepKind::TraceSize, piece.id, {}, {}, size, size, {{piece}, {}, {}, {}, {}}};
+    return {.kind = StepKind::TraceSize,
+            .piece = piece.id,
+            .from_size = size,
+            .to_size = size,
+            .picture = {.panels = {piece}}};
 }
 
 Outcome<Applied> trace_skirt(const Pattern& pattern, const SizeNames& sizes)
@@ -34,7 +38,11 @@ Outcome<Applied> trace_skirt(const Pattern& pattern, const SizeNames& sizes)
         auto blend = blended(waist->pieces[i], hip->pieces[i]);
         if (!blend) return tl::make_unexpected(blend.error());
         out.steps.push_back(trace_step(hip->pieces[i], hip_size));
-        Step step{StepKind::DrawBlend, blend->id, {}, {}, waist_size, hip_size, {{*blend}, {}, {}, {}, {}}};
+        Step step{.kind = StepKind::DrawBlend,
+                  .piece = blend->id,
+                  .from_size = waist_size,
+                  .to_size = hip_size,
+                  .picture = {.panels = {*blend}}};
         const Piece& printed = hip->pieces[i];
         step.picture.redrawn_from = {
             moved(printed, Geom::Translate(held_at(waist->pieces[i]) - held_at(printed)))};

@@ -11,6 +11,7 @@
 #include "core/pattern/dart.h"
 #include "core/pattern/gore.h"
 #include "core/pattern/part_rules.h"
+#include "core/units/nearness.h"
 
 namespace sartorum {
 namespace {
@@ -18,7 +19,6 @@ namespace {
 constexpr auto line_key = "waist_line";
 constexpr std::array<AmountPlace, station_count> stations{
     {{"centre_front", true}, {"mid_front"}, {"side"}, {"mid_back"}, {"centre_back", true}}};
-constexpr Length hardly = Length::mm(0.01);
 constexpr Length least_from_chart = Length::mm(6);
 constexpr Length least_between_sides = Length::mm(5);
 
@@ -35,7 +35,7 @@ struct Marked {
     Length near;
     Length middle;
     Length far;
-    [[nodiscard]] bool none() const { return std::max({abs(near), abs(middle), abs(far)}) < hardly; }
+    [[nodiscard]] bool none() const { return std::max({abs(near), abs(middle), abs(far)}) < nothing_on_paper; }
 };
 
 Dimension dimension(Point at, Length by)

@@ -11,6 +11,7 @@
 #include "core/alter/widths/rows.h"
 #include "core/paper/redraw/leg.h"
 #include "core/pattern/part_rules.h"
+#include "core/units/nearness.h"
 
 namespace sartorum {
 namespace {
@@ -20,8 +21,6 @@ constexpr auto waist_width_key = "sewn_waist_width";
 constexpr auto hip_width_key = "sewn_hip_width";
 constexpr auto waist_key = "sewn_waist";
 constexpr auto hem_key = "sewn_hem";
-
-constexpr Length least_drawn = Length::mm(0.01);
 
 // The pieces that came out otherwise, marked; then tacked and tried on, then stitched.
 std::vector<Step> sewing(const Garment& before, const Garment& after, StepKind mark, Length amount)
@@ -55,8 +54,8 @@ Length allowance_at(const Garment& g, EdgeRole role)
 
 Outcome<Applied> lower_crotch(const Garment& garment, const Dose& dose)
 {
-    if (dose.front < least_drawn)
-        return abs(dose.front) < least_drawn
+    if (dose.front < nothing_on_paper)
+        return abs(dose.front) < nothing_on_paper
                    ? refuse(Why::AmountZero, crotch_key)
                    : refuse_amount(Why::AmountTooLarge, crotch_key, dose.front, {}, paper_most);
     Applied out{garment, {}};

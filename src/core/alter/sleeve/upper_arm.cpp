@@ -11,6 +11,7 @@
 #include "core/paper/redraw/bodice.h"
 #include "core/paper/redraw/side.h"
 #include "core/paper/redraw/sleeve.h"
+#include "core/units/nearness.h"
 #include "core/units/root.h"
 
 namespace sartorum {
@@ -99,8 +100,7 @@ Length armholes(const Piece& front, const Piece& back)
 // Front and back alike, so that the sides still meet.
 Outcome<bool> lower_underarms(Applied& out, Length extra, Length amount)
 {
-    constexpr double side_left = 15;      // mm of the side seam above its dart, or in all
-    constexpr double near_enough = 0.01;  // mm of the armhole
+    constexpr double side_left = 15;  // mm of the side seam above its dart, or in all
     Piece& front = *find_piece(out.garment.pieces, PieceRole::Front);
     Piece& back = *find_piece(out.garment.pieces, PieceRole::Back);
     const auto room = [](const Piece& p) { return length(edge(p, EdgeRole::Side).curve).in_mm() - side_left; };
@@ -115,7 +115,7 @@ Outcome<bool> lower_underarms(Applied& out, Length extra, Length amount)
         const Length can = amount * (1 + over / extra.in_mm());
         return refuse_amount(Why::AmountTooLarge, "upper_arm", amount, -can, can);
     }
-    const Length down = Length::mm(zero_between(0, most, -extra.in_mm(), over, near_enough, lacks));
+    const Length down = Length::mm(zero_between(0, most, -extra.in_mm(), over, nothing_on_paper.in_mm(), lacks));
     for (Piece* p : {&front, &back}) {
         const Piece after = underarm_lowered(*p, down);
         Step mark = step_on(*p, StepKind::MarkUnderarmLower, down);

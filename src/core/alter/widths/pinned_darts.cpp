@@ -13,6 +13,7 @@
 #include "core/pattern/dart.h"
 #include "core/pattern/joint.h"
 #include "core/pattern/part_rules.h"
+#include "core/units/nearness.h"
 #include "core/units/settle.h"
 
 namespace sartorum {
@@ -28,13 +29,15 @@ constexpr std::array<AmountPlace, 6> of_both_faces{{{"front_place", false, false
                                                     {"back_depth"},
                                                     {"back_length", false, false}}};
 constexpr Length shortest_dart = Length::mm(20);
-constexpr Length hardly_moved = Length::mm(0.01);
 
 struct Pinned {
     Length place;
     Length depth;
     Length length;
-    [[nodiscard]] bool nothing() const { return std::max({abs(place), abs(depth), abs(length)}) < hardly_moved; }
+    [[nodiscard]] bool nothing() const
+    {
+        return std::max({abs(place), abs(depth), abs(length)}) < nothing_on_paper;
+    }
 };
 
 Pinned pinned_at(const Dose& dose, std::size_t from, std::size_t of)
@@ -62,7 +65,7 @@ using Steps = std::vector<Step>;
 
 Outcome<bool> pin_depth(Steps& steps, Piece& piece, std::size_t mouth, Length by)
 {
-    if (abs(by) < hardly_moved) return true;
+    if (abs(by) < nothing_on_paper) return true;
     auto after = dart_deepened(piece, mouth, by);
     if (!after) return tl::make_unexpected(after.error());
     const Dart& now = dart_of(*after, mouth);
@@ -77,7 +80,7 @@ Outcome<bool> pin_depth(Steps& steps, Piece& piece, std::size_t mouth, Length by
 
 Outcome<bool> pin_length(Steps& steps, Piece& piece, std::size_t mouth, Length by)
 {
-    if (abs(by) < hardly_moved) return true;
+    if (abs(by) < nothing_on_paper) return true;
     const Dart was = dart_of(piece, mouth);
     const Length least = shortest_dart - mouth_to_tip(was);
     const Length most = room_beyond(piece, was);
@@ -120,7 +123,7 @@ Outcome<bool> slide_at_waist(Steps& steps, Piece& piece, std::size_t mouth, Leng
 
 Outcome<bool> pinned_once(Steps& steps, Piece& piece, std::size_t mouth, const Pinned& by, Slide slide)
 {
-    if (abs(by.place) >= hardly_moved) {
+    if (abs(by.place) >= nothing_on_paper) {
         if (const auto ok = slide(steps, piece, mouth, by.place); !ok) return ok;
     }
     if (const auto ok = pin_depth(steps, piece, mouth, by.depth); !ok) return ok;
@@ -142,8 +145,8 @@ Outcome<bool> pin_dart(Steps& steps, Piece& piece, std::size_t mouth, const Pinn
         const Dart& now = dart_of(after, mouth);
         const Length wide = by.depth - (mouth_width(now) - mouth_width(was));
         const Length deep = by.length - (mouth_to_tip(now) - mouth_to_tip(was));
-        const bool widens = abs(by.depth) >= hardly_moved && abs(wide) >= near;
-        const bool deepens = abs(by.length) >= hardly_moved && abs(deep) >= near;
+        const bool widens = abs(by.depth) >= nothing_on_paper && abs(wide) >= near;
+        const bool deepens = abs(by.length) >= nothing_on_paper && abs(deep) >= near;
         if (!widens && !deepens) return pinned_once(steps, piece, mouth, ask, slide);
         if (widens) ask.depth += wide;
         if (deepens) ask.length += deep;
@@ -161,7 +164,7 @@ std::optional<std::size_t> bust_dart(const Piece& front)
 Outcome<bool> keep_side(Applied& out, Piece& front, Length was)
 {
     const Length lacking = was - sewn_length(front, EdgeRole::Side);
-    if (abs(lacking) < hardly_moved) return true;
+    if (abs(lacking) < nothing_on_paper) return true;
     const auto by = settle(lacking, Length::mm(0.002), "pinned_bust_dart", [&](Length down) -> Outcome<Length> {
         Applied trial{out.garment, {}};
         return was - sewn_length(bottom_moved_at_side(trial, front, down), EdgeRole::Side);

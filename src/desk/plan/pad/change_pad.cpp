@@ -155,7 +155,8 @@ ChangePad::Row ChangePad::amount_row(Side side, Face face, QVBoxLayout* column)
     out.field->check = [this](Length l) -> std::optional<Refusal> {
         const std::string name{adjustment(kind_).key};
         // On one side or one face alone nothing is an amount.
-        if (l == Length{} && !parted() && !faces_parted()) return Refusal{Why::AmountZero, name, l, {}, {}, 0};
+        if (l == Length{} && !parted() && !faces_parted())
+            return Refusal{.why = Why::AmountZero, .field = name, .given = l};
         if (abs(l) > paper_most) return Refusal{Why::AmountTooLarge, name, l, -paper_most, paper_most, 0};
         return std::nullopt;
     };
