@@ -75,7 +75,7 @@ private slots:
         const auto worn = crotch_worn(c);
         QVERIFY(worn && worn->string);
         QVERIFY(near(mm(*worn->string),
-                     taken(b.body, Measure::SeatedFrontRise) - taken(b.body, Measure::SeatedBackRise), 0.1));
+                     taken(b.body, Measure::SeatedFrontRise) + taken(b.body, Measure::SeatedBackRise), 0.1));
         b.plan.decide({AdjustmentKind::CrotchWedge, Answer::Accepted});
         const auto done = b();
         const auto gained = [&](GarmentMeasure m) { return mm(done.altered_flat.of(m) - done.traced_flat.of(m)); };
