@@ -1,5 +1,4 @@
 #include "core/paper/area.h"
-#include "core/units/nearness.h"
 
 #include <clipper.hpp>
 #include <cmath>
@@ -8,6 +7,7 @@ namespace sartorum {
 namespace {
 
 constexpr double units_per_mm = 1e4;
+constexpr Length flattened_within = Length::mm(0.01);  // a curve, to the line it is cut along
 constexpr double sliver_mm = 0.05;
 
 ClipperLib::IntPoint to_clipper(Point p)
@@ -56,7 +56,7 @@ Point outward(Point direction)
 // A strip of the allowance's width outside one edge.
 ClipperLib::Paths strip(const Edge& e)
 {
-    const auto points = flattened(e.curve, nothing_on_paper);
+    const auto points = flattened(e.curve, flattened_within);
     ClipperLib::Paths both_sides;
     ClipperLib::ClipperOffset offset{2.0, 0.01 * units_per_mm};
     offset.AddPath(to_clipper(points), ClipperLib::jtRound, ClipperLib::etOpenButt);
@@ -107,8 +107,8 @@ double area_mm2(const Polygon& polygon)
 std::vector<Polygon> difference(const Piece& a, const Piece& b)
 {
     ClipperLib::Clipper clipper;
-    clipper.AddPath(solid(outline_points(a, nothing_on_paper)), ClipperLib::ptSubject, true);
-    clipper.AddPath(solid(outline_points(b, nothing_on_paper)), ClipperLib::ptClip, true);
+    clipper.AddPath(solid(outline_points(a, flattened_within)), ClipperLib::ptSubject, true);
+    clipper.AddPath(solid(outline_points(b, flattened_within)), ClipperLib::ptClip, true);
     ClipperLib::Paths rest;
     clipper.Execute(ClipperLib::ctDifference, rest, ClipperLib::pftNonZero, ClipperLib::pftNonZero);
     std::vector<Polygon> out;
@@ -147,7 +147,7 @@ std::vector<Polygon> removed_paper(const StepPicture& picture)
 std::vector<Polygon> cutting_outline(const Piece& piece)
 {
     ClipperLib::Clipper clipper;
-    clipper.AddPath(solid(outline_points(piece, nothing_on_paper)), ClipperLib::ptSubject, true);
+    clipper.AddPath(solid(outline_points(piece, flattened_within)), ClipperLib::ptSubject, true);
     for (std::size_t i = 0; i < piece.edges.size(); ++i) {
         const auto& e = piece.edges[i];
         if (e.allowance > Length{}) clipper.AddPaths(strip(e), ClipperLib::ptSubject, true);
