@@ -5,6 +5,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "desk/shared/fitted.h"
 #include "desk/shared/piece_painter.h"
 #include "desk/shared/when_shown.h"
 #include "formats/painter_paths.h"
@@ -180,10 +181,7 @@ void WalkView::draw_rolled(QPainter& p, const QRectF& box)
     const QRectF seam = formats::painter_path(shown_->a.line).boundingRect();
     const double room = 70;
     const QRectF what = seam.adjusted(-room, -room * 0.5, room, room * 0.5);
-    const double s = std::min(box.width() / what.width(), box.height() / what.height());
-    QTransform t;
-    t.translate(box.center().x() - s * what.center().x(), box.center().y() - s * what.center().y());
-    t.scale(s, s);
+    const QTransform t = fitted(what, box);
     p.save();
     p.setClipRect(box);
     p.setPen(QPen{d.walnut_line, 1.2});

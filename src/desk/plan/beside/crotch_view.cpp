@@ -3,6 +3,7 @@
 #include <QPainterPath>
 #include <cmath>
 
+#include "desk/shared/fitted.h"
 #include "desk/shared/when_shown.h"
 #include "formats/painter_paths.h"
 #include "words/words.h"
@@ -94,11 +95,7 @@ void CrotchView::draw_curve(QPainter& p, const QRectF& box, const CrotchWorn& wo
     // The numbers stand beside the curve.
     const QRectF what = was.boundingRect() | now.boundingRect();
     const QRectF room = box.adjusted(74 * k, 8, -82 * k, low() ? -8 : -26 * k);
-    const double s = std::min(room.width() / what.width(), room.height() / what.height());
-    QTransform t;
-    t.translate(room.center().x(), room.center().y());
-    t.scale(s, s);
-    t.translate(-what.center().x(), -what.center().y());
+    const QTransform t = fitted(what, room);
     p.setPen(Qt::NoPen);
     p.setBrush(d.paper);
     p.drawPath(t.map(now));

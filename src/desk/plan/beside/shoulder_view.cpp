@@ -6,6 +6,7 @@
 
 #include "core/pattern/dart.h"
 #include "core/pattern/shoulder.h"
+#include "desk/shared/fitted.h"
 #include "desk/shared/when_shown.h"
 #include "formats/painter_paths.h"
 #include "words/words.h"
@@ -32,17 +33,6 @@ QPainterPath over_shoulder(const Garment& g, const Geom::Affine& back_to_front, 
     QPainterPath out = painter_path(sewn(front));
     out.addPath(painter_path(sewn(back) * back_to_front));
     return out;
-}
-
-// Millimetres, y down, so that `what` fills the box.
-QTransform fitted(const QRectF& what, const QRectF& box)
-{
-    const double s = std::min(box.width() / what.width(), box.height() / what.height());
-    QTransform t;
-    t.translate(box.center().x(), box.center().y());
-    t.scale(s, s);
-    t.translate(-what.center().x(), -what.center().y());
-    return t;
 }
 
 QString degrees(double v)

@@ -4,6 +4,7 @@
 #include <algorithm>
 
 #include "core/paper/area.h"
+#include "desk/shared/fitted.h"
 #include "desk/shared/piece_painter.h"
 
 namespace sartorum::desk {
@@ -55,12 +56,8 @@ void draw_glyph(QPainter& p, const Look& look, const QRectF& box, const Glyph& g
             for (const auto& q : polygon) all.expandTo(q);
         }
     }
-    const double s = std::min(box.width() / all.width(), box.height() / all.height());
-    QTransform t;
-    t.translate(box.center().x() - s * (all.left() + all.width() / 2),
-                box.center().y() + s * (all.top() + all.height() / 2));
-    t.scale(s, s);
-    PiecePainter paint{p, look, t};
+    // On the screen y runs down.
+    PiecePainter paint{p, look, fitted({all.left(), -all.bottom(), all.width(), all.height()}, box)};
     const auto& d = look.dyes();
     p.setPen(QPen{d.walnut_line, 1.3});
     p.setBrush(d.walnut_wash);
